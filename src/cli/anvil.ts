@@ -1,0 +1,68 @@
+import { readFileSync } from 'node:fs'
+import { calc, COMMANDS, type DoorAnswer, listForms } from '@/core/commands'
+
+const USAGE = `usage: npm run -s anvil -- <command> [input]
+  forms                 every form, with its schema and an example
+  calc <form> <json>    a form's result
+  convert <text>        what a typed length or size means
+  layout <json>         nests blanks on sheets
+  temper <json>         walks a route of operations through the metal
+input: JSON, @file.json, or - (or nothing) for standard input
+`
+
+class InputError extends Error {}
+
+function readText(argument: string | undefined): string {
+  if (argument === undefined || argument === '-') return readFileSync(0, 'utf8')
+  if (!argument.startsWith('@')) return argument
+  try {
+    return readFileSync(argument.slice(1), 'utf8')
+  } catch {
+    throw new InputError(`the file ${argument.slice(1)} cannot be read`)
+  }
+}
+
+function readJson(argument: string | undefined): unknown {
+  const text = readText(argument)
+  try {
+    return JSON.parse(text)
+  } catch {
+    throw new InputError(`the input is not JSON: ${text.slice(0, 80) || 'nothing was given'}`)
+  }
+}
+
+function answer(command: string, args: readonly string[]): DoorAnswer {
+  const began = performance.now()
+  const clock = () => (performance.now() - began) / 1000
+  if (command === 'forms') return listForms()
+  if (command === 'calc') return calc(args[0] ?? '', readJson(args[1]))
+  if (command === 'convert') return COMMANDS.convert?.(args.length > 0 && args[0] !== '-' ? args.join(' ') : readText(args[0]).trim(), clock) ?? unknown(command)
+  return COMMANDS[command]?.(readJson(args[0]), clock) ?? unknown(command)
+}
+
+function unknown(command: string): DoorAnswer {
+  process.stderr.write(USAGE)
+  return { ok: false, body: { error: { code: 'unknown-command', message: command ? `there is no command "${command}"` : 'a command is needed', issues: [] } } }
+}
+
+function main(): number {
+  const [command = '', ...args] = process.argv.slice(2)
+  if (command === '--help' || command === 'help') {
+    process.stderr.write(USAGE)
+    return 0
+  }
+  try {
+    const result = answer(command, args)
+    process.stdout.write(`${JSON.stringify(result.body)}\n`)
+    return result.ok ? 0 : 2
+  } catch (error) {
+    if (error instanceof InputError) {
+      process.stdout.write(`${JSON.stringify({ error: { code: 'not-json', message: error.message, issues: [] } })}\n`)
+      return 2
+    }
+    process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`)
+    return 1
+  }
+}
+
+process.exitCode = main()

@@ -1,0 +1,177 @@
+import { FORMS, type FormId } from '../forms/registry'
+import type { FormRun } from '../forms/contract'
+import { ALLOY_TITLES, type AlloyId } from '../metals/alloys'
+import { describeMeaning, type SizeContext, type SizeReading, parseSize } from '../sizes'
+import { normaliseText } from '../sizes/numbers'
+import { mmToInch } from '../units/convert'
+import { fieldMetaOf } from '../units/fields'
+import { formatPlain } from '../units/format'
+import { FILLER, METAL_WORDS } from './lexicon'
+
+export interface AskDefaults {
+  readonly alloy?: AlloyId
+  readonly ringSystem?: SizeContext['ringSystem']
+}
+
+export interface Heard {
+  readonly text: string
+  readonly means: string
+}
+
+export type AskAnswer =
+  | { readonly kind: 'empty' }
+  | {
+      readonly kind: 'form'
+      readonly form: FormId
+      readonly title: string
+      readonly input: Readonly<Record<string, unknown>>
+      readonly heard: readonly Heard[]
+      readonly notUnderstood: readonly string[]
+      readonly missing: readonly string[]
+      readonly wantsWeight: boolean
+      readonly run: FormRun | null
+    }
+  | { readonly kind: 'size'; readonly reading: SizeReading; readonly answer: string }
+
+/** Text still to be read, and what was heard so far. */
+interface Listening {
+  rest: string
+  readonly heard: Heard[]
+  readonly input: Record<string, unknown>
+}
+
+function takeOut(state: Listening, pattern: RegExp): RegExpExecArray | null {
+  const match = pattern.exec(state.rest)
+  if (match) state.rest = `${state.rest.slice(0, match.index)} ; ${state.rest.slice(match.index + match[0].length)}`
+  return match
+}
+
+const FORM_WORDS = new RegExp(`\\b(${FORMS.flatMap((form) => form.ask.words).join('|')})s?\\b`, 'i')
+
+function hearForm(state: Listening) {
+  const match = takeOut(state, FORM_WORDS)
+  const word = match?.[1]?.toLowerCase()
+  return word ? FORMS.find((form) => (form.ask.words as readonly string[]).includes(word)) : undefined
+}
+
+function hearMetal(state: Listening, defaults: AskDefaults): void {
+  for (const [word, alloy] of METAL_WORDS) {
+    if (!takeOut(state, new RegExp(`\\b${word}\\b`, 'i'))) continue
+    state.input.alloy = alloy
+    state.heard.push({ text: word, means: ALLOY_TITLES[alloy] })
+    return
+  }
+  if (defaults.alloy) {
+    state.input.alloy = defaults.alloy
+    state.heard.push({ text: 'no metal named', means: `taken as ${ALLOY_TITLES[defaults.alloy].toLowerCase()}` })
+  }
+}
+
+const GAUGE = /(?:\b\d\/0|\b\d+(?:\.\d+)?)\s*(?:gauge|ga|g)\b\.?(?:\s*(?:b&s|awg|swg|msg|steel)\b)?/i
+const THICK = /(\d*\.?\d+)\s*(?:mm\s*)?thick\b/i
+
+function hearThickness(state: Listening): void {
+  const match = takeOut(state, GAUGE) ?? takeOut(state, THICK)
+  if (!match) return
+  const text = match[1] ?? match[0].trim()
+  const reading = parseSize(text, { gaugeSystem: 'B&S', expects: 'thickness' })
+  state.input.thicknessMm = text
+  state.heard.push({ text: match[0].trim(), means: 'mm' in reading ? `${describeMeaning(reading)} thick` : 'not a thickness' })
+}
+
+function hearStockAndCount(state: Listening, hasStock: boolean): void {
+  const stock = hasStock ? takeOut(state, /\b(round wire|wire|flat strip|strip)\b/i) : null
+  if (stock) {
+    state.input.stock = /wire/i.test(stock[0]) ? 'round-wire' : 'strip'
+    state.heard.push({ text: stock[0], means: state.input.stock === 'strip' ? 'flat strip' : 'round wire' })
+  }
+  const count = takeOut(state, /\b(?:qty\s*(\d+)|(\d+)\s*(?:off|pcs|pieces))\b/i)
+  if (!count) return
+  state.input.qty = Number(count[1] ?? count[2])
+  state.heard.push({ text: count[0], means: `${state.input.qty} of them` })
+}
+
+/** The chunks that may be sizes: split at x, by and the gaps left by what was taken out. */
+function sizeChunks(rest: string): string[] {
+  return rest.split(/\s*(?:;|×|\bx\b|\bby\b)\s*|(?<=\d)\s*x\s*(?=\d)/i).map((chunk) => chunk.trim()).filter((chunk) => chunk !== '')
+}
+
+function asTyped(chunk: string, size: string | undefined): string {
+  const isPlain = /^\d+(\.\d+)?$|^\d+[ -]\d+\/\d+$/.test(chunk)
+  return size === 'ring' && isPlain && !chunk.includes('mm') && Number.parseFloat(chunk) <= 16 ? `size ${chunk}` : chunk
+}
+
+function hearSizes(state: Listening, form: NonNullable<ReturnType<typeof hearForm>>, ringSystem: SizeContext['ringSystem']): string[] {
+  const open = form.ask.sizes.filter((field) => state.input[field] === undefined)
+  const strange: string[] = []
+  for (const chunk of sizeChunks(state.rest)) {
+    const words = chunk.split(' ').filter((word) => !FILLER.has(word.toLowerCase())).join(' ')
+    if (words === '') continue
+    const field = open[0]
+    const schema = field === undefined ? undefined : (form.input.shape as Record<string, Parameters<typeof fieldMetaOf>[0]>)[field]
+    const meta = schema && fieldMetaOf(schema)
+    const typed = asTyped(/^\d*\.?\d+$/.test(words) && /mm\b/.test(chunk) ? `${words} mm` : chunk.replace(/\s*mm$/, ' mm'), meta?.size)
+    const reading = parseSize(typed, { gaugeSystem: 'B&S', ...(ringSystem ? { ringSystem } : {}), ...(meta?.size ? { expects: meta.size } : {}) })
+    if (!field || !meta || reading.kind === 'unknown') {
+      strange.push(words)
+      continue
+    }
+    open.shift()
+    state.input[field] = typed
+    state.heard.push({ text: chunk, means: `${meta.label.toLowerCase()}: ${'mm' in reading ? describeMeaning(reading) : reading.question}` })
+  }
+  return strange
+}
+
+function missingFields(form: NonNullable<ReturnType<typeof hearForm>>, input: Readonly<Record<string, unknown>>): string[] {
+  const required = (form.schema.required as string[] | undefined) ?? []
+  return required.filter((name) => input[name] === undefined).map((name) => {
+    const schema = (form.input.shape as Record<string, Parameters<typeof fieldMetaOf>[0]>)[name]
+    return (schema && fieldMetaOf(schema)?.label) ?? (name === 'alloy' ? 'Metal' : name)
+  })
+}
+
+function askForm(text: string, defaults: AskDefaults): AskAnswer | undefined {
+  const state: Listening = { rest: text, heard: [], input: {} }
+  const form = hearForm(state)
+  if (!form) return undefined
+  const wantsWeight = takeOut(state, /\b(weight|weigh|mass)\b/i) !== null
+  hearMetal(state, defaults)
+  hearThickness(state)
+  hearStockAndCount(state, 'stock' in form.input.shape)
+  const notUnderstood = hearSizes(state, form, defaults.ringSystem)
+  const missing = missingFields(form, state.input)
+  const run = missing.length > 0 ? null : form.run(state.input, defaults.ringSystem ? { ringSystem: defaults.ringSystem } : {})
+  return { kind: 'form', form: form.id, title: form.title, input: state.input, heard: state.heard, notUnderstood, missing, wantsWeight, run }
+}
+
+const CONVERSION = /^(.+?)\s+(?:in|to|as)\s+(mm|cm|in|inch|inches)$/i
+
+function sayMm(mm: number, unit: string): string {
+  if (unit === 'cm') return `${formatPlain(mm / 10)} cm`
+  return unit.startsWith('in') ? `${formatPlain(mmToInch(mm))} in` : `${formatPlain(mm)} mm`
+}
+
+function askSize(text: string, defaults: AskDefaults): AskAnswer {
+  const context: SizeContext = defaults.ringSystem ? { ringSystem: defaults.ringSystem } : {}
+  const conversion = CONVERSION.exec(text)
+  if (conversion) {
+    const reading = parseSize(conversion[1] ?? '', context)
+    if ('mm' in reading) return { kind: 'size', reading, answer: sayMm(reading.mm, (conversion[2] ?? 'mm').toLowerCase()) }
+  }
+  const metal = METAL_WORDS.find(([word]) => text.toLowerCase().includes(word))
+  const bare = metal ? text.replace(new RegExp(metal[0], 'i'), '').trim() : text
+  const reading = parseSize(bare, metal ? { ...context, gaugeSystem: 'B&S' } : context)
+  if ('mm' in reading) return { kind: 'size', reading, answer: describeMeaning(reading) }
+  return { kind: 'size', reading, answer: reading.kind === 'ambiguous' ? reading.question : `${reading.message}. Or name a piece: ring, bangle, disc, dome.` }
+}
+
+/**
+ * Answers what is typed in the ask line: a form word with sizes, gauge, metal, count and `weight` in any order, a bare size, or a
+ * conversion. It never guesses in silence: `heard` says what each part was taken as, `notUnderstood` what was not.
+ */
+export function answerAsk(raw: string, defaults: AskDefaults = {}): AskAnswer {
+  const text = normaliseText(raw)
+  if (text === '') return { kind: 'empty' }
+  return askForm(text, defaults) ?? askSize(text, defaults)
+}

@@ -1,0 +1,1 @@
+export { type AskAnswer, type AskDefaults, answerAsk, type Heard } from './ask'

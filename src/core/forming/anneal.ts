@@ -1,0 +1,60 @@
+import type { Alloy } from '../metals/alloys'
+import { KELVIN_AT_ZERO_C } from '../units/convert'
+import { flowStressMPa, strainOfStress } from './flow'
+
+const GAS_CONSTANT_KJ = 0.00831446
+/** Strain below which nothing recrystallises, and above which everything can. */
+const LEAST_STRAIN = 0.02
+const FULL_STRAIN = 0.05
+/** Grain growth of yellow brass, mm³/s and kJ/mol; used for all copper alloys (±50 °C) and for silver above 745 °C. */
+const GROWTH_K0 = 46.9
+const GROWTH_KJ = 155
+
+export interface AnnealInput {
+  readonly strain: number
+  readonly tempC: number
+  readonly timeS: number
+  readonly grainMm: number
+}
+
+export interface AnnealResult {
+  /** Share of the metal recrystallised, 0 to 1. */
+  readonly softenedFraction: number
+  readonly strain: number
+  readonly grainMm: number
+  readonly coarse: boolean
+}
+
+function smoothstep(low: number, high: number, x: number): number {
+  const t = Math.min(1, Math.max(0, (x - low) / (high - low)))
+  return t * t * (3 - 2 * t)
+}
+
+/** Seconds to half softening at a temperature, for metal of a given strain (source: anneal-model). */
+export function halfSofteningS(alloy: Alloy, tempC: number, strain: number): number {
+  const heat = alloy.softeningKJPerMol / GAS_CONSTANT_KJ
+  const arrhenius = 1 / (tempC + KELVIN_AT_ZERO_C) - 1 / (alloy.halfSofteningC + KELVIN_AT_ZERO_C)
+  return 3600 * (strain / 0.8) ** -2 * Math.exp(heat * arrhenius)
+}
+
+function grownGrain(alloy: Alloy, startMm: number, input: AnnealInput): number {
+  const pinned = (alloy.id === 'sterling-925' || alloy.id === 'fine-silver') && input.tempC < 745
+  if (pinned) return startMm
+  const kelvin = input.tempC + KELVIN_AT_ZERO_C
+  return Math.cbrt(startMm ** 3 + GROWTH_K0 * input.timeS * Math.exp(-GROWTH_KJ / (GAS_CONSTANT_KJ * kelvin)))
+}
+
+/**
+ * Softening of one region held at a temperature for a time (source: anneal-model, low: half-softening ±50 °C).
+ * Half-recrystallised copper from strain 0.8 is left with 0.134.
+ */
+export function anneal(alloy: Alloy, input: AnnealInput): AnnealResult {
+  if (input.strain < LEAST_STRAIN) return { softenedFraction: 0, strain: input.strain, grainMm: input.grainMm, coarse: false }
+  const tau = input.timeS / halfSofteningS(alloy, input.tempC, input.strain)
+  const softenedFraction = (1 - Math.exp(-Math.LN2 * tau ** 1.5)) * smoothstep(LEAST_STRAIN, FULL_STRAIN, input.strain)
+  const soft = flowStressMPa(alloy, 0)
+  const strain = strainOfStress(alloy, soft + (1 - softenedFraction) * (flowStressMPa(alloy, input.strain) - soft))
+  const fresh = Math.min(0.2, Math.max(0.005, 0.01 * (input.strain / 0.8) ** -1))
+  const start = softenedFraction > 0.5 ? fresh : input.grainMm
+  return { softenedFraction, strain, grainMm: grownGrain(alloy, start, input), coarse: softenedFraction > 0.1 && input.strain < 0.1 }
+}

@@ -1,0 +1,33 @@
+import type { Alloy } from '../metals/alloys'
+import { normalCdf } from '../numerics/normal'
+
+/** Spread of the trade limit: lognormal, s = 0.30 (source: trade-limit). */
+const LIMIT_SPREAD = 0.3
+/** Work used where the chance of a crack passes 5 % and 30 %. */
+export const ANNEAL_AT = 0.61
+export const RISK_AT = 0.85
+
+export type Light = 'green' | 'amber' | 'red'
+
+/** Strain that uses up all the work between two anneals. Sterling 0.92, copper 1.39. */
+export function strainLimit(alloy: Alloy): number {
+  return (2 / Math.sqrt(3)) * Math.log(1 / (1 - alloy.reductionLimitFraction))
+}
+
+/** Chance of a crack at a share of work used: Φ(ln D / 0.30). Half at D = 1. */
+export function crackProbability(workUsedFraction: number): number {
+  return workUsedFraction <= 0 ? 0 : normalCdf(Math.log(workUsedFraction) / LIMIT_SPREAD)
+}
+
+/** Green below 0.61, amber to 0.85, red above. */
+export function lightOf(workUsedFraction: number): Light {
+  if (workUsedFraction < ANNEAL_AT) return 'green'
+  return workUsedFraction < RISK_AT ? 'amber' : 'red'
+}
+
+/** Smallest inside radius, in thicknesses, that still leaves the outer fibre sound from this state. 0 means a flat fold is possible. */
+export function smallestBendRatio(alloy: Alloy, workUsedFraction: number): number {
+  const remaining = Math.max(0, RISK_AT - workUsedFraction) * strainLimit(alloy)
+  if (remaining === 0) return Number.MAX_SAFE_INTEGER
+  return Math.max(0, 0.5 * (1 / (Math.exp(remaining) - 1) - 1))
+}

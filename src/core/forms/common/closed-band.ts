@@ -1,0 +1,159 @@
+import { drawClosedBand } from '../../drawing/closed-band'
+import { BAND_LENGTH_SCHOOLS, BAND_LENGTH_TEXTS, type BandLengthSchool, bandLengthMm, PI_SCHOOLS, PI_TEXTS, type PiSchool } from '../../forming/band-length'
+import { bendStrain } from '../../forming/strain'
+import { RISK_AT, strainLimit } from '../../forming/work-used'
+import { rectangleOutline } from '../../geometry/outline'
+import { ALLOYS, type AlloyId, massOf } from '../../metals/alloys'
+import { formatPlain } from '../../units/format'
+import { derive, given, note, type WorkingLog } from '../../working/derive'
+import type { BlankSpec, Check, FormPlan, Outcome, RouteStepSpec, SchoolChoice } from '../contract'
+import { markUp } from '../define-form'
+
+/** A strip or wire bent into a closed round band: what rings and bangles have in common. */
+export interface ClosedBand {
+  readonly name: string
+  readonly qty: number
+  readonly alloy: AlloyId
+  readonly stock: 'strip' | 'round-wire'
+  readonly insideDiameterMm: number
+  readonly thicknessMm: number
+  readonly widthMm: number
+  readonly neutralAxisRatio: number
+  readonly jointAllowanceMm: number
+  readonly allowanceMm: number
+  readonly roundUpMm: number
+  readonly schools: { readonly length: BandLengthSchool; readonly pi: PiSchool }
+  /** Added to the inside diameter before reckoning (a wide band's fit). */
+  readonly fitMm: number
+  /** What half a millimetre of cut does to the size, in the words of the form. */
+  readonly sizeEffect: (diameterMm: number) => string
+}
+
+/** The inside diameter to make: as measured, with the fit of a wide band. */
+function fittedMm(band: ClosedBand): number {
+  return band.insideDiameterMm + band.fitMm
+}
+
+function lengthOf(log: WorkingLog, band: ClosedBand, school = band.schools.length, pi = band.schools.pi): number {
+  const { thicknessMm, neutralAxisRatio } = band
+  return bandLengthMm(log, school, { insideDiameterMm: fittedMm(band), thicknessMm, neutralAxisRatio, pi })
+}
+
+function answerOf(log: WorkingLog, band: ClosedBand) {
+  const lengthMm = lengthOf(log, band)
+  const cutMm = derive(log, {
+    label: 'Cut length', formula: 'L + j + r', unit: 'mm', source: band.allowanceMm === 0 ? 'own-choice' : 'own-record',
+    given: [given('L', 'length of the band', lengthMm), given('j', 'joint and filing', band.jointAllowanceMm), given('r', 'my record', band.allowanceMm)],
+  })
+  const markAt = markUp(cutMm, band.roundUpMm)
+  note(log, { kind: 'choose', label: 'Mark at', formula: `rounded up to the next ${formatPlain(band.roundUpMm)} mm`, value: markAt, unit: 'mm', source: 'bench-practice', note: 'A long blank can be filed; a short one cannot.' })
+  return { lengthMm, cutMm, markAt }
+}
+
+function blankOf(band: ClosedBand, markAt: number): BlankSpec {
+  const wire = band.stock === 'round-wire'
+  const outline = rectangleOutline(markAt, wire ? band.thicknessMm : band.widthMm)
+  const sectionMm2 = wire ? (Math.PI * band.thicknessMm ** 2) / 4 : band.widthMm * band.thicknessMm
+  const massG = massOf(band.alloy, sectionMm2 * markAt)
+  const areaMm2 = markAt * (wire ? band.thicknessMm : band.widthMm)
+  const base = { name: band.name, qty: band.qty, alloy: band.alloy, thicknessMm: band.thicknessMm, outline, holes: [], areaMm2, massG }
+  return wire ? { ...base, stock: 'wire', lengthMm: markAt } : { ...base, stock: 'sheet' }
+}
+
+function lengthChoice(band: ClosedBand): SchoolChoice {
+  return {
+    question: 'length', label: 'How the length is reckoned', unit: 'mm', school: band.schools.length,
+    schools: BAND_LENGTH_SCHOOLS.map((id) => ({ id, title: BAND_LENGTH_TEXTS[id].title, why: BAND_LENGTH_TEXTS[id].why, value: lengthOf([], band, id) })),
+  }
+}
+
+function piChoice(band: ClosedBand): SchoolChoice {
+  return {
+    question: 'pi', label: 'π', unit: 'mm', school: band.schools.pi,
+    schools: PI_SCHOOLS.map((id) => ({ id, ...PI_TEXTS[id], value: lengthOf([], band, band.schools.length, id) })),
+  }
+}
+
+function bendCheck(band: ClosedBand): Check {
+  const alloy = ALLOYS[band.alloy]
+  const strain = bendStrain(band.insideDiameterMm / 2, band.thicknessMm, band.widthMm)
+  const share = strain / strainLimit(alloy)
+  const actual = { value: 100 * share, unit: '%' as const }
+  const limit = { value: 100 * RISK_AT, unit: '%' as const }
+  if (share > RISK_AT) {
+    return { level: 'stop', code: 'bend-too-tight', field: 'thicknessMm', actual, limit, source: 'trade-limit', message: `Bending it round would use ${formatPlain(100 * share, 0)} % of what annealed ${alloy.title.toLowerCase()} takes. Use thinner metal or a larger size.` }
+  }
+  return { level: 'ok', code: 'bend', actual, limit, source: 'trade-limit', message: `One bend uses about ${formatPlain(100 * share, 0)} % of what annealed ${alloy.title.toLowerCase()} takes.` }
+}
+
+/** Checks every closed band shares: the bend, stiffness, and what the metal's own hazards are. */
+export function closedBandChecks(band: ClosedBand): Check[] {
+  const checks = [bendCheck(band)]
+  if (band.thicknessMm / (band.insideDiameterMm + band.thicknessMm) < 0.012) {
+    checks.push({ level: 'warn', code: 'thin-for-size', field: 'thicknessMm', source: 'house-default', message: `${formatPlain(band.thicknessMm, 2)} mm is thin for this size: it will flex and lose its round. About ${formatPlain(0.02 * band.insideDiameterMm, 1)} mm is stiffer.` })
+  }
+  if (band.jointAllowanceMm === 0) checks.push({ level: 'note', code: 'no-joint-allowance', field: 'jointAllowanceMm', source: 'bench-practice', message: 'Nothing is allowed for filing the ends. Add what you usually take off to get them square.' })
+  for (const hazard of ALLOYS[band.alloy].hazards) checks.push({ level: 'note', code: 'hazard', source: 'alloy-handbook', message: hazard })
+  return checks
+}
+
+function outcomeOf(band: ClosedBand, cutMm: number, markAt: number): Outcome {
+  const predicted = fittedMm(band) + (markAt - cutMm + band.allowanceMm) / Math.PI
+  return { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: predicted, plusMinusMm: 0.1, blankPerMm: Math.PI, primary: true }
+}
+
+function routeOf(band: ClosedBand, markAt: number): RouteStepSpec[] {
+  const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: fittedMm(band), plusMinusMm: 0.1 }
+  const wide = band.insideDiameterMm > 35 ? 'the bangle mandrel' : 'the ring mandrel'
+  return [
+    { op: 'saw', params: { what: band.stock === 'round-wire' ? 'the wire' : 'the strip', cutMm: markAt }, target: { dimension: 'cutLengthMm', label: 'Cut length', valueMm: markAt, plusMinusMm: 0.25 } },
+    { op: 'file', params: { what: 'the ends square' } },
+    { op: 'anneal', params: {} },
+    { op: 'bend', params: { insideRadiusMm: fittedMm(band) / 2, what: 'it round' } },
+    { op: 'solder', params: { solder: 'hard-75', what: 'the joint' } },
+    { op: 'pickle', params: {} },
+    { op: 'true-up', params: { on: wide }, target },
+    { op: 'file', params: { what: 'the joint flush' } },
+    { op: 'finish', params: {}, target },
+  ]
+}
+
+function uncertaintyOf(): FormPlan['uncertainty'] {
+  const plusMinus = Math.PI * Math.hypot(0.02, 0.01)
+  return { plusMinus, unit: 'mm', why: 'calipers ± 0.02 on the inside, ± 0.01 on the thickness' }
+}
+
+/** The plan of a closed band; forms add their own results and checks to it. */
+export function planClosedBand(log: WorkingLog, band: ClosedBand): FormPlan {
+  const { lengthMm, cutMm, markAt } = answerOf(log, band)
+  const blank = blankOf(band, markAt)
+  const wire = band.stock === 'round-wire'
+  const perHalfMm = 0.5 / Math.PI
+  return {
+    answer: { name: 'cut length', value: cutMm, unit: 'mm', markAt },
+    blanks: [blank],
+    results: {
+      lengthMm: { value: lengthMm, unit: 'mm' },
+      insideDiameterMm: { value: fittedMm(band), unit: 'mm' },
+      outsideDiameterMm: { value: fittedMm(band) + 2 * band.thicknessMm, unit: 'mm' },
+      insideCircumferenceMm: { value: Math.PI * fittedMm(band), unit: 'mm' },
+      massG: { value: blank.massG, unit: 'g' },
+      diameterPerHalfMm: { value: perHalfMm, unit: 'mm' },
+    },
+    working: log,
+    choice: lengthChoice(band),
+    choices: [piChoice(band)],
+    sensitivity: [
+      { input: 'cut length', change: '± 0.5 mm', effect: band.sizeEffect(perHalfMm) },
+      { input: 'thickness', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.2 * Math.PI * band.neutralAxisRatio, 2)} mm of length` },
+      { input: 'inside diameter', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of length` },
+    ],
+    checks: closedBandChecks(band),
+    uncertainty: uncertaintyOf(),
+    drawing: drawClosedBand({ insideDiameterMm: band.insideDiameterMm, thicknessMm: band.thicknessMm, widthMm: wire ? band.thicknessMm : band.widthMm, cutMm: markAt, lengthMm: Math.min(lengthMm, markAt), wire }),
+    route: routeOf(band, markAt),
+    regions: ['outside', 'inside'],
+    outcomes: [outcomeOf(band, cutMm, markAt)],
+    method: `${wire ? 'round wire' : 'strip'}, ${BAND_LENGTH_TEXTS[band.schools.length].title.toLowerCase()}`,
+  }
+}

@@ -1,0 +1,148 @@
+import type { z } from 'zod'
+import type { Drawing } from '../drawing/drawing'
+import type { Outline } from '../geometry/point'
+import type { AlloyId } from '../metals/alloys'
+import type { OperationId } from '../operations/catalogue'
+import type { SourceId } from '../sources/sources'
+import type { Unit } from '../units/unit'
+import type { WorkingStep } from '../working/derive'
+
+export interface Quantity {
+  readonly value: number
+  readonly unit: Unit
+}
+
+/** The number a smith marks: `value` as reckoned, `markAt` as rounded to what can be marked. */
+export interface Answer {
+  readonly name: string
+  readonly value: number
+  readonly unit: 'mm'
+  readonly markAt: number
+}
+
+export interface BlankSpec {
+  readonly name: string
+  readonly qty: number
+  readonly alloy: AlloyId
+  readonly thicknessMm: number
+  readonly outline: Outline
+  readonly holes: readonly Outline[]
+  readonly areaMm2: number
+  readonly massG: number
+  readonly stock: 'sheet' | 'wire'
+  /** Where the outline is a circle: its exact radius about the origin. */
+  readonly circleRadiusMm?: number
+  /** Where the blank is cut from wire: how long. */
+  readonly lengthMm?: number
+}
+
+export interface SchoolOption {
+  readonly id: string
+  readonly title: string
+  readonly value: number
+  readonly why: string
+}
+
+/** One question on which smiths differ, what was chosen and what each school comes to for this piece. */
+export interface SchoolChoice {
+  readonly question: string
+  readonly label: string
+  readonly school: string
+  readonly schools: readonly SchoolOption[]
+  /** Unit of each school's value. */
+  readonly unit: Unit
+}
+
+export interface Sensitivity {
+  readonly input: string
+  readonly change: string
+  readonly effect: string
+}
+
+export type CheckLevel = 'stop' | 'warn' | 'note' | 'ok'
+
+/** What the metal or the method says about the numbers. A stop blocks release to the bench, not the answer. */
+export interface Check {
+  readonly level: CheckLevel
+  readonly code: string
+  readonly message: string
+  readonly field?: string
+  readonly actual?: Quantity
+  readonly limit?: Quantity
+  readonly source?: SourceId
+}
+
+/** What the piece should measure at a step or at the end. */
+export interface Target {
+  readonly dimension: string
+  readonly label: string
+  readonly valueMm: number
+  readonly plusMinusMm: number
+}
+
+/** A measurement that comes out of the piece, what the textbook predicts from the size marked, and how the blank answers to it. */
+export interface Outcome extends Target {
+  /** Change of the answer, mm, that makes this measurement 1 mm larger. */
+  readonly blankPerMm: number
+  /** The one the record learns from. */
+  readonly primary: boolean
+}
+
+export interface RouteStepSpec {
+  readonly op: OperationId
+  readonly params: Readonly<Record<string, unknown>>
+  readonly target?: Target
+}
+
+export interface FormPlan {
+  readonly answer: Answer
+  readonly blanks: readonly BlankSpec[]
+  readonly results: Readonly<Record<string, Quantity>>
+  readonly working: readonly WorkingStep[]
+  /** The answer's own question. */
+  readonly choice: SchoolChoice
+  readonly choices: readonly SchoolChoice[]
+  readonly sensitivity: readonly Sensitivity[]
+  readonly checks: readonly Check[]
+  readonly uncertainty: { readonly plusMinus: number; readonly unit: Unit; readonly why: string }
+  readonly drawing: Drawing
+  readonly route: readonly RouteStepSpec[]
+  /** Parts of the piece that harden differently. */
+  readonly regions: readonly string[]
+  readonly outcomes: readonly Outcome[]
+  /** How it is made, as the record groups it: stock and school. */
+  readonly method: string
+}
+
+/** The result at every door (`contract.md` of the project: docs/contract.md). */
+export interface FormResult extends Omit<FormPlan, 'choice'> {
+  readonly form: string
+  readonly coreVersion: string
+  readonly question: string
+  readonly school: string
+  readonly schools: readonly SchoolOption[]
+  /** What typed sizes were understood as, by field. */
+  readonly understood: Readonly<Record<string, { readonly typed: string; readonly mm: number; readonly how: string }>>
+}
+
+export interface InputIssue {
+  readonly path: string
+  readonly message: string
+}
+
+export type FormRun = { readonly ok: true; readonly result: FormResult } | { readonly ok: false; readonly issues: readonly InputIssue[] }
+
+export interface FormSpec<Id extends string, S extends z.ZodObject> {
+  readonly id: Id
+  readonly title: string
+  readonly summary: string
+  readonly inputVersion: number
+  /** Steps from older stored inputs: entry n turns version n + 1 into n + 2. */
+  readonly upgrades: readonly ((input: Readonly<Record<string, unknown>>) => Record<string, unknown>)[]
+  readonly input: S
+  /** A valid input, with sizes as a smith would write them. */
+  readonly example: Readonly<Partial<Record<keyof z.input<S>, unknown>>>
+  /** Words that call this form in the ask line, and which field each size typed there fills, in order. */
+  readonly ask: { readonly words: readonly string[]; readonly sizes: readonly string[] }
+  readonly plan: (input: z.output<S>) => FormPlan
+}

@@ -1,0 +1,80 @@
+import { z } from 'zod'
+import { type SizeContext, type SizeReading, describeMeaning, parseSize } from '../sizes'
+import { choiceMetaOf, type FieldMeta, fieldMetaOf } from '../units/fields'
+import { formatPlain } from '../units/format'
+import type { InputIssue } from './contract'
+
+export interface Understood {
+  readonly typed: string
+  readonly mm: number
+  readonly how: string
+}
+
+export interface InputReading {
+  readonly values: Record<string, unknown>
+  readonly understood: Record<string, Understood>
+  readonly issues: InputIssue[]
+}
+
+const STORED_SIZE = z.object({ typed: z.string(), mm: z.number() })
+
+/** "0.05 to 6 mm" as it stands in a message. */
+export function rangeText(meta: FieldMeta): string {
+  const unit = meta.unit === 'count' || meta.unit === 'ratio' ? '' : ` ${meta.unit}`
+  return `${formatPlain(meta.minimum)} to ${formatPlain(meta.maximum)}${unit}`
+}
+
+function readingMessage(meta: FieldMeta, reading: Exclude<SizeReading, { mm: number }>): string {
+  if (reading.kind === 'unknown') return `${meta.label}: ${reading.message}; possible is ${rangeText(meta)}`
+  const options = reading.candidates.map((candidate) => describeMeaning(candidate)).join('; ')
+  return `${meta.label}: ${reading.question}. It could be ${options}`
+}
+
+/** A typed value as a plain number; gauges and ring sizes only where the field's kind allows them. */
+function readField(name: string, meta: FieldMeta, raw: unknown, context: SizeContext, into: InputReading): unknown {
+  const stored = STORED_SIZE.safeParse(raw)
+  if (stored.success) {
+    into.understood[name] = { ...stored.data, how: stored.data.typed }
+    return stored.data.mm
+  }
+  if (typeof raw !== 'string') return raw
+  if (!meta.size) {
+    const plain = Number(raw.trim().replace(',', '.'))
+    return raw.trim() === '' || Number.isNaN(plain) ? raw : plain
+  }
+  const reading = parseSize(raw, { ...context, expects: meta.size })
+  if (!('mm' in reading)) {
+    into.issues.push({ path: name, message: readingMessage(meta, reading) })
+    return undefined
+  }
+  into.understood[name] = { typed: raw, mm: reading.mm, how: describeMeaning(reading) }
+  return reading.mm
+}
+
+/** Turns what was typed into plain numbers before the schema looks at it; every unreadable field becomes an issue. */
+export function readInput(schema: z.ZodObject, raw: Readonly<Record<string, unknown>>, context: SizeContext): InputReading {
+  const into: InputReading = { values: { ...raw }, understood: {}, issues: [] }
+  for (const [name, field] of Object.entries(schema.shape)) {
+    const meta = fieldMetaOf(field)
+    if (meta && raw[name] !== undefined) into.values[name] = readField(name, meta, raw[name], context, into)
+  }
+  return into
+}
+
+function show(value: unknown): string {
+  return value === undefined ? 'nothing' : typeof value === 'string' ? `"${value}"` : JSON.stringify(value)
+}
+
+/** A schema's complaint in the words of the bench: label, what was given, what is possible. */
+export function issueOf(schema: z.ZodObject, given: Readonly<Record<string, unknown>>, issue: z.core.$ZodIssue): InputIssue {
+  const path = issue.path.map(String)
+  const name = path[0] ?? ''
+  const field = schema.shape[name]
+  if (issue.code === 'custom') return { path: name, message: issue.message }
+  const meta = field && fieldMetaOf(field)
+  if (meta) return { path: name, message: `${meta.label}: ${show(given[name])} was given; it can be ${rangeText(meta)}` }
+  const options = field && choiceMetaOf(field)
+  if (options) return { path: name, message: `${options.label}: ${show(given[name])} was given; it can be ${Object.keys(options.titles).join(', ')}` }
+  if (issue.code === 'unrecognized_keys') return { path: issue.keys[0] ?? '', message: `${issue.keys.join(', ')}: no such field here; there are ${Object.keys(schema.shape).join(', ')}` }
+  return { path: path.join('.'), message: issue.message }
+}

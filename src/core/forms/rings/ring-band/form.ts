@@ -1,0 +1,79 @@
+import { ringSizeName, ringSizeOf } from '../../../tables/rings'
+import { wideBandUsSizes } from '../../../tables/wide-band'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { planClosedBand } from '../../common/closed-band'
+import type { OutputOf } from '../../common/fields'
+import type { Check, FormPlan, SchoolChoice } from '../../contract'
+import { defineForm } from '../../define-form'
+import { FIT_SCHOOLS, ringBandInput } from './input'
+
+type Input = OutputOf<typeof ringBandInput>
+
+const MM_PER_US_SIZE = 0.8128
+const FIT_TEXT = {
+  'as-measured': { title: 'As measured', why: 'The size was taken with a gauge of the same width.' },
+  'wide-band': { title: 'Wide band', why: 'A wide band grips more of the finger; adds the house table’s quarter to three quarters of a size.' },
+} as const
+
+function fitOf(input: Input, school: Input['schools']['fit']): number {
+  return school === 'wide-band' && input.stock === 'strip' ? wideBandUsSizes(input.widthMm) * MM_PER_US_SIZE : 0
+}
+
+function fitChoice(input: Input): SchoolChoice {
+  return {
+    question: 'fit', label: 'Fit of a wide band', unit: 'mm', school: input.schools.fit,
+    schools: FIT_SCHOOLS.map((id) => ({ id, ...FIT_TEXT[id], value: fitOf(input, id) })),
+  }
+}
+
+function ownChecks(input: Input): Check[] {
+  const checks: Check[] = []
+  if (input.stock === 'strip' && input.widthMm > 4 && input.schools.fit === 'as-measured') {
+    const sizes = wideBandUsSizes(input.widthMm)
+    checks.push({ level: 'note', code: 'wide-band', field: 'widthMm', source: 'house-default', message: `At ${formatPlain(input.widthMm, 1)} mm a band feels tighter: about ${sizes} of a US size. Measure with a gauge of this width, or choose the wide-band fit.` })
+  }
+  if (input.stock === 'strip' && input.widthMm < input.thicknessMm) {
+    checks.push({ level: 'warn', code: 'narrower-than-thick', field: 'widthMm', source: 'bench-practice', message: 'The strip is narrower than it is thick: it will want to fall over in the bend.' })
+  }
+  return checks
+}
+
+function planRingBand(input: Input): FormPlan {
+  const log: WorkingLog = []
+  const fitMm = fitOf(input, input.schools.fit)
+  if (fitMm > 0) {
+    derive(log, { label: 'Inside, with room for a wide band', formula: 'd + n·0.8128', unit: 'mm', source: 'house-default', given: [given('d', 'inside diameter', input.insideDiameterMm), given('n', 'sizes added', fitMm / MM_PER_US_SIZE, 'US size')] })
+  }
+  const plan = planClosedBand(log, { ...input, name: 'band', fitMm, sizeEffect: (mm) => `± ${formatPlain(mm / MM_PER_US_SIZE, 2)} US sizes` })
+  const us = ringSizeOf('US', input.insideDiameterMm)
+  const uk = ringSizeOf('UK', input.insideDiameterMm)
+  return {
+    ...plan,
+    results: {
+      ...plan.results,
+      usSize: { value: us, unit: 'US size' },
+      ukSize: { value: uk, unit: 'UK size' },
+      isoSize: { value: ringSizeOf('ISO', input.insideDiameterMm), unit: 'ISO size' },
+      usSizesPerHalfMm: { value: 0.5 / Math.PI / MM_PER_US_SIZE, unit: 'US size' },
+    },
+    choices: [...plan.choices, fitChoice(input)],
+    checks: [
+      { level: 'ok', code: 'size', source: 'us-ring-scale', message: `US ${ringSizeName('US', us)}, UK ${ringSizeName('UK', uk)}, ISO ${ringSizeName('ISO', ringSizeOf('ISO', input.insideDiameterMm))}, to the nearest step of each scale.` },
+      ...plan.checks,
+      ...ownChecks(input),
+    ],
+  }
+}
+
+export const ringBand = defineForm({
+  id: 'ring-band',
+  title: 'Ring band',
+  summary: 'A finger ring bent round from flat strip or round wire and soldered shut: how long to cut.',
+  inputVersion: 1,
+  upgrades: [],
+  input: ringBandInput,
+  example: { insideDiameterMm: 'US 7 1/4', alloy: 'sterling-925', stock: 'strip', thicknessMm: '17 ga', widthMm: 3.5 },
+  ask: { words: ['ring', 'band'], sizes: ['insideDiameterMm', 'widthMm'] },
+  plan: planRingBand,
+})

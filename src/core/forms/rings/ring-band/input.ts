@@ -1,0 +1,22 @@
+import { z } from 'zod'
+import { BAND_LENGTH_SCHOOLS, PI_SCHOOLS } from '../../../forming/band-length'
+import { choice, lengthMm, ratio, ringDiameterMm } from '../../../units/fields'
+import { commonFields } from '../../common/fields'
+import { schoolsField } from '../../define-form'
+
+export const FIT_SCHOOLS = ['as-measured', 'wide-band'] as const
+
+/** In the order a smith measures: finger, metal, stock, then the allowances. */
+export const ringBandInput = z.strictObject({
+  insideDiameterMm: ringDiameterMm({ label: 'Size', min: 8, max: 35, help: 'US, UK or ISO size, or the inside diameter.' }),
+  alloy: commonFields.alloy(),
+  stock: choice('Stock', { strip: 'Flat strip', 'round-wire': 'Round wire' }).default('strip'),
+  thicknessMm: commonFields.thickness(),
+  widthMm: lengthMm({ label: 'Width', min: 0.5, max: 40 }).default(4),
+  jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'What you file off the two ends together.' }).default(0),
+  neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0, max: 0.5, help: '0.5 is the middle of the metal; 0.45 for tight bends.' }).default(0.5),
+  roundUpMm: commonFields.roundUp(0.5),
+  allowanceMm: commonFields.allowance(),
+  qty: commonFields.qty(),
+  schools: schoolsField({ length: BAND_LENGTH_SCHOOLS, pi: PI_SCHOOLS, fit: FIT_SCHOOLS }),
+})

@@ -1,0 +1,61 @@
+import type { Outline, Point } from './point'
+
+/** Distance from a point to a segment. */
+export function pointToSegmentMm(p: Point, a: Point, b: Point): number {
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+  const lengthSq = dx * dx + dy * dy
+  const t = lengthSq === 0 ? 0 : Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / lengthSq))
+  return Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy)
+}
+
+function side(a: Point, b: Point, p: Point): number {
+  return (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])
+}
+
+/** Whether two segments cross properly; segments that only touch are at distance 0 all the same. */
+function isCrossing(a: Point, b: Point, c: Point, d: Point): boolean {
+  return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0
+}
+
+/** Distance between two segments, 0 where they touch or cross. */
+export function segmentToSegmentMm(a: Point, b: Point, c: Point, d: Point): number {
+  if (isCrossing(a, b, c, d)) return 0
+  return Math.min(pointToSegmentMm(a, c, d), pointToSegmentMm(b, c, d), pointToSegmentMm(c, a, b), pointToSegmentMm(d, a, b))
+}
+
+/** Whether a point lies inside an outline (even-odd rule); points on the edge may go either way. */
+export function isInside(p: Point, outline: Outline): boolean {
+  let inside = false
+  let previous = outline.at(-1)
+  for (const point of outline) {
+    if (previous && point[1] > p[1] !== previous[1] > p[1]) {
+      const x = ((previous[0] - point[0]) * (p[1] - point[1])) / (previous[1] - point[1]) + point[0]
+      if (p[0] < x) inside = !inside
+    }
+    previous = point
+  }
+  return inside
+}
+
+/** The edges of a closed outline as pairs of points. */
+export function edgesOf(outline: Outline): readonly (readonly [Point, Point])[] {
+  return outline.map((point, i) => [point, outline[(i + 1) % outline.length] ?? point] as const)
+}
+
+/** Distance from a point to the nearest edge of an outline, inside or out. */
+export function pointToOutlineMm(p: Point, outline: Outline): number {
+  return edgesOf(outline).reduce((least, [a, b]) => Math.min(least, pointToSegmentMm(p, a, b)), Infinity)
+}
+
+/** Least distance between the edges of two outlines; 0 where they touch or cross. Says nothing of one lying inside the other. */
+export function outlineToOutlineMm(first: Outline, second: Outline): number {
+  const edges = edgesOf(second)
+  let least = Infinity
+  for (const [a, b] of edgesOf(first)) {
+    for (const [c, d] of edges) {
+      least = Math.min(least, segmentToSegmentMm(a, b, c, d))
+      if (least === 0) return 0
+    }
+  }
+  return least
+}

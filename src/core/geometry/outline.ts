@@ -1,0 +1,51 @@
+import type { Outline, Point } from './point'
+
+/** Curves are flattened so that no chord lies further than this inside its arc. */
+export const FLATTEN_MM = 0.005
+
+/** Signed area in mm² by the shoelace rule; positive counter-clockwise. */
+export function signedAreaMm2(outline: Outline): number {
+  let twice = 0
+  let previous = outline.at(-1)
+  for (const point of outline) {
+    if (previous) twice += previous[0] * point[1] - point[0] * previous[1]
+    previous = point
+  }
+  return twice / 2
+}
+
+/** Area of an outline less its holes, mm². */
+export function netAreaMm2(outline: Outline, holes: readonly Outline[] = []): number {
+  return Math.abs(signedAreaMm2(outline)) - holes.reduce((sum, hole) => sum + Math.abs(signedAreaMm2(hole)), 0)
+}
+
+/** Length of a closed outline, mm. */
+export function perimeterMm(outline: Outline): number {
+  let previous = outline.at(-1)
+  let sum = 0
+  for (const point of outline) {
+    if (previous) sum += Math.hypot(point[0] - previous[0], point[1] - previous[1])
+    previous = point
+  }
+  return sum
+}
+
+/** Points on an arc from start to end (rad, counter-clockwise), flattened to 0.005 mm, both ends included. */
+export function arcPoints(centre: Point, radiusMm: number, startRad: number, endRad: number): Point[] {
+  const step = 2 * Math.acos(Math.max(0, 1 - FLATTEN_MM / radiusMm))
+  const steps = Math.max(2, Math.ceil(Math.abs(endRad - startRad) / step))
+  return Array.from({ length: steps + 1 }, (_, i) => {
+    const angle = startRad + ((endRad - startRad) * i) / steps
+    return [centre[0] + radiusMm * Math.cos(angle), centre[1] + radiusMm * Math.sin(angle)]
+  })
+}
+
+/** A circle as an outline about the origin. */
+export function circleOutline(radiusMm: number): Outline {
+  return arcPoints([0, 0], radiusMm, 0, 2 * Math.PI).slice(0, -1)
+}
+
+/** A rectangle with its lower left corner at the origin. */
+export function rectangleOutline(widthMm: number, heightMm: number): Outline {
+  return [[0, 0], [widthMm, 0], [widthMm, heightMm], [0, heightMm]]
+}

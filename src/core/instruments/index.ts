@@ -1,0 +1,1 @@
+export { type CaliperModel, readCaliper } from './caliper'

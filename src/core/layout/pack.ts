@@ -1,0 +1,162 @@
+import { subtractRegions, uniteRegions, offsetOutline } from '../geometry/clip'
+import { circleOutline, netAreaMm2, perimeterMm } from '../geometry/outline'
+import { boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
+import { boxCandidates, discCandidates, type SheetRoom } from './candidates'
+import type { LayoutInput, LayoutItem, LayoutSheet } from './schema'
+import { isClear, isOnSheet, type PlacedShape, placeItem, type Pose } from './shape'
+
+export interface Placement extends Pose {
+  readonly id: string
+  readonly copy: number
+  readonly sheet: string
+}
+
+export interface Remnant {
+  readonly sheet: string
+  readonly outer: Outline
+  readonly holes: readonly Outline[]
+}
+
+export interface LayoutSolution {
+  readonly placements: readonly Placement[]
+  readonly unplaced: readonly { readonly id: string; readonly qty: number }[]
+  readonly utilisation: number
+  readonly lengthUsedMm: number
+  readonly remnants: readonly Remnant[]
+  readonly cutLengthMm: number
+  readonly seconds: number
+  readonly iterations: number
+}
+
+/** The caller's clock and stop button: the core has neither. */
+export interface LayoutControl {
+  readonly shouldStop: () => boolean
+  readonly elapsedS: () => number
+}
+
+interface OpenSheet {
+  readonly sheet: LayoutSheet
+  readonly room: SheetRoom
+  readonly placed: PlacedShape[]
+}
+
+/** Pieces of metal smaller than this are scrap, not stock. */
+const SMALLEST_REMNANT_MM2 = 4
+
+function outlineOf(item: LayoutItem): Outline {
+  return item.circle ? circleOutline(item.circle.radiusMm) : (item.outer ?? [])
+}
+
+function areaOf(item: LayoutItem): number {
+  return item.circle ? Math.PI * item.circle.radiusMm ** 2 : netAreaMm2(item.outer ?? [], item.holes)
+}
+
+function anglesOf(item: LayoutItem): readonly number[] {
+  if (item.circle) return [0]
+  return item.rotations === 'free' ? [0, 90, 30, 60, 120, 150] : item.rotations
+}
+
+function isSameMetal(item: LayoutItem, sheet: LayoutSheet): boolean {
+  const metal = item.alloy === '' || sheet.alloy === '' || item.alloy === sheet.alloy
+  const tolerance = 0.05 * Math.max(item.thicknessMm, sheet.thicknessMm)
+  return metal && (item.thicknessMm === 0 || sheet.thicknessMm === 0 || Math.abs(item.thicknessMm - sheet.thicknessMm) <= tolerance + 1e-9)
+}
+
+function isFree(shape: PlacedShape, open: OpenSheet): boolean {
+  return isOnSheet(shape, open.room, open.room.marginMm) && open.placed.every((other) => isClear(shape, other, open.room.kerfMm))
+}
+
+/** Lowest along x, then y: fills from the left end so that what is left is one piece. */
+function byLeft(a: Point, b: Point): number {
+  return a[0] - b[0] || a[1] - b[1]
+}
+
+function findPose(item: LayoutItem, open: OpenSheet, stop: () => boolean): Pose | undefined {
+  let best: Pose | undefined
+  let bestEdge = Infinity
+  const sheetBox = boundsOf(open.sheet.outer)
+  for (const rotationDeg of anglesOf(item)) {
+    const lying = placeItem(item, { x: 0, y: 0, rotationDeg })
+    const spots = item.circle ? discCandidates(item.circle.radiusMm, open.room, open.placed) : boxCandidates(lying.bounds, open.room, sheetBox, open.placed)
+    for (const [x, y] of spots.sort(byLeft)) {
+      if (x + lying.bounds.maxX >= bestEdge - 1e-9) break
+      if (stop()) return best
+      const shape = placeItem(item, { x, y, rotationDeg })
+      if (!isFree(shape, open)) continue
+      best = { x, y, rotationDeg }
+      bestEdge = x + lying.bounds.maxX
+      break
+    }
+  }
+  return best
+}
+
+function openSheets(input: LayoutInput): OpenSheet[] {
+  const sheets = input.sheets ?? (input.container ? [{ ...input.container, id: input.container.id ?? 'container' }] : [])
+  const area = (sheet: LayoutSheet) => netAreaMm2(sheet.outer, sheet.holes)
+  return [...sheets]
+    .sort((a, b) => a.costRank - b.costRank || area(a) - area(b))
+    .map((sheet) => ({ sheet, placed: [], room: { outer: sheet.outer, holes: sheet.holes, marginMm: input.marginMm, kerfMm: input.kerfMm } }))
+}
+
+/** What stays of a sheet when the blanks are sawn out with their kerf; slivers are scrap. */
+export function remnantsOf(sheet: { readonly id: string; readonly outer: Outline; readonly holes: readonly Outline[] }, blanks: readonly Outline[], kerfMm: number): Remnant[] {
+  const cut = uniteRegions(blanks.flatMap((blank) => offsetOutline(blank, Math.max(kerfMm, 0.01)).map((outer) => ({ outer, holes: [] }))))
+  return subtractRegions([{ outer: sheet.outer, holes: sheet.holes }], cut)
+    .filter((region) => netAreaMm2(region.outer, region.holes) >= SMALLEST_REMNANT_MM2)
+    .map((region) => ({ sheet: sheet.id, ...region }))
+}
+
+/** The outline of an item where it lies on the sheet. */
+export function placedOutline(item: LayoutItem, pose: Pose): Outline {
+  return placeOutline(outlineOf(item), (pose.rotationDeg * Math.PI) / 180, pose.x, pose.y)
+}
+
+function summarise(input: LayoutInput, opens: readonly OpenSheet[], placements: readonly Placement[], control: LayoutControl, iterations: number): LayoutSolution {
+  const items = new Map(input.items.map((item) => [item.id, item]))
+  const used = opens.filter((open) => open.placed.length > 0)
+  const outlines = (sheet: string) => placements.flatMap((place) => {
+    const item = items.get(place.id)
+    return place.sheet === sheet && item ? [placedOutline(item, place)] : []
+  })
+  const placedArea = placements.reduce((sum, place) => sum + areaOf(items.get(place.id) ?? input.items[0] as LayoutItem), 0)
+  const sheetArea = used.reduce((sum, open) => sum + netAreaMm2(open.sheet.outer, open.sheet.holes), 0)
+  const right = Math.max(0, ...used.flatMap((open) => open.placed.map((shape) => shape.bounds.maxX - boundsOf(open.sheet.outer).minX + input.marginMm)))
+  return {
+    placements,
+    unplaced: input.items.map((item) => ({ id: item.id, qty: item.qty - placements.filter((place) => place.id === item.id).length })).filter((left) => left.qty > 0),
+    utilisation: sheetArea === 0 ? 0 : placedArea / sheetArea,
+    lengthUsedMm: right,
+    remnants: used.flatMap((open) => remnantsOf(open.sheet, outlines(open.sheet.id), input.kerfMm)),
+    cutLengthMm: used.flatMap((open) => outlines(open.sheet.id)).reduce((sum, outline) => sum + perimeterMm(outline), 0),
+    seconds: control.elapsedS(),
+    iterations,
+  }
+}
+
+/**
+ * Places blanks on sheets, largest first, each as far left as it will go: a plain, honest first layout. Discs touch exactly;
+ * other outlines go against boxes. Sheets are used in order of `costRank`, then smallest first. Stops when told to, with what it has.
+ */
+export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSolution {
+  const opens = openSheets(input)
+  const placements: Placement[] = []
+  const limit = input.iterations ?? Infinity
+  let iterations = 0
+  const order = [...input.items].sort((a, b) => areaOf(b) - areaOf(a))
+  for (const item of order) {
+    for (let copy = 0; copy < item.qty; copy++) {
+      if (control.shouldStop() || iterations >= limit) return summarise(input, opens, placements, control, iterations)
+      iterations++
+      const home = opens.filter((open) => isSameMetal(item, open.sheet)).find((open) => {
+        const pose = findPose(item, open, control.shouldStop)
+        if (!pose) return false
+        open.placed.push(placeItem(item, pose))
+        placements.push({ id: item.id, copy, sheet: open.sheet.id, ...pose })
+        return true
+      })
+      if (!home) break
+    }
+  }
+  return summarise(input, opens, placements, control, iterations)
+}

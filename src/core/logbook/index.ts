@@ -1,0 +1,1 @@
+export { type GrowthReading, growthOf, LEAST_READINGS, type OwnAllowance, ownAllowance } from './allowance'

@@ -1,0 +1,3 @@
+export { bisect, type RootResult } from './bisect'
+export { normalCdf } from './normal'
+export { drawNormal, makeRandom } from './random'

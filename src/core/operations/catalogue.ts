@@ -1,0 +1,17 @@
+import type { Operation } from './contract'
+import { drill, file, saw } from './cutting'
+import { finish, pickle } from './finishing'
+import { anneal, solder } from './heat'
+import { bend, dap, planish, roll, stamp, trueUp } from './shaping'
+
+/** Every operation the route, the ribbon and the bench know. A new one is one definition and one entry here. */
+export const OPERATIONS = [saw, file, drill, anneal, bend, dap, planish, trueUp, roll, stamp, solder, pickle, finish] as const
+
+export type OperationId = (typeof OPERATIONS)[number]['id']
+
+const BY_ID: ReadonlyMap<string, Operation> = new Map(OPERATIONS.map((operation) => [operation.id, operation]))
+
+/** The operation of this id, or undefined. */
+export function findOperation(id: string): Operation | undefined {
+  return BY_ID.get(id)
+}

@@ -1,0 +1,74 @@
+import { z } from 'zod'
+import type { Alloy } from '../metals/alloys'
+
+/** Strain put into a region and how hard it counts against the work limit (source: trade-limit for the weights, low). */
+export interface Working {
+  readonly strain: number
+  readonly weight: number
+}
+
+export const UNWORKED: Working = { strain: 0, weight: 1 }
+
+/** What an operation does to the metal: work, by region or everywhere else, then heat. */
+export interface Effect {
+  readonly elsewhere: Working
+  readonly at?: Readonly<Record<string, Working>>
+  readonly heat?: { readonly tempC: number; readonly timeS: number }
+  readonly thicknessRatio?: number
+}
+
+/** What the smith reads at the bench. Big type: short sentences. */
+export interface BenchWords {
+  readonly title: string
+  readonly say: string
+  readonly facts: readonly { readonly label: string; readonly value: string }[]
+  /** What going wrong looks like, and what to do then. */
+  readonly watch?: string
+}
+
+export interface OperationContext {
+  readonly alloy: Alloy
+  readonly thicknessMm: number
+  readonly widthMm: number
+}
+
+export interface OperationSpec<Id extends string = string, S extends z.ZodObject = z.ZodObject> {
+  readonly id: Id
+  readonly title: string
+  readonly kind: 'cold' | 'heat' | 'bath' | 'finish'
+  /** Whether the whole tray goes through together (a pickle bath, a heat). */
+  readonly together: boolean
+  readonly params: S
+  readonly handsOnS: number
+  /** Time the work looks after itself. */
+  readonly waitS: number
+  readonly caution?: string
+  readonly effect: (params: z.output<S>, context: OperationContext) => Effect
+  readonly words: (params: z.output<S>, context: OperationContext) => BenchWords
+}
+
+/** An operation ready for the catalogue: the same, with one entrance for outside data. */
+export interface Operation extends Omit<OperationSpec, 'effect' | 'words'> {
+  /** Reads parameters, filling defaults; the message names the parameter. */
+  readonly read: (params: unknown) => { readonly ok: true; readonly step: ReadStep } | { readonly ok: false; readonly message: string }
+}
+
+export interface ReadStep {
+  readonly effect: (context: OperationContext) => Effect
+  readonly words: (context: OperationContext) => BenchWords
+}
+
+/** Closes the operation over its own parameter schema, so that nothing outside needs a cast. */
+export function defineOperation<const Id extends string, S extends z.ZodObject>(spec: OperationSpec<Id, S>): Operation & { readonly id: Id } {
+  return {
+    ...spec,
+    read: (raw) => {
+      const parsed = spec.params.safeParse(raw ?? {})
+      if (!parsed.success) {
+        const issue = parsed.error.issues[0]
+        return { ok: false, message: `${spec.title}: ${issue?.path.join('.') ?? 'params'}: ${issue?.message ?? 'not readable'}` }
+      }
+      return { ok: true, step: { effect: (context) => spec.effect(parsed.data, context), words: (context) => spec.words(parsed.data, context) } }
+    },
+  }
+}

@@ -1,0 +1,2 @@
+export { findOperation, OPERATIONS, type OperationId } from './catalogue'
+export type { BenchWords, Operation } from './contract'

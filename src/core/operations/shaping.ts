@@ -1,0 +1,101 @@
+import { z } from 'zod'
+import { CROWN_THINNING_RATIO, rimHoopStrain } from '../forming/dome'
+import { bendStrain, hammerStrain, rollingStrain } from '../forming/strain'
+import { lengthMm, ratio } from '../units/fields'
+import { formatPlain } from '../units/format'
+import { defineOperation, UNWORKED } from './contract'
+
+/** Weights of the work ledger, estimated (low): hoop compression folds before it cracks; hammering is kinder than stretching. */
+const COMPRESSION_WEIGHT = 0.6
+const HAMMER_WEIGHT = 0.8
+
+export const bend = defineOperation({
+  id: 'bend', title: 'Bend', kind: 'cold', together: false, handsOnS: 120, waitS: 0,
+  params: z.object({ insideRadiusMm: lengthMm({ label: 'Inside radius', min: 0, max: 1000 }), what: z.string().optional() }),
+  effect: ({ insideRadiusMm }, { thicknessMm, widthMm }) => {
+    const strain = bendStrain(insideRadiusMm, thicknessMm, widthMm)
+    return { elsewhere: UNWORKED, at: { outside: { strain, weight: 1 }, inside: { strain, weight: COMPRESSION_WEIGHT } } }
+  },
+  words: ({ insideRadiusMm, what }) => ({
+    title: `Bend ${what ?? 'it round'}`,
+    say: 'Ends first, then the middle, with a rawhide or plastic mallet over the mandrel. Close it past the joint so that it springs shut.',
+    facts: [{ label: 'Inside radius', value: `${formatPlain(insideRadiusMm, 2)} mm` }],
+    watch: 'If the joint gapes on one side, open it, file the ends square again and close it.',
+  }),
+})
+
+export const dap = defineOperation({
+  id: 'dap', title: 'Dome', kind: 'cold', together: false, handsOnS: 60, waitS: 0,
+  caution: 'Never a hardened hammer face on a hardened punch: use a brass or soft-faced mallet, and wear eye protection.',
+  params: z.object({
+    punchMm: lengthMm({ label: 'Punch', min: 1, max: 120 }),
+    fromRadiusMm: lengthMm({ label: 'Sphere before', min: 0, max: 1e6 }).default(0),
+    discMm: lengthMm({ label: 'Disc', min: 1, max: 500 }),
+    place: z.string().optional(),
+  }),
+  effect: ({ punchMm, fromRadiusMm, discMm }, { thicknessMm }) => {
+    const radius = Math.max((punchMm + thicknessMm) / 2, discMm / 4 + 1e-9)
+    const before = fromRadiusMm > 0 ? rimHoopStrain(discMm, Math.max(fromRadiusMm, discMm / 4 + 1e-9)) : 0
+    const hoop = Math.abs(rimHoopStrain(discMm, radius) - before)
+    const bent = thicknessMm * Math.abs(1 / radius - (fromRadiusMm > 0 ? 1 / fromRadiusMm : 0))
+    return {
+      elsewhere: UNWORKED,
+      at: { crown: { strain: CROWN_THINNING_RATIO * hoop + bent, weight: 1 }, rim: { strain: hoop + bent, weight: COMPRESSION_WEIGHT } },
+    }
+  },
+  words: ({ punchMm, place }, { thicknessMm }) => ({
+    title: `Dome with the ${formatPlain(punchMm, 1)} mm punch`,
+    say: `${place ? `${place}. ` : ''}Ring the disc from the rim inwards, light blows, turning it between each. Move on when it sits in the cup without rocking.`,
+    facts: [{ label: 'Punch / cup', value: `${formatPlain(punchMm, 1)} / ${formatPlain(punchMm + 2 * thicknessMm, 1)} mm or over` }],
+    watch: 'If the rim ripples, stop. Go back to the wider cup and chase it flat from the rim before going deeper.',
+  }),
+})
+
+export const planish = defineOperation({
+  id: 'planish', title: 'Planish', kind: 'cold', together: false, handsOnS: 180, waitS: 0,
+  params: z.object({ thinnedFraction: ratio({ label: 'Thinned by', min: 0, max: 0.6 }).default(0.04), what: z.string().optional() }),
+  effect: ({ thinnedFraction }) => ({ elsewhere: { strain: hammerStrain(thinnedFraction), weight: HAMMER_WEIGHT }, thicknessRatio: 1 - thinnedFraction }),
+  words: ({ what }) => ({
+    title: `Planish ${what ?? 'the surface'}`,
+    say: 'Polished face, overlapping blows, each flat on the metal with the stake right under it.',
+    facts: [],
+  }),
+})
+
+export const trueUp = defineOperation({
+  id: 'true-up', title: 'True up', kind: 'cold', together: false, handsOnS: 90, waitS: 0,
+  params: z.object({ on: z.string().default('the mandrel') }),
+  effect: () => ({ elsewhere: { strain: 0.02, weight: HAMMER_WEIGHT } }),
+  words: ({ on }) => ({
+    title: `True up on ${on}`,
+    say: 'Soft mallet all round, turning the piece and reversing it. Without hammer marks it does not grow.',
+    facts: [],
+  }),
+})
+
+export const roll = defineOperation({
+  id: 'roll', title: 'Roll', kind: 'cold', together: false, handsOnS: 180, waitS: 0,
+  caution: 'Fingers, sleeves and hair away from the rolls.',
+  params: z.object({ fromMm: lengthMm({ label: 'From', min: 0.05, max: 12 }), toMm: lengthMm({ label: 'To', min: 0.05, max: 12 }) }).refine((p) => p.toMm < p.fromMm, { path: ['toMm'], error: 'rolling goes from thick to thin' }),
+  effect: ({ fromMm, toMm }) => ({ elsewhere: { strain: rollingStrain(fromMm, toMm), weight: 1 }, thicknessRatio: toMm / fromMm }),
+  words: ({ fromMm, toMm }) => ({
+    title: `Roll to ${formatPlain(toMm, 2)} mm`,
+    say: 'Dry metal, a little at each pass, the same end first.',
+    facts: [{ label: 'From / to', value: `${formatPlain(fromMm, 2)} / ${formatPlain(toMm, 2)} mm` }],
+  }),
+})
+
+export const stamp = defineOperation({
+  id: 'stamp', title: 'Stamp', kind: 'cold', together: false, handsOnS: 60, waitS: 0,
+  caution: 'Brass or soft-faced hammer on hardened stamps, eye protection on.',
+  params: z.object({ depthMm: lengthMm({ label: 'Depth', min: 0.02, max: 2 }).default(0.2), what: z.string().optional() }),
+  effect: ({ depthMm }, { thicknessMm }) => {
+    const strain = Math.log(thicknessMm / Math.max(thicknessMm * 0.2, thicknessMm - depthMm))
+    return { elsewhere: { strain: 0.02, weight: HAMMER_WEIGHT }, at: { stamped: { strain, weight: HAMMER_WEIGHT } } }
+  },
+  words: ({ what, depthMm }) => ({
+    title: `Stamp ${what ?? 'the mark'}`,
+    say: 'Steel block under the metal, stamp upright, one firm blow. Then look before the next.',
+    facts: [{ label: 'Depth', value: `about ${formatPlain(depthMm, 2)} mm` }],
+  }),
+})

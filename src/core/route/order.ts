@@ -1,0 +1,48 @@
+import { findOperation } from '../operations/catalogue'
+import type { RouteStep } from './temper'
+
+export interface OrderFinding {
+  readonly level: 'stop' | 'warn'
+  readonly code: string
+  /** Index of the step that comes too early. */
+  readonly step: number
+  readonly message: string
+}
+
+interface OrderRule {
+  readonly code: string
+  readonly level: 'stop' | 'warn'
+  /** Must be done before `then`, whenever both are on the route. */
+  readonly first: (step: RouteStep) => boolean
+  readonly then: (step: RouteStep) => boolean
+  /** `each`: every `then` needs a `first` since the last heat. `any`: no `first` may follow a `then`. */
+  readonly reach: 'last-heat' | 'any'
+  readonly message: string
+}
+
+const isOp = (...ids: string[]) => (step: RouteStep) => ids.includes(step.op)
+const isHeat = (step: RouteStep) => findOperation(step.op)?.kind === 'heat'
+
+/** Rules of the order of work that these operations can break (common practice, no source). */
+const RULES: readonly OrderRule[] = [
+  { code: 'finish-after-heat', level: 'stop', first: isHeat, then: isOp('finish'), reach: 'any', message: 'A torch after finishing spoils the finish: heat first, finish last.' },
+  { code: 'solder-before-true-up', level: 'stop', first: isOp('solder'), then: isOp('true-up'), reach: 'any', message: 'Solder first, then true up: an open joint springs and will not go round.' },
+  { code: 'bend-before-solder', level: 'stop', first: isOp('bend'), then: isOp('solder'), reach: 'any', message: 'The joint cannot be soldered before it is bent shut.' },
+  { code: 'pickle-before-hammer', level: 'warn', first: isOp('pickle'), then: isOp('planish', 'dap', 'stamp', 'true-up'), reach: 'last-heat', message: 'Scale left from the last heat is driven into the surface: pickle before hammering.' },
+]
+
+function findBroken(rule: OrderRule, steps: readonly RouteStep[]): OrderFinding[] {
+  return steps.flatMap((step, i) => {
+    if (!rule.then(step)) return []
+    if (rule.reach === 'any') return steps.slice(i + 1).some(rule.first) ? [{ level: rule.level, code: rule.code, step: i, message: rule.message }] : []
+    const lastHeat = steps.slice(0, i).findLastIndex(isHeat)
+    const since = steps.slice(lastHeat + 1, i)
+    const alreadyHammered = since.some(rule.then)
+    return lastHeat >= 0 && !alreadyHammered && !since.some(rule.first) ? [{ level: rule.level, code: rule.code, step: i, message: rule.message }] : []
+  })
+}
+
+/** What a route breaks in the order of work: stops can be overridden with a note, warnings are advice. */
+export function checkOrder(steps: readonly RouteStep[]): OrderFinding[] {
+  return RULES.flatMap((rule) => findBroken(rule, steps))
+}

@@ -1,0 +1,164 @@
+import type { GaugeSystem } from '../tables/gauges'
+import { GAUGE_SYSTEMS } from '../tables/gauges'
+import type { RingSystem } from '../tables/rings'
+import { inchToMm, MM_PER_INCH } from '../units/convert'
+import { formatPlain } from '../units/format'
+import { bangleMeaning, bladeMeaning, gaugeMeaning, lengthMeaning, letterDrillMeaning, numberDrillMeaning, ringMeaning } from './meanings'
+import { NUMBER_PATTERN, normaliseText, readNumber } from './numbers'
+import type { SizeContext, SizeMeaning, SizeReading } from './reading'
+
+interface Typed {
+  readonly raw: string
+  readonly text: string
+  readonly context: SizeContext
+}
+
+/** A rule reads the text or leaves it (undefined) to the next rule. */
+interface Rule {
+  readonly pattern: RegExp
+  readonly read: (match: RegExpExecArray, typed: Typed) => SizeReading | undefined
+}
+
+const MM_PER_UNIT: Readonly<Record<string, number>> = { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, inch: MM_PER_INCH, inches: MM_PER_INCH, '"': MM_PER_INCH }
+const SYSTEM_WORDS: Readonly<Record<string, GaugeSystem>> = { 'b&s': 'B&S', awg: 'B&S', swg: 'SWG', msg: 'MSG', steel: 'MSG' }
+
+function settle(typed: Typed, meaning: SizeMeaning | string): SizeReading {
+  return typeof meaning === 'string' ? { kind: 'unknown', typed: typed.raw, message: meaning } : meaning
+}
+
+function ask(typed: Typed, question: string, meanings: readonly (SizeMeaning | string)[]): SizeReading {
+  const candidates = meanings.filter((meaning) => typeof meaning !== 'string')
+  const [only] = candidates
+  if (candidates.length === 1 && only) return only
+  if (!only) return settle(typed, meanings.find((meaning) => typeof meaning === 'string') ?? question)
+  return { kind: 'ambiguous', typed: typed.raw, question, candidates }
+}
+
+function gaugeIndex(text: string): number | undefined {
+  const noughts = /^(\d)\/0$/.exec(text)
+  if (noughts) return 1 - Number(noughts[1])
+  if (/^0{2,6}$/.test(text)) return 1 - text.length
+  const number = readNumber(text)
+  return 'value' in number ? number.value : undefined
+}
+
+function readGauge(match: RegExpExecArray, typed: Typed): SizeReading | undefined {
+  const index = gaugeIndex((match[1] ?? '').trim())
+  if (index === undefined) return undefined
+  const named = SYSTEM_WORDS[(match[2] ?? '').toLowerCase()] ?? typed.context.gaugeSystem
+  if (named) return settle(typed, gaugeMeaning(typed.raw, named, index))
+  const question = `Which gauge? ${typed.raw} differs between the scales: name the metal, or write B&S, SWG or steel behind it`
+  return ask(typed, question, GAUGE_SYSTEMS.map((system) => gaugeMeaning(typed.raw, system, index)))
+}
+
+function readLength(match: RegExpExecArray, typed: Typed): SizeReading {
+  const number = readNumber((match[1] ?? '').trim())
+  if ('problem' in number) return { kind: 'unknown', typed: typed.raw, message: number.problem }
+  const unit = (match[2] ?? 'mm').toLowerCase()
+  return settle(typed, lengthMeaning(typed.raw, number.value * (MM_PER_UNIT[unit] ?? 1)))
+}
+
+function readFraction(match: RegExpExecArray, typed: Typed): SizeReading {
+  const number = readNumber(match[0])
+  if ('problem' in number) return { kind: 'unknown', typed: typed.raw, message: number.problem }
+  return settle(typed, lengthMeaning(typed.raw, inchToMm(number.value), `${match[0]} in, a fraction is read as inches`))
+}
+
+function readRing(system: RingSystem, text: string, typed: Typed): SizeReading | undefined {
+  const number = readNumber(text.trim())
+  return 'value' in number ? settle(typed, ringMeaning(typed.raw, system, number.value)) : undefined
+}
+
+/** "N", "N½", "N 1/2", "N.5", "Z+3" as a place from A. */
+function ukPlace(text: string): number | undefined {
+  const match = /^([A-Z])(?:\+(\d))?\s*(1\/2|\.5)?$/i.exec(text.trim())
+  if (!match) return undefined
+  const place = (match[1] ?? 'A').toUpperCase().charCodeAt(0) - 65
+  if (match[2] && place !== 25) return undefined
+  return place + Number(match[2] ?? 0) + (match[3] ? 0.5 : 0)
+}
+
+function readUk(text: string, typed: Typed): SizeReading | undefined {
+  const place = ukPlace(text)
+  return place === undefined ? undefined : settle(typed, ringMeaning(typed.raw, 'UK', place))
+}
+
+function readSize(match: RegExpExecArray, typed: Typed): SizeReading | undefined {
+  const text = match[1] ?? ''
+  if (ukPlace(text) !== undefined) return readUk(text, typed)
+  return readRing(typed.context.ringSystem ?? 'US', text, typed)
+}
+
+function readBareLetter(match: RegExpExecArray, typed: Typed): SizeReading {
+  const letter = match[0].toUpperCase()
+  const ring = ringMeaning(typed.raw, 'UK', letter.charCodeAt(0) - 65)
+  if (typed.context.expects === 'ring') return settle(typed, ring)
+  return ask(typed, `Is ${letter} a UK ring size or a letter drill? Write "UK ${letter}" or "drill ${letter}"`, [ring, letterDrillMeaning(typed.raw, letter)])
+}
+
+function readDashed(match: RegExpExecArray, typed: Typed): SizeReading {
+  const [inches, other] = [Number(match[1]), Number(match[2])]
+  const bangle = bangleMeaning(typed.raw, inches, other)
+  if (typed.context.expects === 'bangle') return settle(typed, bangle)
+  const fraction = other === 0 ? `"${typed.raw}" divides by zero` : lengthMeaning(typed.raw, inchToMm(inches / other), `the fraction ${inches}/${other} in`)
+  return ask(typed, `Is ${typed.raw} the bangle size (${inches} and ${other}/16 in) or the fraction ${inches}/${other} in? Write "bangle ${typed.raw}" or "${inches}/${other} in"`, [bangle, fraction])
+}
+
+function readNoughts(match: RegExpExecArray, typed: Typed): SizeReading {
+  const noughts = Number(match[1])
+  const gauges = (['B&S', 'SWG'] as const).filter((system) => (typed.context.gaugeSystem ?? system) === system)
+  const question = `Is ${typed.raw} a gauge or a saw blade? Write "${typed.raw} ga" or "blade ${typed.raw}"`
+  return ask(typed, question, [...gauges.map((system) => gaugeMeaning(typed.raw, system, 1 - noughts)), bladeMeaning(typed.raw, noughts)])
+}
+
+/** First rule that reads the text wins, so the order goes from the most to the least explicit. */
+const RULES: readonly Rule[] = [
+  { pattern: /^-/, read: (_, typed) => ({ kind: 'unknown', typed: typed.raw, message: `${typed.raw} is below zero; a size is above zero` }) },
+  { pattern: /^(\d\/0|0{2,6}|[\d. /]+?)\s*(?:gauge|ga|g)\.?\s*(b&s|awg|swg|msg|steel)?$/i, read: readGauge },
+  { pattern: /^(\d\/0|0{2,6}|[\d. /]+?)\s*(b&s|awg|swg|msg)(?:\s*(?:gauge|ga))?$/i, read: readGauge },
+  { pattern: /^(?:#|no\.? ?|number ?|drill ?#?)(\d+)$/i, read: (match, typed) => settle(typed, numberDrillMeaning(typed.raw, Number(match[1]))) },
+  { pattern: /^(?:drill|letter) ?([a-z])$/i, read: (match, typed) => settle(typed, letterDrillMeaning(typed.raw, match[1] ?? '')) },
+  { pattern: /^blade ?(\d)\/0$/i, read: (match, typed) => settle(typed, bladeMeaning(typed.raw, Number(match[1]))) },
+  { pattern: /^bangle ?(\d) ?[-/] ?(\d{1,2})$/i, read: (match, typed) => settle(typed, bangleMeaning(typed.raw, Number(match[1]), Number(match[2]))) },
+  { pattern: /^us ?(?:size )?(.+)$/i, read: (match, typed) => readRing('US', match[1] ?? '', typed) },
+  { pattern: /^iso ?(?:size )?(.+)$/i, read: (match, typed) => readRing('ISO', match[1] ?? '', typed) },
+  { pattern: /^uk ?(?:size )?(.+)$/i, read: (match, typed) => readUk(match[1] ?? '', typed) },
+  { pattern: /^size (.+)$/i, read: readSize },
+  { pattern: /^[a-z]$/i, read: readBareLetter },
+  { pattern: /^[a-z](\+\d)? ?(1\/2|\.5)$|^z\+\d$/i, read: (match, typed) => readUk(match[0], typed) },
+  { pattern: /^(\d)\/0$/, read: readNoughts },
+  { pattern: /^(\d)-(\d{1,2})$/, read: readDashed },
+  { pattern: new RegExp(`^(${NUMBER_PATTERN})\\s*(mm|cm|m|inches|inch|in|")$`, 'i'), read: readLength },
+  { pattern: /^(\d*\.?\d+|\d+\.)$/, read: readLength },
+  { pattern: /^(?:\d+[ -])?\d+ ?\/ ?\d+$/, read: readFraction },
+]
+
+const EXAMPLES: Readonly<Record<string, string>> = {
+  ring: '"16.5 mm", "US 6 3/4", "UK N½" or "ISO 54"',
+  bangle: '"63 mm", "bangle 2-6" or "2 1/2 in"',
+  thickness: '"0.8", "20 ga" or "1/32 in"',
+  length: '"14.5 mm", "5/16 in" or "1-1/4 in"',
+}
+
+/**
+ * Says what a typed length or size means. A bare number is mm; `ga` takes the gauge system of the context and is a question
+ * without one; `4/0` is a gauge or a blade; `2-4` is a bangle or a fraction; `N` is a ring or a drill.
+ * Never throws: what cannot be read comes back as `unknown` with a message that says what can.
+ */
+export function parseSize(raw: string, context: SizeContext = {}): SizeReading {
+  const typed: Typed = { raw: raw.trim(), text: normaliseText(raw), context }
+  for (const rule of RULES) {
+    const match = rule.pattern.exec(typed.text)
+    const reading = match && rule.read(match, typed)
+    if (reading) return reading
+  }
+  const examples = EXAMPLES[context.expects ?? 'length'] ?? ''
+  return { kind: 'unknown', typed: typed.raw, message: typed.raw === '' ? `nothing was entered; write a size such as ${examples}` : `"${typed.raw}" is not a size; write it as ${examples}` }
+}
+
+/** One line for under a field: what was understood, in mm and inches. */
+export function describeMeaning(meaning: SizeMeaning): string {
+  const inches = meaning.inch < 0.1 ? meaning.inch.toFixed(4) : meaning.inch.toFixed(3)
+  const both = `${formatPlain(meaning.mm, 3)} mm, ${inches} in`
+  return meaning.kind === 'length' && /^[\d.]+ mm$/.test(meaning.how) ? both : `${meaning.how}: ${both}`
+}

@@ -1,0 +1,1 @@
+export { type Confidence, SOURCES, type Source, type SourceId } from './sources'

@@ -1,0 +1,37 @@
+export type Confidence = 'high' | 'medium' | 'low'
+
+/** Where a formula or a number comes from. Everything here is cited from memory; `confidence` says how sure. */
+export interface Source {
+  readonly title: string
+  readonly confidence: Confidence
+  readonly note: string
+}
+
+export const SOURCES = {
+  definition: { title: 'Definition', confidence: 'high', note: 'Exact by definition.' },
+  'closed-form': { title: 'Geometry', confidence: 'high', note: 'Closed-form mathematics.' },
+  'spherical-cap': { title: 'Geometry of the spherical cap', confidence: 'high', note: 'Area of a cap is π·(a² + h²); radius (a² + h²)/2h.' },
+  pappus: { title: 'Pappus’s centroid theorem', confidence: 'high', note: 'A section keeps its volume when it is bent on the circle of its centroid.' },
+  hill: { title: 'Hill, Mathematical Theory of Plasticity, 1950', confidence: 'high', note: 'Pure bending keeps the thickness; the kept length is that of the mean radius. From memory.' },
+  'astm-b258': { title: 'ASTM B258, American wire gauge (B&S)', confidence: 'high', note: 'd = 0.127 mm × 92^((36 − n)/39). From memory, checked by formula.' },
+  'bs-3737': { title: 'BS 3737, standard wire gauge (SWG)', confidence: 'high', note: 'Table. Values from memory, high; number of the standard medium.' },
+  'us-msg': { title: 'US manufacturers’ standard gauge for steel sheet', confidence: 'high', note: 'Table from ounce weights. From memory.' },
+  'asme-b94-11m': { title: 'ANSI/ASME B94.11M, twist drills', confidence: 'high', note: 'Inch values exact. From memory.' },
+  'us-ring-scale': { title: 'US trade ring scale, diameter form', confidence: 'high', note: 'D = 0.458 in + 0.032 in × size. From memory.' },
+  'bs-6820': { title: 'BS 6820:1987, ring sizes', confidence: 'high', note: 'C = 40 mm + 1.25 mm per letter from C. Formula from memory, high; history of the standard medium.' },
+  'iso-8653': { title: 'ISO 8653, ring sizes', confidence: 'high', note: 'The size is the inside circumference in mm. From memory.' },
+  'bangle-scale': { title: 'South Asian bangle notation', confidence: 'high', note: 'a-b is a inches and b sixteenths, inside. Trade custom.' },
+  'alloy-handbook': { title: 'Handbook property pages (ASM Handbook vol. 2; CDA alloy data)', confidence: 'high', note: 'From memory; each number has its own grade.' },
+  'temper-fit': { title: 'Fit to handbook temper tables (ASTM B36, B152, B122; ASM vol. 2)', confidence: 'medium', note: 'Reproduces annealed yield and the tempers it was fitted to; passing such checks proves the code, not the physics.' },
+  tabor: { title: 'Tabor, hardness from flow stress', confidence: 'medium', note: 'HV = C·σ(ε + 0.08)/9.81, C fitted per alloy, ±8 %.' },
+  'von-mises': { title: 'von Mises equivalent strain', confidence: 'high', note: 'Plane strain counts 2/√3.' },
+  'trade-limit': { title: 'Trade limits of cold reduction', confidence: 'low', note: 'Bench practice with a lognormal spread of 0.30; ±30 % at best.' },
+  'anneal-model': { title: 'Recrystallisation kinetics, estimated', confidence: 'low', note: 'Additive softening; half-softening temperatures ±50 °C.' },
+  'dap-fit': { title: 'Fit to a free-rim doming model', confidence: 'medium', note: 'Minimum plastic work; ±2–3 % of the blank.' },
+  'bench-practice': { title: 'Common practice, no source', confidence: 'medium', note: 'Trade custom.' },
+  'house-default': { title: 'House default', confidence: 'low', note: 'A suggestion to start from; your own figure wins.' },
+  'own-record': { title: 'Your own record', confidence: 'medium', note: 'Made from your readings in the Book, shrunk when they are few.' },
+  'own-choice': { title: 'Your own entry', confidence: 'high', note: 'As you gave it.' },
+} as const satisfies Record<string, Source>
+
+export type SourceId = keyof typeof SOURCES

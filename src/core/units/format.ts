@@ -1,0 +1,30 @@
+import { mmToInch } from './convert'
+import type { Unit } from './unit'
+
+/** Digits after the point that a smith reads in each unit; anything else shows two. */
+const DECIMALS: Partial<Record<Unit, number>> = {
+  mm: 2, mm2: 1, g: 2, '°C': 0, s: 0, min: 0, HV: 0, count: 0, '%': 0, in: 4, strain: 3, ratio: 2, MPa: 0,
+}
+
+/** Rounds to a fixed number of digits without the floating-point tail: `roundTo(1.005, 2)` is 1.01. */
+export function roundTo(value: number, decimals: number): number {
+  const factor = 10 ** decimals
+  return Math.round((value + Math.sign(value) * Number.EPSILON) * factor + Math.sign(value) * 1e-9) / factor
+}
+
+/** A number with its unit as a smith reads it: `formatValue(56.991, 'mm')` is "56.99 mm". */
+export function formatValue(value: number, unit: Unit): string {
+  const text = roundTo(value, DECIMALS[unit] ?? 2).toFixed(DECIMALS[unit] ?? 2)
+  if (unit === 'count' || unit === 'ratio' || unit === 'strain') return text
+  return unit === '%' || unit === '°' ? `${text}${unit}` : `${text} ${unit.replace('mm2', 'mm²').replace('mm3', 'mm³')}`
+}
+
+/** A number for a formula line: at most `digits` decimals, no trailing zeros. */
+export function formatPlain(value: number, digits = 4): string {
+  return String(roundTo(value, digits))
+}
+
+/** Millimetres with inches behind: "0.644 mm, 0.0254 in". */
+export function formatBoth(lengthMm: number): string {
+  return `${formatPlain(lengthMm, 3)} mm, ${mmToInch(lengthMm).toFixed(4)} in`
+}
