@@ -1,1 +1,2 @@
 export { type GrowthReading, growthOf, LEAST_READINGS, type OwnAllowance, ownAllowance } from './allowance'
+export { type ProgressEvent, type ProgressStep, type TrayProgress, trayProgress } from './progress'

@@ -1,0 +1,18 @@
+import { simulatedCalipers } from '@/server/instruments/simulated-calipers'
+
+export const dynamic = 'force-dynamic'
+
+/** Server-sent events: one reading of the calipers each, until the page closes the stream. */
+export function GET(request: Request) {
+  const near = Number(new URL(request.url).searchParams.get('near') ?? '10')
+  const encoder = new TextEncoder()
+  const stream = new ReadableStream({
+    async start(controller) {
+      for await (const reading of simulatedCalipers.readings(Number.isFinite(near) && near > 0 ? near : 10, request.signal)) {
+        if (request.signal.aborted) return
+        controller.enqueue(encoder.encode(`data: ${JSON.stringify({ ...reading, instrument: simulatedCalipers.id, title: simulatedCalipers.title })}\n\n`))
+      }
+    },
+  })
+  return new Response(stream, { headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' } })
+}

@@ -1,0 +1,6 @@
+import { listForms } from '@/core/commands'
+import { guarded, respond } from '@/server/http/answer'
+
+export function GET() {
+  return guarded(() => respond(listForms()))
+}

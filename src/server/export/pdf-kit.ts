@@ -1,0 +1,59 @@
+import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from 'pdf-lib'
+import type { Outline } from '@/core/geometry'
+
+export const PT_PER_MM = 72 / 25.4
+export const PAPERS = { A4: { width: 210, height: 297 }, Letter: { width: 215.9, height: 279.4 } } as const
+export type Paper = keyof typeof PAPERS
+
+export const INK = rgb(0.11, 0.16, 0.18)
+export const FAINT = rgb(0.48, 0.53, 0.56)
+export const SAW = rgb(0.69, 0.28, 0.1)
+
+export interface Kit {
+  readonly pdf: PDFDocument
+  readonly text: PDFFont
+  readonly bold: PDFFont
+  readonly mono: PDFFont
+}
+
+export async function makeKit(title: string): Promise<Kit> {
+  const pdf = await PDFDocument.create()
+  pdf.setTitle(title)
+  pdf.setCreator('Fold Anvil')
+  return { pdf, text: await pdf.embedFont(StandardFonts.Helvetica), bold: await pdf.embedFont(StandardFonts.HelveticaBold), mono: await pdf.embedFont(StandardFonts.Courier) }
+}
+
+const SPELT: Readonly<Record<string, string>> = { π: 'pi', '√': 'sqrt', '−': '-', '’': "'", '“': '"', '”': '"', '≥': '>=', '≤': '<=', '→': '->', '⅞': '7/8' }
+
+/** Characters the built-in PDF fonts lack, spelt out. */
+export function printable(text: string): string {
+  return text.replace(/[π√−’“”≥≤→⅞]/g, (sign) => SPELT[sign] ?? sign).replace(/[^\x20-\x7e\xa0-\xff]/g, '?')
+}
+
+/** A closed outline as path data, y downwards, in the outline's own millimetres. */
+export function pathOf(outline: Outline): string {
+  return `${outline.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(4)} ${(-y).toFixed(4)}`).join('')}Z`
+}
+
+/** Breaks a text into lines no wider than the given points. */
+export function wrap(text: string, font: PDFFont, size: number, width: number): string[] {
+  const lines: string[] = []
+  let line = ''
+  for (const word of printable(text).split(' ')) {
+    const longer = line === '' ? word : `${line} ${word}`
+    if (line !== '' && font.widthOfTextAtSize(longer, size) > width) {
+      lines.push(line)
+      line = word
+    } else line = longer
+  }
+  return [...lines, line]
+}
+
+/** The bar to hold a ruler against: `lengthMm` long at the page's own scale, with ticks each centimetre. */
+export function drawCheckBar(kit: Kit, page: PDFPage, atMm: readonly [number, number], scale: number): void {
+  const k = PT_PER_MM * scale
+  const [x, y] = [atMm[0] * PT_PER_MM, atMm[1] * PT_PER_MM]
+  page.drawLine({ start: { x, y }, end: { x: x + 50 * k, y }, thickness: 0.8, color: INK })
+  for (let cm = 0; cm <= 5; cm++) page.drawLine({ start: { x: x + cm * 10 * k, y }, end: { x: x + cm * 10 * k, y: y + 4 * PT_PER_MM }, thickness: 0.4, color: INK })
+  page.drawText('This bar is 50 mm. If it measures otherwise, enter what it measures under Settings and print again.', { x: x + 50 * k + 8, y: y + 2, size: 7, font: kit.text, color: INK })
+}

@@ -1,0 +1,15 @@
+/** One value shown by a measuring instrument. */
+export interface InstrumentReading {
+  readonly valueMm: number
+  readonly at: string
+  /** Whether the value has stood still long enough to be taken. */
+  readonly steady: boolean
+}
+
+/** What a length-measuring instrument offers the bench; a real one and a stand-in look the same from here. */
+export interface LengthInstrument {
+  readonly id: string
+  readonly title: string
+  /** Streams readings until the signal aborts. `nearMm` tells a stand-in what is between the jaws. */
+  readonly readings: (nearMm: number, signal: AbortSignal) => AsyncIterable<InstrumentReading>
+}

@@ -1,0 +1,28 @@
+import { setTimeout as wait } from 'node:timers/promises'
+import { readCaliper } from '@/core/instruments'
+import type { LengthInstrument } from './instrument'
+
+const INTERVAL_MS = 300
+/** How far pieces scatter about what was aimed at, and how a hand holds the jaws (house model, low). */
+const PIECE_SCATTER_MM = 0.06
+const HAND_SCATTER_MM = 0.008
+const STEADY_AFTER = 3
+
+/** Stands in for calipers with a cable: a piece near the size asked for, jaws closing, then a steady figure with the hand's noise. */
+export const simulatedCalipers: LengthInstrument = {
+  id: 'simulated-calipers',
+  title: 'Calipers (simulated)',
+  async *readings(nearMm, signal) {
+    const trueMm = nearMm + (Math.random() * 2 - 1) * PIECE_SCATTER_MM
+    for (let n = 0; !signal.aborted; n++) {
+      const opening = n < STEADY_AFTER ? (STEADY_AFTER - n) * 0.9 : 0
+      const valueMm = readCaliper({ trueMm: trueMm + opening, handSdMm: HAND_SCATTER_MM, zeroErrorMm: 0 }, Math.random)
+      yield { valueMm, at: new Date().toISOString(), steady: n >= STEADY_AFTER }
+      try {
+        await wait(INTERVAL_MS, undefined, { signal })
+      } catch {
+        return
+      }
+    }
+  },
+}

@@ -1,0 +1,43 @@
+import { placedOutline } from '@/core/layout'
+import { type CutSheetItem, cutSheetSvg } from '@/core/drawing'
+import { layoutInput, type LayoutInput } from '@/core/layout'
+import type { LayoutPrint } from '../export/layout-pdf'
+import type { Paper } from '../export/pdf-kit'
+import type { Repositories, StoredLayout } from '../db/repositories'
+import { instanceOf } from './cut-layout'
+import { z } from 'zod'
+
+const frozenSchema = z.object({ instance: layoutInput })
+
+/** The instance as it was when the layout was cut, or as the design stands now. */
+function instanceFor(repositories: Repositories, layout: StoredLayout): LayoutInput | undefined {
+  const frozen = layout.frozen ? frozenSchema.safeParse(JSON.parse(layout.frozen)) : undefined
+  return frozen?.success ? frozen.data.instance : instanceOf(repositories, layout)
+}
+
+/** What a stored layout prints: sheet, blanks where they lie, and the printer's correction. */
+export function printOf(repositories: Repositories, id: number, paper?: Paper): LayoutPrint | undefined {
+  const layout = repositories.layouts.one(id)
+  const instance = layout && instanceFor(repositories, layout)
+  const sheet = instance?.sheets?.[0]
+  if (!layout || !instance || !sheet) return undefined
+  const settings = repositories.settings.read()
+  const items = new Map(instance.items.map((item) => [item.id, item]))
+  const names = new Map(repositories.jobs.pieces(layout.jobId).map((piece) => [`piece-${piece.id}`, piece.name]))
+  const blanks = layout.placements.flatMap((place) => {
+    const item = items.get(place.id)
+    return item ? [{ name: names.get(place.id) ?? place.id, outline: placedOutline(item, place) }] : []
+  })
+  const job = repositories.jobs.job(layout.jobId)
+  const stock = repositories.drawer.one(layout.sheetId)
+  return { title: `${job?.title ?? 'Layout'}, sheet ${stock?.label ?? layout.sheetId}`, sheet, blanks, paper: paper ?? settings.paper, checkBarMm: settings.checkBarMm }
+}
+
+/** The layout as SVG in real millimetres. */
+export function svgOf(print: LayoutPrint): string {
+  const items: CutSheetItem[] = [
+    { kind: 'stock', outlines: [print.sheet.outer, ...print.sheet.holes] },
+    ...print.blanks.map((blank): CutSheetItem => ({ kind: 'cut', outlines: [blank.outline] })),
+  ]
+  return cutSheetSvg(print.title, items)
+}
