@@ -4,7 +4,6 @@ import { ALLOY_TITLES, type AlloyId } from '../metals/alloys'
 import { describeMeaning, type SizeContext, type SizeReading, parseSize } from '../sizes'
 import { normaliseText } from '../sizes/numbers'
 import { mmToInch } from '../units/convert'
-import { fieldMetaOf } from '../units/fields'
 import { formatPlain } from '../units/format'
 import { FILLER, METAL_WORDS } from './lexicon'
 
@@ -108,8 +107,8 @@ function hearSizes(state: Listening, form: NonNullable<ReturnType<typeof hearFor
     const words = chunk.split(' ').filter((word) => !FILLER.has(word.toLowerCase())).join(' ')
     if (words === '') continue
     const field = open[0]
-    const schema = field === undefined ? undefined : (form.input.shape as Record<string, Parameters<typeof fieldMetaOf>[0]>)[field]
-    const meta = schema && fieldMetaOf(schema)
+    const found = form.fields.find((item) => item.name === field)
+    const meta = found?.kind === 'number' ? found.meta : undefined
     const typed = asTyped(/^\d*\.?\d+$/.test(words) && /mm\b/.test(chunk) ? `${words} mm` : chunk.replace(/\s*mm$/, ' mm'), meta?.size)
     const reading = parseSize(typed, { gaugeSystem: 'B&S', ...(ringSystem ? { ringSystem } : {}), ...(meta?.size ? { expects: meta.size } : {}) })
     if (!field || !meta || reading.kind === 'unknown') {
@@ -124,11 +123,7 @@ function hearSizes(state: Listening, form: NonNullable<ReturnType<typeof hearFor
 }
 
 function missingFields(form: NonNullable<ReturnType<typeof hearForm>>, input: Readonly<Record<string, unknown>>): string[] {
-  const required = (form.schema.required as string[] | undefined) ?? []
-  return required.filter((name) => input[name] === undefined).map((name) => {
-    const schema = (form.input.shape as Record<string, Parameters<typeof fieldMetaOf>[0]>)[name]
-    return (schema && fieldMetaOf(schema)?.label) ?? (name === 'alloy' ? 'Metal' : name)
-  })
+  return form.fields.filter((field) => !field.optional && field.preset === undefined && input[field.name] === undefined).map((field) => field.label)
 }
 
 function askForm(text: string, defaults: AskDefaults): AskAnswer | undefined {
@@ -138,7 +133,7 @@ function askForm(text: string, defaults: AskDefaults): AskAnswer | undefined {
   const wantsWeight = takeOut(state, /\b(weight|weigh|mass)\b/i) !== null
   hearMetal(state, defaults)
   hearThickness(state)
-  hearStockAndCount(state, 'stock' in form.input.shape)
+  hearStockAndCount(state, form.fields.some((field) => field.name === 'stock'))
   const notUnderstood = hearSizes(state, form, defaults.ringSystem)
   const missing = missingFields(form, state.input)
   const run = missing.length > 0 ? null : form.run(state.input, defaults.ringSystem ? { ringSystem: defaults.ringSystem } : {})

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { formatPlain } from '../units/format'
 import { CORE_VERSION } from '../version'
 import type { FormRun, FormSpec, InputIssue } from './contract'
+import { describeFields } from './fields'
 import { issueOf, readInput } from './read-input'
 import { inputJsonSchema } from './json-schema'
 import type { SizeContext } from '../sizes'
@@ -42,7 +43,7 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
     const own = { question: choice.question, school: choice.school, schools: choice.schools }
     return { ok: true, result: { form: spec.id, coreVersion: CORE_VERSION, ...plan, ...own, understood: reading.understood } }
   }
-  return { ...spec, run, schema: inputJsonSchema(spec.input) }
+  return { ...spec, run, schema: inputJsonSchema(spec.input), fields: describeFields(spec.input) }
 }
 
 /** The schools object of an input: one named choice per question. */

@@ -1,3 +1,4 @@
+export { type DesignStep, defaultSteps, type PieceDesign, type PiecePlan, planPiece } from './plan-piece'
 export { checkOrder, type OrderFinding } from './order'
 export { temperInput } from './schema'
 export { type RegionState, type RouteStep, type TemperInput, type TemperState, type TemperWalk, walkTemper } from './temper'

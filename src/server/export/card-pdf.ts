@@ -4,7 +4,7 @@ import type { FormResult } from '@/core/forms'
 import { ALLOYS, type AlloyId } from '@/core/metals'
 import { wordsOf } from '@/core/route'
 import { formatPlain, formatValue } from '@/core/units'
-import type { DesignStep } from '../db/repositories'
+import type { DesignStep } from '@/core/route'
 import { FAINT, INK, type Kit, makeKit, PAPERS, type Paper, pathOf, printable, PT_PER_MM, SAW, wrap } from './pdf-kit'
 
 export interface CardPrint {

@@ -1,0 +1,27 @@
+import { notFound } from 'next/navigation'
+import { ALLOYS } from '@/core/metals'
+import { findOperation } from '@/core/operations'
+import { wordsOf } from '@/core/route'
+import { walkFrozen } from '@/server/services/piece-plan'
+import { trayState } from '@/server/services/tray-state'
+import { workshop } from '@/server/workshop'
+import { BenchStep } from '@/ui/bench/bench-step'
+
+export default async function TrayPage({ params }: { params: Promise<{ trayId: string }> }) {
+  const { trayId } = await params
+  const state = trayState(workshop(), Number(trayId))
+  if (!state) notFound()
+  const { tray, progress } = state
+  const alloy = Object.values(ALLOYS).find((item) => item.id === tray.plan.alloy) ?? ALLOYS['sterling-925']
+  const step = tray.plan.steps[progress.stepIndex]
+  const operation = step && findOperation(step.op)
+  const words = step ? wordsOf(step, { alloy: alloy.id, thicknessMm: tray.plan.thicknessMm }) : null
+  const here = state.readings.filter((reading) => reading.stepId === step?.id && reading.workpiece === (progress.workpiece ?? 1))
+  return (
+    <BenchStep
+      tray={{ id: tray.id, pieceId: tray.pieceId, name: tray.plan.pieceName, size: tray.size, alloyTitle: alloy.title.toLowerCase(), thicknessMm: tray.plan.thicknessMm, colour: alloy.colour.bench }}
+      step={step ? { id: step.id, op: step.op, number: progress.stepIndex + 1, count: tray.plan.steps.length, together: operation?.together ?? false, caution: operation?.caution ?? null, target: step.target ?? null, params: step.params } : null}
+      words={words} progress={progress} walk={walkFrozen(tray.plan)} lastReading={here.at(-1) ?? null} waiting={state.waiting}
+    />
+  )
+}

@@ -1,0 +1,15 @@
+import { workshop } from '@/server/workshop'
+import { DrawerView } from '@/ui/drawer/drawer-view'
+import { PageHead } from '@/ui/shared/page-head'
+
+export default function DrawerPage() {
+  const { drawer } = workshop()
+  const stock = drawer.all()
+  const sheets = stock.filter((item) => item.kind === 'sheet').length
+  return (
+    <>
+      <PageHead title="Drawer" sub={`${sheets} sheets and offcuts, ${stock.length - sheets} wires`} />
+      <DrawerView stock={stock} />
+    </>
+  )
+}

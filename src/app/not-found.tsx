@@ -1,0 +1,5 @@
+import { Missing } from '@/ui/shared/missing'
+
+export default function NotFound() {
+  return <Missing />
+}

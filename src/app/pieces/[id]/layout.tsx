@@ -1,0 +1,21 @@
+import { notFound } from 'next/navigation'
+import type { ReactNode } from 'react'
+import { findForm } from '@/core/forms'
+import { workshop } from '@/server/workshop'
+import { Stations } from '@/ui/forms/piece-head'
+import { PageHead } from '@/ui/shared/page-head'
+
+export default async function PieceLayout({ children, params }: { children: ReactNode; params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const piece = workshop().jobs.piece(Number(id))
+  if (!piece) notFound()
+  const form = findForm(piece.design.parts[0]?.form ?? '')
+  return (
+    <>
+      <PageHead title={piece.name} sub={`${piece.quantity} + ${piece.spares} spare · ${form?.title.toLowerCase() ?? ''} · for ${piece.jobTitle}`}>
+        <Stations pieceId={piece.id} />
+      </PageHead>
+      {children}
+    </>
+  )
+}

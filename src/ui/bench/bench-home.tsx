@@ -1,0 +1,55 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import Link from 'next/link'
+import type { TemperWalk } from '@/core/route'
+import { Ribbon } from '../route/ribbon'
+import { PALETTE } from '../theme/palette'
+import { WaitClock } from './wait-clock'
+
+export interface TrayView {
+  readonly id: number
+  readonly pieceName: string
+  readonly size: number
+  readonly lost: number
+  readonly stepNumber: number
+  readonly stepCount: number
+  readonly finished: boolean
+  readonly next: string
+  readonly needsHeat: boolean
+  readonly waiting: { readonly title: string; readonly sinceAt: string; readonly waitS: number } | null
+  readonly walk: TemperWalk
+}
+
+function TrayRow({ tray }: { readonly tray: TrayView }) {
+  return (
+    <Box component="article" aria-label={`Tray ${tray.id}, ${tray.pieceName}`} sx={{ borderBottom: `1px solid ${PALETTE.petrolLine}`, py: 2 }}>
+      <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Box sx={{ flex: 1, minWidth: 220 }}>
+          <Typography sx={{ fontSize: 16, color: PALETTE.petrolMuted }}>{tray.pieceName}, tray {tray.id}, {tray.size - tray.lost} of {tray.size}{tray.lost > 0 ? `, ${tray.lost} lost` : ''}</Typography>
+          <Typography component="h2" sx={{ fontSize: 26, fontWeight: 650, color: '#fff', fontFamily: 'inherit' }}>{tray.next}</Typography>
+          {tray.waiting && !tray.finished ? <Typography sx={{ fontSize: 16, color: PALETTE.fireBench }}><WaitClock {...tray.waiting} /></Typography> : null}
+          {tray.needsHeat ? <Typography sx={{ fontSize: 16, color: PALETTE.fireBench }}>▲ anneal due</Typography> : null}
+        </Box>
+        <Typography className="fig" sx={{ color: PALETTE.petrolMuted, fontSize: 16 }}>{tray.finished ? 'finished' : `step ${tray.stepNumber} of ${tray.stepCount}`}</Typography>
+        <Button variant="contained" component={Link} href={`/bench/${tray.id}`} sx={{ minHeight: 56, px: 3, fontSize: 16, '&.MuiButton-contained': { bgcolor: tray.finished ? PALETTE.petrolLine : PALETTE.verdigrisBench, borderColor: 'transparent', color: tray.finished ? '#fff' : '#06201b' } }}>{tray.finished ? 'Look at it' : 'Take it up'}</Button>
+      </Box>
+      {tray.finished ? null : <Ribbon walk={tray.walk} dark now={tray.stepNumber - 1} hasHead={false} />}
+    </Box>
+  )
+}
+
+/** What to do next: the trays in work, what waits, what is due. Dark, to be read from the stool. */
+export function BenchHome({ trays }: { readonly trays: readonly TrayView[] }) {
+  return (
+    <Box sx={{ flex: 1, bgcolor: PALETTE.petrolDeep, color: PALETTE.petrolText, px: 3, py: 1 }}>
+      {trays.length === 0 ? (
+        <Box sx={{ py: 4, maxWidth: 560 }}>
+          <Typography component="h2" sx={{ fontSize: 26, fontWeight: 650, color: '#fff' }}>The bench is clear</Typography>
+          <Typography sx={{ fontSize: 16, mt: 1 }}>Open a piece, look over its route, and start a tray there.</Typography>
+        </Box>
+      ) : trays.map((tray) => <TrayRow key={tray.id} tray={tray} />)}
+    </Box>
+  )
+}

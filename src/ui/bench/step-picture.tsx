@@ -1,0 +1,77 @@
+'use client'
+import { PALETTE } from '../theme/palette'
+
+interface StepPictureProps {
+  readonly op: string
+  readonly params: Readonly<Record<string, unknown>>
+  readonly metal: string
+}
+
+function arc(cx: number, cy: number, r: number, half: number): string {
+  const [dx, dy] = [r * Math.sin(half), r * Math.cos(half)]
+  return `M${cx - dx} ${cy + dy}A${r} ${r} 0 0 0 ${cx + dx} ${cy + dy}`
+}
+
+function Dap({ params, metal }: Omit<StepPictureProps, 'op'>) {
+  const radius = Number(params.punchMm ?? 30) / 2
+  const disc = Number(params.discMm ?? 20)
+  const half = Math.min(Math.PI / 2, 2 * Math.asin(Math.min(0.7071, disc / (4 * radius))))
+  const scale = Math.min(150 / radius, 250 / (2 * radius * Math.sin(Math.min(1.2, half + 0.12))))
+  const r = radius * scale
+  const cy = 190 - r
+  return (
+    <>
+      <path d={arc(270, cy, r + 22, Math.min(1.45, half + 0.12))} stroke={PALETTE.petrolLine} strokeWidth={30} />
+      <path d={arc(270, cy, r, half)} stroke={metal} strokeWidth={8} />
+    </>
+  )
+}
+
+function Band({ metal, open }: { readonly metal: string; readonly open: boolean }) {
+  return (
+    <>
+      <circle cx={270} cy={120} r={72} stroke={PALETTE.petrolLine} strokeWidth={10} />
+      <path d={open ? 'M262 33A87 87 0 1 0 300 38' : 'M270 33A87 87 0 1 0 270.1 33'} stroke={metal} strokeWidth={14} />
+      {open ? null : <path d="M270 24v18" stroke={PALETTE.fireBench} strokeWidth={3} />}
+    </>
+  )
+}
+
+function Heat({ metal }: { readonly metal: string }) {
+  return (
+    <>
+      <path d="M130 176h280" stroke={PALETTE.petrolLine} strokeWidth={18} />
+      <path d="M170 158h200" stroke={metal} strokeWidth={10} />
+      <path d="M210 148c-16-34 10-44 6-84 30 24 40 54 24 84M262 148c-20-40 14-58 8-108 38 34 50 72 28 108M316 148c-14-30 8-40 6-72 26 22 34 46 20 72" stroke={PALETTE.fireBench} strokeWidth={4} />
+    </>
+  )
+}
+
+function Bath({ metal }: { readonly metal: string }) {
+  return (
+    <>
+      <path d="M160 60v130h220V60" stroke={PALETTE.petrolLine} strokeWidth={10} />
+      <path d="M166 92c30-14 40 14 70 0s40 14 70 0 40 14 68 0" stroke="#8fb8c4" strokeWidth={4} />
+      <path d="M220 164h100" stroke={metal} strokeWidth={12} />
+    </>
+  )
+}
+
+function Edge({ metal, saw }: { readonly metal: string; readonly saw: boolean }) {
+  return (
+    <>
+      <path d="M120 150h300" stroke={metal} strokeWidth={26} />
+      <path d={saw ? 'M330 40v150' : 'M300 70l130 60'} stroke="#d3dedd" strokeWidth={saw ? 5 : 16} strokeDasharray={saw ? '6 3' : 'none'} />
+      <path d="M318 120v60" stroke={PALETTE.fireBench} strokeWidth={2} strokeDasharray="8 5" />
+    </>
+  )
+}
+
+/** What the hands do at this step, drawn: the metal in its colour against the tool. */
+export function StepPicture({ op, params, metal }: StepPictureProps) {
+  const pictures: Readonly<Record<string, React.ReactNode>> = {
+    dap: <Dap params={params} metal={metal} />, bend: <Band metal={metal} open />, 'true-up': <Band metal={metal} open={false} />,
+    anneal: <Heat metal={metal} />, solder: <Heat metal={metal} />, pickle: <Bath metal={metal} />, saw: <Edge metal={metal} saw />,
+  }
+  return <svg viewBox="0 0 540 220" width="100%" fill="none" strokeLinecap="butt" aria-hidden="true" style={{ maxHeight: 260 }}>{pictures[op] ?? <Edge metal={metal} saw={false} />}</svg>
+}

@@ -1,0 +1,20 @@
+'use client'
+import { useEffect, useState } from 'react'
+
+function left(sinceAt: string, waitS: number, now: number): number {
+  return Math.round(waitS - (now - Date.parse(sinceAt)) / 1000)
+}
+
+/** Counts a wait down, then says that it is over. */
+export function WaitClock({ title, sinceAt, waitS }: { readonly title: string; readonly sinceAt: string; readonly waitS: number }) {
+  const [now, setNow] = useState<number | null>(null)
+  useEffect(() => {
+    setNow(Date.now())
+    const timer = setInterval(() => setNow(Date.now()), 1000)
+    return () => clearInterval(timer)
+  }, [])
+  if (now === null) return <span>{title.toLowerCase()}</span>
+  const seconds = left(sinceAt, waitS, now)
+  if (seconds <= 0) return <span>{title.toLowerCase()}: time is up, look at it</span>
+  return <span>{title.toLowerCase()}: <b className="fig">{Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}</b> to go</span>
+}

@@ -1,0 +1,83 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { useRef } from 'react'
+import type { DrawingHandle, DrawingShape, DrawingView as View } from '@/core/drawing'
+import { PALETTE } from '../theme/palette'
+import { DimensionLine } from './dimension-line'
+import { type Fit, fitView, scaleWords } from './scale'
+
+interface DrawingViewProps {
+  readonly view: View
+  readonly colour: { readonly face: string; readonly edge: string }
+  readonly width: number
+  readonly height: number
+  /** Called with the field and how much to add to it; absent, the drawing is only looked at. */
+  readonly onHandle?: (field: string, change: number) => void
+}
+
+const LINE: Readonly<Record<string, object>> = {
+  saw: { stroke: PALETTE.fire, strokeWidth: 1.4, strokeDasharray: '6 3', fill: 'none' },
+  scribe: { stroke: PALETTE.ink, strokeWidth: 0.8, fill: 'none' },
+  centre: { stroke: PALETTE.muted, strokeWidth: 0.9, strokeDasharray: '8 3 2 3', fill: 'none' },
+  allowance: { stroke: PALETTE.ochre, strokeWidth: 1.2, strokeDasharray: '2 2', fill: 'none' },
+  tool: { stroke: PALETTE.muted, strokeWidth: 1.2, fill: 'none' },
+}
+
+function pathOf(points: readonly (readonly [number, number])[], fit: Fit, close: boolean): string {
+  return points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${fit.toX(x).toFixed(2)} ${fit.toY(y).toFixed(2)}`).join('') + (close ? 'Z' : '')
+}
+
+function Shape({ shape, fit, colour }: { readonly shape: DrawingShape; readonly fit: Fit; readonly colour: DrawingViewProps['colour'] }) {
+  if (shape.kind === 'region') {
+    const d = [shape.outer, ...shape.holes].map((outline) => pathOf(outline, fit, true)).join('')
+    return <path d={d} fillRule="evenodd" fill={colour.face} stroke={colour.edge} strokeWidth={1.2} />
+  }
+  if (shape.kind === 'circle') return <circle cx={fit.toX(shape.centre[0])} cy={fit.toY(shape.centre[1])} r={shape.radiusMm * fit.scale} {...LINE[shape.layer]} />
+  return <path d={pathOf(shape.points, fit, false)} {...LINE[shape.layer]} />
+}
+
+const KEY_STEP: Readonly<Record<string, number>> = { ArrowUp: 0.1, ArrowRight: 0.1, ArrowDown: -0.1, ArrowLeft: -0.1, PageUp: 1, PageDown: -1 }
+
+function Handle({ handle, fit, onMove }: { readonly handle: DrawingHandle; readonly fit: Fit; readonly onMove: (change: number) => void }) {
+  const last = useRef<{ x: number; y: number } | null>(null)
+  return (
+    <circle cx={fit.toX(handle.at[0])} cy={fit.toY(handle.at[1])} r={7} fill="#fff" stroke={PALETTE.verdigris} strokeWidth={2.4}
+      role="slider" tabIndex={0} aria-label={`${handle.label}: drag, or arrow keys`} aria-valuenow={Number((handle.at[0] * handle.along[0] + handle.at[1] * handle.along[1]).toFixed(2))}
+      style={{ cursor: handle.along[0] === 0 ? 'ns-resize' : 'ew-resize', touchAction: 'none' }}
+      onPointerDown={(event) => { event.currentTarget.setPointerCapture(event.pointerId); last.current = { x: event.clientX, y: event.clientY } }}
+      onPointerMove={(event) => {
+        if (!last.current) return
+        const mm = ((event.clientX - last.current.x) * handle.along[0] - (event.clientY - last.current.y) * handle.along[1]) / fit.scale
+        const change = Math.round(mm * handle.gain * 10) / 10
+        if (change === 0) return
+        last.current = { x: event.clientX, y: event.clientY }
+        onMove(change)
+      }}
+      onPointerUp={() => { last.current = null }}
+      onKeyDown={(event) => {
+        const step = KEY_STEP[event.key]
+        if (step === undefined) return
+        event.preventDefault()
+        onMove(step)
+      }} />
+  )
+}
+
+/** One view of the piece, true to scale in its own metal, with dimension lines and handles that change the inputs. */
+export function DrawingView({ view, colour, width, height, onHandle }: DrawingViewProps) {
+  const fit = fitView(view, width, height)
+  return (
+    <Box component="figure" sx={{ m: 0 }}>
+      <Box component="figcaption" sx={{ display: 'flex', justifyContent: 'space-between', px: 2.25, pt: 1.25 }}>
+        <Typography variant="h2">{view.title}, <span className="fig">{scaleWords(fit.scale)}</span></Typography>
+        {onHandle && view.handles.length > 0 ? <Typography variant="body2">drag {view.handles.map((handle) => `the ${handle.label}`).join(' or ')}</Typography> : null}
+      </Box>
+      <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={`${view.title}: ${view.dimensions.map((dimension) => dimension.text).join(', ')}`} style={{ display: 'block', maxWidth: '100%' }}>
+        {view.shapes.map((shape, i) => <Shape key={`${shape.kind}-${i}`} shape={shape} fit={fit} colour={colour} />)}
+        {view.dimensions.map((dimension) => <DimensionLine key={dimension.text} dimension={dimension} fit={fit} />)}
+        {onHandle ? view.handles.map((handle) => <Handle key={handle.field} handle={handle} fit={fit} onMove={(change) => onHandle(handle.field, change)} />) : null}
+      </svg>
+    </Box>
+  )
+}

@@ -1,0 +1,89 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import type { FormResult } from '@/core/forms'
+import { ownAllowance } from '@/core/logbook'
+import { ALLOYS } from '@/core/metals'
+import { type PieceDesign, walkTemper } from '@/core/route'
+import type { Growths } from '@/server/services/own-record'
+import { DrawingView } from '../drawing/drawing-view'
+import { useSize } from '../drawing/use-size'
+import { Ribbon } from '../route/ribbon'
+import { PALETTE } from '../theme/palette'
+import { AnswerColumn } from './answer-column'
+import { FormFields } from './form-fields'
+import { OwnRecord } from './own-record'
+import { Schools } from './schools'
+import { useDesign } from './use-design'
+import { useLast } from './use-last'
+
+interface SizeStationProps {
+  readonly piece: { readonly id: number; readonly quantity: number; readonly spares: number; readonly revisionId: number; readonly canUndo: boolean; readonly redoId: number | null; readonly design: PieceDesign }
+  readonly growths: Growths
+  readonly cardHref: string
+}
+
+const SAVE_WORDS = { saved: 'saved', saving: 'saving', unsaved: 'not saved yet', failed: 'not saved: the program did not answer; what you typed is still here' } as const
+
+function Drawings({ result, onHandle }: { readonly result: FormResult; readonly onHandle: (field: string, by: number) => void }) {
+  const { ref, width, height } = useSize({ width: 600, height: 560 })
+  const colour = ALLOYS[result.blanks[0]?.alloy ?? 'sterling-925'].colour
+  const views = result.drawing.views
+  return (
+    <Box ref={ref} sx={{ height: '100%', minHeight: { xs: 460, md: 0 }, backgroundImage: `linear-gradient(${PALETTE.hairline}55 1px, transparent 1px), linear-gradient(90deg, ${PALETTE.hairline}55 1px, transparent 1px)`, backgroundSize: '16px 16px', overflow: 'hidden' }}>
+      {views.map((view) => <DrawingView key={view.id} view={view} colour={colour} width={width} height={height / views.length - 28} onHandle={onHandle} />)}
+    </Box>
+  )
+}
+
+function ownOf(result: FormResult, growths: Growths) {
+  const primary = result.outcomes.find((outcome) => outcome.primary)
+  return ownAllowance(growths[result.method] ?? [], result.blanks[0]?.thicknessMm ?? 1, primary?.blankPerMm ?? 1)
+}
+
+/** Finished piece to blank: what was measured at the left, the metal in the middle, the answer and its working at the right. */
+export function SizeStation({ piece, growths, cardHref }: SizeStationProps) {
+  const design = useDesign(piece)
+  const { plan, typed } = design
+  const shown = useLast(plan.ok ? plan : undefined)
+  const issues = plan.ok ? {} : Object.fromEntries(plan.issues.map((issue) => [issue.path, issue.message]))
+  const result = shown?.result
+  const walk = shown ? walkTemper(shown.temper) : undefined
+  return (
+    <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+      <Box sx={{ flex: 1, minHeight: 0, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '268px minmax(0, 1fr) 316px' }, height: { md: 'calc(100vh - 262px)' } }}>
+        <Box component="section" aria-label="Finished piece" sx={{ px: 2.25, py: 1.5, overflowY: 'auto', borderRight: { md: `1px solid ${PALETTE.hairline}` } }}>
+          <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+            <Typography variant="h2">Finished piece</Typography>
+            <Box>
+              <Button variant="text" disabled={!piece.canUndo} onClick={() => void design.move('undo')}>Undo</Button>
+              <Button variant="text" disabled={piece.redoId === null} onClick={() => void design.move('redo')}>Redo</Button>
+            </Box>
+          </Box>
+          <FormFields formId={design.formId} values={typed} understood={result?.understood ?? {}} issues={issues} onChange={design.change} onLeave={design.saveNow} />
+          {issues.form ? <Typography role="alert">{issues.form}</Typography> : null}
+          {result ? (
+            <>
+              <OwnRecord own={ownOf(result, growths)} appliedMm={Number(typed.allowanceMm ?? 0) || 0} onUse={(mm) => design.change('allowanceMm', String(mm))} />
+              <Schools label={result.question === 'cut' ? 'How it is cut' : 'How the blank is reckoned'} chosen={result.school} options={result.schools} onChoose={(id) => design.choose(result.question, id)} />
+              {result.choices.map((choice) => <Schools key={choice.question} label={choice.label} chosen={choice.school} options={choice.schools} onChoose={(id) => design.choose(choice.question, id)} />)}
+            </>
+          ) : null}
+          <Typography variant="body2" role="status" sx={{ mt: 1.5 }}>{SAVE_WORDS[design.state]}</Typography>
+        </Box>
+        <Box component="section" aria-label="Drawing" sx={{ minWidth: 0, minHeight: 0, opacity: plan.ok ? 1 : 0.45 }}>
+          {result ? <Drawings result={result} onHandle={design.nudge} /> : null}
+        </Box>
+        <Box component="section" aria-label="Answer and working" sx={{ bgcolor: PALETTE.paper, px: 2.25, py: 1.5, overflowY: 'auto', borderLeft: { md: `1px solid ${PALETTE.hairline}` } }}>
+          <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+            <Typography variant="h2">The blank</Typography>
+            <Button variant="text" href={cardHref} target="_blank">Print the card</Button>
+          </Box>
+          {result && plan.ok ? <AnswerColumn result={result} /> : <Typography role="status">{Object.values(issues)[0] ?? 'Enter the sizes.'}</Typography>}
+        </Box>
+      </Box>
+      {walk ? <Ribbon walk={walk} /> : null}
+    </Box>
+  )
+}

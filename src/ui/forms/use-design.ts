@@ -1,0 +1,124 @@
+'use client'
+import { useRouter } from 'next/navigation'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { type FormField, findForm } from '@/core/forms'
+import { type PieceDesign, planPiece } from '@/core/route'
+import { moveRevision, saveDesign } from '@/server/actions/pieces'
+import { useWorkshop } from '../shared/workshop-context'
+
+/** Every field as it stands in its box. */
+export type Typed = Readonly<Record<string, string>>
+
+interface Stored {
+  readonly typed: string
+  readonly mm: number
+}
+
+function isStored(value: unknown): value is Stored {
+  return typeof value === 'object' && value !== null && 'typed' in value && 'mm' in value
+}
+
+function textOf(value: unknown): string {
+  if (isStored(value)) return value.typed
+  return value === undefined || value === null || typeof value === 'object' ? '' : String(value)
+}
+
+function fieldsOf(formId: string): readonly FormField[] {
+  return (findForm(formId)?.fields ?? []).filter((field) => field.name !== 'qty')
+}
+
+/** What stands in the boxes for a stored input, presets filled in. */
+export function typedOf(formId: string, input: Readonly<Record<string, unknown>>): Typed {
+  return Object.fromEntries(fieldsOf(formId).map((field) => [field.name, textOf(input[field.name] ?? field.preset)]))
+}
+
+/** The input to reckon with: boxes that still hold a stored size keep what was understood then. */
+function inputOf(formId: string, typed: Typed, stored: Readonly<Record<string, unknown>>, schools: Readonly<Record<string, string>>, qty: number): Record<string, unknown> {
+  const fields = fieldsOf(formId).flatMap(({ name, optional }): [string, unknown][] => {
+    const text = typed[name] ?? ''
+    const kept = stored[name]
+    if (text.trim() === '' && optional) return []
+    return [[name, isStored(kept) && kept.typed === text ? kept : text]]
+  })
+  return { ...Object.fromEntries(fields), schools, qty }
+}
+
+interface Piece {
+  readonly id: number
+  readonly quantity: number
+  readonly spares: number
+  readonly revisionId: number
+  readonly design: PieceDesign
+}
+
+export type SaveState = 'saved' | 'saving' | 'unsaved' | 'failed'
+
+/** A piece's design under the hands: what is typed, what it comes to, and its saving as revisions. */
+export function useDesign(piece: Piece) {
+  const { ringSystem } = useWorkshop()
+  const router = useRouter()
+  const part = piece.design.parts[0]
+  const formId = part?.form ?? ''
+  const stored = part?.input ?? {}
+  const [typed, setTyped] = useState(() => typedOf(formId, stored))
+  const [schools, setSchools] = useState<Readonly<Record<string, string>>>((stored.schools as Record<string, string> | undefined) ?? {})
+  const [state, setState] = useState<SaveState>('saved')
+  const ours = useRef(piece.revisionId)
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+
+  useEffect(() => {
+    if (piece.revisionId === ours.current) return
+    ours.current = piece.revisionId
+    setTyped(typedOf(formId, stored))
+    setSchools((stored.schools as Record<string, string> | undefined) ?? {})
+    setState('saved')
+  }, [piece.revisionId, formId, stored])
+
+  const input = useMemo(() => inputOf(formId, typed, stored, schools, piece.quantity + piece.spares), [formId, typed, stored, schools, piece.quantity, piece.spares])
+  const plan = useMemo(() => planPiece({ ...piece.design, parts: [{ form: formId, inputVersion: part?.inputVersion ?? 1, input }] }, { ringSystem }), [piece.design, formId, part?.inputVersion, input, ringSystem])
+
+  const save = useCallback(async (next: PieceDesign) => {
+    setState('saving')
+    const saved = await saveDesign(piece.id, next)
+    if (saved.ok) ours.current = saved.revisionId
+    setState(saved.ok ? 'saved' : 'failed')
+  }, [piece.id])
+
+  function remember(): PieceDesign | undefined {
+    if (!plan.ok) return undefined
+    const { understood } = plan.result
+    const { qty: _, ...kept } = Object.fromEntries(Object.entries(input).map(([name, value]) => {
+      const read = understood[name]
+      return [name, read ? { typed: read.typed, mm: read.mm } : value]
+    }))
+    return { ...piece.design, parts: [{ form: formId, inputVersion: part?.inputVersion ?? 1, input: kept }] }
+  }
+  const pending = useRef<() => void>(undefined)
+  pending.current = () => { const next = remember(); if (next) void save(next) }
+
+  function saveSoon(delayMs: number) {
+    clearTimeout(timer.current)
+    timer.current = setTimeout(() => pending.current?.(), delayMs)
+    setState('unsaved')
+  }
+
+  return {
+    formId, typed, schools, plan, state,
+    change: (field: string, value: string) => { setTyped((before) => ({ ...before, [field]: value })); saveSoon(900) },
+    nudge: (field: string, by: number) => {
+      const found = fieldsOf(formId).find((item) => item.name === field)
+      const meta = found?.kind === 'number' ? found.meta : undefined
+      const now = Number(plan.ok ? valueOf(input[field], plan.result.understood[field]?.mm) : 0)
+      const next = Math.min(meta?.maximum ?? Infinity, Math.max(meta?.minimum ?? 0, now + by))
+      setTyped((before) => ({ ...before, [field]: String(Number(next.toFixed(2))) }))
+      saveSoon(900)
+    },
+    choose: (question: string, school: string) => { setSchools((before) => ({ ...before, [question]: school })); saveSoon(250) },
+    saveNow: () => { if (state === 'unsaved') saveSoon(0) },
+    move: async (way: 'undo' | 'redo') => { clearTimeout(timer.current); await moveRevision(piece.id, way); router.refresh() },
+  }
+}
+
+function valueOf(raw: unknown, mm: number | undefined): number {
+  return mm ?? (isStored(raw) ? raw.mm : Number(raw))
+}

@@ -1,0 +1,101 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { netAreaMm2 } from '@/core/geometry'
+import type { LayoutItem, Placement } from '@/core/layout'
+import { ALLOYS } from '@/core/metals'
+import { formatPlain } from '@/core/units'
+import { cutLayout } from '@/server/actions/layouts'
+import { useSize } from '../drawing/use-size'
+import { ChoiceField } from '../shared/choice-field'
+import { PALETTE } from '../theme/palette'
+import { SheetView } from './sheet-view'
+import { isFit, type SheetChoice, useLayout } from './use-layout'
+
+interface LayoutTableProps {
+  readonly jobId: number
+  readonly jobs: readonly { readonly id: number; readonly title: string }[]
+  readonly items: readonly { readonly item: LayoutItem; readonly name: string; readonly pieceId: number }[]
+  readonly sheets: readonly SheetChoice[]
+  readonly draft: { readonly id: number; readonly sheetId: number; readonly placements: readonly Placement[] } | null
+  readonly cut: readonly { readonly id: number; readonly label: string; readonly count: number }[]
+  readonly kerfMm: number
+  readonly marginMm: number
+}
+
+function colourOf(alloy: string) {
+  return (Object.values(ALLOYS).find((item) => item.id === alloy) ?? ALLOYS['sterling-925']).colour
+}
+
+function sheetWords(sheet: SheetChoice, items: LayoutTableProps['items']): string {
+  const metal = Object.values(ALLOYS).find((item) => item.id === sheet.alloy)?.title ?? sheet.alloy
+  return `${sheet.label}, ${metal.toLowerCase()} ${formatPlain(sheet.thicknessMm, 2)}${isFit(sheet, items) ? '' : ' (other metal)'}`
+}
+
+function Blanks({ items, placements }: Pick<LayoutTableProps, 'items'> & { readonly placements: readonly Placement[] }) {
+  return (
+    <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      {items.map(({ item, name }) => {
+        const placed = placements.filter((place) => place.id === item.id).length
+        return (
+          <Box component="li" key={item.id} sx={{ display: 'flex', justifyContent: 'space-between', py: 0.75, borderBottom: `1px dotted ${PALETTE.hairline}` }}>
+            <span>{name}</span>
+            <Box className="fig" sx={{ color: placed < item.qty ? PALETTE.fire : PALETTE.verdigris, fontWeight: 700 }}>{placed} of {item.qty}</Box>
+          </Box>
+        )
+      })}
+    </Box>
+  )
+}
+
+/** The job's blanks on a sheet from the drawer: packed, moved by hand, printed at full size, cut. */
+export function LayoutTable(props: LayoutTableProps) {
+  const { jobId, jobs, items, sheets, cut, kerfMm, marginMm } = props
+  const router = useRouter()
+  const layout = useLayout(props)
+  const [selected, setSelected] = useState<number | null>(null)
+  const [problem, setProblem] = useState('')
+  const { ref, width, height } = useSize({ width: 760, height: 620 })
+  const byId = new Map(items.map((entry) => [entry.item.id, entry]))
+  const { choice, placements, illegal, layoutId } = layout
+  async function cutNow() {
+    if (layoutId === null) return
+    const done = await cutLayout(layoutId)
+    setProblem(done.ok ? `Cut. In the drawer now: ${done.remnants.join(', ') || 'nothing worth keeping is left'}.` : done.message)
+    if (done.ok) router.refresh()
+  }
+  return (
+    <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 300px' }, minHeight: 0 }}>
+      <Box ref={ref} component="section" aria-label="Sheet" sx={{ minHeight: 420, height: { md: 'calc(100vh - 100px)' }, overflow: 'hidden' }}>
+        {choice ? <SheetView sheet={choice.sheet} colour={colourOf(choice.alloy)} items={byId} placements={placements} illegal={illegal} selected={selected} width={width} height={height - 8} onSelect={setSelected} onMove={layout.move} onTurn={layout.turn} /> : <Typography sx={{ p: 4 }}>There is no sheet in the drawer yet. Put one in, and the blanks can be placed on it.</Typography>}
+      </Box>
+      <Box component="section" aria-label="Layout" sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}>
+        <ChoiceField label="Job" value={String(jobId)} options={Object.fromEntries(jobs.map((job) => [job.id, job.title]))} onChange={(id) => router.push(`/layout/${id}`)} width={190} />
+        <ChoiceField label="Sheet" value={String(layout.sheetId)} options={Object.fromEntries(sheets.map((sheet) => [sheet.id, sheetWords(sheet, items)]))} onChange={(id) => layout.chooseSheet(Number(id))} width={190} />
+        <Typography variant="body2" sx={{ mt: 0.75 }}>Kerf <span className="fig">{kerfMm}</span>, margin <span className="fig">{marginMm} mm</span>{choice ? <>, sheet <span className="fig">{formatPlain(netAreaMm2(choice.sheet.outer, choice.sheet.holes) / 100, 1)} cm²</span></> : null}</Typography>
+        <Typography variant="h2" sx={{ mt: 2 }}>Blanks</Typography>
+        <Blanks items={items} placements={placements} />
+        {items.length === 0 ? <Typography>This job has no blanks cut from sheet.</Typography> : null}
+        <Box sx={{ display: 'flex', gap: 1, mt: 2 }}>
+          <Button variant="contained" fullWidth disabled={layout.busy || !choice} onClick={() => void layout.pack()}>{layout.busy ? 'Placing…' : 'Place the blanks'}</Button>
+          {layout.busy ? <Button onClick={layout.stop}>Stop</Button> : null}
+        </Box>
+        <Typography role="status" sx={{ mt: 1, fontSize: 13.5 }}>{layout.said}</Typography>
+        {illegal.length > 0 ? <Typography role="alert" sx={{ mt: 1, color: PALETTE.fire, fontWeight: 600 }}>{illegal.length} not legal: hatched blanks overlap or leave the sheet.</Typography> : null}
+        <Typography variant="body2" sx={{ mt: 1 }}>Drag a blank, or select it and use the arrow keys (Shift for 5 mm) and R to turn it.</Typography>
+        {layoutId !== null && placements.length > 0 ? (
+          <Box sx={{ mt: 2, display: 'grid', gap: 1 }}>
+            <Button href={`/api/layouts/${layoutId}/print`} target="_blank">Print full size (PDF)</Button>
+            <Button href={`/api/layouts/${layoutId}/svg`}>Download SVG</Button>
+            <Button disabled={illegal.length > 0} onClick={() => void cutNow()}>Cut: take it off the sheet</Button>
+          </Box>
+        ) : null}
+        {problem ? <Typography role="status" sx={{ mt: 1 }}>{problem}</Typography> : null}
+        {cut.length > 0 ? <Typography variant="body2" sx={{ mt: 2 }}>Cut already: {cut.map((item) => `${item.count} from ${item.label}`).join('; ')}</Typography> : null}
+      </Box>
+    </Box>
+  )
+}

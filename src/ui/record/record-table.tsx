@@ -1,0 +1,34 @@
+'use client'
+import Table from '@mui/material/Table'
+import TableBody from '@mui/material/TableBody'
+import TableCell from '@mui/material/TableCell'
+import TableHead from '@mui/material/TableHead'
+import TableRow from '@mui/material/TableRow'
+import type { RecordRow } from '@/server/services/own-record'
+
+function signed(value: number): string {
+  return `${value >= 0 ? '+' : '−'}${Math.abs(value).toFixed(2)}`
+}
+
+/** Predicted against measured, piece by piece. */
+export function RecordTable({ rows }: { readonly rows: readonly RecordRow[] }) {
+  return (
+    <Table size="small" aria-label="Predicted against measured">
+      <TableHead>
+        <TableRow><TableCell>Piece</TableCell><TableCell>Tray</TableCell><TableCell>Dimension</TableCell><TableCell align="right">Predicted, mm</TableCell><TableCell align="right">Measured, mm</TableCell><TableCell align="right">Over, mm</TableCell></TableRow>
+      </TableHead>
+      <TableBody>
+        {rows.map((row) => (
+          <TableRow key={`${row.trayId}-${row.workpiece}`}>
+            <TableCell>{row.pieceName} <span className="fig">{row.workpiece}</span></TableCell>
+            <TableCell className="fig">{row.trayId}</TableCell>
+            <TableCell>{row.label.toLowerCase()}</TableCell>
+            <TableCell align="right" className="fig">{row.predictedMm.toFixed(2)}</TableCell>
+            <TableCell align="right" className="fig">{row.measuredMm.toFixed(2)}</TableCell>
+            <TableCell align="right" className="fig">{signed(row.growthMm)}</TableCell>
+          </TableRow>
+        ))}
+      </TableBody>
+    </Table>
+  )
+}

@@ -1,0 +1,102 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import OutlinedInput from '@mui/material/OutlinedInput'
+import Paper from '@mui/material/Paper'
+import Typography from '@mui/material/Typography'
+import { useRouter } from 'next/navigation'
+import { useDeferredValue, useMemo, useRef, useState } from 'react'
+import { type AskAnswer, answerAsk } from '@/core/ask'
+import { describeMeaning } from '@/core/sizes'
+import { formatPlain, mmToInch } from '@/core/units'
+import { addPiece } from '@/server/actions/jobs'
+import { PALETTE } from '../theme/palette'
+import { useWorkshop } from './workshop-context'
+
+type FormAnswer = Extract<AskAnswer, { kind: 'form' }>
+
+function Understood({ answer }: { readonly answer: FormAnswer }) {
+  return (
+    <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 1 }}>
+      {answer.heard.map((heard) => (
+        <Typography component="li" variant="body2" key={heard.text}><code>{heard.text}</code> {heard.means}</Typography>
+      ))}
+      {answer.notUnderstood.map((text) => (
+        <Typography component="li" variant="body2" key={text} sx={{ color: PALETTE.fire }}>not understood: <code>{text}</code></Typography>
+      ))}
+    </Box>
+  )
+}
+
+function FormAnswerView({ answer, onMake, busy }: { readonly answer: FormAnswer; readonly onMake: () => void; readonly busy: boolean }) {
+  const run = answer.run
+  const result = run?.ok ? run.result : undefined
+  return (
+    <>
+      <Typography variant="h2">{answer.title}</Typography>
+      {result ? (
+        <Box sx={{ my: 0.5 }}>
+          <Box className="fig" data-testid="ask-answer" sx={{ fontSize: 26, fontWeight: 700 }}>
+            {answer.wantsWeight ? `${formatPlain(result.blanks[0]?.massG ?? 0, 2)} g` : `${formatPlain(result.answer.markAt, 2)} mm`}
+          </Box>
+          <Typography variant="body2">{answer.wantsWeight ? 'weight of the blank' : `${result.answer.name}, ${formatPlain(result.answer.value, 2)} reckoned, ${formatPlain(mmToInch(result.answer.markAt), 3)} in`}</Typography>
+        </Box>
+      ) : null}
+      {answer.missing.length > 0 ? <Typography>Still needed: {answer.missing.join(', ').toLowerCase()}.</Typography> : null}
+      {run && !run.ok ? run.issues.map((issue) => <Typography key={issue.path} sx={{ color: PALETTE.fire }}>{issue.message}</Typography>) : null}
+      <Understood answer={answer} />
+      {result ? <Button variant="contained" disabled={busy} onClick={onMake} sx={{ mt: 1.5 }}>Make a piece of it</Button> : null}
+    </>
+  )
+}
+
+function SizeAnswerView({ answer }: { readonly answer: Extract<AskAnswer, { kind: 'size' }> }) {
+  const { reading } = answer
+  return (
+    <>
+      <Typography data-testid="ask-answer" className={'mm' in reading ? 'fig' : ''} sx={{ fontSize: 'mm' in reading ? 18 : 14 }}>{answer.answer}</Typography>
+      {reading.kind === 'ambiguous' ? (
+        <Box component="ul" sx={{ pl: 2, mb: 0 }}>
+          {reading.candidates.map((candidate) => <Typography component="li" variant="body2" key={candidate.how}>{describeMeaning(candidate)}</Typography>)}
+        </Box>
+      ) : null}
+    </>
+  )
+}
+
+/** One line to ask anything short: a piece with its sizes, a size, a conversion. Answers as it is typed. */
+export function AskLine() {
+  const { ringSystem, defaultAlloy } = useWorkshop()
+  const router = useRouter()
+  const [text, setText] = useState('')
+  const [open, setOpen] = useState(false)
+  const [busy, setBusy] = useState(false)
+  const box = useRef<HTMLDivElement>(null)
+  const deferred = useDeferredValue(text)
+  const answer = useMemo(() => answerAsk(deferred, { ringSystem, alloy: defaultAlloy }), [deferred, ringSystem, defaultAlloy])
+
+  async function make() {
+    if (answer.kind !== 'form') return
+    setBusy(true)
+    const { qty, ...input } = answer.input
+    const added = await addPiece({ name: answer.title, form: answer.form, input, quantity: typeof qty === 'number' ? qty : 1 })
+    setBusy(false)
+    if (!added.ok) return
+    setText('')
+    setOpen(false)
+    router.push(`/pieces/${added.id}`)
+  }
+
+  return (
+    <Box ref={box} sx={{ position: 'relative', width: { xs: '100%', md: 330 }, flexShrink: 0 }} onBlur={(event) => { if (!box.current?.contains(event.relatedTarget as Node)) setOpen(false) }} onKeyDown={(event) => { if (event.key === 'Escape') setOpen(false) }}>
+      <OutlinedInput fullWidth value={text} placeholder="ask the bench: ring 8 1/2 16ga" inputProps={{ 'aria-label': 'Ask the bench' }} sx={{ height: 36 }}
+        onChange={(event) => { setText(event.target.value); setOpen(true) }} onFocus={() => setOpen(true)}
+        onKeyDown={(event) => { if (event.key === 'Enter' && answer.kind === 'form' && answer.run?.ok) void make() }} />
+      {open && answer.kind !== 'empty' ? (
+        <Paper role="status" aria-label="Answer" sx={{ position: 'absolute', zIndex: 20, top: 42, right: 0, width: { xs: '100%', md: 400 }, p: 2, borderColor: PALETTE.verdigris }}>
+          {answer.kind === 'form' ? <FormAnswerView answer={answer} onMake={() => void make()} busy={busy} /> : <SizeAnswerView answer={answer} />}
+        </Paper>
+      ) : null}
+    </Box>
+  )
+}

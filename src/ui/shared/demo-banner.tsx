@@ -1,0 +1,21 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { useRouter } from 'next/navigation'
+import { openWorkshop } from '@/server/actions/settings'
+import { PALETTE } from '../theme/palette'
+
+/** Says that the demonstration is open, and starts an own workshop with one click. */
+export function DemoBanner() {
+  const router = useRouter()
+  async function start() {
+    const opened = await openWorkshop('workshop')
+    if (opened.ok) router.push('/jobs')
+  }
+  return (
+    <Box role="note" sx={{ bgcolor: PALETTE.ochreSoft, color: PALETTE.ink, px: 2.5, py: 0.25, fontSize: 13, display: 'flex', gap: 1.5, alignItems: 'center', borderBottom: `1px solid ${PALETTE.hairline}`, minHeight: 32 }}>
+      <span>Demonstration: the night-mail railway’s workshop. Nothing here is yours.</span>
+      <Button variant="text" onClick={() => void start()} sx={{ minHeight: 26, py: 0 }}>Start my own workshop</Button>
+    </Box>
+  )
+}

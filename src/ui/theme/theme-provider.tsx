@@ -1,0 +1,17 @@
+'use client'
+import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter'
+import CssBaseline from '@mui/material/CssBaseline'
+import { ThemeProvider } from '@mui/material/styles'
+import type { ReactNode } from 'react'
+import { theme } from './theme'
+
+export function Themed({ children }: { readonly children: ReactNode }) {
+  return (
+    <AppRouterCacheProvider>
+      <ThemeProvider theme={theme}>
+        <CssBaseline />
+        {children}
+      </ThemeProvider>
+    </AppRouterCacheProvider>
+  )
+}
