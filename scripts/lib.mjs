@@ -49,7 +49,8 @@ export function flag(name, preset) {
 /** Starts the built server on this machine only, and says where it is. */
 export function serve(workshop, port) {
   const server = spawn('npx', ['next', 'start', '--hostname', '127.0.0.1', '--port', String(port)], {
-    stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FOLD_ANVIL_OPEN: workshop },
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FOLD_ANVIL_OPEN: workshop },
   })
   server.stdout.on('data', (text) => {
     if (String(text).includes('Ready')) process.stdout.write(`Fold Anvil is at http://127.0.0.1:${port}\n`)

@@ -8,7 +8,10 @@ import { workshop } from '@/server/workshop'
 import { Frame } from '@/ui/shared/frame'
 import { Themed } from '@/ui/theme/theme-provider'
 
-export const metadata: Metadata = { title: 'Fold Anvil', description: 'From a finished piece to its blank, and to a better blank next time.' }
+export const metadata: Metadata = {
+  title: 'Fold Anvil',
+  description: 'From a finished piece to its blank, and to a better blank next time.',
+}
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 export const dynamic = 'force-dynamic'
 
@@ -18,7 +21,9 @@ export default function RootLayout({ children }: { children: ReactNode }) {
     <html lang="en">
       <body>
         <Themed>
-          <Frame demo={currentWorkshop() === 'demo'} view={{ ringSystem, defaultAlloy, units }}>{children}</Frame>
+          <Frame demo={currentWorkshop() === 'demo'} view={{ ringSystem, defaultAlloy, units }}>
+            {children}
+          </Frame>
         </Themed>
       </body>
     </html>

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { calc, COMMANDS, type DoorAnswer, listForms } from '@/core/commands'
+import { COMMANDS, calc, type DoorAnswer, listForms } from '@/core/commands'
 
 const USAGE = `usage: npm run -s anvil -- <command> [input]
   forms                 every form, with its schema and an example
@@ -36,13 +36,17 @@ function answer(command: string, args: readonly string[]): DoorAnswer {
   const clock = () => (performance.now() - began) / 1000
   if (command === 'forms') return listForms()
   if (command === 'calc') return calc(args[0] ?? '', readJson(args[1]))
-  if (command === 'convert') return COMMANDS.convert?.(args.length > 0 && args[0] !== '-' ? args.join(' ') : readText(args[0]).trim(), clock) ?? unknown(command)
+  if (command === 'convert')
+    return COMMANDS.convert?.(args.length > 0 && args[0] !== '-' ? args.join(' ') : readText(args[0]).trim(), clock) ?? unknown(command)
   return COMMANDS[command]?.(readJson(args[0]), clock) ?? unknown(command)
 }
 
 function unknown(command: string): DoorAnswer {
   process.stderr.write(USAGE)
-  return { ok: false, body: { error: { code: 'unknown-command', message: command ? `there is no command "${command}"` : 'a command is needed', issues: [] } } }
+  return {
+    ok: false,
+    body: { error: { code: 'unknown-command', message: command ? `there is no command "${command}"` : 'a command is needed', issues: [] } },
+  }
 }
 
 function main(): number {

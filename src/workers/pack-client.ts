@@ -13,6 +13,9 @@ export function packInWorker(input: LayoutInput, signal: AbortSignal): Promise<L
     }
     signal.addEventListener('abort', () => end(() => reject(new Error('stopped'))), { once: true })
     worker.onerror = (event) => end(() => reject(new Error(event.message)))
-    remote.pack(input).then((solution) => end(() => resolve(solution)), (error: unknown) => end(() => reject(error)))
+    remote.pack(input).then(
+      (solution) => end(() => resolve(solution)),
+      (error: unknown) => end(() => reject(error)),
+    )
   })
 }

@@ -1,10 +1,10 @@
-import { trayState } from '@/server/services/tray-state'
+import { ALLOYS } from '@/core/metals'
+import { wordsOf } from '@/core/route'
 import { walkFrozen } from '@/server/services/piece-plan'
+import { trayState } from '@/server/services/tray-state'
 import { workshop } from '@/server/workshop'
 import { BenchHome, type TrayView } from '@/ui/bench/bench-home'
 import { PageHead } from '@/ui/shared/page-head'
-import { wordsOf } from '@/core/route'
-import { ALLOYS } from '@/core/metals'
 
 export default function BenchPage() {
   const repositories = workshop()
@@ -14,10 +14,21 @@ export default function BenchPage() {
     const { progress } = state
     const step = tray.plan.steps[progress.stepIndex]
     const alloy = Object.values(ALLOYS).find((item) => item.id === tray.plan.alloy) ?? ALLOYS['sterling-925']
-    return [{
-      id: tray.id, pieceName: tray.plan.pieceName, size: tray.size, lost: progress.lost.length, stepNumber: progress.stepIndex + 1, stepCount: tray.plan.steps.length, finished: progress.finished,
-      next: step ? wordsOf(step, { alloy: alloy.id, thicknessMm: tray.plan.thicknessMm }).title : 'done', needsHeat: step?.op === 'anneal', waiting: state.waiting, walk: walkFrozen(tray.plan),
-    }]
+    return [
+      {
+        id: tray.id,
+        pieceName: tray.plan.pieceName,
+        size: tray.size,
+        lost: progress.lost.length,
+        stepNumber: progress.stepIndex + 1,
+        stepCount: tray.plan.steps.length,
+        finished: progress.finished,
+        next: step ? wordsOf(step, { alloy: alloy.id, thicknessMm: tray.plan.thicknessMm }).title : 'done',
+        needsHeat: step?.op === 'anneal',
+        waiting: state.waiting,
+        walk: walkFrozen(tray.plan),
+      },
+    ]
   })
   return (
     <>

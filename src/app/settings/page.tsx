@@ -9,7 +9,13 @@ export default function SettingsPage() {
   return (
     <>
       <PageHead title="Settings" sub={currentWorkshop() === 'demo' ? 'of the demonstration' : 'of your workshop'} />
-      <SettingsView settings={settings} open={currentWorkshop()} folder={dataFolder()} file={databasePath(currentWorkshop())} backups={listBackups()} />
+      <SettingsView
+        settings={settings}
+        open={currentWorkshop()}
+        folder={dataFolder()}
+        file={databasePath(currentWorkshop())}
+        backups={listBackups()}
+      />
     </>
   )
 }

@@ -1,7 +1,7 @@
-import { FORMS, type FormId } from '../forms/registry'
 import type { FormRun } from '../forms/contract'
+import { FORMS, type FormId } from '../forms/registry'
 import { ALLOY_TITLES, type AlloyId } from '../metals/alloys'
-import { describeMeaning, type SizeContext, type SizeReading, parseSize } from '../sizes'
+import { describeMeaning, parseSize, type SizeContext, type SizeReading } from '../sizes'
 import { normaliseText } from '../sizes/numbers'
 import { mmToInch } from '../units/convert'
 import { formatPlain } from '../units/format'
@@ -92,7 +92,10 @@ function hearStockAndCount(state: Listening, hasStock: boolean): void {
 
 /** The chunks that may be sizes: split at x, by and the gaps left by what was taken out. */
 function sizeChunks(rest: string): string[] {
-  return rest.split(/\s*(?:;|×|\bx\b|\bby\b)\s*|(?<=\d)\s*x\s*(?=\d)/i).map((chunk) => chunk.trim()).filter((chunk) => chunk !== '')
+  return rest
+    .split(/\s*(?:;|×|\bx\b|\bby\b)\s*|(?<=\d)\s*x\s*(?=\d)/i)
+    .map((chunk) => chunk.trim())
+    .filter((chunk) => chunk !== '')
 }
 
 function asTyped(chunk: string, size: string | undefined): string {
@@ -100,30 +103,41 @@ function asTyped(chunk: string, size: string | undefined): string {
   return size === 'ring' && isPlain && !chunk.includes('mm') && Number.parseFloat(chunk) <= 16 ? `size ${chunk}` : chunk
 }
 
-function hearSizes(state: Listening, form: NonNullable<ReturnType<typeof hearForm>>, ringSystem: SizeContext['ringSystem']): string[] {
+type Form = NonNullable<ReturnType<typeof hearForm>>
+
+/** One chunk as the size of one field, or undefined where it is none. */
+function hearSize(chunk: string, form: Form, field: string | undefined, ringSystem: SizeContext['ringSystem']) {
+  const found = form.fields.find((item) => item.name === field)
+  if (found?.kind !== 'number' || !found.meta.size) return undefined
+  const typed = asTyped(chunk, found.meta.size)
+  const reading = parseSize(typed, { gaugeSystem: 'B&S', expects: found.meta.size, ...(ringSystem ? { ringSystem } : {}) })
+  return reading.kind === 'unknown' ? undefined : { typed, label: found.label.toLowerCase(), reading }
+}
+
+function hearSizes(state: Listening, form: Form, ringSystem: SizeContext['ringSystem']): string[] {
   const open = form.ask.sizes.filter((field) => state.input[field] === undefined)
   const strange: string[] = []
   for (const chunk of sizeChunks(state.rest)) {
-    const words = chunk.split(' ').filter((word) => !FILLER.has(word.toLowerCase())).join(' ')
-    if (words === '') continue
-    const field = open[0]
-    const found = form.fields.find((item) => item.name === field)
-    const meta = found?.kind === 'number' ? found.meta : undefined
-    const typed = asTyped(/^\d*\.?\d+$/.test(words) && /mm\b/.test(chunk) ? `${words} mm` : chunk.replace(/\s*mm$/, ' mm'), meta?.size)
-    const reading = parseSize(typed, { gaugeSystem: 'B&S', ...(ringSystem ? { ringSystem } : {}), ...(meta?.size ? { expects: meta.size } : {}) })
-    if (!field || !meta || reading.kind === 'unknown') {
-      strange.push(words)
+    const words = chunk.split(' ').filter((word) => !FILLER.has(word.toLowerCase()))
+    if (words.length === 0) continue
+    const [field] = open
+    const heard = hearSize(chunk, form, field, ringSystem) ?? hearSize(words.join(' '), form, field, ringSystem)
+    if (!heard || field === undefined) {
+      strange.push(words.join(' '))
       continue
     }
     open.shift()
-    state.input[field] = typed
-    state.heard.push({ text: chunk, means: `${meta.label.toLowerCase()}: ${'mm' in reading ? describeMeaning(reading) : reading.question}` })
+    state.input[field] = heard.typed
+    const means = 'mm' in heard.reading ? describeMeaning(heard.reading) : heard.reading.kind === 'ambiguous' ? heard.reading.question : ''
+    state.heard.push({ text: chunk, means: `${heard.label}: ${means}` })
   }
   return strange
 }
 
-function missingFields(form: NonNullable<ReturnType<typeof hearForm>>, input: Readonly<Record<string, unknown>>): string[] {
-  return form.fields.filter((field) => !field.optional && field.preset === undefined && input[field.name] === undefined).map((field) => field.label)
+function missingFields(form: Form, input: Readonly<Record<string, unknown>>): string[] {
+  return form.fields
+    .filter((field) => !field.optional && field.preset === undefined && input[field.name] === undefined)
+    .map((field) => field.label)
 }
 
 function askForm(text: string, defaults: AskDefaults): AskAnswer | undefined {
@@ -133,11 +147,24 @@ function askForm(text: string, defaults: AskDefaults): AskAnswer | undefined {
   const wantsWeight = takeOut(state, /\b(weight|weigh|mass)\b/i) !== null
   hearMetal(state, defaults)
   hearThickness(state)
-  hearStockAndCount(state, form.fields.some((field) => field.name === 'stock'))
+  hearStockAndCount(
+    state,
+    form.fields.some((field) => field.name === 'stock'),
+  )
   const notUnderstood = hearSizes(state, form, defaults.ringSystem)
   const missing = missingFields(form, state.input)
   const run = missing.length > 0 ? null : form.run(state.input, defaults.ringSystem ? { ringSystem: defaults.ringSystem } : {})
-  return { kind: 'form', form: form.id, title: form.title, input: state.input, heard: state.heard, notUnderstood, missing, wantsWeight, run }
+  return {
+    kind: 'form',
+    form: form.id,
+    title: form.title,
+    input: state.input,
+    heard: state.heard,
+    notUnderstood,
+    missing,
+    wantsWeight,
+    run,
+  }
 }
 
 const CONVERSION = /^(.+?)\s+(?:in|to|as)\s+(mm|cm|in|inch|inches)$/i
@@ -158,7 +185,11 @@ function askSize(text: string, defaults: AskDefaults): AskAnswer {
   const bare = metal ? text.replace(new RegExp(metal[0], 'i'), '').trim() : text
   const reading = parseSize(bare, metal ? { ...context, gaugeSystem: 'B&S' } : context)
   if ('mm' in reading) return { kind: 'size', reading, answer: describeMeaning(reading) }
-  return { kind: 'size', reading, answer: reading.kind === 'ambiguous' ? reading.question : `${reading.message}. Or name a piece: ring, bangle, disc, dome.` }
+  return {
+    kind: 'size',
+    reading,
+    answer: reading.kind === 'ambiguous' ? reading.question : `${reading.message}. Or name a piece: ring, bangle, disc, dome.`,
+  }
 }
 
 /**

@@ -1,12 +1,16 @@
 import { z } from 'zod'
-import { findForm, FORM_IDS, FORMS } from '../forms/registry'
+import { FORM_IDS, FORMS, findForm } from '../forms/registry'
 import { layoutInput, packLayout } from '../layout'
 import { temperInput, walkTemper } from '../route'
 import { parseSize } from '../sizes'
 
 /** A problem a person can fix, in the shape every door gives it. */
 export interface DoorError {
-  readonly error: { readonly code: string; readonly message: string; readonly issues: readonly { readonly path: string; readonly message: string }[] }
+  readonly error: {
+    readonly code: string
+    readonly message: string
+    readonly issues: readonly { readonly path: string; readonly message: string }[]
+  }
 }
 
 export type DoorAnswer = { readonly ok: true; readonly body: unknown } | { readonly ok: false; readonly body: DoorError }
@@ -31,7 +35,10 @@ export function listForms(): DoorAnswer {
 /** A form's result from raw input. */
 export function calc(formId: string, raw: unknown): DoorAnswer {
   const form = findForm(formId)
-  if (!form) return bad('unknown-form', `there is no form "${formId}"; there are ${FORM_IDS.join(', ')}`, [{ path: 'form', message: `one of ${FORM_IDS.join(', ')}` }])
+  if (!form)
+    return bad('unknown-form', `there is no form "${formId}"; there are ${FORM_IDS.join(', ')}`, [
+      { path: 'form', message: `one of ${FORM_IDS.join(', ')}` },
+    ])
   const run = form.run(raw)
   return run.ok ? { ok: true, body: run.result } : bad('bad-input', run.issues.map((issue) => issue.message).join('; '), run.issues)
 }
@@ -41,9 +48,12 @@ const convertInput = z.union([z.string(), z.strictObject({ text: z.string() })])
 /** What a typed size means; an ambiguous text is an answer too. */
 export function convert(raw: unknown): DoorAnswer {
   const parsed = convertInput.safeParse(raw)
-  if (!parsed.success) return bad('bad-input', 'a text is needed, such as "5/16 in"', [{ path: 'text', message: 'a text such as "5/16 in"' }])
+  if (!parsed.success)
+    return bad('bad-input', 'a text is needed, such as "5/16 in"', [{ path: 'text', message: 'a text such as "5/16 in"' }])
   const reading = parseSize(typeof parsed.data === 'string' ? parsed.data : parsed.data.text)
-  return reading.kind === 'unknown' ? bad('bad-input', reading.message, [{ path: 'text', message: reading.message }]) : { ok: true, body: reading }
+  return reading.kind === 'unknown'
+    ? bad('bad-input', reading.message, [{ path: 'text', message: reading.message }])
+    : { ok: true, body: reading }
 }
 
 /** Nests blanks on sheets within the seconds the instance allows. */
@@ -58,7 +68,9 @@ export function temper(raw: unknown): DoorAnswer {
   const parsed = temperInput.safeParse(raw)
   if (!parsed.success) return badInput('Temper', parsed.error)
   const walk = walkTemper(parsed.data)
-  return walk.issues.length > 0 ? bad('bad-input', walk.issues.map((issue) => issue.message).join('; '), walk.issues) : { ok: true, body: walk }
+  return walk.issues.length > 0
+    ? bad('bad-input', walk.issues.map((issue) => issue.message).join('; '), walk.issues)
+    : { ok: true, body: walk }
 }
 
 /** The commands that take one JSON input, by name. */

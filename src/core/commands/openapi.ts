@@ -5,12 +5,15 @@ import { temperInput } from '../route'
 import { CORE_VERSION } from '../version'
 
 const ERROR = {
-  type: 'object', required: ['error'],
+  type: 'object',
+  required: ['error'],
   properties: {
     error: {
-      type: 'object', required: ['code', 'message', 'issues'],
+      type: 'object',
+      required: ['code', 'message', 'issues'],
       properties: {
-        code: { type: 'string' }, message: { type: 'string' },
+        code: { type: 'string' },
+        message: { type: 'string' },
         issues: { type: 'array', items: { type: 'object', properties: { path: { type: 'string' }, message: { type: 'string' } } } },
       },
     },
@@ -26,7 +29,8 @@ function post(summary: string, schema: unknown, example?: unknown) {
   const problem = { $ref: '#/components/schemas/Error' }
   return {
     post: {
-      summary, requestBody: body,
+      summary,
+      requestBody: body,
       responses: {
         200: { description: 'Done; stop checks are inside', ...json({ type: 'object' }) },
         400: { description: 'Not JSON', ...json(problem) },
@@ -45,11 +49,24 @@ export function openApiDocument() {
   const forms = Object.fromEntries(FORMS.map((form) => [`/api/v1/calc/${form.id}`, post(form.summary, form.schema, form.example)]))
   return {
     openapi: '3.1.0',
-    info: { title: 'Fold Anvil', version: CORE_VERSION, description: 'Numbers are mm, g, °C, s, MPa; lengths also take what a smith would write.' },
+    info: {
+      title: 'Fold Anvil',
+      version: CORE_VERSION,
+      description: 'Numbers are mm, g, °C, s, MPa; lengths also take what a smith would write.',
+    },
     paths: {
-      '/api/v1/forms': { get: { summary: 'All forms, with JSON Schema and example', responses: { 200: { description: 'Forms', ...json({ type: 'array' }) } } } },
+      '/api/v1/forms': {
+        get: {
+          summary: 'All forms, with JSON Schema and example',
+          responses: { 200: { description: 'Forms', ...json({ type: 'array' }) } },
+        },
+      },
       ...forms,
-      '/api/v1/convert': post('What a typed length or size means', { type: 'object', properties: { text: { type: 'string' } }, required: ['text'] }, { text: '5/16 in' }),
+      '/api/v1/convert': post(
+        'What a typed length or size means',
+        { type: 'object', properties: { text: { type: 'string' } }, required: ['text'] },
+        { text: '5/16 in' },
+      ),
       '/api/v1/layout': post('Nests blanks on sheets', schemaOf(layoutInput)),
       '/api/v1/temper': post('Walks a route through the metal', schemaOf(temperInput)),
     },

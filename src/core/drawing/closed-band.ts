@@ -25,11 +25,21 @@ function sectionView(band: ClosedBandDrawing): DrawingView {
     { field: 'thicknessMm', label: 'thickness', at: [0, outer], along: [0, 1], gain: 1 },
   ]
   return {
-    id: 'section', title: 'Section', handles, notes: [],
+    id: 'section',
+    title: 'Section',
+    handles,
+    notes: [],
     shapes: [
       { kind: 'region', layer: 'metal', outer: circlePoints(outer), holes: [[...circlePoints(inner)].reverse()] },
       { kind: 'circle', layer: 'centre', centre: [0, 0], radiusMm: inner + band.thicknessMm / 2 },
-      { kind: 'line', layer: 'saw', points: [[0, -inner], [0, -outer]] },
+      {
+        kind: 'line',
+        layer: 'saw',
+        points: [
+          [0, -inner],
+          [0, -outer],
+        ],
+      },
     ],
     dimensions: [
       { from: [-inner, 0], to: [inner, 0], offset: 0, text: `${formatPlain(band.insideDiameterMm, 2)} inside` },
@@ -39,18 +49,53 @@ function sectionView(band: ClosedBandDrawing): DrawingView {
 }
 
 function blankView(band: ClosedBandDrawing): DrawingView {
-  const handles: DrawingHandle[] = band.wire ? [] : [{ field: 'widthMm', label: 'width', at: [band.cutMm / 2, band.widthMm], along: [0, 1], gain: 1 }]
+  const handles: DrawingHandle[] = band.wire
+    ? []
+    : [{ field: 'widthMm', label: 'width', at: [band.cutMm / 2, band.widthMm], along: [0, 1], gain: 1 }]
   return {
-    id: 'blank', title: 'Blank', handles, notes: [],
+    id: 'blank',
+    title: 'Blank',
+    handles,
+    notes: [],
     shapes: [
       { kind: 'region', layer: 'metal', outer: rectangleOutline(band.cutMm, band.widthMm), holes: [] },
-      { kind: 'line', layer: 'saw', points: [[band.cutMm, -0.18 * band.cutMm ** 0.6], [band.cutMm, band.widthMm + 0.18 * band.cutMm ** 0.6]] },
-      ...(band.lengthMm < band.cutMm ? [{ kind: 'line' as const, layer: 'allowance' as const, points: [[band.lengthMm, 0], [band.lengthMm, band.widthMm]] as const }] : []),
-      { kind: 'line', layer: 'centre', points: [[band.cutMm / 2, 0], [band.cutMm / 2, band.widthMm]] },
+      {
+        kind: 'line',
+        layer: 'saw',
+        points: [
+          [band.cutMm, -0.18 * band.cutMm ** 0.6],
+          [band.cutMm, band.widthMm + 0.18 * band.cutMm ** 0.6],
+        ],
+      },
+      ...(band.lengthMm < band.cutMm
+        ? [
+            {
+              kind: 'line' as const,
+              layer: 'allowance' as const,
+              points: [
+                [band.lengthMm, 0],
+                [band.lengthMm, band.widthMm],
+              ] as const,
+            },
+          ]
+        : []),
+      {
+        kind: 'line',
+        layer: 'centre',
+        points: [
+          [band.cutMm / 2, 0],
+          [band.cutMm / 2, band.widthMm],
+        ],
+      },
     ],
     dimensions: [
       { from: [0, 0], to: [band.cutMm, 0], offset: -2.4, text: `cut ${formatPlain(band.cutMm, 2)}` },
-      { from: [0, band.widthMm], to: [0, 0], offset: -1.6, text: band.wire ? `${formatPlain(band.widthMm, 2)} wire` : `${formatPlain(band.widthMm, 2)} wide` },
+      {
+        from: [0, band.widthMm],
+        to: [0, 0],
+        offset: -1.6,
+        text: band.wire ? `${formatPlain(band.widthMm, 2)} wire` : `${formatPlain(band.widthMm, 2)} wide`,
+      },
     ],
   }
 }

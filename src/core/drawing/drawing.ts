@@ -1,4 +1,4 @@
-import { boundsOf, type Bounds, type Outline, type Point } from '../geometry/point'
+import { type Bounds, boundsOf, type Outline, type Point } from '../geometry/point'
 
 /** What a line stands for; the screen and the printer choose how it looks. */
 export type DrawingLayer = 'metal' | 'saw' | 'scribe' | 'centre' | 'allowance' | 'tool'

@@ -1,5 +1,5 @@
-import { derive, type Given, given, type WorkingLog } from '../working/derive'
 import type { SourceId } from '../sources/sources'
+import { derive, type Given, given, type WorkingLog } from '../working/derive'
 
 export const BAND_LENGTH_SCHOOLS = ['mean-diameter', 'inside-plus-3.5t', 'inside-plus-4t'] as const
 export type BandLengthSchool = (typeof BAND_LENGTH_SCHOOLS)[number]
@@ -14,15 +14,21 @@ interface SchoolText {
 /** Ways to reckon how long to cut a strip that becomes a closed round band. */
 export const BAND_LENGTH_TEXTS: Readonly<Record<BandLengthSchool, SchoolText>> = {
   'mean-diameter': {
-    title: 'Middle of the metal', formula: 'π·(d + 2·k·t)', source: 'hill',
+    title: 'Middle of the metal',
+    formula: 'π·(d + 2·k·t)',
+    source: 'hill',
     why: 'The layer that keeps its length lies in the middle of the thickness; exact by volume at k = 0.5.',
   },
   'inside-plus-3.5t': {
-    title: 'Inside, plus 3½ thicknesses', formula: 'π·d + 3.5·t', source: 'bench-practice',
+    title: 'Inside, plus 3½ thicknesses',
+    formula: 'π·d + 3.5·t',
+    source: 'bench-practice',
     why: 'Carries a third of a thickness over the middle rule, for filing the ends true.',
   },
   'inside-plus-4t': {
-    title: 'Inside, plus 4 thicknesses', formula: 'π·d + 4·t', source: 'bench-practice',
+    title: 'Inside, plus 4 thicknesses',
+    formula: 'π·d + 4·t',
+    source: 'bench-practice',
     why: 'Nearly one thickness over, for a sawn-through joint that is dressed afterwards.',
   },
 }

@@ -1,11 +1,11 @@
 import { z } from 'zod'
+import type { SizeContext } from '../sizes'
 import { formatPlain } from '../units/format'
 import { CORE_VERSION } from '../version'
 import type { FormRun, FormSpec, InputIssue } from './contract'
 import { describeFields } from './fields'
-import { issueOf, readInput } from './read-input'
 import { inputJsonSchema } from './json-schema'
-import type { SizeContext } from '../sizes'
+import { issueOf, readInput } from './read-input'
 
 export interface RunOptions {
   /** The workshop's ring system, for "size 6". */
@@ -21,7 +21,12 @@ function upgraded(upgrades: FormSpec<string, z.ZodObject>['upgrades'], raw: Reco
 }
 
 /** Issues of the typed texts first; the schema's own only for fields that were readable. */
-function allIssues(schema: z.ZodObject, raw: Record<string, unknown>, read: readonly InputIssue[], error: z.ZodError | undefined): InputIssue[] {
+function allIssues(
+  schema: z.ZodObject,
+  raw: Record<string, unknown>,
+  read: readonly InputIssue[],
+  error: z.ZodError | undefined,
+): InputIssue[] {
   const seen = new Set(read.map((issue) => issue.path))
   const own = (error?.issues ?? []).map((issue) => issueOf(schema, raw, issue)).filter((issue) => !seen.has(issue.path))
   return [...read, ...own]
@@ -34,11 +39,16 @@ function allIssues(schema: z.ZodObject, raw: Record<string, unknown>, read: read
 export function defineForm<const Id extends string, S extends z.ZodObject>(spec: FormSpec<Id, S>) {
   function run(raw: unknown, options: RunOptions = {}): FormRun {
     const object = PLAIN_OBJECT.safeParse(raw)
-    if (!object.success) return { ok: false, issues: [{ path: '', message: `an object of fields is needed, such as ${JSON.stringify(spec.example)}` }] }
+    if (!object.success)
+      return { ok: false, issues: [{ path: '', message: `an object of fields is needed, such as ${JSON.stringify(spec.example)}` }] }
     const current = upgraded(spec.upgrades, object.data, options.inputVersion ?? spec.inputVersion)
-    const reading = readInput(spec.input, current, { gaugeSystem: 'B&S', ...(options.ringSystem ? { ringSystem: options.ringSystem } : {}) })
+    const reading = readInput(spec.input, current, {
+      gaugeSystem: 'B&S',
+      ...(options.ringSystem ? { ringSystem: options.ringSystem } : {}),
+    })
     const parsed = spec.input.safeParse(reading.values)
-    if (reading.issues.length > 0 || !parsed.success) return { ok: false, issues: allIssues(spec.input, current, reading.issues, parsed.error) }
+    if (reading.issues.length > 0 || !parsed.success)
+      return { ok: false, issues: allIssues(spec.input, current, reading.issues, parsed.error) }
     const { choice, ...plan } = spec.plan(parsed.data)
     const own = { question: choice.question, school: choice.school, schools: choice.schools }
     return { ok: true, result: { form: spec.id, coreVersion: CORE_VERSION, ...plan, ...own, understood: reading.understood } }
@@ -48,7 +58,9 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
 
 /** The schools object of an input: one named choice per question. */
 export function schoolsField<const T extends Readonly<Record<string, readonly [string, ...string[]]>>>(questions: T) {
-  const shape = Object.fromEntries(Object.entries(questions).map(([question, ids]) => [question, z.enum(ids as [string, ...string[]]).default(ids[0])]))
+  const shape = Object.fromEntries(
+    Object.entries(questions).map(([question, ids]) => [question, z.enum(ids as [string, ...string[]]).default(ids[0])]),
+  )
   return z.object(shape as { [K in keyof T]: z.ZodDefault<z.ZodEnum<{ [V in T[K][number]]: V }>> }).prefault({} as never)
 }
 

@@ -1,4 +1,17 @@
-export type { Answer, BlankSpec, Check, CheckLevel, FormResult, FormRun, InputIssue, Outcome, Quantity, SchoolChoice, SchoolOption, Target } from './contract'
+export type {
+  Answer,
+  BlankSpec,
+  Check,
+  CheckLevel,
+  FormResult,
+  FormRun,
+  InputIssue,
+  Outcome,
+  Quantity,
+  SchoolChoice,
+  SchoolOption,
+  Target,
+} from './contract'
+export type { FormField } from './fields'
 export { rangeText } from './read-input'
 export { FORM_IDS, FORMS, type FormId, findForm } from './registry'
-export type { FormField } from './fields'

@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { type SizeContext, type SizeReading, describeMeaning, parseSize } from '../sizes'
+import { describeMeaning, parseSize, type SizeContext, type SizeReading } from '../sizes'
 import { choiceMetaOf, type FieldMeta, fieldMetaOf } from '../units/fields'
-import { formatPlain } from '../units/format'
+import { formatBoth, formatPlain } from '../units/format'
 import type { InputIssue } from './contract'
 
 export interface Understood {
@@ -34,7 +34,7 @@ function readingMessage(meta: FieldMeta, reading: Exclude<SizeReading, { mm: num
 function readField(name: string, meta: FieldMeta, raw: unknown, context: SizeContext, into: InputReading): unknown {
   const stored = STORED_SIZE.safeParse(raw)
   if (stored.success) {
-    into.understood[name] = { ...stored.data, how: stored.data.typed }
+    into.understood[name] = { ...stored.data, how: `${stored.data.typed}: ${formatBoth(stored.data.mm)}` }
     return stored.data.mm
   }
   if (typeof raw !== 'string') return raw
@@ -74,7 +74,12 @@ export function issueOf(schema: z.ZodObject, given: Readonly<Record<string, unkn
   const meta = field && fieldMetaOf(field)
   if (meta) return { path: name, message: `${meta.label}: ${show(given[name])} was given; it can be ${rangeText(meta)}` }
   const options = field && choiceMetaOf(field)
-  if (options) return { path: name, message: `${options.label}: ${show(given[name])} was given; it can be ${Object.keys(options.titles).join(', ')}` }
-  if (issue.code === 'unrecognized_keys') return { path: issue.keys[0] ?? '', message: `${issue.keys.join(', ')}: no such field here; there are ${Object.keys(schema.shape).join(', ')}` }
+  if (options)
+    return { path: name, message: `${options.label}: ${show(given[name])} was given; it can be ${Object.keys(options.titles).join(', ')}` }
+  if (issue.code === 'unrecognized_keys')
+    return {
+      path: issue.keys[0] ?? '',
+      message: `${issue.keys.join(', ')}: no such field here; there are ${Object.keys(schema.shape).join(', ')}`,
+    }
   return { path: path.join('.'), message: issue.message }
 }

@@ -1,4 +1,15 @@
-import { area, ClipType, EndType, FillRule, inflatePaths, JoinType, type Paths64, type PolyPath64, PolyTree64, Clipper64 } from 'clipper2-ts'
+import {
+  area,
+  Clipper64,
+  ClipType,
+  EndType,
+  FillRule,
+  inflatePaths,
+  JoinType,
+  type Paths64,
+  type PolyPath64,
+  PolyTree64,
+} from 'clipper2-ts'
 import type { Outline, Point } from './point'
 
 /** Whole units of 0.1 micrometre: the library's integer functions are the exact ones. */
@@ -68,6 +79,13 @@ export function uniteRegions(regions: readonly Region[]): Region[] {
 
 /** The outline moved outwards by a distance in mm (inwards where negative), corners rounded. */
 export function offsetOutline(outline: Outline, distanceMm: number): Outline[] {
-  const grown = inflatePaths([toPath(orient(outline, true))], distanceMm * UNITS_PER_MM, JoinType.Round, EndType.Polygon, 2, 0.002 * UNITS_PER_MM)
+  const grown = inflatePaths(
+    [toPath(orient(outline, true))],
+    distanceMm * UNITS_PER_MM,
+    JoinType.Round,
+    EndType.Polygon,
+    2,
+    0.002 * UNITS_PER_MM,
+  )
   return grown.map(toOutline)
 }

@@ -47,5 +47,10 @@ export function circleOutline(radiusMm: number): Outline {
 
 /** A rectangle with its lower left corner at the origin. */
 export function rectangleOutline(widthMm: number, heightMm: number): Outline {
-  return [[0, 0], [widthMm, 0], [widthMm, heightMm], [0, heightMm]]
+  return [
+    [0, 0],
+    [widthMm, 0],
+    [widthMm, heightMm],
+    [0, heightMm],
+  ]
 }

@@ -1,16 +1,20 @@
-import type { Bounds, Outline, Point } from '../geometry/point'
 import { edgesOf } from '../geometry/distance'
+import type { Bounds, Outline, Point } from '../geometry/point'
 import type { PlacedShape } from './shape'
 
 /** A line or a circle on which the centre of a disc lies when it just touches something. */
-type Locus = { readonly kind: 'line'; readonly a: Point; readonly b: Point } | { readonly kind: 'circle'; readonly centre: Point; readonly radius: number }
+type Locus =
+  | { readonly kind: 'line'; readonly a: Point; readonly b: Point }
+  | { readonly kind: 'circle'; readonly centre: Point; readonly radius: number }
 
 function offsetEdges(outline: Outline, distance: number): Locus[] {
   return edgesOf(outline).flatMap(([a, b]) => {
     const length = Math.hypot(b[0] - a[0], b[1] - a[1])
     if (length < 1e-9) return []
     const [nx, ny] = [(-(b[1] - a[1]) / length) * distance, ((b[0] - a[0]) / length) * distance]
-    return [1, -1].map((side): Locus => ({ kind: 'line', a: [a[0] + side * nx, a[1] + side * ny], b: [b[0] + side * nx, b[1] + side * ny] }))
+    return [1, -1].map(
+      (side): Locus => ({ kind: 'line', a: [a[0] + side * nx, a[1] + side * ny], b: [b[0] + side * nx, b[1] + side * ny] }),
+    )
   })
 }
 
@@ -18,7 +22,8 @@ function offsetEdges(outline: Outline, distance: number): Locus[] {
 const CORNERS_WORTH_ROUNDING = 24
 
 function lociOfOutline(outline: Outline, distance: number): Locus[] {
-  const corners = outline.length <= CORNERS_WORTH_ROUNDING ? outline.map((centre): Locus => ({ kind: 'circle', centre, radius: distance })) : []
+  const corners =
+    outline.length <= CORNERS_WORTH_ROUNDING ? outline.map((centre): Locus => ({ kind: 'circle', centre, radius: distance })) : []
   const thinned = outline.length <= 64 ? outline : outline.filter((_, i) => i % Math.ceil(outline.length / 64) === 0)
   return [...offsetEdges(thinned, distance), ...corners]
 }
@@ -45,7 +50,10 @@ function lineCircle(line: Extract<Locus, { kind: 'line' }>, circle: Extract<Locu
   const reach = circle.radius ** 2 - (foot[0] - circle.centre[0]) ** 2 - (foot[1] - circle.centre[1]) ** 2
   if (reach < 0) return []
   const root = Math.sqrt(reach)
-  return [[foot[0] + root * ux, foot[1] + root * uy], [foot[0] - root * ux, foot[1] - root * uy]]
+  return [
+    [foot[0] + root * ux, foot[1] + root * uy],
+    [foot[0] - root * ux, foot[1] - root * uy],
+  ]
 }
 
 function circleCircle(a: Extract<Locus, { kind: 'circle' }>, b: Extract<Locus, { kind: 'circle' }>): Point[] {
@@ -55,7 +63,10 @@ function circleCircle(a: Extract<Locus, { kind: 'circle' }>, b: Extract<Locus, {
   const along = (a.radius ** 2 - b.radius ** 2 + d * d) / (2 * d)
   const root = Math.sqrt(Math.max(0, a.radius ** 2 - along * along))
   const [mx, my] = [a.centre[0] + (along * dx) / d, a.centre[1] + (along * dy) / d]
-  return [[mx + (root * dy) / d, my - (root * dx) / d], [mx - (root * dy) / d, my + (root * dx) / d]]
+  return [
+    [mx + (root * dy) / d, my - (root * dx) / d],
+    [mx - (root * dy) / d, my + (root * dx) / d],
+  ]
 }
 
 function meet(a: Locus, b: Locus): Point[] {

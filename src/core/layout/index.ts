@@ -1,3 +1,3 @@
 export { findIllegal, type Illegality } from './legal'
-export { type LayoutControl, type LayoutSolution, packLayout, type Placement, placedOutline, type Remnant, remnantsOf } from './pack'
-export { layoutInput, type LayoutInput, type LayoutItem, type LayoutSheet } from './schema'
+export { type LayoutControl, type LayoutSolution, type Placement, packLayout, placedOutline, type Remnant, remnantsOf } from './pack'
+export { type LayoutInput, type LayoutItem, type LayoutSheet, layoutInput } from './schema'

@@ -26,7 +26,8 @@ export function findIllegal(input: LayoutInput, placements: readonly Placement[]
     }
     if (!isOnSheet(shape, sheet, input.marginMm)) found.push({ index, reason: 'off-sheet' })
     shapes.slice(0, index).forEach((other, j) => {
-      if (other && placements[j]?.sheet === place.sheet && !isClear(shape, other, input.kerfMm)) found.push({ index, reason: 'overlap', other: j })
+      if (other && placements[j]?.sheet === place.sheet && !isClear(shape, other, input.kerfMm))
+        found.push({ index, reason: 'overlap', other: j })
     })
   })
   return found

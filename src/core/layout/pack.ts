@@ -1,9 +1,9 @@
-import { subtractRegions, uniteRegions, offsetOutline } from '../geometry/clip'
+import { offsetOutline, subtractRegions, uniteRegions } from '../geometry/clip'
 import { circleOutline, netAreaMm2, perimeterMm } from '../geometry/outline'
 import { boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
 import { boxCandidates, discCandidates, type SheetRoom } from './candidates'
 import type { LayoutInput, LayoutItem, LayoutSheet } from './schema'
-import { isClear, isOnSheet, type PlacedShape, placeItem, type Pose } from './shape'
+import { isClear, isOnSheet, type PlacedShape, type Pose, placeItem } from './shape'
 
 export interface Placement extends Pose {
   readonly id: string
@@ -77,7 +77,9 @@ function findPose(item: LayoutItem, open: OpenSheet, stop: () => boolean): Pose 
   const sheetBox = boundsOf(open.sheet.outer)
   for (const rotationDeg of anglesOf(item)) {
     const lying = placeItem(item, { x: 0, y: 0, rotationDeg })
-    const spots = item.circle ? discCandidates(item.circle.radiusMm, open.room, open.placed) : boxCandidates(lying.bounds, open.room, sheetBox, open.placed)
+    const spots = item.circle
+      ? discCandidates(item.circle.radiusMm, open.room, open.placed)
+      : boxCandidates(lying.bounds, open.room, sheetBox, open.placed)
     for (const [x, y] of spots.sort(byLeft)) {
       if (x + lying.bounds.maxX >= bestEdge - 1e-9) break
       if (stop()) return best
@@ -96,11 +98,19 @@ function openSheets(input: LayoutInput): OpenSheet[] {
   const area = (sheet: LayoutSheet) => netAreaMm2(sheet.outer, sheet.holes)
   return [...sheets]
     .sort((a, b) => a.costRank - b.costRank || area(a) - area(b))
-    .map((sheet) => ({ sheet, placed: [], room: { outer: sheet.outer, holes: sheet.holes, marginMm: input.marginMm, kerfMm: input.kerfMm } }))
+    .map((sheet) => ({
+      sheet,
+      placed: [],
+      room: { outer: sheet.outer, holes: sheet.holes, marginMm: input.marginMm, kerfMm: input.kerfMm },
+    }))
 }
 
 /** What stays of a sheet when the blanks are sawn out with their kerf; slivers are scrap. */
-export function remnantsOf(sheet: { readonly id: string; readonly outer: Outline; readonly holes: readonly Outline[] }, blanks: readonly Outline[], kerfMm: number): Remnant[] {
+export function remnantsOf(
+  sheet: { readonly id: string; readonly outer: Outline; readonly holes: readonly Outline[] },
+  blanks: readonly Outline[],
+  kerfMm: number,
+): Remnant[] {
   const cut = uniteRegions(blanks.flatMap((blank) => offsetOutline(blank, Math.max(kerfMm, 0.01)).map((outer) => ({ outer, holes: [] }))))
   return subtractRegions([{ outer: sheet.outer, holes: sheet.holes }], cut)
     .filter((region) => netAreaMm2(region.outer, region.holes) >= SMALLEST_REMNANT_MM2)
@@ -112,19 +122,31 @@ export function placedOutline(item: LayoutItem, pose: Pose): Outline {
   return placeOutline(outlineOf(item), (pose.rotationDeg * Math.PI) / 180, pose.x, pose.y)
 }
 
-function summarise(input: LayoutInput, opens: readonly OpenSheet[], placements: readonly Placement[], control: LayoutControl, iterations: number): LayoutSolution {
+function summarise(
+  input: LayoutInput,
+  opens: readonly OpenSheet[],
+  placements: readonly Placement[],
+  control: LayoutControl,
+  iterations: number,
+): LayoutSolution {
   const items = new Map(input.items.map((item) => [item.id, item]))
   const used = opens.filter((open) => open.placed.length > 0)
-  const outlines = (sheet: string) => placements.flatMap((place) => {
-    const item = items.get(place.id)
-    return place.sheet === sheet && item ? [placedOutline(item, place)] : []
-  })
-  const placedArea = placements.reduce((sum, place) => sum + areaOf(items.get(place.id) ?? input.items[0] as LayoutItem), 0)
+  const outlines = (sheet: string) =>
+    placements.flatMap((place) => {
+      const item = items.get(place.id)
+      return place.sheet === sheet && item ? [placedOutline(item, place)] : []
+    })
+  const placedArea = placements.reduce((sum, place) => sum + areaOf(items.get(place.id) ?? (input.items[0] as LayoutItem)), 0)
   const sheetArea = used.reduce((sum, open) => sum + netAreaMm2(open.sheet.outer, open.sheet.holes), 0)
-  const right = Math.max(0, ...used.flatMap((open) => open.placed.map((shape) => shape.bounds.maxX - boundsOf(open.sheet.outer).minX + input.marginMm)))
+  const right = Math.max(
+    0,
+    ...used.flatMap((open) => open.placed.map((shape) => shape.bounds.maxX - boundsOf(open.sheet.outer).minX + input.marginMm)),
+  )
   return {
     placements,
-    unplaced: input.items.map((item) => ({ id: item.id, qty: item.qty - placements.filter((place) => place.id === item.id).length })).filter((left) => left.qty > 0),
+    unplaced: input.items
+      .map((item) => ({ id: item.id, qty: item.qty - placements.filter((place) => place.id === item.id).length }))
+      .filter((left) => left.qty > 0),
     utilisation: sheetArea === 0 ? 0 : placedArea / sheetArea,
     lengthUsedMm: right,
     remnants: used.flatMap((open) => remnantsOf(open.sheet, outlines(open.sheet.id), input.kerfMm)),
@@ -148,13 +170,15 @@ export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSo
     for (let copy = 0; copy < item.qty; copy++) {
       if (control.shouldStop() || iterations >= limit) return summarise(input, opens, placements, control, iterations)
       iterations++
-      const home = opens.filter((open) => isSameMetal(item, open.sheet)).find((open) => {
-        const pose = findPose(item, open, control.shouldStop)
-        if (!pose) return false
-        open.placed.push(placeItem(item, pose))
-        placements.push({ id: item.id, copy, sheet: open.sheet.id, ...pose })
-        return true
-      })
+      const home = opens
+        .filter((open) => isSameMetal(item, open.sheet))
+        .find((open) => {
+          const pose = findPose(item, open, control.shouldStop)
+          if (!pose) return false
+          open.placed.push(placeItem(item, pose))
+          placements.push({ id: item.id, copy, sheet: open.sheet.id, ...pose })
+          return true
+        })
       if (!home) break
     }
   }

@@ -1,5 +1,5 @@
 import { isInside, outlineToOutlineMm, pointToOutlineMm } from '../geometry/distance'
-import { boundsOf, type Bounds, type Outline, type Point, placeOutline } from '../geometry/point'
+import { type Bounds, boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
 import type { LayoutItem } from './schema'
 
 /** A blank where it lies: a circle exactly, anything else by its outline. */
@@ -17,7 +17,12 @@ export interface Pose {
 export function placeItem(item: LayoutItem, pose: Pose): PlacedShape {
   if (item.circle) {
     const r = item.circle.radiusMm
-    return { kind: 'circle', centre: [pose.x, pose.y], radiusMm: r, bounds: { minX: pose.x - r, minY: pose.y - r, maxX: pose.x + r, maxY: pose.y + r } }
+    return {
+      kind: 'circle',
+      centre: [pose.x, pose.y],
+      radiusMm: r,
+      bounds: { minX: pose.x - r, minY: pose.y - r, maxX: pose.x + r, maxY: pose.y + r },
+    }
   }
   const angle = (pose.rotationDeg * Math.PI) / 180
   const outer = placeOutline(item.outer ?? [], angle, pose.x, pose.y)
@@ -38,7 +43,9 @@ function circleGap(centre: Point, radiusMm: number, outer: Outline, holes: reado
 function outlineGap(a: Extract<PlacedShape, { kind: 'outline' }>, b: Extract<PlacedShape, { kind: 'outline' }>): number {
   const [pa, pb] = [a.outer[0], b.outer[0]]
   if (!pa || !pb) return Infinity
-  const edges = Math.min(...[a.outer, ...a.holes].flatMap((first) => [b.outer, ...b.holes].map((second) => outlineToOutlineMm(first, second))))
+  const edges = Math.min(
+    ...[a.outer, ...a.holes].flatMap((first) => [b.outer, ...b.holes].map((second) => outlineToOutlineMm(first, second))),
+  )
   if (edges === 0) return 0
   const swallowed = (p: Point, shape: typeof a) => isInside(p, shape.outer) && !shape.holes.some((hole) => isInside(p, hole))
   return swallowed(pa, b) || swallowed(pb, a) ? -edges : edges
@@ -51,13 +58,18 @@ export function isClear(a: PlacedShape, b: PlacedShape, gapMm: number): boolean 
 }
 
 function gapBetween(a: PlacedShape, b: PlacedShape): number {
-  if (a.kind === 'circle' && b.kind === 'circle') return Math.hypot(a.centre[0] - b.centre[0], a.centre[1] - b.centre[1]) - a.radiusMm - b.radiusMm
+  if (a.kind === 'circle' && b.kind === 'circle')
+    return Math.hypot(a.centre[0] - b.centre[0], a.centre[1] - b.centre[1]) - a.radiusMm - b.radiusMm
   if (a.kind === 'circle') return b.kind === 'circle' ? 0 : circleGap(a.centre, a.radiusMm, b.outer, b.holes)
   return b.kind === 'circle' ? circleGap(b.centre, b.radiusMm, a.outer, a.holes) : outlineGap(a, b)
 }
 
 /** Whether a placed shape lies on the sheet, `marginMm` from its edge and from its holes. */
-export function isOnSheet(shape: PlacedShape, sheet: { readonly outer: Outline; readonly holes: readonly Outline[] }, marginMm: number): boolean {
+export function isOnSheet(
+  shape: PlacedShape,
+  sheet: { readonly outer: Outline; readonly holes: readonly Outline[] },
+  marginMm: number,
+): boolean {
   const edges = [sheet.outer, ...sheet.holes]
   if (shape.kind === 'circle') {
     const onMetal = isInside(shape.centre, sheet.outer) && !sheet.holes.some((hole) => isInside(shape.centre, hole))
@@ -66,5 +78,9 @@ export function isOnSheet(shape: PlacedShape, sheet: { readonly outer: Outline; 
   const [first] = shape.outer
   if (!first || !isInside(first, sheet.outer)) return false
   const swallowsHole = sheet.holes.some((hole) => hole[0] !== undefined && isInside(hole[0], shape.outer))
-  return !swallowsHole && !sheet.holes.some((hole) => isInside(first, hole)) && edges.every((edge) => outlineToOutlineMm(shape.outer, edge) >= marginMm - 1e-7)
+  return (
+    !swallowsHole &&
+    !sheet.holes.some((hole) => isInside(first, hole)) &&
+    edges.every((edge) => outlineToOutlineMm(shape.outer, edge) >= marginMm - 1e-7)
+  )
 }

@@ -25,8 +25,8 @@ export interface OwnAllowance {
 
 export const LEAST_READINGS = 3
 /** Before any reading: the hand is expected within this of the textbook, and pieces scatter about this much (house defaults, low). */
-const PRIOR_SD_MM = 0.25
-const PIECE_SD_MM = 0.1
+const PRIOR_SD_MM = 0.15
+const PIECE_SD_MM = 0.15
 /** Readings' worth of belief in that scatter, so that three lucky readings do not look certain. */
 const SCATTER_WEIGHT = 3
 /** How far growth may change per mm of thickness, before any reading. */
@@ -50,13 +50,20 @@ function shrunkAt(readings: readonly GrowthReading[], noise: number, thicknessMm
   const level = sy / noise / levelPrecision
   const slope = sxx === 0 ? 0 : sxy / noise / slopePrecision
   const away = thicknessMm - centre
-  return { value: level + slope * away, variance: 1 / levelPrecision + away ** 2 / slopePrecision, trust: readings.length / noise / levelPrecision }
+  return {
+    value: level + slope * away,
+    variance: 1 / levelPrecision + away ** 2 / slopePrecision,
+    trust: readings.length / noise / levelPrecision,
+  }
 }
 
 function explain(count: number, trust: number, meanMm: number): string {
   const share = Math.round(100 * trust)
   const held = trust > 0.9 ? 'They agree well' : trust > 0.6 ? 'They are few or uneven' : 'They scatter a good deal'
-  const way = Math.abs(meanMm) < 0.005 ? 'as the textbook says' : `${Math.abs(meanMm).toFixed(2)} mm ${meanMm > 0 ? 'larger' : 'smaller'} than the textbook says`
+  const way =
+    Math.abs(meanMm) < 0.005
+      ? 'as the textbook says'
+      : `${Math.abs(meanMm).toFixed(2)} mm ${meanMm > 0 ? 'larger' : 'smaller'} than the textbook says`
   return `${count} pieces came out ${way} on average. ${held}, so ${share} % of that is used.`
 }
 
@@ -75,11 +82,18 @@ export function ownAllowance(readings: readonly GrowthReading[], thicknessMm: nu
   const missing = Math.max(0, LEAST_READINGS - readings.length)
   return {
     outcome: missing > 0 ? 'too-few' : 'offered',
-    count: readings.length, missing, meanGrowthMm, spreadMm,
-    growthMm: value, trustFraction: trust,
+    count: readings.length,
+    missing,
+    meanGrowthMm,
+    spreadMm,
+    growthMm: value,
+    trustFraction: trust,
     allowanceMm: -value * blankPerMm,
     plusMinusMm: Math.abs(blankPerMm) * Math.sqrt(variance),
-    why: missing > 0 ? `${readings.length} of ${LEAST_READINGS} readings; ${missing} more and your own figure is offered.` : explain(readings.length, trust, meanGrowthMm),
+    why:
+      missing > 0
+        ? `${readings.length} of ${LEAST_READINGS} readings; ${missing} more and your own figure is offered.`
+        : explain(readings.length, trust, meanGrowthMm),
   }
 }
 

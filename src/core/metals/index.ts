@@ -1,3 +1,12 @@
 export { ALLOY_IDS, ALLOY_TITLES, ALLOYS, type Alloy, type AlloyId, massOf } from './alloys'
 export { SOLDER_IDS, SOLDERS, type SolderId } from './solders'
-export { BOUGHT_TEMPERS, type BoughtTemper, boughtStrain, TEMPERS, type Temper, temperOfStrain, temperReduction, temperStrain } from './tempers'
+export {
+  BOUGHT_TEMPERS,
+  type BoughtTemper,
+  boughtStrain,
+  TEMPERS,
+  type Temper,
+  temperOfStrain,
+  temperReduction,
+  temperStrain,
+} from './tempers'

@@ -1,14 +1,36 @@
 /** Tempers as sheet is bought and as the metal is named on screen; each is a B&S-number reduction from annealed. */
-export const TEMPERS = ['annealed', 'quarter-hard', 'half-hard', 'three-quarter-hard', 'hard', 'extra-hard', 'spring', 'extra-spring'] as const
+export const TEMPERS = [
+  'annealed',
+  'quarter-hard',
+  'half-hard',
+  'three-quarter-hard',
+  'hard',
+  'extra-hard',
+  'spring',
+  'extra-spring',
+] as const
 export type Temper = (typeof TEMPERS)[number]
 
 /** B&S numbers rolled from annealed: H01 is one number, H02 two, H04 four (ASTM B601 convention). */
 const NUMBERS_ROLLED: Readonly<Record<Temper, number>> = {
-  annealed: 0, 'quarter-hard': 1, 'half-hard': 2, 'three-quarter-hard': 3, hard: 4, 'extra-hard': 6, spring: 8, 'extra-spring': 10,
+  annealed: 0,
+  'quarter-hard': 1,
+  'half-hard': 2,
+  'three-quarter-hard': 3,
+  hard: 4,
+  'extra-hard': 6,
+  spring: 8,
+  'extra-spring': 10,
 }
 
 /** Stock as bought: the tempers, or unknown. */
-export const BOUGHT_TEMPERS = { annealed: 'annealed', 'quarter-hard': 'quarter hard', 'half-hard': 'half hard', hard: 'hard', unknown: 'not known' } as const
+export const BOUGHT_TEMPERS = {
+  annealed: 'annealed',
+  'quarter-hard': 'quarter hard',
+  'half-hard': 'half hard',
+  hard: 'hard',
+  unknown: 'not known',
+} as const
 export type BoughtTemper = keyof typeof BOUGHT_TEMPERS
 
 /** Share of thickness rolled away to reach a temper: half-hard is 0.207. */

@@ -21,7 +21,8 @@ export function bisect(f: (x: number) => number, low: number, high: number, tole
   for (let iterations = 1; iterations <= 200; iterations++) {
     const middle = (a + b) / 2
     const value = f(middle)
-    if (value === 0 || b - a < tolerance * Math.max(1, Math.abs(middle))) return { outcome: 'converged', x: middle, iterations, residual: Math.abs(value) }
+    if (value === 0 || b - a < tolerance * Math.max(1, Math.abs(middle)))
+      return { outcome: 'converged', x: middle, iterations, residual: Math.abs(value) }
     if (value * atLow > 0) a = middle
     else b = middle
   }

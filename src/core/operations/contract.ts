@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import type { Alloy } from '../metals/alloys'
 
 /** Strain put into a region and how hard it counts against the work limit (source: trade-limit for the weights, low). */
@@ -59,7 +59,9 @@ export interface ReadStep {
 }
 
 /** Closes the operation over its own parameter schema, so that nothing outside needs a cast. */
-export function defineOperation<const Id extends string, S extends z.ZodObject>(spec: OperationSpec<Id, S>): Operation & { readonly id: Id } {
+export function defineOperation<const Id extends string, S extends z.ZodObject>(
+  spec: OperationSpec<Id, S>,
+): Operation & { readonly id: Id } {
   return {
     ...spec,
     read: (raw) => {
@@ -68,7 +70,10 @@ export function defineOperation<const Id extends string, S extends z.ZodObject>(
         const issue = parsed.error.issues[0]
         return { ok: false, message: `${spec.title}: ${issue?.path.join('.') ?? 'params'}: ${issue?.message ?? 'not readable'}` }
       }
-      return { ok: true, step: { effect: (context) => spec.effect(parsed.data, context), words: (context) => spec.words(parsed.data, context) } }
+      return {
+        ok: true,
+        step: { effect: (context) => spec.effect(parsed.data, context), words: (context) => spec.words(parsed.data, context) },
+      }
     },
   }
 }

@@ -4,7 +4,12 @@ import { formatPlain } from '../units/format'
 import { defineOperation, UNWORKED } from './contract'
 
 export const saw = defineOperation({
-  id: 'saw', title: 'Saw', kind: 'cold', together: false, handsOnS: 90, waitS: 0,
+  id: 'saw',
+  title: 'Saw',
+  kind: 'cold',
+  together: false,
+  handsOnS: 90,
+  waitS: 0,
   params: z.object({ cutMm: lengthMm({ label: 'Cut size', min: 0.5, max: 2000 }).optional(), what: z.string().optional() }),
   effect: () => ({ elsewhere: UNWORKED }),
   words: ({ cutMm, what }) => ({
@@ -15,7 +20,12 @@ export const saw = defineOperation({
 })
 
 export const file = defineOperation({
-  id: 'file', title: 'File', kind: 'cold', together: false, handsOnS: 60, waitS: 0,
+  id: 'file',
+  title: 'File',
+  kind: 'cold',
+  together: false,
+  handsOnS: 60,
+  waitS: 0,
   params: z.object({ what: z.string().optional() }),
   effect: () => ({ elsewhere: UNWORKED }),
   words: ({ what }) => ({
@@ -26,7 +36,12 @@ export const file = defineOperation({
 })
 
 export const drill = defineOperation({
-  id: 'drill', title: 'Drill', kind: 'cold', together: false, handsOnS: 45, waitS: 0,
+  id: 'drill',
+  title: 'Drill',
+  kind: 'cold',
+  together: false,
+  handsOnS: 45,
+  waitS: 0,
   caution: 'Clamp the work and wear eye protection: a catching bit spins thin sheet.',
   params: z.object({ diameterMm: lengthMm({ label: 'Hole', min: 0.3, max: 20 }) }),
   effect: () => ({ elsewhere: UNWORKED }),

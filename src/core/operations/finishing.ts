@@ -2,8 +2,14 @@ import { z } from 'zod'
 import { defineOperation, UNWORKED } from './contract'
 
 export const pickle = defineOperation({
-  id: 'pickle', title: 'Pickle', kind: 'bath', together: true, handsOnS: 60, waitS: 480,
-  caution: 'Acid: goggles, gloves, ventilation, copper or plastic tongs, no iron in the bath. Never drop hot work in. Follow the product’s safety sheet and local rules.',
+  id: 'pickle',
+  title: 'Pickle',
+  kind: 'bath',
+  together: true,
+  handsOnS: 60,
+  waitS: 480,
+  caution:
+    'Acid: goggles, gloves, ventilation, copper or plastic tongs, no iron in the bath. Never drop hot work in. Follow the product’s safety sheet and local rules.',
   params: z.object({}),
   effect: () => ({ elsewhere: UNWORKED }),
   words: () => ({
@@ -14,7 +20,12 @@ export const pickle = defineOperation({
 })
 
 export const finish = defineOperation({
-  id: 'finish', title: 'Finish', kind: 'finish', together: false, handsOnS: 240, waitS: 0,
+  id: 'finish',
+  title: 'Finish',
+  kind: 'finish',
+  together: false,
+  handsOnS: 240,
+  waitS: 0,
   params: z.object({ what: z.string().optional() }),
   effect: () => ({ elsewhere: UNWORKED }),
   words: ({ what }) => ({

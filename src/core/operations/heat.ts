@@ -2,26 +2,50 @@ import { z } from 'zod'
 import { SOLDER_IDS, SOLDERS } from '../metals/solders'
 import { defineOperation, UNWORKED } from './contract'
 
-const HEAT_CAUTION = 'Eye protection, ventilation, hair and sleeves tied back, a clear fireproof bench. Follow the torch maker’s and the flux’s safety sheets and local rules.'
+const HEAT_CAUTION =
+  'Eye protection, ventilation, hair and sleeves tied back, a clear fireproof bench. Follow the torch maker’s and the flux’s safety sheets and local rules.'
 
 export const anneal = defineOperation({
-  id: 'anneal', title: 'Anneal', kind: 'heat', together: true, handsOnS: 120, waitS: 0, caution: HEAT_CAUTION,
+  id: 'anneal',
+  title: 'Anneal',
+  kind: 'heat',
+  together: true,
+  handsOnS: 120,
+  waitS: 0,
+  caution: HEAT_CAUTION,
   params: z.object({
-    tempC: z.number({ error: 'a temperature in °C, 100 to 1000' }).min(100, { error: 'at least 100 °C' }).max(1000, { error: 'at most 1000 °C' }).optional(),
+    tempC: z
+      .number({ error: 'a temperature in °C, 100 to 1000' })
+      .min(100, { error: 'at least 100 °C' })
+      .max(1000, { error: 'at most 1000 °C' })
+      .optional(),
     timeS: z.number().min(1, { error: 'at least 1 s' }).max(36000, { error: 'at most 10 h' }).default(20),
   }),
   effect: ({ tempC, timeS }, { alloy }) => ({ elsewhere: UNWORKED, heat: { tempC: tempC ?? alloy.torchTargetC, timeS } }),
   words: ({ tempC }, { alloy }) => ({
     title: 'Anneal',
     say: `Bring the whole piece up evenly to ${alloy.annealCue} and hold it there for a slow count of twenty. A bright workshop hides the glow: shade the work.`,
-    facts: [{ label: 'Aim for', value: `${tempC ?? alloy.torchTargetC} °C, ± 40` }, { label: 'Then', value: alloy.quench }],
+    facts: [
+      { label: 'Aim for', value: `${tempC ?? alloy.torchTargetC} °C, ± 40` },
+      { label: 'Then', value: alloy.quench },
+    ],
     watch: `Solidus is ${alloy.solidusC} °C. If the surface starts to shimmer, take the flame away.`,
   }),
 })
 
 export const solder = defineOperation({
-  id: 'solder', title: 'Solder', kind: 'heat', together: false, handsOnS: 240, waitS: 0, caution: HEAT_CAUTION,
-  params: z.object({ solder: z.enum(SOLDER_IDS).default('hard-75'), what: z.string().optional(), timeS: z.number().min(1).max(3600).default(20) }),
+  id: 'solder',
+  title: 'Solder',
+  kind: 'heat',
+  together: false,
+  handsOnS: 240,
+  waitS: 0,
+  caution: HEAT_CAUTION,
+  params: z.object({
+    solder: z.enum(SOLDER_IDS).default('hard-75'),
+    what: z.string().optional(),
+    timeS: z.number().min(1).max(3600).default(20),
+  }),
   effect: ({ solder, timeS }) => ({ elsewhere: UNWORKED, heat: { tempC: SOLDERS[solder].liquidusC, timeS } }),
   words: ({ solder, what }, { alloy }) => ({
     title: `Solder ${what ?? 'the joint'}`,

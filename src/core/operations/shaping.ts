@@ -10,7 +10,12 @@ const COMPRESSION_WEIGHT = 0.6
 const HAMMER_WEIGHT = 0.8
 
 export const bend = defineOperation({
-  id: 'bend', title: 'Bend', kind: 'cold', together: false, handsOnS: 120, waitS: 0,
+  id: 'bend',
+  title: 'Bend',
+  kind: 'cold',
+  together: false,
+  handsOnS: 120,
+  waitS: 0,
   params: z.object({ insideRadiusMm: lengthMm({ label: 'Inside radius', min: 0, max: 1000 }), what: z.string().optional() }),
   effect: ({ insideRadiusMm }, { thicknessMm, widthMm }) => {
     const strain = bendStrain(insideRadiusMm, thicknessMm, widthMm)
@@ -25,7 +30,12 @@ export const bend = defineOperation({
 })
 
 export const dap = defineOperation({
-  id: 'dap', title: 'Dome', kind: 'cold', together: false, handsOnS: 60, waitS: 0,
+  id: 'dap',
+  title: 'Dome',
+  kind: 'cold',
+  together: false,
+  handsOnS: 60,
+  waitS: 0,
   caution: 'Never a hardened hammer face on a hardened punch: use a brass or soft-faced mallet, and wear eye protection.',
   params: z.object({
     punchMm: lengthMm({ label: 'Punch', min: 1, max: 120 }),
@@ -52,9 +62,17 @@ export const dap = defineOperation({
 })
 
 export const planish = defineOperation({
-  id: 'planish', title: 'Planish', kind: 'cold', together: false, handsOnS: 180, waitS: 0,
+  id: 'planish',
+  title: 'Planish',
+  kind: 'cold',
+  together: false,
+  handsOnS: 180,
+  waitS: 0,
   params: z.object({ thinnedFraction: ratio({ label: 'Thinned by', min: 0, max: 0.6 }).default(0.04), what: z.string().optional() }),
-  effect: ({ thinnedFraction }) => ({ elsewhere: { strain: hammerStrain(thinnedFraction), weight: HAMMER_WEIGHT }, thicknessRatio: 1 - thinnedFraction }),
+  effect: ({ thinnedFraction }) => ({
+    elsewhere: { strain: hammerStrain(thinnedFraction), weight: HAMMER_WEIGHT },
+    thicknessRatio: 1 - thinnedFraction,
+  }),
   words: ({ what }) => ({
     title: `Planish ${what ?? 'the surface'}`,
     say: 'Polished face, overlapping blows, each flat on the metal with the stake right under it.',
@@ -63,7 +81,12 @@ export const planish = defineOperation({
 })
 
 export const trueUp = defineOperation({
-  id: 'true-up', title: 'True up', kind: 'cold', together: false, handsOnS: 90, waitS: 0,
+  id: 'true-up',
+  title: 'True up',
+  kind: 'cold',
+  together: false,
+  handsOnS: 90,
+  waitS: 0,
   params: z.object({ on: z.string().default('the mandrel') }),
   effect: () => ({ elsewhere: { strain: 0.02, weight: HAMMER_WEIGHT } }),
   words: ({ on }) => ({
@@ -74,9 +97,16 @@ export const trueUp = defineOperation({
 })
 
 export const roll = defineOperation({
-  id: 'roll', title: 'Roll', kind: 'cold', together: false, handsOnS: 180, waitS: 0,
+  id: 'roll',
+  title: 'Roll',
+  kind: 'cold',
+  together: false,
+  handsOnS: 180,
+  waitS: 0,
   caution: 'Fingers, sleeves and hair away from the rolls.',
-  params: z.object({ fromMm: lengthMm({ label: 'From', min: 0.05, max: 12 }), toMm: lengthMm({ label: 'To', min: 0.05, max: 12 }) }).refine((p) => p.toMm < p.fromMm, { path: ['toMm'], error: 'rolling goes from thick to thin' }),
+  params: z
+    .object({ fromMm: lengthMm({ label: 'From', min: 0.05, max: 12 }), toMm: lengthMm({ label: 'To', min: 0.05, max: 12 }) })
+    .refine((p) => p.toMm < p.fromMm, { path: ['toMm'], error: 'rolling goes from thick to thin' }),
   effect: ({ fromMm, toMm }) => ({ elsewhere: { strain: rollingStrain(fromMm, toMm), weight: 1 }, thicknessRatio: toMm / fromMm }),
   words: ({ fromMm, toMm }) => ({
     title: `Roll to ${formatPlain(toMm, 2)} mm`,
@@ -86,7 +116,12 @@ export const roll = defineOperation({
 })
 
 export const stamp = defineOperation({
-  id: 'stamp', title: 'Stamp', kind: 'cold', together: false, handsOnS: 60, waitS: 0,
+  id: 'stamp',
+  title: 'Stamp',
+  kind: 'cold',
+  together: false,
+  handsOnS: 60,
+  waitS: 0,
   caution: 'Brass or soft-faced hammer on hardened stamps, eye protection on.',
   params: z.object({ depthMm: lengthMm({ label: 'Depth', min: 0.02, max: 2 }).default(0.2), what: z.string().optional() }),
   effect: ({ depthMm }, { thicknessMm }) => {

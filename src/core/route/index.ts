@@ -1,5 +1,5 @@
-export { type DesignStep, defaultSteps, type PieceDesign, type PiecePlan, planPiece } from './plan-piece'
 export { checkOrder, type OrderFinding } from './order'
+export { type DesignStep, defaultSteps, type PieceDesign, type PiecePlan, planPiece } from './plan-piece'
 export { temperInput } from './schema'
 export { type RegionState, type RouteStep, type TemperInput, type TemperState, type TemperWalk, walkTemper } from './temper'
 export { insertAnneal, wordsOf } from './words'

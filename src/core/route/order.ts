@@ -12,33 +12,67 @@ export interface OrderFinding {
 interface OrderRule {
   readonly code: string
   readonly level: 'stop' | 'warn'
-  /** Must be done before `then`, whenever both are on the route. */
+  /** Must be done before `after`, whenever both are on the route. */
   readonly first: (step: RouteStep) => boolean
-  readonly then: (step: RouteStep) => boolean
-  /** `each`: every `then` needs a `first` since the last heat. `any`: no `first` may follow a `then`. */
+  readonly after: (step: RouteStep) => boolean
+  /** `each`: every `after` needs a `first` since the last heat. `any`: no `first` may follow a `after`. */
   readonly reach: 'last-heat' | 'any'
   readonly message: string
 }
 
-const isOp = (...ids: string[]) => (step: RouteStep) => ids.includes(step.op)
+const isOp =
+  (...ids: string[]) =>
+  (step: RouteStep) =>
+    ids.includes(step.op)
 const isHeat = (step: RouteStep) => findOperation(step.op)?.kind === 'heat'
 
 /** Rules of the order of work that these operations can break (common practice, no source). */
 const RULES: readonly OrderRule[] = [
-  { code: 'finish-after-heat', level: 'stop', first: isHeat, then: isOp('finish'), reach: 'any', message: 'A torch after finishing spoils the finish: heat first, finish last.' },
-  { code: 'solder-before-true-up', level: 'stop', first: isOp('solder'), then: isOp('true-up'), reach: 'any', message: 'Solder first, then true up: an open joint springs and will not go round.' },
-  { code: 'bend-before-solder', level: 'stop', first: isOp('bend'), then: isOp('solder'), reach: 'any', message: 'The joint cannot be soldered before it is bent shut.' },
-  { code: 'pickle-before-hammer', level: 'warn', first: isOp('pickle'), then: isOp('planish', 'dap', 'stamp', 'true-up'), reach: 'last-heat', message: 'Scale left from the last heat is driven into the surface: pickle before hammering.' },
+  {
+    code: 'finish-after-heat',
+    level: 'stop',
+    first: isHeat,
+    after: isOp('finish'),
+    reach: 'any',
+    message: 'A torch after finishing spoils the finish: heat first, finish last.',
+  },
+  {
+    code: 'solder-before-true-up',
+    level: 'stop',
+    first: isOp('solder'),
+    after: isOp('true-up'),
+    reach: 'any',
+    message: 'Solder first, then true up: an open joint springs and will not go round.',
+  },
+  {
+    code: 'bend-before-solder',
+    level: 'stop',
+    first: isOp('bend'),
+    after: isOp('solder'),
+    reach: 'any',
+    message: 'The joint cannot be soldered before it is bent shut.',
+  },
+  {
+    code: 'pickle-before-hammer',
+    level: 'warn',
+    first: isOp('pickle'),
+    after: isOp('planish', 'dap', 'stamp', 'true-up'),
+    reach: 'last-heat',
+    message: 'Scale left from the last heat is driven into the surface: pickle before hammering.',
+  },
 ]
 
 function findBroken(rule: OrderRule, steps: readonly RouteStep[]): OrderFinding[] {
   return steps.flatMap((step, i) => {
-    if (!rule.then(step)) return []
-    if (rule.reach === 'any') return steps.slice(i + 1).some(rule.first) ? [{ level: rule.level, code: rule.code, step: i, message: rule.message }] : []
+    if (!rule.after(step)) return []
+    if (rule.reach === 'any')
+      return steps.slice(i + 1).some(rule.first) ? [{ level: rule.level, code: rule.code, step: i, message: rule.message }] : []
     const lastHeat = steps.slice(0, i).findLastIndex(isHeat)
     const since = steps.slice(lastHeat + 1, i)
-    const alreadyHammered = since.some(rule.then)
-    return lastHeat >= 0 && !alreadyHammered && !since.some(rule.first) ? [{ level: rule.level, code: rule.code, step: i, message: rule.message }] : []
+    const alreadyHammered = since.some(rule.after)
+    return lastHeat >= 0 && !alreadyHammered && !since.some(rule.first)
+      ? [{ level: rule.level, code: rule.code, step: i, message: rule.message }]
+      : []
   })
 }
 

@@ -24,7 +24,12 @@ export type PiecePlan =
 
 /** The form's own steps, with ids that stay the same as long as the route does. */
 export function defaultSteps(result: FormResult): DesignStep[] {
-  return result.route.map((step, i) => ({ id: `${step.op}-${i + 1}`, op: step.op, params: { ...step.params }, ...(step.target ? { target: step.target } : {}) }))
+  return result.route.map((step, i) => ({
+    id: `${step.op}-${i + 1}`,
+    op: step.op,
+    params: { ...step.params },
+    ...(step.target ? { target: step.target } : {}),
+  }))
 }
 
 /** Recomputes a piece from its design: result, steps in order, and what the temper ribbon needs. */
@@ -36,6 +41,12 @@ export function planPiece(design: PieceDesign, options: { readonly ringSystem?: 
   if (!run.ok) return run
   const blank = run.result.blanks[0]
   const steps = design.route ?? defaultSteps(run.result)
-  const temper: TemperInput = { alloy: blank?.alloy ?? 'sterling-925', thicknessMm: blank?.thicknessMm ?? 1, bought: design.bought, regions: run.result.regions, steps }
+  const temper: TemperInput = {
+    alloy: blank?.alloy ?? 'sterling-925',
+    thicknessMm: blank?.thicknessMm ?? 1,
+    bought: design.bought,
+    regions: run.result.regions,
+    steps,
+  }
   return { ok: true, result: run.result, steps, temper }
 }

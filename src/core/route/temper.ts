@@ -86,7 +86,11 @@ function heat(alloy: Alloy, region: RegionState, effect: Effect): { region: Regi
   if (!effect.heat) return { region, softened: 0, coarse: false }
   const after = anneal(alloy, { strain: region.strain, grainMm: region.grainMm, ...effect.heat })
   const workUsedFraction = Math.max(region.damageFraction, region.workUsedFraction * (1 - after.softenedFraction))
-  return { region: { ...region, strain: after.strain, workUsedFraction, grainMm: after.grainMm, hardnessHv: hardnessHv(alloy, after.strain) }, softened: after.softenedFraction, coarse: after.coarse }
+  return {
+    region: { ...region, strain: after.strain, workUsedFraction, grainMm: after.grainMm, hardnessHv: hardnessHv(alloy, after.strain) },
+    softened: after.softenedFraction,
+    coarse: after.coarse,
+  }
 }
 
 function worst(regions: readonly RegionState[]): RegionState {
@@ -108,12 +112,22 @@ function tell(alloy: Alloy, piece: Piece, told: Told): TemperState {
   const left = Math.max(0, 1 - region.workUsedFraction)
   const hot = told.effect?.heat
   return {
-    op: told.op, title: told.title, heat: hot !== undefined, regions: piece.regions,
-    strain: region.strain, workUsedFraction: region.workUsedFraction, workLeftFraction: left,
+    op: told.op,
+    title: told.title,
+    heat: hot !== undefined,
+    regions: piece.regions,
+    strain: region.strain,
+    workUsedFraction: region.workUsedFraction,
+    workLeftFraction: left,
     plusMinusFraction: 0.3 * region.workUsedFraction,
-    crackProbability: crackProbability(region.workUsedFraction), light: lightOf(region.workUsedFraction),
-    hardnessHv: region.hardnessHv, flowStressMPa: flowStressMPa(alloy, region.strain), temper: temperOfStrain(region.strain),
-    thicknessMm: piece.thicknessMm, grainMm: region.grainMm, coarseGrain: told.coarse,
+    crackProbability: crackProbability(region.workUsedFraction),
+    light: lightOf(region.workUsedFraction),
+    hardnessHv: region.hardnessHv,
+    flowStressMPa: flowStressMPa(alloy, region.strain),
+    temper: temperOfStrain(region.strain),
+    thicknessMm: piece.thicknessMm,
+    grainMm: region.grainMm,
+    coarseGrain: told.coarse,
     softenedFraction: hot ? told.softened : null,
     meltingMarginC: hot ? alloy.solidusC - hot.tempC - COLOUR_ERROR_C : null,
   }
@@ -123,7 +137,12 @@ function startPiece(alloy: Alloy, input: TemperInput): Piece {
   const strain = boughtStrain(input.bought)
   const names = input.regions && input.regions.length > 0 ? input.regions : ['body']
   const regions = names.map((region) => ({
-    region, strain, workUsedFraction: strain / strainLimit(alloy), damageFraction: 0, grainMm: STOCK_GRAIN_MM, hardnessHv: hardnessHv(alloy, strain),
+    region,
+    strain,
+    workUsedFraction: strain / strainLimit(alloy),
+    damageFraction: 0,
+    grainMm: STOCK_GRAIN_MM,
+    hardnessHv: hardnessHv(alloy, strain),
   }))
   return { regions, thicknessMm: input.thicknessMm }
 }
@@ -150,8 +169,18 @@ export function walkTemper(input: TemperInput): TemperWalk {
     const worked = piece.regions.map((region) => heat(alloy, work(alloy, region, effect), effect))
     piece = { regions: worked.map((item) => item.region), thicknessMm: piece.thicknessMm * (effect.thicknessRatio ?? 1) }
     const softened = Math.min(...worked.map((item) => item.softened))
-    steps.push(tell(alloy, piece, { op: step.op, title: read.step.words(context).title, effect, softened, coarse: worked.some((item) => item.coarse) }))
+    steps.push(
+      tell(alloy, piece, {
+        op: step.op,
+        title: read.step.words(context).title,
+        effect,
+        softened,
+        coarse: worked.some((item) => item.coarse),
+      }),
+    )
   })
-  const annealBefore = steps.flatMap((state, i) => (state.light !== 'green' && !state.heat && state.workUsedFraction > (steps[i - 1] ?? start).workUsedFraction + 1e-9 ? [i] : []))
+  const annealBefore = steps.flatMap((state, i) =>
+    state.light !== 'green' && !state.heat && state.workUsedFraction > (steps[i - 1] ?? start).workUsedFraction + 1e-9 ? [i] : [],
+  )
   return { start, steps, annealBefore, issues }
 }

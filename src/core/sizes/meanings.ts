@@ -1,7 +1,7 @@
 import { bangleInsideMm } from '../tables/bangles'
 import { letterDrillMm, numberDrillMm } from '../tables/drills'
 import { GAUGE_SCALES, type GaugeSystem, gaugeName, gaugeToMm } from '../tables/gauges'
-import { type RingSystem, RING_SCALES, ringInsideMm, ringSizeName, ukSizeName } from '../tables/rings'
+import { RING_SCALES, type RingSystem, ringInsideMm, ringSizeName, ukSizeName } from '../tables/rings'
 import { mmToInch } from '../units/convert'
 import { formatPlain } from '../units/format'
 import type { SizeMeaning } from './reading'
@@ -22,7 +22,8 @@ export function gaugeMeaning(typed: string, system: GaugeSystem, index: number):
   const mm = gaugeToMm(system, index)
   const scale = GAUGE_SCALES[system]
   const name = gaugeName(index)
-  if (mm === undefined) return `${name} is off the ${scale.title} scale, which runs from ${gaugeName(scale.lowest)} to ${gaugeName(scale.highest)} in ${system === 'B&S' ? 'steps of any size' : 'whole numbers'}`
+  if (mm === undefined)
+    return `${name} is off the ${scale.title} scale, which runs from ${gaugeName(scale.lowest)} to ${gaugeName(scale.highest)} in ${system === 'B&S' ? 'steps of any size' : 'whole numbers'}`
   const between = Number.isInteger(index) ? '' : ', between two standard gauges'
   return { kind: 'gauge', ...base(typed, mm, `${name} ga ${system}${between}`), gauge: { system, name, index } }
 }
@@ -54,7 +55,11 @@ export function ringMeaning(typed: string, system: RingSystem, size: number): Si
 export function bangleMeaning(typed: string, inches: number, sixteenths: number): SizeMeaning | string {
   const mm = bangleInsideMm(inches, sixteenths)
   if (mm === undefined) return `${inches}-${sixteenths} is no bangle size: inches 1 to 4, then sixteenths 0 to 15`
-  return { kind: 'bangle', ...base(typed, mm, `bangle ${inches}-${sixteenths}: ${inches} and ${sixteenths}/16 in inside`), bangle: { size: `${inches}-${sixteenths}` } }
+  return {
+    kind: 'bangle',
+    ...base(typed, mm, `bangle ${inches}-${sixteenths}: ${inches} and ${sixteenths}/16 in inside`),
+    bangle: { size: `${inches}-${sixteenths}` },
+  }
 }
 
 /** Blade sizes are bought by name; the number given is the blade's usual width (medium, preset). */

@@ -19,7 +19,15 @@ interface Rule {
   readonly read: (match: RegExpExecArray, typed: Typed) => SizeReading | undefined
 }
 
-const MM_PER_UNIT: Readonly<Record<string, number>> = { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, inch: MM_PER_INCH, inches: MM_PER_INCH, '"': MM_PER_INCH }
+const MM_PER_UNIT: Readonly<Record<string, number>> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_INCH,
+  inch: MM_PER_INCH,
+  inches: MM_PER_INCH,
+  '"': MM_PER_INCH,
+}
 const SYSTEM_WORDS: Readonly<Record<string, GaugeSystem>> = { 'b&s': 'B&S', awg: 'B&S', swg: 'SWG', msg: 'MSG', steel: 'MSG' }
 
 function settle(typed: Typed, meaning: SizeMeaning | string): SizeReading {
@@ -48,7 +56,11 @@ function readGauge(match: RegExpExecArray, typed: Typed): SizeReading | undefine
   const named = SYSTEM_WORDS[(match[2] ?? '').toLowerCase()] ?? typed.context.gaugeSystem
   if (named) return settle(typed, gaugeMeaning(typed.raw, named, index))
   const question = `Which gauge? ${typed.raw} differs between the scales: name the metal, or write B&S, SWG or steel behind it`
-  return ask(typed, question, GAUGE_SYSTEMS.map((system) => gaugeMeaning(typed.raw, system, index)))
+  return ask(
+    typed,
+    question,
+    GAUGE_SYSTEMS.map((system) => gaugeMeaning(typed.raw, system, index)),
+  )
 }
 
 function readLength(match: RegExpExecArray, typed: Typed): SizeReading {
@@ -93,15 +105,25 @@ function readBareLetter(match: RegExpExecArray, typed: Typed): SizeReading {
   const letter = match[0].toUpperCase()
   const ring = ringMeaning(typed.raw, 'UK', letter.charCodeAt(0) - 65)
   if (typed.context.expects === 'ring') return settle(typed, ring)
-  return ask(typed, `Is ${letter} a UK ring size or a letter drill? Write "UK ${letter}" or "drill ${letter}"`, [ring, letterDrillMeaning(typed.raw, letter)])
+  return ask(typed, `Is ${letter} a UK ring size or a letter drill? Write "UK ${letter}" or "drill ${letter}"`, [
+    ring,
+    letterDrillMeaning(typed.raw, letter),
+  ])
 }
 
 function readDashed(match: RegExpExecArray, typed: Typed): SizeReading {
   const [inches, other] = [Number(match[1]), Number(match[2])]
   const bangle = bangleMeaning(typed.raw, inches, other)
   if (typed.context.expects === 'bangle') return settle(typed, bangle)
-  const fraction = other === 0 ? `"${typed.raw}" divides by zero` : lengthMeaning(typed.raw, inchToMm(inches / other), `the fraction ${inches}/${other} in`)
-  return ask(typed, `Is ${typed.raw} the bangle size (${inches} and ${other}/16 in) or the fraction ${inches}/${other} in? Write "bangle ${typed.raw}" or "${inches}/${other} in"`, [bangle, fraction])
+  const fraction =
+    other === 0
+      ? `"${typed.raw}" divides by zero`
+      : lengthMeaning(typed.raw, inchToMm(inches / other), `the fraction ${inches}/${other} in`)
+  return ask(
+    typed,
+    `Is ${typed.raw} the bangle size (${inches} and ${other}/16 in) or the fraction ${inches}/${other} in? Write "bangle ${typed.raw}" or "${inches}/${other} in"`,
+    [bangle, fraction],
+  )
 }
 
 function readNoughts(match: RegExpExecArray, typed: Typed): SizeReading {
@@ -113,13 +135,22 @@ function readNoughts(match: RegExpExecArray, typed: Typed): SizeReading {
 
 /** First rule that reads the text wins, so the order goes from the most to the least explicit. */
 const RULES: readonly Rule[] = [
-  { pattern: /^-/, read: (_, typed) => ({ kind: 'unknown', typed: typed.raw, message: `${typed.raw} is below zero; a size is above zero` }) },
+  {
+    pattern: /^-/,
+    read: (_, typed) => ({ kind: 'unknown', typed: typed.raw, message: `${typed.raw} is below zero; a size is above zero` }),
+  },
   { pattern: /^(\d\/0|0{2,6}|[\d. /]+?)\s*(?:gauge|ga|g)\.?\s*(b&s|awg|swg|msg|steel)?$/i, read: readGauge },
   { pattern: /^(\d\/0|0{2,6}|[\d. /]+?)\s*(b&s|awg|swg|msg)(?:\s*(?:gauge|ga))?$/i, read: readGauge },
-  { pattern: /^(?:#|no\.? ?|number ?|drill ?#?)(\d+)$/i, read: (match, typed) => settle(typed, numberDrillMeaning(typed.raw, Number(match[1]))) },
+  {
+    pattern: /^(?:#|no\.? ?|number ?|drill ?#?)(\d+)$/i,
+    read: (match, typed) => settle(typed, numberDrillMeaning(typed.raw, Number(match[1]))),
+  },
   { pattern: /^(?:drill|letter) ?([a-z])$/i, read: (match, typed) => settle(typed, letterDrillMeaning(typed.raw, match[1] ?? '')) },
   { pattern: /^blade ?(\d)\/0$/i, read: (match, typed) => settle(typed, bladeMeaning(typed.raw, Number(match[1]))) },
-  { pattern: /^bangle ?(\d) ?[-/] ?(\d{1,2})$/i, read: (match, typed) => settle(typed, bangleMeaning(typed.raw, Number(match[1]), Number(match[2]))) },
+  {
+    pattern: /^bangle ?(\d) ?[-/] ?(\d{1,2})$/i,
+    read: (match, typed) => settle(typed, bangleMeaning(typed.raw, Number(match[1]), Number(match[2]))),
+  },
   { pattern: /^us ?(?:size )?(.+)$/i, read: (match, typed) => readRing('US', match[1] ?? '', typed) },
   { pattern: /^iso ?(?:size )?(.+)$/i, read: (match, typed) => readRing('ISO', match[1] ?? '', typed) },
   { pattern: /^uk ?(?:size )?(.+)$/i, read: (match, typed) => readUk(match[1] ?? '', typed) },
@@ -153,7 +184,12 @@ export function parseSize(raw: string, context: SizeContext = {}): SizeReading {
     if (reading) return reading
   }
   const examples = EXAMPLES[context.expects ?? 'length'] ?? ''
-  return { kind: 'unknown', typed: typed.raw, message: typed.raw === '' ? `nothing was entered; write a size such as ${examples}` : `"${typed.raw}" is not a size; write it as ${examples}` }
+  return {
+    kind: 'unknown',
+    typed: typed.raw,
+    message:
+      typed.raw === '' ? `nothing was entered; write a size such as ${examples}` : `"${typed.raw}" is not a size; write it as ${examples}`,
+  }
 }
 
 /** One line for under a field: what was understood, in mm and inches. */

@@ -1,6 +1,6 @@
-import type { FieldSize } from '../units/fields'
 import type { GaugeSystem } from '../tables/gauges'
 import type { RingSystem } from '../tables/rings'
+import type { FieldSize } from '../units/fields'
 
 /** What is known where a size is typed. */
 export interface SizeContext {
@@ -22,9 +22,15 @@ interface Understood {
 /** One thing a typed text means. `mm` of a ring or a bangle is its inside diameter. */
 export type SizeMeaning =
   | (Understood & { readonly kind: 'length' })
-  | (Understood & { readonly kind: 'gauge'; readonly gauge: { readonly system: GaugeSystem; readonly name: string; readonly index: number } })
+  | (Understood & {
+      readonly kind: 'gauge'
+      readonly gauge: { readonly system: GaugeSystem; readonly name: string; readonly index: number }
+    })
   | (Understood & { readonly kind: 'drill'; readonly drill: { readonly name: string } })
-  | (Understood & { readonly kind: 'ring'; readonly ring: { readonly system: RingSystem; readonly size: string; readonly insideCircumferenceMm: number } })
+  | (Understood & {
+      readonly kind: 'ring'
+      readonly ring: { readonly system: RingSystem; readonly size: string; readonly insideCircumferenceMm: number }
+    })
   | (Understood & { readonly kind: 'bangle'; readonly bangle: { readonly size: string } })
   | (Understood & { readonly kind: 'blade'; readonly blade: { readonly name: string } })
 

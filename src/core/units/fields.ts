@@ -31,7 +31,14 @@ function numberField(meta: FieldMeta) {
 }
 
 function metaFrom(spec: FieldSpec, unit: Unit, size?: FieldSize): FieldMeta {
-  return { label: spec.label, unit, minimum: spec.min, maximum: spec.max, ...(size ? { size } : {}), ...(spec.help ? { help: spec.help } : {}) }
+  return {
+    label: spec.label,
+    unit,
+    minimum: spec.min,
+    maximum: spec.max,
+    ...(size ? { size } : {}),
+    ...(spec.help ? { help: spec.help } : {}),
+  }
 }
 
 /** A length in mm; typed as a smith writes lengths. The field's name ends in `Mm`. */

@@ -3,7 +3,19 @@ import type { Unit } from './unit'
 
 /** Digits after the point that a smith reads in each unit; anything else shows two. */
 const DECIMALS: Partial<Record<Unit, number>> = {
-  mm: 2, mm2: 1, g: 2, '°C': 0, s: 0, min: 0, HV: 0, count: 0, '%': 0, in: 4, strain: 3, ratio: 2, MPa: 0,
+  mm: 2,
+  mm2: 1,
+  g: 2,
+  '°C': 0,
+  s: 0,
+  min: 0,
+  HV: 0,
+  count: 0,
+  '%': 0,
+  in: 4,
+  strain: 3,
+  ratio: 2,
+  MPa: 0,
 }
 
 /** Rounds to a fixed number of digits without the floating-point tail: `roundTo(1.005, 2)` is 1.01. */

@@ -49,7 +49,8 @@ interface DeriveSpec {
 export function derive(log: WorkingLog, spec: DeriveSpec): number {
   const env = Object.fromEntries(spec.given.map((item) => [item.symbol, item.value]))
   const value = evaluateFormula(spec.formula, env)
-  if (!Number.isFinite(value)) throw new InvariantError('working-not-finite', { got: `${spec.formula} = ${value}`, expected: 'a finite number' })
+  if (!Number.isFinite(value))
+    throw new InvariantError('working-not-finite', { got: `${spec.formula} = ${value}`, expected: 'a finite number' })
   log.push({ kind: 'formula', substituted: substituteFormula(spec.formula, env), value, ...spec })
   return value
 }

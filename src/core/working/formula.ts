@@ -11,8 +11,17 @@ interface Token {
 const TOKEN = /\s*(?:(\d+(?:\.\d+)?)|([A-Za-zΑ-Ωα-ωπ][A-Za-z0-9_Α-Ωα-ω₀-₉]*)|([+\-−·×/^()√,]))/uy
 
 const FUNCTIONS: Readonly<Record<string, (...args: number[]) => number>> = {
-  sin: Math.sin, cos: Math.cos, asin: Math.asin, acos: Math.acos, atan: Math.atan, ln: Math.log, exp: Math.exp,
-  min: Math.min, max: Math.max, abs: Math.abs, roundUp: (value, step) => Math.ceil(value / (step ?? 1) - 1e-9) * (step ?? 1),
+  sin: Math.sin,
+  cos: Math.cos,
+  asin: Math.asin,
+  acos: Math.acos,
+  atan: Math.atan,
+  ln: Math.log,
+  exp: Math.exp,
+  min: Math.min,
+  max: Math.max,
+  abs: Math.abs,
+  roundUp: (value, step) => Math.ceil(value / (step ?? 1) - 1e-9) * (step ?? 1),
 }
 
 function tokenize(formula: string): Token[] {
@@ -113,7 +122,8 @@ function parse(tokens: readonly Token[], formula: string): Node {
   }
 
   const whole = sum()
-  if (at < tokens.length) throw new InvariantError('formula-unreadable', { got: formula, expected: `nothing after "${tokens[at - 1]?.text}"` })
+  if (at < tokens.length)
+    throw new InvariantError('formula-unreadable', { got: formula, expected: `nothing after "${tokens[at - 1]?.text}"` })
   return whole
 }
 

@@ -18,15 +18,20 @@ export async function startTray(pieceId: number, size: number): Promise<ActionRe
   const stop = plan.result.checks.find((check) => check.level === 'stop')
   if (stop) return refuse(`Not released to the bench: ${stop.message}`)
   const order = checkOrder(plan.steps).find((finding) => finding.level === 'stop')
-  if (order && !piece.design.orderNote) return refuse(`Not released to the bench: ${order.message} Change the route, or write a note there to override it.`)
+  if (order && !piece.design.orderNote)
+    return refuse(`Not released to the bench: ${order.message} Change the route, or write a note there to override it.`)
   const trayId = bench.addTray(pieceId, size, freezePlan(piece, plan))
   revalidatePath('/', 'layout')
   return { ok: true, trayId }
 }
 
 const eventSchema = z.object({
-  trayId: z.number(), stepId: z.string(), workpiece: z.number().int().min(1).nullable(), kind: z.enum(['done', 'wrong', 'note']),
-  text: z.string().max(500).default(''), reversesId: z.number().nullable().default(null),
+  trayId: z.number(),
+  stepId: z.string(),
+  workpiece: z.number().int().min(1).nullable(),
+  kind: z.enum(['done', 'wrong', 'note']),
+  text: z.string().max(500).default(''),
+  reversesId: z.number().nullable().default(null),
 })
 
 /** Writes what happened at the bench. An entry is undone by a later one that names it. */

@@ -36,10 +36,14 @@ function readLength(text: string, range: Range, issues: ActionIssue[]): number {
   const reading = parseSize(text, { gaugeSystem: 'B&S', expects: range.path === 'thickness' ? 'thickness' : 'length' })
   const possible = `possible is ${formatPlain(range.min)} to ${formatPlain(range.max)} mm`
   if (!('mm' in reading)) {
-    issues.push({ path: range.path, message: `${range.label}: ${reading.kind === 'unknown' ? reading.message : reading.question}; ${possible}` })
+    issues.push({
+      path: range.path,
+      message: `${range.label}: ${reading.kind === 'unknown' ? reading.message : reading.question}; ${possible}`,
+    })
     return 0
   }
-  if (reading.mm < range.min || reading.mm > range.max) issues.push({ path: range.path, message: `${range.label}: ${describeMeaning(reading)} was given; ${possible}` })
+  if (reading.mm < range.min || reading.mm > range.max)
+    issues.push({ path: range.path, message: `${range.label}: ${describeMeaning(reading)} was given; ${possible}` })
   return reading.mm
 }
 
@@ -58,8 +62,17 @@ export async function addStock(raw: unknown): Promise<ActionResult<{ id: number;
   const label = drawer.nextLabel(data.kind)
   const sheet = data.kind === 'sheet'
   const id = drawer.add({
-    label, kind: data.kind, alloy: data.alloy, thicknessTyped: data.thickness, thicknessMm, measuredMm, temper: data.temper, parentId: null,
-    outer: sheet ? rectangleOutline(lengthMm, widthMm) : null, holes: [], lengthMm: sheet ? null : lengthMm,
+    label,
+    kind: data.kind,
+    alloy: data.alloy,
+    thicknessTyped: data.thickness,
+    thicknessMm,
+    measuredMm,
+    temper: data.temper,
+    parentId: null,
+    outer: sheet ? rectangleOutline(lengthMm, widthMm) : null,
+    holes: [],
+    lengthMm: sheet ? null : lengthMm,
   })
   revalidatePath('/', 'layout')
   return { ok: true, id, label }

@@ -9,7 +9,11 @@ import { type ActionResult, readAction, refuse } from './result'
 const jobSchema = z.object({
   title: z.string().trim().min(1, { error: 'Job: give it a name, such as what is made' }).max(120),
   customer: z.string().trim().max(120).default(''),
-  dueOn: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, { error: 'Due: a date such as 2027-03-01' }).nullable().default(null),
+  dueOn: z
+    .string()
+    .regex(/^\d{4}-\d{2}-\d{2}$/, { error: 'Due: a date such as 2027-03-01' })
+    .nullable()
+    .default(null),
   status: z.enum(JOB_STATUSES).default('asked'),
   note: z.string().max(2000).default(''),
 })
@@ -29,7 +33,12 @@ const pieceSchema = z.object({
   jobId: z.number().optional(),
   jobTitle: z.string().trim().max(120).optional(),
   name: z.string().trim().min(1, { error: 'Piece: give it a name' }).max(120),
-  quantity: z.number({ error: 'How many: a whole number, 1 to 5000' }).int({ error: 'How many: a whole number' }).min(1, { error: 'How many: at least 1' }).max(5000, { error: 'How many: at most 5000' }).default(1),
+  quantity: z
+    .number({ error: 'How many: a whole number, 1 to 5000' })
+    .int({ error: 'How many: a whole number' })
+    .min(1, { error: 'How many: at least 1' })
+    .max(5000, { error: 'How many: at most 5000' })
+    .default(1),
   spares: z.number().int().min(0).max(5000).default(0),
   form: z.string(),
   input: z.record(z.string(), z.unknown()).optional(),
@@ -44,7 +53,13 @@ export async function addPiece(raw: unknown): Promise<ActionResult<{ id: number;
   if (!form) return refuse(`There is no form "${read.data.form}".`)
   const { jobs } = workshop()
   const job = jobId ?? jobs.addJob({ title: jobTitle || name, customer: '', dueOn: null, status: 'asked', note: '' })
-  const id = jobs.addPiece({ jobId: job, name, quantity, spares, design: { parts: [{ form: form.id, inputVersion: form.inputVersion, input: input ?? { ...form.example } }], bought: 'unknown' } })
+  const id = jobs.addPiece({
+    jobId: job,
+    name,
+    quantity,
+    spares,
+    design: { parts: [{ form: form.id, inputVersion: form.inputVersion, input: input ?? { ...form.example } }], bought: 'unknown' },
+  })
   revalidatePath('/', 'layout')
   return { ok: true, id, jobId: job }
 }

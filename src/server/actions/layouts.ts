@@ -6,10 +6,13 @@ import { workshop } from '../workshop'
 import { type ActionResult, readAction, refuse } from './result'
 
 const layoutSchema = z.object({
-  jobId: z.number(), sheetId: z.number(),
+  jobId: z.number(),
+  sheetId: z.number(),
   kerfMm: z.number({ error: 'Kerf: a width, 0 to 2 mm' }).min(0, { error: 'Kerf: 0 to 2 mm' }).max(2, { error: 'Kerf: 0 to 2 mm' }),
   marginMm: z.number({ error: 'Margin: 0 to 20 mm' }).min(0, { error: 'Margin: 0 to 20 mm' }).max(20, { error: 'Margin: 0 to 20 mm' }),
-  placements: z.array(z.object({ id: z.string(), copy: z.number(), sheet: z.string(), x: z.number(), y: z.number(), rotationDeg: z.number() })).max(2000),
+  placements: z
+    .array(z.object({ id: z.string(), copy: z.number(), sheet: z.string(), x: z.number(), y: z.number(), rotationDeg: z.number() }))
+    .max(2000),
 })
 
 /** Keeps the layout of a job; its draft is replaced. */

@@ -27,15 +27,24 @@ export async function moveRevision(pieceId: number, way: 'undo' | 'redo'): Promi
 
 const describeSchema = z.object({
   name: z.string().trim().min(1, { error: 'Piece: give it a name' }).max(120),
-  quantity: z.number({ error: 'How many: a whole number, 1 to 5000' }).int({ error: 'How many: a whole number' }).min(1, { error: 'How many: at least 1' }).max(5000, { error: 'How many: at most 5000' }),
-  spares: z.number({ error: 'Spares: a whole number, 0 to 5000' }).int({ error: 'Spares: a whole number' }).min(0, { error: 'Spares: 0 or more' }).max(5000, { error: 'Spares: at most 5000' }),
+  quantity: z
+    .number({ error: 'How many: a whole number, 1 to 5000' })
+    .int({ error: 'How many: a whole number' })
+    .min(1, { error: 'How many: at least 1' })
+    .max(5000, { error: 'How many: at most 5000' }),
+  spares: z
+    .number({ error: 'Spares: a whole number, 0 to 5000' })
+    .int({ error: 'Spares: a whole number' })
+    .min(0, { error: 'Spares: 0 or more' })
+    .max(5000, { error: 'Spares: at most 5000' }),
 })
 
 /** Name, quantity and spares of a piece. */
 export async function describePiece(pieceId: number, raw: unknown): Promise<ActionResult> {
   const read = readAction(describeSchema, raw)
   if (!read.ok) return read
-  if (!workshop().jobs.describePiece(pieceId, read.data.name, read.data.quantity, read.data.spares)) return refuse('This piece is no longer there.')
+  if (!workshop().jobs.describePiece(pieceId, read.data.name, read.data.quantity, read.data.spares))
+    return refuse('This piece is no longer there.')
   revalidatePath('/', 'layout')
   return { ok: true }
 }

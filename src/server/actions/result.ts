@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 
 export interface ActionIssue {
   readonly path: string
@@ -6,9 +6,14 @@ export interface ActionIssue {
 }
 
 /** What every action gives back: never a throw for what a person can fix. */
-export type ActionResult<T = object> = ({ readonly ok: true } & T) | { readonly ok: false; readonly message: string; readonly issues: readonly ActionIssue[] }
+export type ActionResult<T = object> =
+  | ({ readonly ok: true } & T)
+  | { readonly ok: false; readonly message: string; readonly issues: readonly ActionIssue[] }
 
-export function refuse(message: string, issues: readonly ActionIssue[] = []): { ok: false; message: string; issues: readonly ActionIssue[] } {
+export function refuse(
+  message: string,
+  issues: readonly ActionIssue[] = [],
+): { ok: false; message: string; issues: readonly ActionIssue[] } {
   return { ok: false, message, issues }
 }
 

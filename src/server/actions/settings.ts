@@ -1,7 +1,7 @@
 'use server'
 import { revalidatePath } from 'next/cache'
-import { settingsSchema } from '../db/repositories'
 import { currentWorkshop, switchWorkshop, WORKSHOPS, type WorkshopName } from '../db/connection'
+import { settingsSchema } from '../db/repositories'
 import { makeBackup, restoreBackup } from '../services/backups'
 import { workshop } from '../workshop'
 import { type ActionResult, readAction, refuse } from './result'

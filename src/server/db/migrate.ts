@@ -13,7 +13,9 @@ export class SchemaError extends Error {}
 
 /** All migrations of a folder in order; refuses gaps in their numbers. */
 export function readMigrations(folder: string): Migration[] {
-  const names = readdirSync(folder).filter((name) => /^\d{4}-.+\.sql$/.test(name)).sort()
+  const names = readdirSync(folder)
+    .filter((name) => /^\d{4}-.+\.sql$/.test(name))
+    .sort()
   names.forEach((name, i) => {
     if (Number(name.slice(0, 4)) !== i + 1) throw new SchemaError(`migration ${String(i + 1).padStart(4, '0')} is missing, found ${name}`)
   })
@@ -32,9 +34,14 @@ interface Applied {
 function assertSameHistory(applied: readonly Applied[], migrations: readonly Migration[]): void {
   applied.forEach((row, i) => {
     const migration = migrations[i]
-    if (!migration) throw new SchemaError(`this database was made by a newer Fold Anvil (it has ${row.name}). Start the newer version, or restore an older backup.`)
+    if (!migration)
+      throw new SchemaError(
+        `this database was made by a newer Fold Anvil (it has ${row.name}). Start the newer version, or restore an older backup.`,
+      )
     if (migration.name !== row.name || checksum(migration.sql) !== row.checksum) {
-      throw new SchemaError(`the database's history does not match this program: expected ${migration.name}, got ${row.name}. Restore a backup or use the version that made it.`)
+      throw new SchemaError(
+        `the database's history does not match this program: expected ${migration.name}, got ${row.name}. Restore a backup or use the version that made it.`,
+      )
     }
   })
 }
@@ -50,7 +57,11 @@ function backUp(db: Database.Database, path: string, version: number): string {
  * Brings a database up to date: each migration in one transaction, names and checksums kept. A database that already holds
  * something is copied beside itself first. Returns the names applied now and the backup's path.
  */
-export function migrate(db: Database.Database, path: string, migrations: readonly Migration[]): { applied: string[]; backup: string | undefined } {
+export function migrate(
+  db: Database.Database,
+  path: string,
+  migrations: readonly Migration[],
+): { applied: string[]; backup: string | undefined } {
   db.exec('CREATE TABLE IF NOT EXISTS migrations (name TEXT PRIMARY KEY, checksum TEXT NOT NULL, applied_at TEXT NOT NULL) STRICT')
   const applied = db.prepare<[], Applied>('SELECT name, checksum FROM migrations ORDER BY name').all()
   assertSameHistory(applied, migrations)

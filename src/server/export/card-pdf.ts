@@ -2,10 +2,10 @@ import type { PDFPage } from 'pdf-lib'
 import { type DrawingView, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { ALLOYS, type AlloyId } from '@/core/metals'
+import type { DesignStep } from '@/core/route'
 import { wordsOf } from '@/core/route'
 import { formatPlain, formatValue } from '@/core/units'
-import type { DesignStep } from '@/core/route'
-import { FAINT, INK, type Kit, makeKit, PAPERS, type Paper, pathOf, printable, PT_PER_MM, SAW, wrap } from './pdf-kit'
+import { FAINT, INK, type Kit, makeKit, PAPERS, type Paper, PT_PER_MM, pathOf, printable, SAW, wrap } from './pdf-kit'
 
 export interface CardPrint {
   readonly pieceName: string
@@ -28,17 +28,30 @@ function circlePath(cx: number, cy: number, r: number): string {
 function drawView(kit: Kit, page: PDFPage, view: DrawingView, box: { x: number; y: number; width: number; height: number }): void {
   const bounds = viewBounds(view)
   const scale = Math.min(box.width / (bounds.maxX - bounds.minX || 1), (box.height - 30) / (bounds.maxY - bounds.minY || 1))
-  const origin = { x: box.x + box.width / 2 - ((bounds.minX + bounds.maxX) / 2) * scale, y: box.y + box.height / 2 - ((bounds.minY + bounds.maxY) / 2) * scale }
+  const origin = {
+    x: box.x + box.width / 2 - ((bounds.minX + bounds.maxX) / 2) * scale,
+    y: box.y + box.height / 2 - ((bounds.minY + bounds.maxY) / 2) * scale,
+  }
   for (const shape of view.shapes) {
     const colour = shape.layer === 'saw' ? SAW : shape.layer === 'metal' ? INK : FAINT
-    const path = shape.kind === 'region' ? [shape.outer, ...shape.holes].map(pathOf).join('') : shape.kind === 'circle' ? circlePath(shape.centre[0], shape.centre[1], shape.radiusMm) : pathOf(shape.points).slice(0, -1)
+    const path =
+      shape.kind === 'region'
+        ? [shape.outer, ...shape.holes].map(pathOf).join('')
+        : shape.kind === 'circle'
+          ? circlePath(shape.centre[0], shape.centre[1], shape.radiusMm)
+          : pathOf(shape.points).slice(0, -1)
     page.drawSvgPath(path, { ...origin, scale, borderColor: colour, borderWidth: (shape.layer === 'metal' ? 0.8 : 0.5) / scale })
   }
   const words = view.dimensions.map((dimension) => dimension.text).join('   ')
   page.drawText(printable(`${view.title}: ${words}`), { x: box.x, y: box.y, size: 8, font: kit.mono, color: INK })
 }
 
-function drawLines(page: PDFPage, lines: readonly string[], at: { x: number; y: number }, style: { size: number; font: Kit['text'] }): number {
+function drawLines(
+  page: PDFPage,
+  lines: readonly string[],
+  at: { x: number; y: number },
+  style: { size: number; font: Kit['text'] },
+): number {
   let y = at.y
   for (const line of lines) {
     page.drawText(line, { x: at.x, y, size: style.size, font: style.font, color: INK })
@@ -51,7 +64,8 @@ function drawWorking(kit: Kit, page: PDFPage, result: FormResult, at: { x: numbe
   let y = drawLines(page, ['The working'], at, { size: 11, font: kit.bold }) - 2
   for (const step of result.working) {
     y = drawLines(page, [printable(`${step.label}: ${formatValue(step.value, step.unit)}`)], { x: at.x, y }, { size: 9, font: kit.text })
-    if (step.substituted) y = drawLines(page, wrap(step.substituted, kit.mono, 7.5, COLUMN), { x: at.x, y }, { size: 7.5, font: kit.mono }) - 2
+    if (step.substituted)
+      y = drawLines(page, wrap(step.substituted, kit.mono, 7.5, COLUMN), { x: at.x, y }, { size: 7.5, font: kit.mono }) - 2
   }
 }
 
@@ -60,9 +74,17 @@ function drawSteps(kit: Kit, print: CardPrint, page: PDFPage, at: { x: number; y
   const thicknessMm = print.result.blanks[0]?.thicknessMm ?? 1
   print.steps.forEach((step, i) => {
     const words = wordsOf(step, { alloy: print.alloy, thicknessMm })
-    const target = step.target ? `  (${step.target.label.toLowerCase()} ${formatPlain(step.target.valueMm, 2)} ± ${formatPlain(step.target.plusMinusMm, 2)} mm)` : ''
+    const target = step.target
+      ? `  (${step.target.label.toLowerCase()} ${formatPlain(step.target.valueMm, 2)} ± ${formatPlain(step.target.plusMinusMm, 2)} mm)`
+      : ''
     page.drawRectangle({ x: at.x, y: y - 1, width: 7, height: 7, borderColor: INK, borderWidth: 0.6 })
-    y = drawLines(page, wrap(`${i + 1}  ${words.title}${target}`, kit.text, 9, COLUMN - 14), { x: at.x + 13, y }, { size: 9, font: kit.text }) - 2
+    y =
+      drawLines(
+        page,
+        wrap(`${i + 1}  ${words.title}${target}`, kit.text, 9, COLUMN - 14),
+        { x: at.x + 13, y },
+        { size: 9, font: kit.text },
+      ) - 2
   })
 }
 
@@ -77,7 +99,13 @@ export async function cardPdf(print: CardPrint): Promise<Uint8Array> {
   const blank = print.result.blanks[0]
   const facts = `${print.jobTitle}  ·  ${print.quantity} + ${print.spares} spare  ·  ${ALLOYS[print.alloy].title} ${formatPlain(blank?.thicknessMm ?? 0, 3)} mm  ·  ${formatPlain(blank?.massG ?? 0, 2)} g each`
   page.drawText(printable(facts), { x: LEFT, y: top - 16, size: 9, font: kit.text, color: INK })
-  page.drawText(printable(`${answer.name}: mark at ${formatPlain(answer.markAt, 2)} mm`), { x: LEFT, y: top - 42, size: 16, font: kit.mono, color: INK })
+  page.drawText(printable(`${answer.name}: mark at ${formatPlain(answer.markAt, 2)} mm`), {
+    x: LEFT,
+    y: top - 42,
+    size: 16,
+    font: kit.mono,
+    color: INK,
+  })
   const height = 62 * PT_PER_MM
   print.result.drawing.views.slice(0, 2).forEach((view, i) => {
     drawView(kit, page, view, { x: LEFT + i * (COLUMN + 6 * PT_PER_MM), y: top - 60 - height, width: COLUMN, height })
@@ -85,6 +113,9 @@ export async function cardPdf(print: CardPrint): Promise<Uint8Array> {
   const under = top - 60 - height - 26
   drawWorking(kit, page, print.result, { x: LEFT, y: under })
   drawSteps(kit, print, page, { x: LEFT + COLUMN + 6 * PT_PER_MM, y: under })
-  page.drawText(printable(`Reckoned by version ${print.result.coreVersion}. Heat and chemistry: follow the product's safety sheet and local rules.`), { x: LEFT, y: 10 * PT_PER_MM, size: 7, font: kit.text, color: FAINT })
+  page.drawText(
+    printable(`Reckoned by version ${print.result.coreVersion}. Heat and chemistry: follow the product's safety sheet and local rules.`),
+    { x: LEFT, y: 10 * PT_PER_MM, size: 7, font: kit.text, color: FAINT },
+  )
   return kit.pdf.save()
 }

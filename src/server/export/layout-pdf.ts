@@ -1,6 +1,6 @@
 import { clip, endPath, popGraphicsState, pushGraphicsState, rectangle } from 'pdf-lib'
 import { boundsOf, type Outline } from '@/core/geometry'
-import { drawCheckBar, FAINT, INK, type Kit, makeKit, PAPERS, type Paper, pathOf, printable, PT_PER_MM, SAW } from './pdf-kit'
+import { drawCheckBar, FAINT, INK, type Kit, makeKit, PAPERS, type Paper, PT_PER_MM, pathOf, printable, SAW } from './pdf-kit'
 
 export interface LayoutPrint {
   readonly title: string
@@ -27,25 +27,47 @@ function tilesOf(print: LayoutPrint, areaWidth: number, areaHeight: number): Til
   const rows = Math.max(1, Math.ceil((box.maxY - box.minY) / areaHeight - 1e-9))
   return Array.from({ length: columns * rows }, (_, i) => {
     const [column, row] = [i % columns, Math.floor(i / columns)]
-    return { left: box.minX + column * areaWidth, bottom: box.minY + row * areaHeight, name: columns * rows > 1 ? `part ${i + 1} of ${columns * rows}: column ${column + 1}, row ${row + 1}` : '' }
+    return {
+      left: box.minX + column * areaWidth,
+      bottom: box.minY + row * areaHeight,
+      name: columns * rows > 1 ? `part ${i + 1} of ${columns * rows}: column ${column + 1}, row ${row + 1}` : '',
+    }
   })
 }
 
 function drawTile(kit: Kit, print: LayoutPrint, tile: Tile, pageMm: { width: number; height: number }, scale: number): void {
   const page = kit.pdf.addPage([pageMm.width * PT_PER_MM, pageMm.height * PT_PER_MM])
   const k = PT_PER_MM * scale
-  const area = { x: EDGE_MM * PT_PER_MM, y: (EDGE_MM + FOOT_MM) * PT_PER_MM, width: (pageMm.width - 2 * EDGE_MM) * PT_PER_MM, height: (pageMm.height - 2 * EDGE_MM - FOOT_MM) * PT_PER_MM }
+  const area = {
+    x: EDGE_MM * PT_PER_MM,
+    y: (EDGE_MM + FOOT_MM) * PT_PER_MM,
+    width: (pageMm.width - 2 * EDGE_MM) * PT_PER_MM,
+    height: (pageMm.height - 2 * EDGE_MM - FOOT_MM) * PT_PER_MM,
+  }
   const origin = { x: area.x - tile.left * k, y: area.y - tile.bottom * k }
   page.pushOperators(pushGraphicsState(), rectangle(area.x - 0.5, area.y - 0.5, area.width + 1, area.height + 1), clip(), endPath())
-  for (const outline of [print.sheet.outer, ...print.sheet.holes]) page.drawSvgPath(pathOf(outline), { ...origin, scale: k, borderColor: FAINT, borderWidth: 0.5 / k, borderDashArray: [2, 1] })
+  for (const outline of [print.sheet.outer, ...print.sheet.holes])
+    page.drawSvgPath(pathOf(outline), { ...origin, scale: k, borderColor: FAINT, borderWidth: 0.5 / k, borderDashArray: [2, 1] })
   for (const blank of print.blanks) {
     page.drawSvgPath(pathOf(blank.outline), { ...origin, scale: k, borderColor: SAW, borderWidth: 0.25 / k })
     const box = boundsOf(blank.outline)
-    page.drawText(printable(blank.name), { x: origin.x + ((box.minX + box.maxX) / 2) * k - kit.text.widthOfTextAtSize(printable(blank.name), 5) / 2, y: origin.y + ((box.minY + box.maxY) / 2) * k - 2, size: 5, font: kit.text, color: INK })
+    page.drawText(printable(blank.name), {
+      x: origin.x + ((box.minX + box.maxX) / 2) * k - kit.text.widthOfTextAtSize(printable(blank.name), 5) / 2,
+      y: origin.y + ((box.minY + box.maxY) / 2) * k - 2,
+      size: 5,
+      font: kit.text,
+      color: INK,
+    })
   }
   page.pushOperators(popGraphicsState())
   drawCheckBar(kit, page, [EDGE_MM, EDGE_MM + 1], scale)
-  page.drawText(printable([print.title, 'full size, saw outside the line', tile.name].filter(Boolean).join('  ·  ')), { x: area.x, y: (EDGE_MM + 9) * PT_PER_MM, size: 9, font: kit.bold, color: INK })
+  page.drawText(printable([print.title, 'full size, saw outside the line', tile.name].filter(Boolean).join('  ·  ')), {
+    x: area.x,
+    y: (EDGE_MM + 9) * PT_PER_MM,
+    size: 9,
+    font: kit.bold,
+    color: INK,
+  })
 }
 
 /** The layout at exactly 1:1, on as many pages as it needs, each with its check bar. */
@@ -56,6 +78,7 @@ export async function layoutPdf(print: LayoutPrint): Promise<Uint8Array> {
   const sheetIsWide = box.maxX - box.minX > box.maxY - box.minY
   const { width, height } = PAPERS[print.paper]
   const pageMm = sheetIsWide ? { width: height, height: width } : { width, height }
-  for (const tile of tilesOf(print, (pageMm.width - 2 * EDGE_MM) / scale, (pageMm.height - 2 * EDGE_MM - FOOT_MM) / scale)) drawTile(kit, print, tile, pageMm, scale)
+  for (const tile of tilesOf(print, (pageMm.width - 2 * EDGE_MM) / scale, (pageMm.height - 2 * EDGE_MM - FOOT_MM) / scale))
+    drawTile(kit, print, tile, pageMm, scale)
   return kit.pdf.save()
 }

@@ -20,10 +20,26 @@ export async function makeKit(title: string): Promise<Kit> {
   const pdf = await PDFDocument.create()
   pdf.setTitle(title)
   pdf.setCreator('Fold Anvil')
-  return { pdf, text: await pdf.embedFont(StandardFonts.Helvetica), bold: await pdf.embedFont(StandardFonts.HelveticaBold), mono: await pdf.embedFont(StandardFonts.Courier) }
+  return {
+    pdf,
+    text: await pdf.embedFont(StandardFonts.Helvetica),
+    bold: await pdf.embedFont(StandardFonts.HelveticaBold),
+    mono: await pdf.embedFont(StandardFonts.Courier),
+  }
 }
 
-const SPELT: Readonly<Record<string, string>> = { π: 'pi', '√': 'sqrt', '−': '-', '’': "'", '“': '"', '”': '"', '≥': '>=', '≤': '<=', '→': '->', '⅞': '7/8' }
+const SPELT: Readonly<Record<string, string>> = {
+  π: 'pi',
+  '√': 'sqrt',
+  '−': '-',
+  '’': "'",
+  '“': '"',
+  '”': '"',
+  '≥': '>=',
+  '≤': '<=',
+  '→': '->',
+  '⅞': '7/8',
+}
 
 /** Characters the built-in PDF fonts lack, spelt out. */
 export function printable(text: string): string {
@@ -54,6 +70,13 @@ export function drawCheckBar(kit: Kit, page: PDFPage, atMm: readonly [number, nu
   const k = PT_PER_MM * scale
   const [x, y] = [atMm[0] * PT_PER_MM, atMm[1] * PT_PER_MM]
   page.drawLine({ start: { x, y }, end: { x: x + 50 * k, y }, thickness: 0.8, color: INK })
-  for (let cm = 0; cm <= 5; cm++) page.drawLine({ start: { x: x + cm * 10 * k, y }, end: { x: x + cm * 10 * k, y: y + 4 * PT_PER_MM }, thickness: 0.4, color: INK })
-  page.drawText('This bar is 50 mm. If it measures otherwise, enter what it measures under Settings and print again.', { x: x + 50 * k + 8, y: y + 2, size: 7, font: kit.text, color: INK })
+  for (let cm = 0; cm <= 5; cm++)
+    page.drawLine({ start: { x: x + cm * 10 * k, y }, end: { x: x + cm * 10 * k, y: y + 4 * PT_PER_MM }, thickness: 0.4, color: INK })
+  page.drawText('This bar is 50 mm. If it measures otherwise, enter what it measures under Settings and print again.', {
+    x: x + 50 * k + 8,
+    y: y + 2,
+    size: 7,
+    font: kit.text,
+    color: INK,
+  })
 }

@@ -16,8 +16,15 @@ export function makeClock(): () => number {
   return () => (performance.now() - began) / 1000
 }
 
+/** Whether a browser sent this from a page that is not ours. */
+function isForeign(request: Request): boolean {
+  const origin = request.headers.get('origin')
+  return origin !== null && (URL.canParse(origin) ? new URL(origin).host : '') !== request.headers.get('host')
+}
+
 /** Runs a door on the request's JSON: 400 where it is not JSON, 500 with an id where the fault is ours. */
 export async function withJson(request: Request, work: (raw: unknown) => DoorAnswer | Promise<DoorAnswer>): Promise<Response> {
+  if (isForeign(request)) return problem(403, 'foreign-origin', 'this came from another site; open Fold Anvil itself')
   let raw: unknown
   try {
     raw = await request.json()

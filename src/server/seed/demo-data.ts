@@ -5,24 +5,95 @@ import type { NewJob } from '../db/repositories/jobs'
 /** The workshop of the Orrin Vale night mail: an invented heritage railway, its people and places made up throughout. */
 type SeedSheet = Omit<NewStock, 'parentId' | 'holes' | 'lengthMm' | 'kind'>
 
-const ell = [[0, 0], [96, 0], [96, 34], [52, 34], [52, 71], [0, 71]] as const
+const ell = [
+  [0, 0],
+  [96, 0],
+  [96, 34],
+  [52, 34],
+  [52, 71],
+  [0, 71],
+] as const
 
 export const SHEETS: readonly SeedSheet[] = [
-  { label: 'S-1', alloy: 'red-brass-c230', thicknessTyped: '21 ga', thicknessMm: 0.723, measuredMm: 0.72, outer: rectangleOutline(170, 118), temper: 'half-hard' },
+  {
+    label: 'S-1',
+    alloy: 'red-brass-c230',
+    thicknessTyped: '21 ga',
+    thicknessMm: 0.723,
+    measuredMm: 0.72,
+    outer: rectangleOutline(170, 118),
+    temper: 'hard',
+  },
   { label: 'S-2', alloy: 'red-brass-c230', thicknessTyped: '21 ga', thicknessMm: 0.723, measuredMm: null, outer: ell, temper: 'half-hard' },
-  { label: 'S-3', alloy: 'copper-c110', thicknessTyped: '19 ga', thicknessMm: 0.9116, measuredMm: 0.91, outer: rectangleOutline(142, 96), temper: 'annealed' },
-  { label: 'S-4', alloy: 'sterling-925', thicknessTyped: '17 ga', thicknessMm: 1.1495, measuredMm: 1.16, outer: rectangleOutline(88, 42), temper: 'annealed' },
-  { label: 'S-5', alloy: 'nickel-silver-c752', thicknessTyped: '20 ga', thicknessMm: 0.8118, measuredMm: null, outer: rectangleOutline(124, 58), temper: 'hard' },
-  { label: 'S-6', alloy: 'yellow-brass-c260', thicknessTyped: '15 ga', thicknessMm: 1.4503, measuredMm: 1.44, outer: rectangleOutline(236, 44), temper: 'quarter-hard' },
+  {
+    label: 'S-3',
+    alloy: 'copper-c110',
+    thicknessTyped: '19 ga',
+    thicknessMm: 0.9116,
+    measuredMm: 0.91,
+    outer: rectangleOutline(142, 96),
+    temper: 'annealed',
+  },
+  {
+    label: 'S-4',
+    alloy: 'sterling-925',
+    thicknessTyped: '17 ga',
+    thicknessMm: 1.1495,
+    measuredMm: 1.16,
+    outer: rectangleOutline(88, 42),
+    temper: 'annealed',
+  },
+  {
+    label: 'S-5',
+    alloy: 'nickel-silver-c752',
+    thicknessTyped: '20 ga',
+    thicknessMm: 0.8118,
+    measuredMm: null,
+    outer: rectangleOutline(124, 58),
+    temper: 'hard',
+  },
+  {
+    label: 'S-6',
+    alloy: 'yellow-brass-c260',
+    thicknessTyped: '15 ga',
+    thicknessMm: 1.4503,
+    measuredMm: 1.44,
+    outer: rectangleOutline(236, 44),
+    temper: 'quarter-hard',
+  },
 ]
 
 export const JOBS = {
-  buttons: { title: 'Winter coats', customer: 'Guards’ mess, Orrin Vale', dueOn: '2027-01-15', status: 'in-work', note: 'Loops are soldered on by the harness room afterwards.' },
-  rings: { title: 'Long-service rings', customer: 'Sorting carriage, Quillbank', dueOn: '2026-10-30', status: 'done', note: 'Thirty years without a missed mail.' },
+  buttons: {
+    title: 'Winter coats',
+    customer: 'Guards’ mess, Orrin Vale',
+    dueOn: '2027-01-15',
+    status: 'in-work',
+    note: 'Loops are soldered on by the harness room afterwards.',
+  },
+  rings: {
+    title: 'Long-service rings',
+    customer: 'Sorting carriage, Quillbank',
+    dueOn: '2026-10-30',
+    status: 'done',
+    note: 'Thirty years without a missed mail.',
+  },
   tokens: { title: 'Ticket tokens', customer: 'Booking hall, Tarn Halt', dueOn: '2026-12-18', status: 'promised', note: '' },
-  bangles: { title: 'Lamp-room bangles', customer: 'Lamp room, Hollin Junction', dueOn: '2026-12-05', status: 'in-work', note: 'Each stamped with the lamp’s number after truing.' },
+  bangles: {
+    title: 'Lamp-room bangles',
+    customer: 'Lamp room, Hollin Junction',
+    dueOn: '2026-12-05',
+    status: 'in-work',
+    note: 'Each stamped with the lamp’s number after truing.',
+  },
   keyholes: { title: 'Keyhole covers', customer: 'Mail van 9', dueOn: null, status: 'asked', note: 'Only sized so far.' },
-  finial: { title: 'Lamp finial', customer: 'Station master, Quillbank', dueOn: '2026-11-20', status: 'in-work', note: 'The first cup split: anneal sooner.' },
+  finial: {
+    title: 'Lamp finial',
+    customer: 'Station master, Quillbank',
+    dueOn: '2026-11-20',
+    status: 'in-work',
+    note: 'The first cup split: anneal sooner.',
+  },
 } as const satisfies Record<string, NewJob>
 
 /** Growth of finished pieces over the textbook, mm: a hand that leaves rings a little large and lamp bangles nearly true. */

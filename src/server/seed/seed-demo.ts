@@ -6,6 +6,8 @@ import { instanceOf } from '../services/cut-layout'
 import { freezePlan, planDesign } from '../services/piece-plan'
 import { JOBS, OLD_BANGLE_GROWTHS_MM, OLD_BUTTON_GROWTHS_MM, RING_GROWTHS_MM, SHEETS } from './demo-data'
 
+const TOGETHER = new Set(['anneal', 'pickle'])
+
 interface SeedPiece {
   readonly job: NewJob
   readonly name: string
@@ -31,13 +33,12 @@ function addTray(to: Repositories, pieceId: number, size: number) {
   return { id: to.bench.addTray(pieceId, size, frozen), frozen }
 }
 
-const TOGETHER = new Set(['anneal', 'pickle'])
-
 /** Logs whole steps as done for a tray, up to but not including a step. */
 function logSteps(to: Repositories, tray: ReturnType<typeof addTray>, size: number, upTo: number, skip: readonly number[] = []): void {
   for (const step of tray.frozen.steps.slice(0, upTo)) {
     const workpieces = TOGETHER.has(step.op) ? [null] : Array.from({ length: size }, (_, i) => i + 1).filter((n) => !skip.includes(n))
-    for (const workpiece of workpieces) to.bench.addEvent({ trayId: tray.id, stepId: step.id, workpiece, kind: 'done', text: '', reversesId: null })
+    for (const workpiece of workpieces)
+      to.bench.addEvent({ trayId: tray.id, stepId: step.id, workpiece, kind: 'done', text: '', reversesId: null })
   }
 }
 
@@ -46,7 +47,17 @@ function addReadings(to: Repositories, tray: ReturnType<typeof addTray>, growths
   const stepId = tray.frozen.steps.at(-1)?.id ?? ''
   growthsMm.forEach((growth, i) => {
     const valueMm = Number(((outcome?.valueMm ?? 0) + growth).toFixed(2))
-    to.bench.addReading({ token: `demo-${tray.id}-${i}`, trayId: tray.id, workpiece: i + 1, stepId, dimension: outcome?.dimension ?? '', valueMm, typed: String(valueMm), instrument: 'simulated-calipers', reversesId: null })
+    to.bench.addReading({
+      token: `demo-${tray.id}-${i}`,
+      trayId: tray.id,
+      workpiece: i + 1,
+      stepId,
+      dimension: outcome?.dimension ?? '',
+      valueMm,
+      typed: String(valueMm),
+      instrument: 'simulated-calipers',
+      reversesId: null,
+    })
   })
 }
 
@@ -57,32 +68,79 @@ function finishedTray(to: Repositories, pieceId: number, growthsMm: readonly num
   to.bench.finishTray(tray.id)
 }
 
-function withAnneal(to: Repositories, pieceId: number, before: (step: DesignStep) => boolean): void {
+/** Hard sheet domed as it came, annealed before the rim is planished. */
+function hardRoute(to: Repositories, pieceId: number): void {
   const piece = to.jobs.piece(pieceId)
   const plan = piece && planDesign(piece.design, to.settings.read())
   if (!piece || !plan?.ok) return
-  const at = plan.steps.findIndex(before)
-  const route = insertAnneal(plan.steps, at, (op) => ({ id: `${op}-again`, op, params: {} })).map((step) => ({ ...step, params: { ...step.params } }))
+  const cold = plan.steps.filter((step) => !TOGETHER.has(step.op))
+  const planish: DesignStep = { id: 'planish-1', op: 'planish', params: { thinnedFraction: 0.09, what: 'the rim' } }
+  const steps = cold.flatMap((step) => (step.op === 'file' && step.params.what === 'the rim level' ? [planish, step] : [step]))
+  const at = steps.findIndex((step) => step.op === 'planish')
+  const route = insertAnneal(steps, at, (op) => ({ id: `${op}-1`, op, params: {} })).map((step) => ({
+    ...step,
+    params: { ...step.params },
+  }))
   to.jobs.revise(pieceId, { ...piece.design, route })
 }
 
 function seedDrawer(to: Repositories): void {
   for (const sheet of SHEETS) to.drawer.add({ ...sheet, kind: 'sheet', holes: [], lengthMm: null, parentId: null })
-  to.drawer.add({ label: 'W-1', kind: 'wire', alloy: 'sterling-925', thicknessTyped: '13 ga', thicknessMm: 1.828, measuredMm: 1.82, outer: null, holes: [], lengthMm: 640, temper: 'annealed', parentId: null })
-  to.drawer.add({ label: 'W-2', kind: 'wire', alloy: 'copper-c110', thicknessTyped: '12 ga', thicknessMm: 2.053, measuredMm: null, outer: null, holes: [], lengthMm: 1150, temper: 'annealed', parentId: null })
+  to.drawer.add({
+    label: 'W-1',
+    kind: 'wire',
+    alloy: 'sterling-925',
+    thicknessTyped: '13 ga',
+    thicknessMm: 1.828,
+    measuredMm: 1.82,
+    outer: null,
+    holes: [],
+    lengthMm: 640,
+    temper: 'annealed',
+    parentId: null,
+  })
+  to.drawer.add({
+    label: 'W-2',
+    kind: 'wire',
+    alloy: 'copper-c110',
+    thicknessTyped: '12 ga',
+    thicknessMm: 2.053,
+    measuredMm: null,
+    outer: null,
+    holes: [],
+    lengthMm: 1150,
+    temper: 'annealed',
+    parentId: null,
+  })
 }
 
 function seedButtons(to: Repositories): void {
-  const id = addPiece(to, { job: JOBS.buttons, name: 'Guard’s coat button', quantity: 24, spares: 2, form: 'dome', bought: 'half-hard', input: { widthMm: 23, heightMm: 7, measured: 'outside', alloy: 'red-brass-c230', thicknessMm: { typed: '21 ga', mm: 0.7229538 } } })
+  const id = addPiece(to, {
+    job: JOBS.buttons,
+    name: 'Guard’s coat button',
+    quantity: 24,
+    spares: 2,
+    form: 'dome',
+    bought: 'hard',
+    input: { widthMm: 23, heightMm: 7, measured: 'outside', alloy: 'red-brass-c230', thicknessMm: { typed: '21 ga', mm: 0.7229538 } },
+  })
   finishedTray(to, id, OLD_BUTTON_GROWTHS_MM)
-  withAnneal(to, id, (step) => step.op === 'dap' && String(step.params.place ?? '').startsWith('Step 2'))
+  hardRoute(to, id)
   const tray = addTray(to, id, 26)
-  const due = tray.frozen.steps.findIndex((step) => step.id === 'anneal-again')
+  const due = tray.frozen.steps.findIndex((step) => step.op === 'anneal')
   logSteps(to, tray, 26, due)
 }
 
 function seedTokens(to: Repositories): void {
-  const id = addPiece(to, { job: JOBS.tokens, name: 'Third-class token', quantity: 12, spares: 1, form: 'disc', bought: 'annealed', input: { diameterMm: 27, alloy: 'copper-c110', thicknessMm: { typed: '19 ga', mm: 0.9116 }, holeMm: 4 } })
+  const id = addPiece(to, {
+    job: JOBS.tokens,
+    name: 'Third-class token',
+    quantity: 12,
+    spares: 1,
+    form: 'disc',
+    bought: 'annealed',
+    input: { diameterMm: 27, alloy: 'copper-c110', thicknessMm: { typed: '19 ga', mm: 0.9116 }, holeMm: 4 },
+  })
   const jobId = to.jobs.piece(id)?.jobId ?? 0
   const sheetId = to.drawer.all().find((stock) => stock.label === 'S-3')?.id ?? 0
   const instance = instanceOf(to, { jobId, sheetId, kerfMm: 0.3, marginMm: 1 })
@@ -92,19 +150,48 @@ function seedTokens(to: Repositories): void {
 }
 
 function seedBangles(to: Repositories): void {
-  const id = addPiece(to, { job: JOBS.bangles, name: 'Lamp-room bangle', quantity: 4, spares: 0, form: 'bangle-plain', bought: 'quarter-hard', input: { insideDiameterMm: { typed: 'bangle 2-7', mm: 61.9125 }, alloy: 'yellow-brass-c260', stock: 'strip', thicknessMm: { typed: '15 ga', mm: 1.4503 }, widthMm: 9 } })
+  const id = addPiece(to, {
+    job: JOBS.bangles,
+    name: 'Lamp-room bangle',
+    quantity: 4,
+    spares: 0,
+    form: 'bangle-plain',
+    bought: 'quarter-hard',
+    input: {
+      insideDiameterMm: { typed: 'bangle 2-7', mm: 61.9125 },
+      alloy: 'yellow-brass-c260',
+      stock: 'strip',
+      thicknessMm: { typed: '15 ga', mm: 1.4503 },
+      widthMm: 9,
+    },
+  })
   finishedTray(to, id, OLD_BANGLE_GROWTHS_MM)
   const tray = addTray(to, id, 4)
   logSteps(to, tray, 4, tray.frozen.steps.findIndex((step) => step.op === 'pickle') + 1)
 }
 
 function seedFinial(to: Repositories): void {
-  const id = addPiece(to, { job: JOBS.finial, name: 'Finial cup', quantity: 2, spares: 1, form: 'dome', bought: 'hard', input: { widthMm: 33, heightMm: 15, measured: 'outside', alloy: 'nickel-silver-c752', thicknessMm: { typed: '20 ga', mm: 0.8118 } } })
+  const id = addPiece(to, {
+    job: JOBS.finial,
+    name: 'Finial cup',
+    quantity: 2,
+    spares: 1,
+    form: 'dome',
+    bought: 'hard',
+    input: { widthMm: 33, heightMm: 15, measured: 'outside', alloy: 'nickel-silver-c752', thicknessMm: { typed: '20 ga', mm: 0.8118 } },
+  })
   const tray = addTray(to, id, 3)
   const third = tray.frozen.steps.findIndex((step) => step.op === 'dap') + 2
   logSteps(to, tray, 3, third, [])
   const stepId = tray.frozen.steps[third]?.id ?? ''
-  to.bench.addEvent({ trayId: tray.id, stepId, workpiece: 1, kind: 'wrong', text: 'split at the rim: sheet was harder than thought', reversesId: null })
+  to.bench.addEvent({
+    trayId: tray.id,
+    stepId,
+    workpiece: 1,
+    kind: 'wrong',
+    text: 'split at the rim: sheet was harder than thought',
+    reversesId: null,
+  })
   to.bench.addEvent({ trayId: tray.id, stepId, workpiece: 2, kind: 'note', text: 'felt stiff before the third punch', reversesId: null })
 }
 
@@ -114,11 +201,33 @@ export function seedDemo(to: Repositories): void {
     to.settings.write({ workshopName: 'Orrin Vale night mail', defaultAlloy: 'red-brass-c230' })
     seedDrawer(to)
     seedButtons(to)
-    const ring = addPiece(to, { job: JOBS.rings, name: 'Thirty-year ring', quantity: 6, spares: 0, form: 'ring-band', bought: 'annealed', input: { insideDiameterMm: { typed: 'US 9 1/4', mm: 19.1516 }, alloy: 'sterling-925', stock: 'strip', thicknessMm: { typed: '17 ga', mm: 1.1495 }, widthMm: 3.5 } })
+    const ring = addPiece(to, {
+      job: JOBS.rings,
+      name: 'Thirty-year ring',
+      quantity: 6,
+      spares: 0,
+      form: 'ring-band',
+      bought: 'annealed',
+      input: {
+        insideDiameterMm: { typed: 'US 9 1/4', mm: 19.1516 },
+        alloy: 'sterling-925',
+        stock: 'strip',
+        thicknessMm: { typed: '17 ga', mm: 1.1495 },
+        widthMm: 3.5,
+      },
+    })
     finishedTray(to, ring, RING_GROWTHS_MM)
     seedTokens(to)
     seedBangles(to)
-    addPiece(to, { job: JOBS.keyholes, name: 'Keyhole cover', quantity: 8, spares: 1, form: 'disc', bought: 'hard', input: { diameterMm: 31.5, alloy: 'nickel-silver-c752', thicknessMm: { typed: '20 ga', mm: 0.8118 }, holeMm: 5.5, edge: 'rounded' } })
+    addPiece(to, {
+      job: JOBS.keyholes,
+      name: 'Keyhole cover',
+      quantity: 8,
+      spares: 1,
+      form: 'disc',
+      bought: 'hard',
+      input: { diameterMm: 31.5, alloy: 'nickel-silver-c752', thicknessMm: { typed: '20 ga', mm: 0.8118 }, holeMm: 5.5, edge: 'rounded' },
+    })
     seedFinial(to)
   })
 }

@@ -31,14 +31,19 @@ export function makeBackup(): string {
 export function listBackups(): Backup[] {
   return readdirSync(backupFolder())
     .filter((file) => file.startsWith(`${currentWorkshop()}-`) && file.endsWith('.db'))
-    .map((file) => { const stat = statSync(join(backupFolder(), file)); return { file, bytes: stat.size, at: stat.mtime.toISOString() } })
+    .map((file) => {
+      const stat = statSync(join(backupFolder(), file))
+      return { file, bytes: stat.size, at: stat.mtime.toISOString() }
+    })
     .sort((a, b) => b.at.localeCompare(a.at))
 }
 
 function isWhole(path: string): boolean {
   try {
     const db = new Database(path, { readonly: true, fileMustExist: true })
-    const ok = db.pragma('integrity_check', { simple: true }) === 'ok' && db.prepare("SELECT 1 FROM sqlite_master WHERE name = 'migrations'").get() !== undefined
+    const ok =
+      db.pragma('integrity_check', { simple: true }) === 'ok' &&
+      db.prepare("SELECT 1 FROM sqlite_master WHERE name = 'migrations'").get() !== undefined
     db.close()
     return ok
   } catch {

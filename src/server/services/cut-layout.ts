@@ -5,11 +5,24 @@ import { itemsOfPieces, layoutSheetOf } from './layout-items'
 export type CutResult = { readonly ok: true; readonly remnants: readonly string[] } | { readonly ok: false; readonly message: string }
 
 /** The instance a stored layout was made from, as the design stands now. */
-export function instanceOf(repositories: Repositories, layout: Pick<StoredLayout, 'jobId' | 'sheetId' | 'kerfMm' | 'marginMm'>): LayoutInput | undefined {
+export function instanceOf(
+  repositories: Repositories,
+  layout: Pick<StoredLayout, 'jobId' | 'sheetId' | 'kerfMm' | 'marginMm'>,
+): LayoutInput | undefined {
   const stock = repositories.drawer.one(layout.sheetId)
   if (!stock?.outer) return undefined
   const items = itemsOfPieces(repositories.jobs.pieces(layout.jobId), repositories.settings.read()).map((entry) => entry.item)
-  return { name: '', objective: 'place', kerfMm: layout.kerfMm, marginMm: layout.marginMm, seconds: 10, iterations: null, seed: 1, sheets: [layoutSheetOf(stock)], items }
+  return {
+    name: '',
+    objective: 'place',
+    kerfMm: layout.kerfMm,
+    marginMm: layout.marginMm,
+    seconds: 10,
+    iterations: null,
+    seed: 1,
+    sheets: [layoutSheetOf(stock)],
+    items,
+  }
 }
 
 /** Takes the metal off the sheet: the sheet leaves the drawer, what is left of it goes back in, and the plan is frozen. */
@@ -24,7 +37,10 @@ export function cutLayout(repositories: Repositories, id: number): CutResult {
   const illegal = findIllegal(instance, layout.placements)
   if (illegal.length > 0) return { ok: false, message: `${illegal.length} of the blanks overlap or lie off the sheet. Move them first.` }
   const items = new Map(instance.items.map((item) => [item.id, item]))
-  const outlines = layout.placements.flatMap((place) => { const item = items.get(place.id); return item ? [placedOutline(item, place)] : [] })
+  const outlines = layout.placements.flatMap((place) => {
+    const item = items.get(place.id)
+    return item ? [placedOutline(item, place)] : []
+  })
   const remnants = remnantsOf({ id: String(stock.id), outer: stock.outer, holes: stock.holes }, outlines, layout.kerfMm)
   return repositories.transaction(() => {
     repositories.drawer.markCutUp(stock.id)

@@ -14,17 +14,38 @@ export function itemsOfPieces(pieces: readonly Piece[], settings: Pick<Settings,
   return pieces.flatMap((piece) => {
     const plan = planDesign(piece.design, settings)
     if (!plan.ok) return []
-    return plan.result.blanks.filter((blank) => blank.stock === 'sheet').map((blank) => {
-      const shape = blank.circleRadiusMm === undefined ? { outer: blank.outline.map(([x, y]): [number, number] => [x, y]) } : { circle: { radiusMm: blank.circleRadiusMm } }
-      const rotations: LayoutItem['rotations'] = blank.circleRadiusMm === undefined ? [0, 90] : [0]
-      const item = { id: `piece-${piece.id}`, qty: piece.quantity + piece.spares, holes: [], alloy: blank.alloy, thicknessMm: blank.thicknessMm, rotations, ...shape }
-      return { item, name: piece.name, pieceId: piece.id }
-    })
+    return plan.result.blanks
+      .filter((blank) => blank.stock === 'sheet')
+      .map((blank) => {
+        const shape =
+          blank.circleRadiusMm === undefined
+            ? { outer: blank.outline.map(([x, y]): [number, number] => [x, y]) }
+            : { circle: { radiusMm: blank.circleRadiusMm } }
+        const rotations: LayoutItem['rotations'] = blank.circleRadiusMm === undefined ? [0, 90] : [0]
+        const item = {
+          id: `piece-${piece.id}`,
+          qty: piece.quantity + piece.spares,
+          holes: [],
+          alloy: blank.alloy,
+          thicknessMm: blank.thicknessMm,
+          rotations,
+          ...shape,
+        }
+        return { item, name: piece.name, pieceId: piece.id }
+      })
   })
 }
 
 /** A sheet of the drawer as the layout takes it; the measured thickness wins over the nominal. */
 export function layoutSheetOf(stock: Stock): LayoutSheet {
   const points = (outline: readonly (readonly [number, number])[]) => outline.map(([x, y]): [number, number] => [x, y])
-  return { id: String(stock.id), outer: points(stock.outer ?? []), holes: stock.holes.map(points), alloy: stock.alloy, thicknessMm: stock.measuredMm ?? stock.thicknessMm, rollingDirectionDeg: null, costRank: 0 }
+  return {
+    id: String(stock.id),
+    outer: points(stock.outer ?? []),
+    holes: stock.holes.map(points),
+    alloy: stock.alloy,
+    thicknessMm: stock.measuredMm ?? stock.thicknessMm,
+    rollingDirectionDeg: null,
+    costRank: 0,
+  }
 }

@@ -33,10 +33,20 @@ function rowsOf(tray: Tray, readings: readonly Reading[], lost: ReadonlySet<numb
   return Array.from({ length: tray.size }, (_, i) => i + 1).flatMap((workpiece) => {
     const reading = lost.has(workpiece) ? undefined : lastReading(readings, workpiece, outcome.dimension)
     if (!reading) return []
-    return [{
-      trayId: tray.id, pieceName: tray.plan.pieceName, workpiece, dimension: outcome.dimension, label: outcome.label,
-      predictedMm: outcome.valueMm, measuredMm: reading.valueMm, growthMm: growthOf(reading.valueMm, outcome.valueMm), thicknessMm: tray.plan.thicknessMm, at: reading.at,
-    }]
+    return [
+      {
+        trayId: tray.id,
+        pieceName: tray.plan.pieceName,
+        workpiece,
+        dimension: outcome.dimension,
+        label: outcome.label,
+        predictedMm: outcome.valueMm,
+        measuredMm: reading.valueMm,
+        growthMm: growthOf(reading.valueMm, outcome.valueMm),
+        thicknessMm: tray.plan.thicknessMm,
+        at: reading.at,
+      },
+    ]
   })
 }
 
@@ -44,7 +54,12 @@ function rowsOf(tray: Tray, readings: readonly Reading[], lost: ReadonlySet<numb
 export function recordGroups(repositories: Repositories): RecordGroup[] {
   const groups = new Map<string, { form: string; alloy: string; method: string; blankPerMm: number; rows: RecordRow[] }>()
   for (const tray of repositories.bench.trays()) {
-    const lost = new Set(repositories.bench.events(tray.id).filter((event) => event.kind === 'wrong').map((event) => event.workpiece ?? 0))
+    const lost = new Set(
+      repositories.bench
+        .events(tray.id)
+        .filter((event) => event.kind === 'wrong')
+        .map((event) => event.workpiece ?? 0),
+    )
     const rows = rowsOf(tray, repositories.bench.readings(tray.id), lost)
     if (rows.length === 0) continue
     const { form, alloy, method, outcomes } = tray.plan

@@ -11,9 +11,18 @@ export function planDesign(design: Design, settings: Pick<Settings, 'ringSystem'
 export function freezePlan(piece: Piece, plan: Extract<PiecePlan, { ok: true }>): FrozenPlan {
   const { result } = plan
   return {
-    coreVersion: result.coreVersion, form: result.form, pieceName: piece.name, alloy: plan.temper.alloy, thicknessMm: plan.temper.thicknessMm,
-    method: result.method, answer: result.answer, allowanceMm: Number(allowanceOf(piece.design)), bought: piece.design.bought,
-    regions: [...result.regions], outcomes: [...result.outcomes], steps: plan.steps.map((step) => ({ ...step, params: { ...step.params } })),
+    coreVersion: result.coreVersion,
+    form: result.form,
+    pieceName: piece.name,
+    alloy: plan.temper.alloy,
+    thicknessMm: plan.temper.thicknessMm,
+    method: result.method,
+    answer: result.answer,
+    allowanceMm: Number(allowanceOf(piece.design)),
+    bought: piece.design.bought,
+    regions: [...result.regions],
+    outcomes: [...result.outcomes],
+    steps: plan.steps.map((step) => ({ ...step, params: { ...step.params } })),
   }
 }
 
@@ -26,5 +35,11 @@ function allowanceOf(design: Design): number {
 
 /** The temper walk of a frozen plan. */
 export function walkFrozen(plan: FrozenPlan) {
-  return walkTemper({ alloy: plan.alloy as AlloyId, thicknessMm: plan.thicknessMm, bought: plan.bought, regions: plan.regions, steps: plan.steps })
+  return walkTemper({
+    alloy: plan.alloy as AlloyId,
+    thicknessMm: plan.thicknessMm,
+    bought: plan.bought,
+    regions: plan.regions,
+    steps: plan.steps,
+  })
 }

@@ -1,11 +1,10 @@
-import { placedOutline } from '@/core/layout'
+import { z } from 'zod'
 import { type CutSheetItem, cutSheetSvg } from '@/core/drawing'
-import { layoutInput, type LayoutInput } from '@/core/layout'
+import { type LayoutInput, layoutInput, placedOutline } from '@/core/layout'
+import type { Repositories, StoredLayout } from '../db/repositories'
 import type { LayoutPrint } from '../export/layout-pdf'
 import type { Paper } from '../export/pdf-kit'
-import type { Repositories, StoredLayout } from '../db/repositories'
 import { instanceOf } from './cut-layout'
-import { z } from 'zod'
 
 const frozenSchema = z.object({ instance: layoutInput })
 
@@ -30,7 +29,13 @@ export function printOf(repositories: Repositories, id: number, paper?: Paper): 
   })
   const job = repositories.jobs.job(layout.jobId)
   const stock = repositories.drawer.one(layout.sheetId)
-  return { title: `${job?.title ?? 'Layout'}, sheet ${stock?.label ?? layout.sheetId}`, sheet, blanks, paper: paper ?? settings.paper, checkBarMm: settings.checkBarMm }
+  return {
+    title: `${job?.title ?? 'Layout'}, sheet ${stock?.label ?? layout.sheetId}`,
+    sheet,
+    blanks,
+    paper: paper ?? settings.paper,
+    checkBarMm: settings.checkBarMm,
+  }
 }
 
 /** The layout as SVG in real millimetres. */

@@ -24,7 +24,11 @@ export function takeReading(repositories: Repositories, trayId: number, raw: unk
   const tray = repositories.bench.tray(trayId)
   if (!tray) return bad(`there is no tray ${trayId}`, 'tray')
   const parsed = readingSchema.safeParse(raw)
-  if (!parsed.success) return bad(parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; '), String(parsed.error.issues[0]?.path[0] ?? ''))
+  if (!parsed.success)
+    return bad(
+      parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; '),
+      String(parsed.error.issues[0]?.path[0] ?? ''),
+    )
   const { value, ...reading } = parsed.data
   if (reading.workpiece > tray.size) return bad(`piece ${reading.workpiece} is not in this tray of ${tray.size}`, 'workpiece')
   const size = parseSize(String(value), { gaugeSystem: 'B&S' })

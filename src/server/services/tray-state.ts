@@ -24,5 +24,11 @@ export function trayState(repositories: Repositories, id: number): TrayState | u
   if (!tray) return undefined
   const events = repositories.bench.events(id)
   const steps = tray.plan.steps.map((step) => ({ id: step.id, together: findOperation(step.op)?.together ?? false }))
-  return { tray, events, readings: repositories.bench.readings(id), progress: trayProgress(tray.size, steps, events), waiting: waitingOf(tray, events) }
+  return {
+    tray,
+    events,
+    readings: repositories.bench.readings(id),
+    progress: trayProgress(tray.size, steps, events),
+    waiting: waitingOf(tray, events),
+  }
 }

@@ -24,16 +24,47 @@ export interface TrayView {
 
 function TrayRow({ tray }: { readonly tray: TrayView }) {
   return (
-    <Box component="article" aria-label={`Tray ${tray.id}, ${tray.pieceName}`} sx={{ borderBottom: `1px solid ${PALETTE.petrolLine}`, py: 2 }}>
+    <Box
+      component="article"
+      aria-label={`Tray ${tray.id}, ${tray.pieceName}`}
+      sx={{ borderBottom: `1px solid ${PALETTE.petrolLine}`, py: 2 }}
+    >
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
         <Box sx={{ flex: 1, minWidth: 220 }}>
-          <Typography sx={{ fontSize: 16, color: PALETTE.petrolMuted }}>{tray.pieceName}, tray {tray.id}, {tray.size - tray.lost} of {tray.size}{tray.lost > 0 ? `, ${tray.lost} lost` : ''}</Typography>
-          <Typography component="h2" sx={{ fontSize: 26, fontWeight: 650, color: '#fff', fontFamily: 'inherit' }}>{tray.next}</Typography>
-          {tray.waiting && !tray.finished ? <Typography sx={{ fontSize: 16, color: PALETTE.fireBench }}><WaitClock {...tray.waiting} /></Typography> : null}
+          <Typography sx={{ fontSize: 16, color: PALETTE.petrolMuted }}>
+            {tray.pieceName}, tray {tray.id}, {tray.size - tray.lost} of {tray.size}
+            {tray.lost > 0 ? `, ${tray.lost} lost` : ''}
+          </Typography>
+          <Typography component="h2" sx={{ fontSize: 26, fontWeight: 650, color: '#fff', fontFamily: 'inherit' }}>
+            {tray.next}
+          </Typography>
+          {tray.waiting && !tray.finished ? (
+            <Typography sx={{ fontSize: 16, color: PALETTE.fireBench }}>
+              <WaitClock {...tray.waiting} />
+            </Typography>
+          ) : null}
           {tray.needsHeat ? <Typography sx={{ fontSize: 16, color: PALETTE.fireBench }}>▲ anneal due</Typography> : null}
         </Box>
-        <Typography className="fig" sx={{ color: PALETTE.petrolMuted, fontSize: 16 }}>{tray.finished ? 'finished' : `step ${tray.stepNumber} of ${tray.stepCount}`}</Typography>
-        <Button variant="contained" component={Link} href={`/bench/${tray.id}`} sx={{ minHeight: 56, px: 3, fontSize: 16, '&.MuiButton-contained': { bgcolor: tray.finished ? PALETTE.petrolLine : PALETTE.verdigrisBench, borderColor: 'transparent', color: tray.finished ? '#fff' : '#06201b' } }}>{tray.finished ? 'Look at it' : 'Take it up'}</Button>
+        <Typography className="fig" sx={{ color: PALETTE.petrolMuted, fontSize: 16 }}>
+          {tray.finished ? 'finished' : `step ${tray.stepNumber} of ${tray.stepCount}`}
+        </Typography>
+        <Button
+          variant="contained"
+          component={Link}
+          href={`/bench/${tray.id}`}
+          sx={{
+            minHeight: 56,
+            px: 3,
+            fontSize: 16,
+            '&.MuiButton-contained': {
+              bgcolor: tray.finished ? PALETTE.petrolLine : PALETTE.verdigrisBench,
+              borderColor: 'transparent',
+              color: tray.finished ? '#fff' : '#06201b',
+            },
+          }}
+        >
+          {tray.finished ? 'Look at it' : 'Take it up'}
+        </Button>
       </Box>
       {tray.finished ? null : <Ribbon walk={tray.walk} dark now={tray.stepNumber - 1} hasHead={false} />}
     </Box>
@@ -46,10 +77,14 @@ export function BenchHome({ trays }: { readonly trays: readonly TrayView[] }) {
     <Box sx={{ flex: 1, bgcolor: PALETTE.petrolDeep, color: PALETTE.petrolText, px: 3, py: 1 }}>
       {trays.length === 0 ? (
         <Box sx={{ py: 4, maxWidth: 560 }}>
-          <Typography component="h2" sx={{ fontSize: 26, fontWeight: 650, color: '#fff' }}>The bench is clear</Typography>
+          <Typography component="h2" sx={{ fontSize: 26, fontWeight: 650, color: '#fff' }}>
+            The bench is clear
+          </Typography>
           <Typography sx={{ fontSize: 16, mt: 1 }}>Open a piece, look over its route, and start a tray there.</Typography>
         </Box>
-      ) : trays.map((tray) => <TrayRow key={tray.id} tray={tray} />)}
+      ) : (
+        trays.map((tray) => <TrayRow key={tray.id} tray={tray} />)
+      )}
     </Box>
   )
 }

@@ -15,7 +15,7 @@ function arc(cx: number, cy: number, r: number, half: number): string {
 function Dap({ params, metal }: Omit<StepPictureProps, 'op'>) {
   const radius = Number(params.punchMm ?? 30) / 2
   const disc = Number(params.discMm ?? 20)
-  const half = Math.min(Math.PI / 2, 2 * Math.asin(Math.min(0.7071, disc / (4 * radius))))
+  const half = Math.min(Math.PI / 2, 2 * Math.asin(Math.min(Math.SQRT1_2, disc / (4 * radius))))
   const scale = Math.min(150 / radius, 250 / (2 * radius * Math.sin(Math.min(1.2, half + 0.12))))
   const r = radius * scale
   const cy = 190 - r
@@ -42,7 +42,11 @@ function Heat({ metal }: { readonly metal: string }) {
     <>
       <path d="M130 176h280" stroke={PALETTE.petrolLine} strokeWidth={18} />
       <path d="M170 158h200" stroke={metal} strokeWidth={10} />
-      <path d="M210 148c-16-34 10-44 6-84 30 24 40 54 24 84M262 148c-20-40 14-58 8-108 38 34 50 72 28 108M316 148c-14-30 8-40 6-72 26 22 34 46 20 72" stroke={PALETTE.fireBench} strokeWidth={4} />
+      <path
+        d="M210 148c-16-34 10-44 6-84 30 24 40 54 24 84M262 148c-20-40 14-58 8-108 38 34 50 72 28 108M316 148c-14-30 8-40 6-72 26 22 34 46 20 72"
+        stroke={PALETTE.fireBench}
+        strokeWidth={4}
+      />
     </>
   )
 }
@@ -70,8 +74,17 @@ function Edge({ metal, saw }: { readonly metal: string; readonly saw: boolean })
 /** What the hands do at this step, drawn: the metal in its colour against the tool. */
 export function StepPicture({ op, params, metal }: StepPictureProps) {
   const pictures: Readonly<Record<string, React.ReactNode>> = {
-    dap: <Dap params={params} metal={metal} />, bend: <Band metal={metal} open />, 'true-up': <Band metal={metal} open={false} />,
-    anneal: <Heat metal={metal} />, solder: <Heat metal={metal} />, pickle: <Bath metal={metal} />, saw: <Edge metal={metal} saw />,
+    dap: <Dap params={params} metal={metal} />,
+    bend: <Band metal={metal} open />,
+    'true-up': <Band metal={metal} open={false} />,
+    anneal: <Heat metal={metal} />,
+    solder: <Heat metal={metal} />,
+    pickle: <Bath metal={metal} />,
+    saw: <Edge metal={metal} saw />,
   }
-  return <svg viewBox="0 0 540 220" width="100%" fill="none" strokeLinecap="butt" aria-hidden="true" style={{ maxHeight: 260 }}>{pictures[op] ?? <Edge metal={metal} saw={false} />}</svg>
+  return (
+    <svg viewBox="0 0 540 220" width="100%" fill="none" strokeLinecap="butt" aria-hidden="true" style={{ maxHeight: 300 }}>
+      {pictures[op] ?? <Edge metal={metal} saw={false} />}
+    </svg>
+  )
 }

@@ -5,18 +5,44 @@ import { formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
 
 /** The reading against its band, read at arm's length: a triangle, a figure and a word. */
-export function TargetBand({ target, valueMm, source }: { readonly target: Target; readonly valueMm: number | null; readonly source: string }) {
+export function TargetBand({
+  target,
+  valueMm,
+  source,
+}: {
+  readonly target: Target
+  readonly valueMm: number | null
+  readonly source: string
+}) {
   const low = target.valueMm - target.plusMinusMm
   const high = target.valueMm + target.plusMinusMm
   const span = target.plusMinusMm * 6
   const place = valueMm === null ? 50 : Math.min(98, Math.max(2, 50 + ((valueMm - target.valueMm) / span) * 100))
-  const word = valueMm === null ? 'no reading yet' : valueMm < low - 1e-9 ? `${formatPlain(low - valueMm, 2)} under the band` : valueMm > high + 1e-9 ? `${formatPlain(valueMm - high, 2)} over the band` : 'in the band'
+  const word =
+    valueMm === null
+      ? 'no reading yet'
+      : valueMm < low - 1e-9
+        ? `${formatPlain(low - valueMm, 2)} under the band`
+        : valueMm > high + 1e-9
+          ? `${formatPlain(valueMm - high, 2)} over the band`
+          : 'in the band'
   return (
     <Box sx={{ px: 5, pb: 3, pt: 1 }}>
       <Box sx={{ position: 'relative', height: 66 }}>
         <Box sx={{ position: 'absolute', left: `${place}%`, transform: 'translateX(-50%)', textAlign: 'center', transition: 'left 120ms' }}>
-          <Box className="fig" data-testid="live-reading" sx={{ fontSize: 36, fontWeight: 700, color: '#fff', lineHeight: 1.2 }}>{valueMm === null ? '–' : formatPlain(valueMm, 2)}</Box>
-          <Box aria-hidden sx={{ mx: 'auto', width: 0, borderLeft: '10px solid transparent', borderRight: '10px solid transparent', borderTop: '14px solid #fff' }} />
+          <Box className="fig" data-testid="live-reading" sx={{ fontSize: 36, fontWeight: 700, color: '#fff', lineHeight: 1.2 }}>
+            {valueMm === null ? '–' : formatPlain(valueMm, 2)}
+          </Box>
+          <Box
+            aria-hidden
+            sx={{
+              mx: 'auto',
+              width: 0,
+              borderLeft: '10px solid transparent',
+              borderRight: '10px solid transparent',
+              borderTop: '14px solid #fff',
+            }}
+          />
         </Box>
       </Box>
       <Box aria-hidden sx={{ height: 14, borderRadius: '7px', bgcolor: PALETTE.petrolLine, position: 'relative', overflow: 'hidden' }}>
@@ -26,7 +52,9 @@ export function TargetBand({ target, valueMm, source }: { readonly target: Targe
         <Box sx={{ position: 'absolute', left: '33.3%', transform: 'translateX(-50%)' }}>{formatPlain(low, 2)}</Box>
         <Box sx={{ position: 'absolute', left: '66.7%', transform: 'translateX(-50%)' }}>{formatPlain(high, 2)}</Box>
       </Box>
-      <Box role="status" sx={{ fontSize: 18, mt: 1 }}>{target.label.toLowerCase()}, {source}: <b>{word}</b></Box>
+      <Box role="status" sx={{ fontSize: 18, mt: 1 }}>
+        {target.label.toLowerCase()}, {source}: <b>{word}</b>
+      </Box>
     </Box>
   )
 }

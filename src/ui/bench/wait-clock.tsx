@@ -16,5 +16,13 @@ export function WaitClock({ title, sinceAt, waitS }: { readonly title: string; r
   if (now === null) return <span>{title.toLowerCase()}</span>
   const seconds = left(sinceAt, waitS, now)
   if (seconds <= 0) return <span>{title.toLowerCase()}: time is up, look at it</span>
-  return <span>{title.toLowerCase()}: <b className="fig">{Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}</b> to go</span>
+  return (
+    <span>
+      {title.toLowerCase()}:{' '}
+      <b className="fig">
+        {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}
+      </b>{' '}
+      to go
+    </span>
+  )
 }

@@ -19,38 +19,76 @@ interface Loss {
 }
 
 function metalTitle(alloy: string): string {
-  return Object.values(ALLOYS).find((item) => item.id === alloy)?.title.toLowerCase() ?? alloy
+  return (
+    Object.values(ALLOYS)
+      .find((item) => item.id === alloy)
+      ?.title.toLowerCase() ?? alloy
+  )
 }
 
 function GroupView({ group }: { readonly group: RecordGroup & { readonly own: OwnAllowance } }) {
   const { own } = group
   return (
     <Box component="section" aria-label={`${group.form}, ${group.alloy}`} sx={{ py: 2, borderBottom: `1px solid ${PALETTE.hairline}` }}>
-      <Typography variant="h3" component="h2">{findForm(group.form)?.title ?? group.form}, {metalTitle(group.alloy)}, {group.method}</Typography>
+      <Typography variant="h3" component="h2">
+        {findForm(group.form)?.title ?? group.form}, {metalTitle(group.alloy)}, {group.method}
+      </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '220px minmax(0, 1fr) minmax(0, 1.3fr)' }, gap: 3, mt: 1 }}>
         <Box>
           <Typography variant="body2">allow on the blank</Typography>
-          <Box className="fig" sx={{ fontSize: 28, fontWeight: 700 }}>{own.outcome === 'offered' ? `${own.allowanceMm >= 0 ? '+' : '−'} ${formatPlain(Math.abs(own.allowanceMm), 2)}` : `${own.count} of 3`}</Box>
-          {own.outcome === 'offered' ? <Typography className="fig" variant="body2">± {formatPlain(own.plusMinusMm, 2)} mm, pieces spread ± {formatPlain(own.spreadMm, 2)}</Typography> : null}
+          <Box className="fig" sx={{ fontSize: 28, fontWeight: 700 }}>
+            {own.outcome === 'offered'
+              ? `${own.allowanceMm >= 0 ? '+' : '−'} ${formatPlain(Math.abs(own.allowanceMm), 2)}`
+              : `${own.count} of 3`}
+          </Box>
+          {own.outcome === 'offered' ? (
+            <Typography className="fig" variant="body2">
+              ± {formatPlain(own.plusMinusMm, 2)} mm, pieces spread ± {formatPlain(own.spreadMm, 2)}
+            </Typography>
+          ) : null}
           <Typography sx={{ mt: 1, fontSize: 13.5 }}>{own.why}</Typography>
         </Box>
         <SpreadPlot growthsMm={group.rows.map((row) => row.growthMm)} usedMm={own.growthMm} />
-        <Box sx={{ maxHeight: 250, overflowY: 'auto' }} tabIndex={0} role="region" aria-label="Readings"><RecordTable rows={group.rows} /></Box>
+        <Box sx={{ maxHeight: 250, overflowY: 'auto' }} tabIndex={0} role="region" aria-label="Readings">
+          <RecordTable rows={group.rows} />
+        </Box>
       </Box>
     </Box>
   )
 }
 
 /** What happened, and what to allow: the smith's own figures, each with its readings and spread. */
-export function BookView({ groups, losses }: { readonly groups: readonly (RecordGroup & { readonly own: OwnAllowance })[]; readonly losses: readonly Loss[] }) {
+export function BookView({
+  groups,
+  losses,
+}: {
+  readonly groups: readonly (RecordGroup & { readonly own: OwnAllowance })[]
+  readonly losses: readonly Loss[]
+}) {
   return (
     <Box sx={{ px: 2.5, pb: 3 }}>
-      {groups.length === 0 ? <Typography sx={{ mt: 3, maxWidth: 560 }}>The book is empty. Measure finished pieces at the bench with M; from three of a kind on, your own allowance stands here and beside the textbook’s answer.</Typography> : null}
-      {groups.map((group) => <GroupView key={group.form + group.alloy + group.method} group={group} />)}
+      {groups.length === 0 ? (
+        <Typography sx={{ mt: 3, maxWidth: 560 }}>
+          The book is empty. Measure finished pieces at the bench with M; from three of a kind on, your own allowance stands here and beside
+          the textbook’s answer.
+        </Typography>
+      ) : null}
+      {groups.map((group) => (
+        <GroupView key={group.form + group.alloy + group.method} group={group} />
+      ))}
       {losses.length > 0 ? (
         <Box component="section" aria-label="Lost" sx={{ mt: 2 }}>
-          <Typography variant="h3" component="h2">Lost</Typography>
-          <Box component="ul" sx={{ pl: 2.5 }}>{losses.map((loss) => <li key={loss.id}>{loss.pieceName} <span className="fig">{loss.workpiece}</span>, tray <span className="fig">{loss.trayId}</span>: {loss.text || 'no reason given'}</li>)}</Box>
+          <Typography variant="h3" component="h2">
+            Lost
+          </Typography>
+          <Box component="ul" sx={{ pl: 2.5 }}>
+            {losses.map((loss) => (
+              <li key={loss.id}>
+                {loss.pieceName} <span className="fig">{loss.workpiece}</span>, tray <span className="fig">{loss.trayId}</span>:{' '}
+                {loss.text || 'no reason given'}
+              </li>
+            ))}
+          </Box>
         </Box>
       ) : null}
     </Box>

@@ -22,10 +22,28 @@ function heard(text: string): string | undefined {
 /** A sheet or a wire for the drawer, its sizes as a smith writes them. */
 export function NewStock({ onDone }: { readonly onDone: () => void }) {
   const { defaultAlloy } = useWorkshop()
-  const [fields, setFields] = useState<Fields>({ kind: 'sheet', alloy: defaultAlloy, thickness: '', measured: '', width: '', length: '', temper: 'unknown' })
+  const [fields, setFields] = useState<Fields>({
+    kind: 'sheet',
+    alloy: defaultAlloy,
+    thickness: '',
+    measured: '',
+    width: '',
+    length: '',
+    temper: 'unknown',
+  })
   const [issues, setIssues] = useState<Readonly<Record<string, string>>>({})
   const [said, setSaid] = useState('')
-  const size = (name: keyof Fields, label: string) => <SizeField label={label} wide value={fields[name]} unit="mm" understood={heard(fields[name])} error={issues[name]} onChange={(value) => setFields({ ...fields, [name]: value })} />
+  const size = (name: keyof Fields, label: string) => (
+    <SizeField
+      label={label}
+      wide
+      value={fields[name]}
+      unit="mm"
+      understood={heard(fields[name])}
+      error={issues[name]}
+      onChange={(value) => setFields({ ...fields, [name]: value })}
+    />
+  )
   const set = (name: keyof Fields) => (value: string) => setFields({ ...fields, [name]: value })
   async function add() {
     const added = await addStock(fields)
@@ -34,16 +52,38 @@ export function NewStock({ onDone }: { readonly onDone: () => void }) {
     if (added.ok) onDone()
   }
   return (
-    <Box component="form" sx={{ maxWidth: 460, my: 2, bgcolor: PALETTE.paper, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', p: 2 }} onSubmit={(event: React.FormEvent) => { event.preventDefault(); void add() }}>
-      <ChoiceField label="What" value={fields.kind} options={{ sheet: 'Sheet or offcut', wire: 'Round wire' }} onChange={set('kind')} width={170} />
+    <Box
+      component="form"
+      sx={{ maxWidth: 460, my: 2, bgcolor: PALETTE.paper, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', p: 2 }}
+      onSubmit={(event: React.FormEvent) => {
+        event.preventDefault()
+        void add()
+      }}
+    >
+      <ChoiceField
+        label="What"
+        value={fields.kind}
+        options={{ sheet: 'Sheet or offcut', wire: 'Round wire' }}
+        onChange={set('kind')}
+        width={170}
+      />
       <ChoiceField label="Metal" value={fields.alloy} options={ALLOY_TITLES} onChange={set('alloy')} width={170} />
       {size('thickness', fields.kind === 'sheet' ? 'Thickness as sold' : 'Diameter as sold')}
       {size('measured', 'As measured')}
       {size('length', 'Length')}
       {fields.kind === 'sheet' ? size('width', 'Width') : null}
       <ChoiceField label="Temper" value={fields.temper} options={BOUGHT_TEMPERS} onChange={set('temper')} width={170} />
-      {said ? <Typography role="alert" sx={{ color: PALETTE.fire }}>{said}</Typography> : null}
-      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}><Button type="submit" variant="contained">Put it in the drawer</Button><Button onClick={onDone}>Leave it</Button></Box>
+      {said ? (
+        <Typography role="alert" sx={{ color: PALETTE.fire }}>
+          {said}
+        </Typography>
+      ) : null}
+      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
+        <Button type="submit" variant="contained">
+          Put it in the drawer
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+      </Box>
     </Box>
   )
 }

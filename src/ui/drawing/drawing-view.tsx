@@ -33,19 +33,41 @@ function Shape({ shape, fit, colour }: { readonly shape: DrawingShape; readonly 
     const d = [shape.outer, ...shape.holes].map((outline) => pathOf(outline, fit, true)).join('')
     return <path d={d} fillRule="evenodd" fill={colour.face} stroke={colour.edge} strokeWidth={1.2} />
   }
-  if (shape.kind === 'circle') return <circle cx={fit.toX(shape.centre[0])} cy={fit.toY(shape.centre[1])} r={shape.radiusMm * fit.scale} {...LINE[shape.layer]} />
-  return <path d={pathOf(shape.points, fit, false)} {...LINE[shape.layer]} />
+  if (shape.kind === 'circle')
+    return <circle cx={fit.toX(shape.centre[0])} cy={fit.toY(shape.centre[1])} r={shape.radiusMm * fit.scale} {...LINE[shape.layer]} />
+  const [a, b] = shape.points
+  const isShort = a !== undefined && b !== undefined && shape.layer === 'centre' && Math.hypot(a[0] - b[0], a[1] - b[1]) * fit.scale < 60
+  return <path d={pathOf(shape.points, fit, false)} {...LINE[shape.layer]} {...(isShort ? { strokeDasharray: 'none' } : {})} />
 }
 
-const KEY_STEP: Readonly<Record<string, number>> = { ArrowUp: 0.1, ArrowRight: 0.1, ArrowDown: -0.1, ArrowLeft: -0.1, PageUp: 1, PageDown: -1 }
+const KEY_STEP: Readonly<Record<string, number>> = {
+  ArrowUp: 0.1,
+  ArrowRight: 0.1,
+  ArrowDown: -0.1,
+  ArrowLeft: -0.1,
+  PageUp: 1,
+  PageDown: -1,
+}
 
 function Handle({ handle, fit, onMove }: { readonly handle: DrawingHandle; readonly fit: Fit; readonly onMove: (change: number) => void }) {
   const last = useRef<{ x: number; y: number } | null>(null)
   return (
-    <circle cx={fit.toX(handle.at[0])} cy={fit.toY(handle.at[1])} r={7} fill="#fff" stroke={PALETTE.verdigris} strokeWidth={2.4}
-      role="slider" tabIndex={0} aria-label={`${handle.label}: drag, or arrow keys`} aria-valuenow={Number((handle.at[0] * handle.along[0] + handle.at[1] * handle.along[1]).toFixed(2))}
+    <circle
+      cx={fit.toX(handle.at[0])}
+      cy={fit.toY(handle.at[1])}
+      r={7}
+      fill="#fff"
+      stroke={PALETTE.verdigris}
+      strokeWidth={2.4}
+      role="slider"
+      tabIndex={0}
+      aria-label={`${handle.label}: drag, or arrow keys`}
+      aria-valuenow={Number((handle.at[0] * handle.along[0] + handle.at[1] * handle.along[1]).toFixed(2))}
       style={{ cursor: handle.along[0] === 0 ? 'ns-resize' : 'ew-resize', touchAction: 'none' }}
-      onPointerDown={(event) => { event.currentTarget.setPointerCapture(event.pointerId); last.current = { x: event.clientX, y: event.clientY } }}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        last.current = { x: event.clientX, y: event.clientY }
+      }}
       onPointerMove={(event) => {
         if (!last.current) return
         const mm = ((event.clientX - last.current.x) * handle.along[0] - (event.clientY - last.current.y) * handle.along[1]) / fit.scale
@@ -54,13 +76,16 @@ function Handle({ handle, fit, onMove }: { readonly handle: DrawingHandle; reado
         last.current = { x: event.clientX, y: event.clientY }
         onMove(change)
       }}
-      onPointerUp={() => { last.current = null }}
+      onPointerUp={() => {
+        last.current = null
+      }}
       onKeyDown={(event) => {
         const step = KEY_STEP[event.key]
         if (step === undefined) return
         event.preventDefault()
         onMove(step)
-      }} />
+      }}
+    />
   )
 }
 
@@ -70,13 +95,32 @@ export function DrawingView({ view, colour, width, height, onHandle }: DrawingVi
   return (
     <Box component="figure" sx={{ m: 0 }}>
       <Box component="figcaption" sx={{ display: 'flex', justifyContent: 'space-between', px: 2.25, pt: 1.25 }}>
-        <Typography variant="h2">{view.title}, <span className="fig">{scaleWords(fit.scale)}</span></Typography>
-        {onHandle && view.handles.length > 0 ? <Typography variant="body2">drag {view.handles.map((handle) => `the ${handle.label}`).join(' or ')}</Typography> : null}
+        <Typography variant="h2">
+          {view.title}, <span className="fig">{scaleWords(fit.scale)}</span>
+        </Typography>
+        {onHandle && view.handles.length > 0 ? (
+          <Typography variant="body2">drag {view.handles.map((handle) => `the ${handle.label}`).join(' or ')}</Typography>
+        ) : null}
       </Box>
-      <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={`${view.title}: ${view.dimensions.map((dimension) => dimension.text).join(', ')}`} style={{ display: 'block', maxWidth: '100%' }}>
-        {view.shapes.map((shape, i) => <Shape key={`${shape.kind}-${i}`} shape={shape} fit={fit} colour={colour} />)}
-        {view.dimensions.map((dimension) => <DimensionLine key={dimension.text} dimension={dimension} fit={fit} />)}
-        {onHandle ? view.handles.map((handle) => <Handle key={handle.field} handle={handle} fit={fit} onMove={(change) => onHandle(handle.field, change)} />) : null}
+      <svg
+        width={width}
+        height={height}
+        viewBox={`0 0 ${width} ${height}`}
+        role="group"
+        aria-label={`${view.title}: ${view.dimensions.map((dimension) => dimension.text).join(', ')}`}
+        style={{ display: 'block', maxWidth: '100%' }}
+      >
+        {view.shapes.map((shape, i) => (
+          <Shape key={`${shape.kind}-${i}`} shape={shape} fit={fit} colour={colour} />
+        ))}
+        {view.dimensions.map((dimension) => (
+          <DimensionLine key={dimension.text} dimension={dimension} fit={fit} />
+        ))}
+        {onHandle
+          ? view.handles.map((handle) => (
+              <Handle key={handle.field} handle={handle} fit={fit} onMove={(change) => onHandle(handle.field, change)} />
+            ))
+          : null}
       </svg>
     </Box>
   )

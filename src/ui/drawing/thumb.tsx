@@ -14,8 +14,23 @@ export function Thumb({ view, colour, size = 64 }: ThumbProps) {
   const regions = view.shapes.filter((shape) => shape.kind === 'region')
   const least = Math.max(w, h) * 0.02
   return (
-    <svg width={size} height={size} viewBox={`${box.minX - room} ${-box.maxY - room} ${w + 2 * room} ${h + 2 * room}`} aria-hidden="true" style={{ flexShrink: 0 }}>
-      {regions.map((shape) => <path key={shape.outer.length} fillRule="evenodd" fill={colour.face} stroke={colour.edge} strokeWidth={least} d={[shape.outer, ...shape.holes].map((outline) => `M${outline.map(([x, y]) => `${x} ${-y}`).join('L')}Z`).join('')} />)}
+    <svg
+      width={size}
+      height={size}
+      viewBox={`${box.minX - room} ${-box.maxY - room} ${w + 2 * room} ${h + 2 * room}`}
+      aria-hidden="true"
+      style={{ flexShrink: 0 }}
+    >
+      {regions.map((shape) => (
+        <path
+          key={shape.outer.length}
+          fillRule="evenodd"
+          fill={colour.face}
+          stroke={colour.edge}
+          strokeWidth={least}
+          d={[shape.outer, ...shape.holes].map((outline) => `M${outline.map(([x, y]) => `${x} ${-y}`).join('L')}Z`).join('')}
+        />
+      ))}
     </svg>
   )
 }

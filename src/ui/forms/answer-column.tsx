@@ -1,6 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import type { ReactNode } from 'react'
 import type { Check, FormResult } from '@/core/forms'
 import { SOURCES } from '@/core/sources'
 import { formatPlain, mmToInch } from '@/core/units'
@@ -23,8 +24,29 @@ export function CheckList({ checks }: { readonly checks: readonly Check[] }) {
         const { sign, colour, word } = SIGNS[check.level]
         return (
           <Box component="li" key={check.code + check.message} sx={{ display: 'flex', gap: 1.25, py: 0.75 }}>
-            <Box role="img" aria-label={word} sx={{ flexShrink: 0, width: 18, height: 18, mt: '1px', borderRadius: check.level === 'stop' ? '2px' : '50%', bgcolor: colour, color: '#fff', fontSize: 12, fontWeight: 700, display: 'grid', placeItems: 'center' }}>{sign}</Box>
-            <Typography sx={{ fontSize: 13.5 }}>{check.level === 'stop' ? <b>Stop. </b> : null}{check.message}</Typography>
+            <Box
+              role="img"
+              aria-label={word}
+              sx={{
+                flexShrink: 0,
+                width: 18,
+                height: 18,
+                mt: '1px',
+                borderRadius: check.level === 'stop' ? '2px' : '50%',
+                bgcolor: colour,
+                color: '#fff',
+                fontSize: 12,
+                fontWeight: 700,
+                display: 'grid',
+                placeItems: 'center',
+              }}
+            >
+              {sign}
+            </Box>
+            <Typography sx={{ fontSize: 13.5 }}>
+              {check.level === 'stop' ? <b>Stop. </b> : null}
+              {check.message}
+            </Typography>
           </Box>
         )
       })}
@@ -39,12 +61,24 @@ function WorkingSteps({ result }: { readonly result: FormResult }) {
         <Box component="li" key={step.label + step.value} sx={{ borderBottom: `1px dotted ${PALETTE.hairline}`, py: 0.75 }}>
           <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
             <Typography>{step.label}</Typography>
-            <Box className="fig" sx={{ fontWeight: 700 }}>{formatPlain(step.value, step.unit === 'mm' ? 2 : 3)}</Box>
+            <Box className="fig" sx={{ fontWeight: 700 }}>
+              {formatPlain(step.value, step.unit === 'mm' ? 2 : 3)}
+            </Box>
           </Box>
-          <Box sx={{ fontFamily: FONTS.mono, fontSize: 12.5, color: PALETTE.muted }} title={`${SOURCES[step.source].title}. ${SOURCES[step.source].note}`}>
-            {step.formula}{step.substituted ? <><br />= {step.substituted}</> : null}
+          <Box
+            sx={{ fontFamily: FONTS.mono, fontSize: 12.5, color: PALETTE.muted }}
+            title={`${SOURCES[step.source].title}. ${SOURCES[step.source].note}`}
+          >
+            {step.formula}
+            {step.substituted ? (
+              <>
+                <br />= {step.substituted}
+              </>
+            ) : null}
           </Box>
-          <Typography variant="body2" sx={{ fontSize: 12 }}>{SOURCES[step.source].title}</Typography>
+          <Typography variant="body2" sx={{ fontSize: 12 }}>
+            {SOURCES[step.source].title}
+          </Typography>
         </Box>
       ))}
     </Box>
@@ -58,26 +92,51 @@ export function AnswerBox({ result }: { readonly result: FormResult }) {
   return (
     <Box role="status" aria-label="Answer" sx={{ bgcolor: PALETTE.petrol, color: PALETTE.petrolText, borderRadius: '4px', p: 1.75, my: 1 }}>
       <Box sx={{ fontSize: 13, color: PALETTE.petrolMuted }}>Mark the {answer.name} at</Box>
-      <Box className="fig" data-testid="answer" sx={{ fontSize: 32, fontWeight: 700, lineHeight: 1.2, color: '#fff' }}>{formatPlain(answer.markAt, 2)} mm</Box>
-      <Box className="fig" sx={{ fontSize: 13, color: PALETTE.petrolMuted }}>{mmToInch(answer.markAt).toFixed(3)} in · reckoned {formatPlain(answer.value, 2)} ± {formatPlain(uncertainty.plusMinus, 2)}</Box>
-      {first ? <Box sx={{ fontSize: 13, mt: 0.75 }}>{first.change} of {first.input} is {first.effect}</Box> : null}
+      <Box className="fig" data-testid="answer" sx={{ fontSize: 32, fontWeight: 700, lineHeight: 1.2, color: '#fff' }}>
+        {formatPlain(answer.markAt, 2)} mm
+      </Box>
+      <Box className="fig" sx={{ fontSize: 13, color: PALETTE.petrolMuted }}>
+        {mmToInch(answer.markAt).toFixed(3)} in
+        <br />
+        reckoned {formatPlain(answer.value, 2)} ± {formatPlain(uncertainty.plusMinus, 2)}
+      </Box>
+      {first ? (
+        <Box sx={{ fontSize: 13, mt: 0.75 }}>
+          {first.change} of {first.input} is {first.effect}
+        </Box>
+      ) : null}
     </Box>
   )
 }
 
-export function AnswerColumn({ result }: { readonly result: FormResult }) {
+export function AnswerColumn({ result, record }: { readonly result: FormResult; readonly record: ReactNode }) {
   const blank = result.blanks[0]
   return (
     <>
       <AnswerBox result={result} />
-      <Typography className="fig" data-testid="mass" sx={{ fontSize: 13 }}>{formatPlain(blank?.massG ?? 0, 2)} g each, {formatPlain((blank?.massG ?? 0) * (blank?.qty ?? 1), 2)} g in all</Typography>
-      <Typography variant="h2" sx={{ mt: 1.5 }}>Look out for</Typography>
+      <Typography className="fig" data-testid="mass" sx={{ fontSize: 13 }}>
+        {formatPlain(blank?.massG ?? 0, 2)} g each, {formatPlain((blank?.massG ?? 0) * (blank?.qty ?? 1), 2)} g in all
+      </Typography>
+      {record}
+      <Typography variant="h2" sx={{ mt: 1.5 }}>
+        Look out for
+      </Typography>
       <CheckList checks={result.checks} />
-      <Typography variant="h2" sx={{ mt: 1.5 }}>The working</Typography>
+      <Typography variant="h2" sx={{ mt: 1.5 }}>
+        The working
+      </Typography>
       <WorkingSteps result={result} />
-      <Typography variant="h2" sx={{ mt: 1.5 }}>What moves it</Typography>
-      {result.sensitivity.map((item) => <Typography key={item.input} variant="body2" sx={{ py: 0.25 }}>{item.change} of {item.input}: {item.effect}</Typography>)}
-      <Typography variant="body2" sx={{ py: 0.25 }}>± {formatPlain(result.uncertainty.plusMinus, 2)} mm from {result.uncertainty.why}</Typography>
+      <Typography variant="h2" sx={{ mt: 1.5 }}>
+        What moves it
+      </Typography>
+      {result.sensitivity.map((item) => (
+        <Typography key={item.input} variant="body2" sx={{ py: 0.25 }}>
+          {item.change} of {item.input}: {item.effect}
+        </Typography>
+      ))}
+      <Typography variant="body2" sx={{ py: 0.25 }}>
+        ± {formatPlain(result.uncertainty.plusMinus, 2)} mm from {result.uncertainty.why}
+      </Typography>
     </>
   )
 }

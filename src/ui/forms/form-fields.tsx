@@ -25,13 +25,37 @@ function unitOf(meta: FieldMeta): string {
 export function FormFields({ formId, values, understood, issues, onChange, onLeave }: FormFieldsProps) {
   const form = findForm(formId)
   if (!form) return null
-  return form.fields.filter((field) => !ELSEWHERE.has(field.name)).map((field) => {
-    const { name } = field
-    const value = values[name] ?? ''
-    if (field.kind === 'choice') return <ChoiceField key={name} label={field.label} value={value} options={field.titles} error={issues[name]} onChange={(key) => onChange(name, key)} />
-    const { meta } = field
-    const said = /^[\d.,]+$/.test(value) ? undefined : understood[name]?.how
-    const help = meta.help ? `${meta.help} ${rangeText(meta)}` : undefined
-    return <SizeField key={name} name={name} label={meta.label} value={value} unit={unitOf(meta)} error={issues[name]} understood={value === '' ? help : said} onChange={(text) => onChange(name, text)} onBlur={onLeave} />
-  })
+  return form.fields
+    .filter((field) => !ELSEWHERE.has(field.name))
+    .map((field) => {
+      const { name } = field
+      const value = values[name] ?? ''
+      if (field.kind === 'choice')
+        return (
+          <ChoiceField
+            key={name}
+            label={field.label}
+            value={value}
+            options={field.titles}
+            error={issues[name]}
+            onChange={(key) => onChange(name, key)}
+          />
+        )
+      const { meta } = field
+      const said = /^[\d.,]+$/.test(value) ? undefined : understood[name]?.how
+      const help = meta.help ? `${meta.help} ${rangeText(meta)}` : undefined
+      return (
+        <SizeField
+          key={name}
+          name={name}
+          label={meta.label}
+          value={value}
+          unit={unitOf(meta)}
+          error={issues[name]}
+          understood={value === '' ? help : said}
+          onChange={(text) => onChange(name, text)}
+          onBlur={onLeave}
+        />
+      )
+    })
 }

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import { type DrawingView as View, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { ownAllowance } from '@/core/logbook'
 import { ALLOYS } from '@/core/metals'
@@ -19,20 +20,59 @@ import { useDesign } from './use-design'
 import { useLast } from './use-last'
 
 interface SizeStationProps {
-  readonly piece: { readonly id: number; readonly quantity: number; readonly spares: number; readonly revisionId: number; readonly canUndo: boolean; readonly redoId: number | null; readonly design: PieceDesign }
+  readonly piece: {
+    readonly id: number
+    readonly quantity: number
+    readonly spares: number
+    readonly revisionId: number
+    readonly canUndo: boolean
+    readonly redoId: number | null
+    readonly design: PieceDesign
+  }
   readonly growths: Growths
   readonly cardHref: string
 }
 
-const SAVE_WORDS = { saved: 'saved', saving: 'saving', unsaved: 'not saved yet', failed: 'not saved: the program did not answer; what you typed is still here' } as const
+const SAVE_WORDS = {
+  saved: 'saved',
+  saving: 'saving',
+  unsaved: 'not saved yet',
+  failed: 'not saved: the program did not answer; what you typed is still here',
+} as const
+
+/** How much of the column a view gets: tall views more, flat ones enough for their lettering. */
+function shareOf(view: View): number {
+  const box = viewBounds(view)
+  return Math.min(1, Math.max(0.55, (box.maxY - box.minY) / (box.maxX - box.minX || 1)))
+}
 
 function Drawings({ result, onHandle }: { readonly result: FormResult; readonly onHandle: (field: string, by: number) => void }) {
   const { ref, width, height } = useSize({ width: 600, height: 560 })
   const colour = ALLOYS[result.blanks[0]?.alloy ?? 'sterling-925'].colour
   const views = result.drawing.views
+  const shares = views.map(shareOf)
+  const whole = shares.reduce((sum, share) => sum + share, 0)
   return (
-    <Box ref={ref} sx={{ height: '100%', minHeight: { xs: 460, md: 0 }, backgroundImage: `linear-gradient(${PALETTE.hairline}55 1px, transparent 1px), linear-gradient(90deg, ${PALETTE.hairline}55 1px, transparent 1px)`, backgroundSize: '16px 16px', overflow: 'hidden' }}>
-      {views.map((view) => <DrawingView key={view.id} view={view} colour={colour} width={width} height={height / views.length - 28} onHandle={onHandle} />)}
+    <Box
+      ref={ref}
+      sx={{
+        height: '100%',
+        minHeight: { xs: 460, md: 0 },
+        backgroundImage: `linear-gradient(${PALETTE.hairline}55 1px, transparent 1px), linear-gradient(90deg, ${PALETTE.hairline}55 1px, transparent 1px)`,
+        backgroundSize: '16px 16px',
+        overflow: 'hidden',
+      }}
+    >
+      {views.map((view, i) => (
+        <DrawingView
+          key={view.id}
+          view={view}
+          colour={colour}
+          width={width}
+          height={(height * (shares[i] ?? 1)) / whole - 32}
+          onHandle={onHandle}
+        />
+      ))}
     </Box>
   )
 }
@@ -51,36 +91,92 @@ export function SizeStation({ piece, growths, cardHref }: SizeStationProps) {
   const result = shown?.result
   const walk = shown ? walkTemper(shown.temper) : undefined
   return (
-    <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-      <Box sx={{ flex: 1, minHeight: 0, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '268px minmax(0, 1fr) 316px' }, height: { md: 'calc(100vh - 262px)' } }}>
-        <Box component="section" aria-label="Finished piece" sx={{ px: 2.25, py: 1.5, overflowY: 'auto', borderRight: { md: `1px solid ${PALETTE.hairline}` } }}>
+    <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0, overflow: { md: 'hidden' } }}>
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', md: '268px minmax(0, 1fr) 316px' },
+          gridTemplateRows: { md: 'minmax(0, 1fr)' },
+        }}
+      >
+        <Box
+          component="section"
+          aria-label="Finished piece"
+          sx={{ px: 2.25, py: 1.5, overflowY: 'auto', borderRight: { md: `1px solid ${PALETTE.hairline}` } }}
+        >
           <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
             <Typography variant="h2">Finished piece</Typography>
             <Box>
-              <Button variant="text" disabled={!piece.canUndo} onClick={() => void design.move('undo')}>Undo</Button>
-              <Button variant="text" disabled={piece.redoId === null} onClick={() => void design.move('redo')}>Redo</Button>
+              <Button variant="text" disabled={!piece.canUndo} onClick={() => void design.move('undo')}>
+                Undo
+              </Button>
+              <Button variant="text" disabled={piece.redoId === null} onClick={() => void design.move('redo')}>
+                Redo
+              </Button>
             </Box>
           </Box>
-          <FormFields formId={design.formId} values={typed} understood={result?.understood ?? {}} issues={issues} onChange={design.change} onLeave={design.saveNow} />
+          <FormFields
+            formId={design.formId}
+            values={typed}
+            understood={result?.understood ?? {}}
+            issues={issues}
+            onChange={design.change}
+            onLeave={design.saveNow}
+          />
           {issues.form ? <Typography role="alert">{issues.form}</Typography> : null}
           {result ? (
             <>
-              <OwnRecord own={ownOf(result, growths)} appliedMm={Number(typed.allowanceMm ?? 0) || 0} onUse={(mm) => design.change('allowanceMm', String(mm))} />
-              <Schools label={result.question === 'cut' ? 'How it is cut' : 'How the blank is reckoned'} chosen={result.school} options={result.schools} onChoose={(id) => design.choose(result.question, id)} />
-              {result.choices.map((choice) => <Schools key={choice.question} label={choice.label} chosen={choice.school} options={choice.schools} onChoose={(id) => design.choose(choice.question, id)} />)}
+              <Schools
+                label={result.question === 'cut' ? 'How it is cut' : 'How the blank is reckoned'}
+                chosen={result.school}
+                options={result.schools}
+                onChoose={(id) => design.choose(result.question, id)}
+              />
+              {result.choices.map((choice) => (
+                <Schools
+                  key={choice.question}
+                  label={choice.label}
+                  chosen={choice.school}
+                  options={choice.schools}
+                  onChoose={(id) => design.choose(choice.question, id)}
+                />
+              ))}
             </>
           ) : null}
-          <Typography variant="body2" role="status" sx={{ mt: 1.5 }}>{SAVE_WORDS[design.state]}</Typography>
+          <Typography variant="body2" role="status" sx={{ mt: 1.5 }}>
+            {SAVE_WORDS[design.state]}
+          </Typography>
         </Box>
-        <Box component="section" aria-label="Drawing" sx={{ minWidth: 0, minHeight: 0, opacity: plan.ok ? 1 : 0.45 }}>
+        <Box component="section" aria-label="Drawing" sx={{ minWidth: 0, minHeight: 0, overflow: 'hidden', opacity: plan.ok ? 1 : 0.45 }}>
           {result ? <Drawings result={result} onHandle={design.nudge} /> : null}
         </Box>
-        <Box component="section" aria-label="Answer and working" sx={{ bgcolor: PALETTE.paper, px: 2.25, py: 1.5, overflowY: 'auto', borderLeft: { md: `1px solid ${PALETTE.hairline}` } }}>
+        <Box
+          component="section"
+          aria-label="Answer and working"
+          sx={{ bgcolor: PALETTE.paper, px: 2.25, py: 1.5, overflowY: 'auto', borderLeft: { md: `1px solid ${PALETTE.hairline}` } }}
+        >
           <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
             <Typography variant="h2">The blank</Typography>
-            <Button variant="text" href={cardHref} target="_blank">Print the card</Button>
+            <Button variant="text" href={cardHref} target="_blank">
+              Print the card
+            </Button>
           </Box>
-          {result && plan.ok ? <AnswerColumn result={result} /> : <Typography role="status">{Object.values(issues)[0] ?? 'Enter the sizes.'}</Typography>}
+          {result && plan.ok ? (
+            <AnswerColumn
+              result={result}
+              record={
+                <OwnRecord
+                  own={ownOf(result, growths)}
+                  appliedMm={Number(typed.allowanceMm ?? 0) || 0}
+                  onUse={(mm) => design.change('allowanceMm', String(mm))}
+                />
+              }
+            />
+          ) : (
+            <Typography role="status">{Object.values(issues)[0] ?? 'Enter the sizes.'}</Typography>
+          )}
         </Box>
       </Box>
       {walk ? <Ribbon walk={walk} /> : null}

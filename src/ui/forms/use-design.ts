@@ -33,7 +33,13 @@ export function typedOf(formId: string, input: Readonly<Record<string, unknown>>
 }
 
 /** The input to reckon with: boxes that still hold a stored size keep what was understood then. */
-function inputOf(formId: string, typed: Typed, stored: Readonly<Record<string, unknown>>, schools: Readonly<Record<string, string>>, qty: number): Record<string, unknown> {
+function inputOf(
+  formId: string,
+  typed: Typed,
+  stored: Readonly<Record<string, unknown>>,
+  schools: Readonly<Record<string, string>>,
+  qty: number,
+): Record<string, unknown> {
   const fields = fieldsOf(formId).flatMap(({ name, optional }): [string, unknown][] => {
     const text = typed[name] ?? ''
     const kept = stored[name]
@@ -74,27 +80,41 @@ export function useDesign(piece: Piece) {
     setState('saved')
   }, [piece.revisionId, formId, stored])
 
-  const input = useMemo(() => inputOf(formId, typed, stored, schools, piece.quantity + piece.spares), [formId, typed, stored, schools, piece.quantity, piece.spares])
-  const plan = useMemo(() => planPiece({ ...piece.design, parts: [{ form: formId, inputVersion: part?.inputVersion ?? 1, input }] }, { ringSystem }), [piece.design, formId, part?.inputVersion, input, ringSystem])
+  const input = useMemo(
+    () => inputOf(formId, typed, stored, schools, piece.quantity + piece.spares),
+    [formId, typed, stored, schools, piece.quantity, piece.spares],
+  )
+  const plan = useMemo(
+    () => planPiece({ ...piece.design, parts: [{ form: formId, inputVersion: part?.inputVersion ?? 1, input }] }, { ringSystem }),
+    [piece.design, formId, part?.inputVersion, input, ringSystem],
+  )
 
-  const save = useCallback(async (next: PieceDesign) => {
-    setState('saving')
-    const saved = await saveDesign(piece.id, next)
-    if (saved.ok) ours.current = saved.revisionId
-    setState(saved.ok ? 'saved' : 'failed')
-  }, [piece.id])
+  const save = useCallback(
+    async (next: PieceDesign) => {
+      setState('saving')
+      const saved = await saveDesign(piece.id, next)
+      if (saved.ok) ours.current = saved.revisionId
+      setState(saved.ok ? 'saved' : 'failed')
+    },
+    [piece.id],
+  )
 
   function remember(): PieceDesign | undefined {
     if (!plan.ok) return undefined
     const { understood } = plan.result
-    const { qty: _, ...kept } = Object.fromEntries(Object.entries(input).map(([name, value]) => {
-      const read = understood[name]
-      return [name, read ? { typed: read.typed, mm: read.mm } : value]
-    }))
+    const { qty: _, ...kept } = Object.fromEntries(
+      Object.entries(input).map(([name, value]) => {
+        const read = understood[name]
+        return [name, read ? { typed: read.typed, mm: read.mm } : value]
+      }),
+    )
     return { ...piece.design, parts: [{ form: formId, inputVersion: part?.inputVersion ?? 1, input: kept }] }
   }
   const pending = useRef<() => void>(undefined)
-  pending.current = () => { const next = remember(); if (next) void save(next) }
+  pending.current = () => {
+    const next = remember()
+    if (next) void save(next)
+  }
 
   function saveSoon(delayMs: number) {
     clearTimeout(timer.current)
@@ -103,22 +123,38 @@ export function useDesign(piece: Piece) {
   }
 
   return {
-    formId, typed, schools, plan, state,
-    change: (field: string, value: string) => { setTyped((before) => ({ ...before, [field]: value })); saveSoon(900) },
+    formId,
+    typed,
+    schools,
+    plan,
+    state,
+    change: (field: string, value: string) => {
+      setTyped((before) => ({ ...before, [field]: value }))
+      saveSoon(900)
+    },
     nudge: (field: string, by: number) => {
       const found = fieldsOf(formId).find((item) => item.name === field)
       const meta = found?.kind === 'number' ? found.meta : undefined
-      const now = Number(plan.ok ? valueOf(input[field], plan.result.understood[field]?.mm) : 0)
+      const now = Number(plan.ok ? mmOf(input[field], plan.result.understood[field]?.mm) : 0)
       const next = Math.min(meta?.maximum ?? Infinity, Math.max(meta?.minimum ?? 0, now + by))
       setTyped((before) => ({ ...before, [field]: String(Number(next.toFixed(2))) }))
       saveSoon(900)
     },
-    choose: (question: string, school: string) => { setSchools((before) => ({ ...before, [question]: school })); saveSoon(250) },
-    saveNow: () => { if (state === 'unsaved') saveSoon(0) },
-    move: async (way: 'undo' | 'redo') => { clearTimeout(timer.current); await moveRevision(piece.id, way); router.refresh() },
+    choose: (question: string, school: string) => {
+      setSchools((before) => ({ ...before, [question]: school }))
+      saveSoon(250)
+    },
+    saveNow: () => {
+      if (state === 'unsaved') saveSoon(0)
+    },
+    move: async (way: 'undo' | 'redo') => {
+      clearTimeout(timer.current)
+      await moveRevision(piece.id, way)
+      router.refresh()
+    },
   }
 }
 
-function valueOf(raw: unknown, mm: number | undefined): number {
+function mmOf(raw: unknown, mm: number | undefined): number {
   return mm ?? (isStored(raw) ? raw.mm : Number(raw))
 }

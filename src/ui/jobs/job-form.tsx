@@ -12,7 +12,13 @@ import { STATUS_WORDS } from './words'
 
 /** A new job, or the words of one there is. */
 export function JobForm({ job, onDone }: { readonly job?: Job; readonly onDone: () => void }) {
-  const [fields, setFields] = useState({ title: job?.title ?? '', customer: job?.customer ?? '', dueOn: job?.dueOn ?? '', status: job?.status ?? 'asked', note: job?.note ?? '' })
+  const [fields, setFields] = useState({
+    title: job?.title ?? '',
+    customer: job?.customer ?? '',
+    dueOn: job?.dueOn ?? '',
+    status: job?.status ?? 'asked',
+    note: job?.note ?? '',
+  })
   const [problem, setProblem] = useState('')
   const set = (name: keyof typeof fields) => (value: string) => setFields({ ...fields, [name]: value })
   async function save() {
@@ -21,14 +27,29 @@ export function JobForm({ job, onDone }: { readonly job?: Job; readonly onDone: 
     else setProblem(saved.message)
   }
   return (
-    <Box component="form" onSubmit={(event: React.FormEvent) => { event.preventDefault(); void save() }}>
+    <Box
+      component="form"
+      onSubmit={(event: React.FormEvent) => {
+        event.preventDefault()
+        void save()
+      }}
+    >
       <TextRow label="Job" value={fields.title} onChange={set('title')} />
       <TextRow label="For" value={fields.customer} onChange={set('customer')} />
       <TextRow label="Due" type="date" value={fields.dueOn} onChange={set('dueOn')} />
       <ChoiceField label="Status" value={fields.status} options={STATUS_WORDS} onChange={set('status')} />
       <TextRow label="Note" value={fields.note} onChange={set('note')} />
-      {problem ? <Typography role="alert" sx={{ color: PALETTE.fire, mt: 1 }}>{problem}</Typography> : null}
-      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}><Button type="submit" variant="contained">Save the job</Button><Button onClick={onDone}>Leave it</Button></Box>
+      {problem ? (
+        <Typography role="alert" sx={{ color: PALETTE.fire, mt: 1 }}>
+          {problem}
+        </Typography>
+      ) : null}
+      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
+        <Button type="submit" variant="contained">
+          Save the job
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+      </Box>
     </Box>
   )
 }

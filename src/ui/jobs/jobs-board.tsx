@@ -35,14 +35,37 @@ export interface JobView extends Job {
 function PieceLine({ piece }: { readonly piece: PieceView }) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, py: 0.75, borderTop: `1px dotted ${PALETTE.hairline}` }}>
-      {piece.drawing && piece.colour ? <Thumb view={piece.drawing} colour={piece.colour} size={54} /> : <Box sx={{ width: 54, height: 54 }} />}
+      {piece.drawing && piece.colour ? (
+        <Thumb view={piece.drawing} colour={piece.colour} size={54} />
+      ) : (
+        <Box sx={{ width: 54, height: 54 }} />
+      )}
       <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Link href={`/pieces/${piece.id}`} style={{ color: PALETTE.ink, fontWeight: 650, fontSize: 15 }}>{piece.name}</Link>
-        <Typography variant="body2" noWrap><span className="fig">{piece.quantity} + {piece.spares}</span>, {piece.alloy} <span className="fig">{formatPlain(piece.thicknessMm, 2)} mm</span></Typography>
+        <Link href={`/pieces/${piece.id}`} style={{ color: PALETTE.ink, fontWeight: 650, fontSize: 15 }}>
+          {piece.name}
+        </Link>
+        <Typography variant="body2" noWrap>
+          <span className="fig">
+            {piece.quantity} + {piece.spares}
+          </span>
+          , {piece.alloy} <span className="fig">{formatPlain(piece.thicknessMm, 2)} mm</span>
+        </Typography>
       </Box>
       <Box sx={{ textAlign: 'right' }}>
-        {piece.cutMm === null ? <Typography sx={{ color: PALETTE.fire, fontSize: 13 }}>size not complete</Typography> : <Box className="fig" sx={{ fontWeight: 700 }}>{formatPlain(piece.cutMm, 2)} mm</Box>}
-        {piece.openTrayId === null ? <Typography variant="body2">{piece.trayCount > 0 ? 'made before' : 'to cut'}</Typography> : <Link href={`/bench/${piece.openTrayId}`} style={{ color: PALETTE.verdigris, fontWeight: 600, fontSize: 13 }}>at the bench</Link>}
+        {piece.cutMm === null ? (
+          <Typography sx={{ color: PALETTE.fire, fontSize: 13 }}>size not complete</Typography>
+        ) : (
+          <Box className="fig" sx={{ fontWeight: 700 }}>
+            {formatPlain(piece.cutMm, 2)} mm
+          </Box>
+        )}
+        {piece.openTrayId === null ? (
+          <Typography variant="body2">{piece.trayCount > 0 ? 'made before' : 'to cut'}</Typography>
+        ) : (
+          <Link href={`/bench/${piece.openTrayId}`} style={{ color: PALETTE.verdigris, fontWeight: 600, fontSize: 13 }}>
+            at the bench
+          </Link>
+        )}
       </Box>
     </Box>
   )
@@ -53,23 +76,48 @@ function JobCard({ job, today }: { readonly job: JobView; readonly today: string
   const [adding, setAdding] = useState(false)
   const late = job.dueOn !== null && job.dueOn < today && job.status !== 'done' && job.status !== 'handed-over'
   return (
-    <Box component="article" aria-label={job.title} sx={{ bgcolor: PALETTE.paper, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', p: 2, pb: 1 }}>
+    <Box
+      component="article"
+      aria-label={job.title}
+      sx={{ bgcolor: PALETTE.paper, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', p: 2, pb: 1 }}
+    >
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
         <Box sx={{ minWidth: 0 }}>
-          <Typography variant="h3" component="h2">{job.title}</Typography>
+          <Typography variant="h3" component="h2">
+            {job.title}
+          </Typography>
           <Typography variant="body2">{job.customer || 'no customer named'}</Typography>
         </Box>
         <Box sx={{ textAlign: 'right', flexShrink: 0 }}>
           <Typography sx={{ fontWeight: 600, color: PALETTE.verdigris }}>{STATUS_WORDS[job.status]}</Typography>
-          <Typography variant="body2" sx={{ color: late ? PALETTE.fire : undefined }}>{late ? 'late, ' : ''}{dueWords(job.dueOn)}</Typography>
+          <Typography variant="body2" sx={{ color: late ? PALETTE.fire : undefined }}>
+            {late ? 'late, ' : ''}
+            {dueWords(job.dueOn)}
+          </Typography>
         </Box>
       </Box>
-      {job.note ? <Typography variant="body2" sx={{ mt: 0.5 }}>{job.note}</Typography> : null}
-      <Box sx={{ mt: 1 }}>{job.pieces.map((piece) => <PieceLine key={piece.id} piece={piece} />)}</Box>
+      {job.note ? (
+        <Typography variant="body2" sx={{ mt: 0.5 }}>
+          {job.note}
+        </Typography>
+      ) : null}
+      <Box sx={{ mt: 1 }}>
+        {job.pieces.map((piece) => (
+          <PieceLine key={piece.id} piece={piece} />
+        ))}
+      </Box>
       <Box sx={{ display: 'flex', gap: 0.5, borderTop: `1px dotted ${PALETTE.hairline}`, pt: 0.5 }}>
-        <Button variant="text" onClick={() => setAdding(!adding)}>Add a piece</Button>
-        <Button variant="text" onClick={() => setEditing(!editing)}>Change the job</Button>
-        {job.pieces.length > 0 ? <Button variant="text" component={Link} href={`/layout/${job.id}`}>Lay it out</Button> : null}
+        <Button variant="text" onClick={() => setAdding(!adding)}>
+          Add a piece
+        </Button>
+        <Button variant="text" onClick={() => setEditing(!editing)}>
+          Change the job
+        </Button>
+        {job.pieces.length > 0 ? (
+          <Button variant="text" component={Link} href={`/layout/${job.id}`}>
+            Lay it out
+          </Button>
+        ) : null}
       </Box>
       {adding ? <NewPiece jobId={job.id} onDone={() => setAdding(false)} /> : null}
       {editing ? <JobForm job={job} onDone={() => setEditing(false)} /> : null}
@@ -82,16 +130,31 @@ export function JobsBoard({ jobs, today }: { readonly jobs: readonly JobView[]; 
   const [making, setMaking] = useState(false)
   return (
     <Box sx={{ p: 2.5 }}>
-      <Button variant="contained" onClick={() => setMaking(!making)}>New job</Button>
-      {making ? <Box sx={{ maxWidth: 520, my: 1.5, bgcolor: PALETTE.paper, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', p: 2 }}><JobForm onDone={() => setMaking(false)} /></Box> : null}
-      {jobs.length === 0 && !making ? (
-        <Box sx={{ maxWidth: 520, mt: 4 }}>
-          <Typography variant="h3" component="h2">No jobs yet</Typography>
-          <Typography sx={{ mt: 1 }}>Start with a new job, or type a piece into the line at the top, such as <code>dome 24 x 6 20ga brass</code>, and make a piece of it.</Typography>
+      <Button variant="contained" onClick={() => setMaking(!making)}>
+        New job
+      </Button>
+      {making ? (
+        <Box sx={{ maxWidth: 520, my: 1.5, bgcolor: PALETTE.paper, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', p: 2 }}>
+          <JobForm onDone={() => setMaking(false)} />
         </Box>
       ) : null}
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr', xl: '1fr 1fr 1fr' }, gap: 2, mt: 2, alignItems: 'start' }}>
-        {jobs.map((job) => <JobCard key={job.id} job={job} today={today} />)}
+      {jobs.length === 0 && !making ? (
+        <Box sx={{ maxWidth: 520, mt: 4 }}>
+          <Typography variant="h3" component="h2">
+            No jobs yet
+          </Typography>
+          <Typography sx={{ mt: 1 }}>
+            Start with a new job, or type a piece into the line at the top, such as <code>dome 24 x 6 20ga brass</code>, and make a piece of
+            it.
+          </Typography>
+        </Box>
+      ) : null}
+      <Box
+        sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr', xl: '1fr 1fr 1fr' }, gap: 2, mt: 2, alignItems: 'start' }}
+      >
+        {jobs.map((job) => (
+          <JobCard key={job.id} job={job} today={today} />
+        ))}
       </Box>
     </Box>
   )

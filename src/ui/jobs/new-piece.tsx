@@ -22,19 +22,41 @@ export function NewPiece({ jobId, onDone }: { readonly jobId: number; readonly o
   const [spares, setSpares] = useState('0')
   const [problem, setProblem] = useState('')
   async function add() {
-    const added = await addPiece({ jobId, name: name.trim() || KINDS[form] || 'Piece', form, quantity: Number(quantity), spares: Number(spares) })
+    const added = await addPiece({
+      jobId,
+      name: name.trim() || KINDS[form] || 'Piece',
+      form,
+      quantity: Number(quantity),
+      spares: Number(spares),
+    })
     if (!added.ok) return setProblem(added.message)
     onDone()
     router.push(`/pieces/${added.id}`)
   }
   return (
-    <Box component="form" sx={{ py: 1 }} onSubmit={(event: React.FormEvent) => { event.preventDefault(); void add() }}>
+    <Box
+      component="form"
+      sx={{ py: 1 }}
+      onSubmit={(event: React.FormEvent) => {
+        event.preventDefault()
+        void add()
+      }}
+    >
       <ChoiceField label="What it is" value={form} options={KINDS} onChange={setForm} width={190} />
       <TextRow label="Name" value={name} onChange={setName} />
       <SizeField label="How many" value={quantity} onChange={setQuantity} />
       <SizeField label="Spares" value={spares} onChange={setSpares} />
-      {problem ? <Typography role="alert" sx={{ color: PALETTE.fire, mt: 1 }}>{problem}</Typography> : null}
-      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}><Button type="submit" variant="contained">Add it and size it</Button><Button onClick={onDone}>Leave it</Button></Box>
+      {problem ? (
+        <Typography role="alert" sx={{ color: PALETTE.fire, mt: 1 }}>
+          {problem}
+        </Typography>
+      ) : null}
+      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
+        <Button type="submit" variant="contained">
+          Add it and size it
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+      </Box>
     </Box>
   )
 }

@@ -7,9 +7,15 @@ import Link from 'next/link'
 export function EmptyLayout() {
   return (
     <Box sx={{ p: 4, maxWidth: 520 }}>
-      <Typography variant="h3" component="h2">Nothing to lay out yet</Typography>
-      <Typography sx={{ my: 1.5 }}>Add a job with a piece cut from sheet; its blanks then lie here, ready to be placed on a sheet of the drawer.</Typography>
-      <Button component={Link} href="/jobs">To the jobs</Button>
+      <Typography variant="h3" component="h2">
+        Nothing to lay out yet
+      </Typography>
+      <Typography sx={{ my: 1.5 }}>
+        Add a job with a piece cut from sheet; its blanks then lie here, ready to be placed on a sheet of the drawer.
+      </Typography>
+      <Button component={Link} href="/jobs">
+        To the jobs
+      </Button>
     </Box>
   )
 }

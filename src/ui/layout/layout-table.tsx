@@ -41,9 +41,15 @@ function Blanks({ items, placements }: Pick<LayoutTableProps, 'items'> & { reado
       {items.map(({ item, name }) => {
         const placed = placements.filter((place) => place.id === item.id).length
         return (
-          <Box component="li" key={item.id} sx={{ display: 'flex', justifyContent: 'space-between', py: 0.75, borderBottom: `1px dotted ${PALETTE.hairline}` }}>
+          <Box
+            component="li"
+            key={item.id}
+            sx={{ display: 'flex', justifyContent: 'space-between', py: 0.75, borderBottom: `1px dotted ${PALETTE.hairline}` }}
+          >
             <span>{name}</span>
-            <Box className="fig" sx={{ color: placed < item.qty ? PALETTE.fire : PALETTE.verdigris, fontWeight: 700 }}>{placed} of {item.qty}</Box>
+            <Box className="fig" sx={{ color: placed < item.qty ? PALETTE.fire : PALETTE.verdigris, fontWeight: 700 }}>
+              {placed} of {item.qty}
+            </Box>
           </Box>
         )
       })}
@@ -68,33 +74,105 @@ export function LayoutTable(props: LayoutTableProps) {
     if (done.ok) router.refresh()
   }
   return (
-    <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 300px' }, minHeight: 0 }}>
-      <Box ref={ref} component="section" aria-label="Sheet" sx={{ minHeight: 420, height: { md: 'calc(100vh - 100px)' }, overflow: 'hidden' }}>
-        {choice ? <SheetView sheet={choice.sheet} colour={colourOf(choice.alloy)} items={byId} placements={placements} illegal={illegal} selected={selected} width={width} height={height - 8} onSelect={setSelected} onMove={layout.move} onTurn={layout.turn} /> : <Typography sx={{ p: 4 }}>There is no sheet in the drawer yet. Put one in, and the blanks can be placed on it.</Typography>}
+    <Box
+      sx={{
+        flex: 1,
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 300px' },
+        gridTemplateRows: { md: 'minmax(0, 1fr)' },
+        minHeight: 0,
+        overflow: { md: 'hidden' },
+      }}
+    >
+      <Box ref={ref} component="section" aria-label="Sheet" sx={{ minHeight: { xs: 420, md: 0 }, overflow: 'hidden' }}>
+        {choice ? (
+          <SheetView
+            sheet={choice.sheet}
+            colour={colourOf(choice.alloy)}
+            items={byId}
+            placements={placements}
+            illegal={illegal}
+            selected={selected}
+            width={width}
+            height={height - 8}
+            onSelect={setSelected}
+            onMove={layout.move}
+            onTurn={layout.turn}
+          />
+        ) : (
+          <Typography sx={{ p: 4 }}>There is no sheet in the drawer yet. Put one in, and the blanks can be placed on it.</Typography>
+        )}
       </Box>
-      <Box component="section" aria-label="Layout" sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}>
-        <ChoiceField label="Job" value={String(jobId)} options={Object.fromEntries(jobs.map((job) => [job.id, job.title]))} onChange={(id) => router.push(`/layout/${id}`)} width={190} />
-        <ChoiceField label="Sheet" value={String(layout.sheetId)} options={Object.fromEntries(sheets.map((sheet) => [sheet.id, sheetWords(sheet, items)]))} onChange={(id) => layout.chooseSheet(Number(id))} width={190} />
-        <Typography variant="body2" sx={{ mt: 0.75 }}>Kerf <span className="fig">{kerfMm}</span>, margin <span className="fig">{marginMm} mm</span>{choice ? <>, sheet <span className="fig">{formatPlain(netAreaMm2(choice.sheet.outer, choice.sheet.holes) / 100, 1)} cm²</span></> : null}</Typography>
-        <Typography variant="h2" sx={{ mt: 2 }}>Blanks</Typography>
+      <Box
+        component="section"
+        aria-label="Layout"
+        sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}
+      >
+        <ChoiceField
+          label="Job"
+          value={String(jobId)}
+          options={Object.fromEntries(jobs.map((job) => [job.id, job.title]))}
+          onChange={(id) => router.push(`/layout/${id}`)}
+          width={190}
+        />
+        <ChoiceField
+          label="Sheet"
+          value={String(layout.sheetId)}
+          options={Object.fromEntries(sheets.map((sheet) => [sheet.id, sheetWords(sheet, items)]))}
+          onChange={(id) => layout.chooseSheet(Number(id))}
+          width={190}
+        />
+        <Typography variant="body2" sx={{ mt: 0.75 }}>
+          Kerf <span className="fig">{kerfMm}</span>, margin <span className="fig">{marginMm} mm</span>
+          {choice ? (
+            <>
+              , sheet <span className="fig">{formatPlain(netAreaMm2(choice.sheet.outer, choice.sheet.holes) / 100, 1)} cm²</span>
+            </>
+          ) : null}
+        </Typography>
+        <Typography variant="h2" sx={{ mt: 2 }}>
+          Blanks
+        </Typography>
         <Blanks items={items} placements={placements} />
         {items.length === 0 ? <Typography>This job has no blanks cut from sheet.</Typography> : null}
         <Box sx={{ display: 'flex', gap: 1, mt: 2 }}>
-          <Button variant="contained" fullWidth disabled={layout.busy || !choice} onClick={() => void layout.pack()}>{layout.busy ? 'Placing…' : 'Place the blanks'}</Button>
+          <Button variant="contained" fullWidth disabled={layout.busy || !choice} onClick={() => void layout.pack()}>
+            {layout.busy ? 'Placing…' : 'Place the blanks'}
+          </Button>
           {layout.busy ? <Button onClick={layout.stop}>Stop</Button> : null}
         </Box>
-        <Typography role="status" sx={{ mt: 1, fontSize: 13.5 }}>{layout.said}</Typography>
-        {illegal.length > 0 ? <Typography role="alert" sx={{ mt: 1, color: PALETTE.fire, fontWeight: 600 }}>{illegal.length} not legal: hatched blanks overlap or leave the sheet.</Typography> : null}
-        <Typography variant="body2" sx={{ mt: 1 }}>Drag a blank, or select it and use the arrow keys (Shift for 5 mm) and R to turn it.</Typography>
+        <Typography role="status" sx={{ mt: 1, fontSize: 13.5 }}>
+          {layout.said}
+        </Typography>
+        {illegal.length > 0 ? (
+          <Typography role="alert" sx={{ mt: 1, color: PALETTE.fire, fontWeight: 600 }}>
+            {illegal.length} not legal: hatched blanks overlap or leave the sheet.
+          </Typography>
+        ) : null}
+        <Typography variant="body2" sx={{ mt: 1 }}>
+          Drag a blank, or select it and use the arrow keys (Shift for 5 mm) and R to turn it.
+        </Typography>
         {layoutId !== null && placements.length > 0 ? (
           <Box sx={{ mt: 2, display: 'grid', gap: 1 }}>
-            <Button href={`/api/layouts/${layoutId}/print`} target="_blank">Print full size (PDF)</Button>
+            <Button href={`/api/layouts/${layoutId}/print`} target="_blank">
+              Print full size (PDF)
+            </Button>
             <Button href={`/api/layouts/${layoutId}/svg`}>Download SVG</Button>
-            <Button disabled={illegal.length > 0} onClick={() => void cutNow()}>Cut: take it off the sheet</Button>
+            <Button disabled={illegal.length > 0} onClick={() => void cutNow()}>
+              Cut: take it off the sheet
+            </Button>
           </Box>
         ) : null}
-        {problem ? <Typography role="status" sx={{ mt: 1 }}>{problem}</Typography> : null}
-        {cut.length > 0 ? <Typography variant="body2" sx={{ mt: 2 }}>Cut already: {cut.map((item) => `${item.count} from ${item.label}`).join('; ')}</Typography> : null}
+        {problem ? (
+          <Typography role="status" sx={{ mt: 1 }}>
+            {problem}
+          </Typography>
+        ) : null}
+        {cut.length > 0 ? (
+          <Typography variant="body2" sx={{ mt: 2 }}>
+            Cut already: {cut.map((item) => `${item.count} from ${item.label}`).join('; ')}
+          </Typography>
+        ) : null}
       </Box>
     </Box>
   )

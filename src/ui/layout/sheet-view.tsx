@@ -1,7 +1,7 @@
 'use client'
 import { useRef } from 'react'
 import { boundsOf } from '@/core/geometry'
-import { type Illegality, type LayoutItem, type LayoutSheet, placedOutline, type Placement } from '@/core/layout'
+import { type Illegality, type LayoutItem, type LayoutSheet, type Placement, placedOutline } from '@/core/layout'
 import { FONTS, PALETTE } from '../theme/palette'
 
 interface SheetViewProps {
@@ -18,7 +18,12 @@ interface SheetViewProps {
   readonly onTurn: (index: number) => void
 }
 
-const KEYS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }
+const KEYS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+}
 const REASONS = { 'off-sheet': 'off the sheet or inside the margin', overlap: 'too near another', unknown: 'no longer in the job' } as const
 
 function scaleTicks(length: number): number[] {
@@ -26,24 +31,69 @@ function scaleTicks(length: number): number[] {
 }
 
 /** The sheet to scale with its blanks: select, drag, or move with the arrow keys; what may not lie there is hatched and named. */
-export function SheetView({ sheet, colour, items, placements, illegal, selected, width, height, onSelect, onMove, onTurn }: SheetViewProps) {
+export function SheetView({
+  sheet,
+  colour,
+  items,
+  placements,
+  illegal,
+  selected,
+  width,
+  height,
+  onSelect,
+  onMove,
+  onTurn,
+}: SheetViewProps) {
   const last = useRef<{ x: number; y: number } | null>(null)
   const box = boundsOf(sheet.outer)
   const scale = Math.min((width - 90) / (box.maxX - box.minX), (height - 90) / (box.maxY - box.minY), 12)
   const toX = (x: number) => 48 + (x - box.minX) * scale
   const toY = (y: number) => 28 + (box.maxY - y) * scale
-  const path = (outline: readonly (readonly [number, number])[]) => `M${outline.map(([x, y]) => `${toX(x).toFixed(2)} ${toY(y).toFixed(2)}`).join('L')}Z`
-  const bad = new Map(illegal.flatMap((item) => [[item.index, item.reason] as const, ...(item.other === undefined ? [] : [[item.other, item.reason] as const])]))
+  const path = (outline: readonly (readonly [number, number])[]) =>
+    `M${outline.map(([x, y]) => `${toX(x).toFixed(2)} ${toY(y).toFixed(2)}`).join('L')}Z`
+  const bad = new Map(
+    illegal.flatMap((item) => [
+      [item.index, item.reason] as const,
+      ...(item.other === undefined ? [] : [[item.other, item.reason] as const]),
+    ]),
+  )
   return (
-    <svg width={width} height={height} role="group" aria-label="Sheet with blanks" style={{ display: 'block', maxWidth: '100%', touchAction: 'none' }}>
+    <svg
+      width={width}
+      height={height}
+      role="group"
+      aria-label="Sheet with blanks"
+      style={{ display: 'block', maxWidth: '100%', touchAction: 'none' }}
+    >
       <defs>
-        <pattern id="hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="8" height="8" fill="#fff" /><rect width="3.4" height="8" fill={PALETTE.fire} /></pattern>
+        <pattern id="hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="8" height="8" fill="#fff" />
+          <rect width="3.4" height="8" fill={PALETTE.fire} />
+        </pattern>
       </defs>
-      <path d={[sheet.outer, ...sheet.holes].map(path).join('')} fillRule="evenodd" fill={colour.face} stroke={colour.edge} strokeWidth={1.6} />
+      <path
+        d={[sheet.outer, ...sheet.holes].map(path).join('')}
+        fillRule="evenodd"
+        fill={colour.face}
+        stroke={colour.edge}
+        strokeWidth={1.6}
+      />
       {scaleTicks(box.maxX - box.minX).map((mm) => (
         <g key={mm} stroke={PALETTE.muted}>
           <path d={`M${toX(box.minX + mm)} ${toY(box.minY) + 8}v${mm % 50 === 0 ? 10 : 5}`} />
-          {mm % 50 === 0 ? <text x={toX(box.minX + mm)} y={toY(box.minY) + 34} textAnchor="middle" fontSize={12} fontFamily={FONTS.mono} fill={PALETTE.muted} stroke="none">{mm}</text> : null}
+          {mm % 50 === 0 ? (
+            <text
+              x={toX(box.minX + mm)}
+              y={toY(box.minY) + 34}
+              textAnchor="middle"
+              fontSize={12}
+              fontFamily={FONTS.mono}
+              fill={PALETTE.muted}
+              stroke="none"
+            >
+              {mm}
+            </text>
+          ) : null}
         </g>
       ))}
       {placements.map((place, index) => {
@@ -54,16 +104,27 @@ export function SheetView({ sheet, colour, items, placements, illegal, selected,
         const reason = bad.get(index)
         const name = `${entry.name} ${place.copy + 1}`
         return (
-          <g key={`${place.id}-${place.copy}`} role="button" tabIndex={0} aria-pressed={selected === index}
-            aria-label={`${name}, at ${place.x.toFixed(1)} and ${place.y.toFixed(1)} mm${reason ? `, ${REASONS[reason]}` : ''}. Arrow keys move it, R turns it`} style={{ cursor: 'grab' }}
+          <g
+            key={`${place.id}-${place.copy}`}
+            role="button"
+            tabIndex={0}
+            aria-pressed={selected === index}
+            aria-label={`${name}, at ${place.x.toFixed(1)} and ${place.y.toFixed(1)} mm${reason ? `, ${REASONS[reason]}` : ''}. Arrow keys move it, R turns it`}
+            style={{ cursor: 'grab' }}
             onFocus={() => onSelect(index)}
-            onPointerDown={(event) => { event.currentTarget.setPointerCapture(event.pointerId); last.current = { x: event.clientX, y: event.clientY }; onSelect(index) }}
+            onPointerDown={(event) => {
+              event.currentTarget.setPointerCapture(event.pointerId)
+              last.current = { x: event.clientX, y: event.clientY }
+              onSelect(index)
+            }}
             onPointerMove={(event) => {
               if (!last.current) return
               onMove(index, (event.clientX - last.current.x) / scale, -(event.clientY - last.current.y) / scale)
               last.current = { x: event.clientX, y: event.clientY }
             }}
-            onPointerUp={() => { last.current = null }}
+            onPointerUp={() => {
+              last.current = null
+            }}
             onKeyDown={(event) => {
               const way = KEYS[event.key]
               if (way) {
@@ -71,9 +132,25 @@ export function SheetView({ sheet, colour, items, placements, illegal, selected,
                 const step = event.shiftKey ? 5 : 0.5
                 onMove(index, way[0] * step, way[1] * step)
               } else if (event.key.toLowerCase() === 'r') onTurn(index)
-            }}>
-            <path d={path(outline)} fill={reason ? 'url(#hatch)' : '#ffffffb0'} stroke={selected === index ? PALETTE.verdigris : PALETTE.ink} strokeWidth={selected === index ? 3 : 1.1} />
-            <text x={toX((middle.minX + middle.maxX) / 2)} y={toY((middle.minY + middle.maxY) / 2) + 4} textAnchor="middle" fontSize={12} fontFamily={FONTS.mono} fill={PALETTE.ink} pointerEvents="none">{place.copy + 1}</text>
+            }}
+          >
+            <path
+              d={path(outline)}
+              fill={reason ? 'url(#hatch)' : '#ffffffb0'}
+              stroke={selected === index ? PALETTE.verdigris : PALETTE.ink}
+              strokeWidth={selected === index ? 3 : 1.1}
+            />
+            <text
+              x={toX((middle.minX + middle.maxX) / 2)}
+              y={toY((middle.minY + middle.maxY) / 2) + 4}
+              textAnchor="middle"
+              fontSize={12}
+              fontFamily={FONTS.mono}
+              fill={PALETTE.ink}
+              pointerEvents="none"
+            >
+              {place.copy + 1}
+            </text>
           </g>
         )
       })}

@@ -14,7 +14,13 @@ interface RecordStationProps {
   readonly pieceId: number
   readonly rows: readonly RecordRow[]
   readonly own: OwnAllowance | null
-  readonly events: readonly { readonly id: number; readonly trayId: number; readonly kind: string; readonly workpiece: number | null; readonly text: string }[]
+  readonly events: readonly {
+    readonly id: number
+    readonly trayId: number
+    readonly kind: string
+    readonly workpiece: number | null
+    readonly text: string
+  }[]
   readonly trayIds: readonly number[]
   readonly trayDefault: number
 }
@@ -25,27 +31,56 @@ export function RecordStation({ pieceId, rows, own, events, trayIds }: RecordSta
     <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1.4fr) minmax(0, 1fr)' }, gap: 3 }}>
       <Box component="section" aria-label="Readings">
         <Typography variant="h2">Predicted against measured</Typography>
-        {rows.length > 0 ? <RecordTable rows={rows} /> : (
+        {rows.length > 0 ? (
+          <RecordTable rows={rows} />
+        ) : (
           <Box sx={{ py: 3 }}>
             <Typography>Nothing has been measured yet. Take a tray to the bench, and log the finished size there with M.</Typography>
-            <Button component={Link} href={`/pieces/${pieceId}/route`} sx={{ mt: 1.5 }}>To the route</Button>
+            <Button component={Link} href={`/pieces/${pieceId}/route`} sx={{ mt: 1.5 }}>
+              To the route
+            </Button>
           </Box>
         )}
-        {trayIds.length > 0 ? <Typography sx={{ mt: 2 }}>Trays: {trayIds.map((id) => <Link key={id} href={`/bench/${id}`} style={{ color: PALETTE.verdigris, fontWeight: 600, marginRight: 8 }}>tray {id}</Link>)}</Typography> : null}
+        {trayIds.length > 0 ? (
+          <Typography sx={{ mt: 2 }}>
+            Trays:{' '}
+            {trayIds.map((id) => (
+              <Link key={id} href={`/bench/${id}`} style={{ color: PALETTE.verdigris, fontWeight: 600, marginRight: 8 }}>
+                tray {id}
+              </Link>
+            ))}
+          </Typography>
+        ) : null}
       </Box>
       <Box component="section" aria-label="What it means">
         <Typography variant="h2">For the next blank</Typography>
         {own ? (
           <>
-            <Box className="fig" data-testid="record-allowance" sx={{ fontSize: 28, fontWeight: 700 }}>{own.outcome === 'offered' ? `${own.allowanceMm >= 0 ? '+' : '−'} ${formatPlain(Math.abs(own.allowanceMm), 2)} mm` : `${own.count} of 3`}</Box>
+            <Box className="fig" data-testid="record-allowance" sx={{ fontSize: 28, fontWeight: 700 }}>
+              {own.outcome === 'offered'
+                ? `${own.allowanceMm >= 0 ? '+' : '−'} ${formatPlain(Math.abs(own.allowanceMm), 2)} mm`
+                : `${own.count} of 3`}
+            </Box>
             <Typography>{own.why}</Typography>
             {rows.length > 0 ? <SpreadPlot growthsMm={rows.map((row) => row.growthMm)} usedMm={own.growthMm} /> : null}
           </>
-        ) : <Typography>Three finished pieces of the same form, metal and method, and your own figure is offered beside the textbook.</Typography>}
+        ) : (
+          <Typography>
+            Three finished pieces of the same form, metal and method, and your own figure is offered beside the textbook.
+          </Typography>
+        )}
         {events.length > 0 ? (
           <>
-            <Typography variant="h2" sx={{ mt: 2 }}>Went wrong, and notes</Typography>
-            <Box component="ul" sx={{ pl: 2.5, m: 0 }}>{events.map((event) => <li key={event.id}>{event.kind === 'wrong' ? `piece ${event.workpiece} went wrong` : 'note'}: {event.text || 'no reason given'}</li>)}</Box>
+            <Typography variant="h2" sx={{ mt: 2 }}>
+              Went wrong, and notes
+            </Typography>
+            <Box component="ul" sx={{ pl: 2.5, m: 0 }}>
+              {events.map((event) => (
+                <li key={event.id}>
+                  {event.kind === 'wrong' ? `piece ${event.workpiece} went wrong` : 'note'}: {event.text || 'no reason given'}
+                </li>
+              ))}
+            </Box>
           </>
         ) : null}
       </Box>

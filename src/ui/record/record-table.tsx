@@ -15,17 +15,28 @@ export function RecordTable({ rows }: { readonly rows: readonly RecordRow[] }) {
   return (
     <Table size="small" aria-label="Predicted against measured">
       <TableHead>
-        <TableRow><TableCell>Piece</TableCell><TableCell>Tray</TableCell><TableCell>Dimension</TableCell><TableCell align="right">Predicted, mm</TableCell><TableCell align="right">Measured, mm</TableCell><TableCell align="right">Over, mm</TableCell></TableRow>
+        <TableRow>
+          <TableCell>Piece, {rows[0]?.label.toLowerCase() ?? ''} in mm</TableCell>
+          <TableCell align="right">Predicted</TableCell>
+          <TableCell align="right">Measured</TableCell>
+          <TableCell align="right">Over</TableCell>
+        </TableRow>
       </TableHead>
       <TableBody>
         {rows.map((row) => (
           <TableRow key={`${row.trayId}-${row.workpiece}`}>
-            <TableCell>{row.pieceName} <span className="fig">{row.workpiece}</span></TableCell>
-            <TableCell className="fig">{row.trayId}</TableCell>
-            <TableCell>{row.label.toLowerCase()}</TableCell>
-            <TableCell align="right" className="fig">{row.predictedMm.toFixed(2)}</TableCell>
-            <TableCell align="right" className="fig">{row.measuredMm.toFixed(2)}</TableCell>
-            <TableCell align="right" className="fig">{signed(row.growthMm)}</TableCell>
+            <TableCell sx={{ whiteSpace: 'nowrap' }}>
+              {row.pieceName} <span className="fig">{row.workpiece}</span>, tray <span className="fig">{row.trayId}</span>
+            </TableCell>
+            <TableCell align="right" className="fig">
+              {row.predictedMm.toFixed(2)}
+            </TableCell>
+            <TableCell align="right" className="fig">
+              {row.measuredMm.toFixed(2)}
+            </TableCell>
+            <TableCell align="right" className="fig">
+              {signed(row.growthMm)}
+            </TableCell>
           </TableRow>
         ))}
       </TableBody>

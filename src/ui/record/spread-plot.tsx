@@ -5,15 +5,40 @@ import { FONTS, PALETTE } from '../theme/palette'
 /** Each piece's growth over the textbook, in the order made, with the mean that is used. */
 export function SpreadPlot({ growthsMm, usedMm }: { readonly growthsMm: readonly number[]; readonly usedMm: number }) {
   const data = growthsMm.map((growth, i) => ({ n: i + 1, growth: Number(growth.toFixed(3)) }))
+  const [low, high] = [Math.min(0, ...growthsMm) - 0.05, Math.max(0, ...growthsMm) + 0.05].map((edge) => Number(edge.toFixed(2)))
   const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
   return (
     <ResponsiveContainer width="100%" height={230}>
       <ScatterChart margin={{ top: 16, right: 24, bottom: 8, left: 8 }} title="Growth of each piece over the textbook, mm">
         <CartesianGrid stroke={PALETTE.hairline} vertical={false} />
-        <XAxis type="number" dataKey="n" domain={[0.5, Math.max(3.5, data.length + 0.5)]} ticks={data.map((row) => row.n)} tick={tick} stroke={PALETTE.muted} />
-        <YAxis type="number" dataKey="growth" tick={tick} stroke={PALETTE.muted} width={56} unit=" mm" domain={['auto', 'auto']} />
-        <ReferenceLine y={0} stroke={PALETTE.ink} label={{ value: 'textbook', position: 'insideTopRight', fontSize: 12, fill: PALETTE.ink }} />
-        <ReferenceLine y={usedMm} stroke={PALETTE.verdigris} strokeDasharray="6 3" label={{ value: 'used', position: 'insideBottomRight', fontSize: 12, fill: PALETTE.verdigris }} />
+        <XAxis
+          type="number"
+          dataKey="n"
+          domain={[0.5, Math.max(3.5, data.length + 0.5)]}
+          ticks={data.map((row) => row.n)}
+          tick={tick}
+          stroke={PALETTE.muted}
+        />
+        <YAxis
+          type="number"
+          dataKey="growth"
+          tick={tick}
+          stroke={PALETTE.muted}
+          width={48}
+          domain={[low ?? 0, high ?? 0]}
+          label={{ value: 'mm', position: 'insideTopLeft', offset: -2, fontSize: 12, fill: PALETTE.muted }}
+        />
+        <ReferenceLine
+          y={0}
+          stroke={PALETTE.ink}
+          label={{ value: 'textbook', position: 'insideTopRight', fontSize: 12, fill: PALETTE.ink }}
+        />
+        <ReferenceLine
+          y={usedMm}
+          stroke={PALETTE.verdigris}
+          strokeDasharray="6 3"
+          label={{ value: 'used', position: 'insideBottomRight', fontSize: 12, fill: PALETTE.verdigris }}
+        />
         <Scatter data={data} fill="#a86b2b" shape="diamond" isAnimationActive={false} />
       </ScatterChart>
     </ResponsiveContainer>

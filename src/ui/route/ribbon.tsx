@@ -32,41 +32,195 @@ function sayState(state: TemperState): string {
 
 /** How many bars can carry their name at this many steps; past it, only the names that matter. */
 function labelOf(state: TemperState): string {
-  return state.title.replace(/^Dome with the (.+) punch$/, '$1 punch').replace(/^Saw .*/, 'saw').replace(/^File .*/, 'file').replace(/^Sand and finish$|^Finish.*/, 'finish').replace(/^True up.*/, 'true up').replace(/^Solder.*/, 'solder').replace(/^Bend.*/, 'bend').replace(/^Drill (.+)/, 'drill $1').toLowerCase()
+  return state.title
+    .replace(/^Dome with the (.+) punch$/, '$1 punch')
+    .replace(/^Saw .*/, 'saw')
+    .replace(/^File .*/, 'file')
+    .replace(/^Sand and finish$|^Finish.*/, 'finish')
+    .replace(/^True up.*/, 'true up')
+    .replace(/^Solder.*/, 'solder')
+    .replace(/^Bend.*/, 'bend')
+    .replace(/^Drill (.+)/, 'drill $1')
+    .toLowerCase()
+}
+
+interface RibbonStepProps {
+  readonly state: TemperState
+  readonly dark: boolean
+  readonly isNow: boolean
+  readonly onAnneal: (() => void) | undefined
+}
+
+function RibbonStep({ state, dark, isNow, onAnneal }: RibbonStepProps) {
+  const text = dark ? PALETTE.petrolText : PALETTE.ink
+  return (
+    <Box component="li" title={sayState(state)} sx={{ flex: 1, minWidth: 0, borderLeft: isNow ? '2px solid #fff' : 'none' }}>
+      <Box sx={{ height: HEIGHT, display: 'flex', alignItems: 'flex-end', position: 'relative' }}>
+        <Box
+          className="ribbon-bar"
+          data-work={state.workUsedFraction.toFixed(3)}
+          sx={{
+            width: '100%',
+            height: barHeight(state.workUsedFraction),
+            bgcolor: barColour(state, dark, isNow),
+            transition: 'height 160ms',
+            backgroundImage:
+              state.light === 'red' ? 'repeating-linear-gradient(45deg, transparent 0 5px, rgba(80,20,0,.35) 5px 7px)' : 'none',
+          }}
+        />
+        {dark ? null : (
+          <Box
+            className="fig"
+            aria-hidden
+            sx={{
+              position: 'absolute',
+              left: 0,
+              right: 0,
+              bottom: Math.min(HEIGHT - 28, barHeight(state.workUsedFraction) + (state.heat ? 9 : 1)),
+              textAlign: 'center',
+              fontSize: 12,
+              color: state.workUsedFraction > 0.75 ? PALETTE.ink : PALETTE.muted,
+            }}
+          >
+            {Math.round(state.hardnessHv)} HV
+          </Box>
+        )}
+        {state.heat ? (
+          <Box
+            aria-hidden
+            sx={{
+              position: 'absolute',
+              bottom: -3,
+              left: '50%',
+              ml: '-8px',
+              borderLeft: '8px solid transparent',
+              borderRight: '8px solid transparent',
+              borderBottom: `13px solid ${dark ? PALETTE.fireBench : PALETTE.fire}`,
+            }}
+          />
+        ) : null}
+      </Box>
+      <Box
+        sx={{
+          borderTop: `1px solid ${dark ? PALETTE.petrolLine : PALETTE.hairline}`,
+          pt: 0.5,
+          fontSize: dark ? 16 : 12.5,
+          textAlign: 'center',
+          px: 0.25,
+          whiteSpace: 'nowrap',
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          fontWeight: isNow ? 700 : 400,
+          color: dark && !isNow ? PALETTE.petrolMuted : text,
+        }}
+      >
+        {labelOf(state)}
+        <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}>
+          {sayState(state)}
+        </Box>
+      </Box>
+      {onAnneal ? (
+        <Box
+          component="button"
+          type="button"
+          onClick={onAnneal}
+          sx={{
+            display: 'block',
+            mx: 'auto',
+            mt: 0.25,
+            border: `1px solid ${PALETTE.fire}`,
+            bgcolor: PALETTE.white,
+            color: PALETTE.fire,
+            borderRadius: '4px',
+            font: 'inherit',
+            fontSize: 12,
+            cursor: 'pointer',
+          }}
+        >
+          anneal before
+        </Box>
+      ) : null}
+    </Box>
+  )
 }
 
 /** The temper ribbon: how hard the metal is after each step, where it was softened, where it would split. */
 export function Ribbon({ walk, dark = false, now, onAnneal, hasHead = true }: RibbonProps) {
-  const last = walk.steps.reduce((worst, state) => (state.workUsedFraction > worst.workUsedFraction ? state : worst), walk.steps[0] ?? walk.start)
+  const last = walk.steps.reduce(
+    (worst, state) => (state.workUsedFraction > worst.workUsedFraction ? state : worst),
+    walk.steps[0] ?? walk.start,
+  )
   const text = dark ? PALETTE.petrolText : PALETTE.ink
   const limitTop = HEIGHT - (HEIGHT - 10)
   return (
-    <Box component="section" aria-label="Temper along the route" sx={{ bgcolor: dark ? 'transparent' : PALETTE.white, color: text, borderTop: dark ? 'none' : `1px solid ${PALETTE.hairline}`, px: dark ? 0 : 2.5, pt: dark ? 0 : 1, pb: 1 }}>
+    <Box
+      component="section"
+      aria-label="Temper along the route"
+      sx={{
+        bgcolor: dark ? 'transparent' : PALETTE.white,
+        color: text,
+        borderTop: dark ? 'none' : `1px solid ${PALETTE.hairline}`,
+        px: dark ? 0 : 2.5,
+        pt: dark ? 0 : 1,
+        pb: 1,
+      }}
+    >
       {hasHead ? (
         <Box sx={{ display: 'flex', justifyContent: 'space-between', mb: 0.25, gap: 1, flexWrap: 'wrap' }}>
           <Typography variant="h2">Temper along the route</Typography>
-          <Typography sx={{ color: PALETTE.muted }}>least left: <b className="fig" style={{ color: text }}>{Math.round(100 * last.workLeftFraction)} %</b> ± {Math.round(100 * last.plusMinusFraction)} after {labelOf(last)}, an estimate</Typography>
+          <Typography sx={{ color: PALETTE.muted }}>
+            least left:{' '}
+            <b className="fig" style={{ color: text }}>
+              {Math.round(100 * last.workLeftFraction)} %
+            </b>{' '}
+            ± {Math.round(100 * last.plusMinusFraction)} after {labelOf(last)}, an estimate
+          </Typography>
         </Box>
       ) : null}
       <Box sx={{ overflowX: 'auto' }}>
-        <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'flex', position: 'relative', minWidth: walk.steps.length * 66, pt: '12px' }}>
-          <Box aria-hidden sx={{ position: 'absolute', left: 0, right: 0, top: 12 + limitTop, borderTop: `1.5px dashed ${dark ? PALETTE.fireBench : PALETTE.fire}` }}>
-            <Box component="span" sx={{ position: 'absolute', right: 4, top: -17, fontSize: dark ? 16 : 12.5, color: dark ? PALETTE.fireBench : PALETTE.fire }}>splits past here</Box>
+        <Box
+          component="ol"
+          sx={{
+            listStyle: 'none',
+            m: 0,
+            p: 0,
+            display: 'flex',
+            position: 'relative',
+            minWidth: walk.steps.length * 66,
+            pt: dark ? '16px' : '12px',
+          }}
+        >
+          <Box
+            aria-hidden
+            sx={{
+              position: 'absolute',
+              left: 0,
+              right: 0,
+              top: (dark ? 16 : 12) + limitTop,
+              borderTop: `1.5px dashed ${dark ? PALETTE.fireBench : PALETTE.fire}`,
+            }}
+          >
+            <Box
+              component="span"
+              sx={{
+                position: 'absolute',
+                right: 4,
+                top: dark ? -23 : -18,
+                fontSize: dark ? 16 : 12.5,
+                color: dark ? PALETTE.fireBench : PALETTE.fire,
+              }}
+            >
+              splits past here
+            </Box>
           </Box>
           {walk.steps.map((state, i) => (
-            <Box component="li" key={`${state.op}-${i}`} title={sayState(state)} sx={{ flex: 1, minWidth: 0, borderLeft: now === i ? '2px solid #fff' : 'none' }}>
-              <Box sx={{ height: HEIGHT, display: 'flex', alignItems: 'flex-end', position: 'relative' }}>
-                <Box className="ribbon-bar" data-work={state.workUsedFraction.toFixed(3)} sx={{ width: '100%', height: barHeight(state.workUsedFraction), bgcolor: barColour(state, dark, now === i), transition: 'height 160ms', backgroundImage: state.light === 'red' ? 'repeating-linear-gradient(45deg, transparent 0 5px, rgba(80,20,0,.35) 5px 7px)' : 'none' }} />
-                {state.heat ? <Box aria-hidden sx={{ position: 'absolute', bottom: -3, left: '50%', ml: '-8px', borderLeft: '8px solid transparent', borderRight: '8px solid transparent', borderBottom: `13px solid ${dark ? PALETTE.fireBench : PALETTE.fire}` }} /> : null}
-              </Box>
-              <Box sx={{ borderTop: `1px solid ${dark ? PALETTE.petrolLine : PALETTE.hairline}`, pt: 0.5, fontSize: dark ? 16 : 12.5, textAlign: 'center', px: 0.25, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis', fontWeight: now === i ? 700 : 400, color: dark && now !== i ? PALETTE.petrolMuted : text }}>
-                {labelOf(state)}
-                <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}>{sayState(state)}</Box>
-              </Box>
-              {walk.annealBefore.includes(i) && onAnneal ? (
-                <Box component="button" type="button" onClick={() => onAnneal(i)} sx={{ display: 'block', mx: 'auto', mt: 0.25, border: `1px solid ${PALETTE.fire}`, bgcolor: PALETTE.white, color: PALETTE.fire, borderRadius: '4px', font: 'inherit', fontSize: 12, cursor: 'pointer' }}>anneal before</Box>
-              ) : null}
-            </Box>
+            <RibbonStep
+              key={`${state.op}-${i}`}
+              state={state}
+              dark={dark}
+              isNow={now === i}
+              onAnneal={walk.annealBefore.includes(i) && onAnneal ? () => onAnneal(i) : undefined}
+            />
           ))}
         </Box>
       </Box>

@@ -11,15 +11,20 @@ import { useId, useState } from 'react'
 import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { OPERATIONS } from '@/core/operations'
 import { checkOrder, type DesignStep, insertAnneal, type PieceDesign, planPiece, type TemperState, walkTemper, wordsOf } from '@/core/route'
-import { saveDesign } from '@/server/actions/pieces'
 import { startTray } from '@/server/actions/bench'
+import { saveDesign } from '@/server/actions/pieces'
 import { ChoiceField } from '../shared/choice-field'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { Ribbon } from './ribbon'
 
 interface RouteStationProps {
-  readonly piece: { readonly id: number; readonly quantity: number; readonly spares: number; readonly design: PieceDesign & { readonly orderNote?: string | undefined } }
+  readonly piece: {
+    readonly id: number
+    readonly quantity: number
+    readonly spares: number
+    readonly design: PieceDesign & { readonly orderNote?: string | undefined }
+  }
 }
 
 interface StepRowProps {
@@ -40,26 +45,75 @@ const LIGHT_COLOUR = { green: PALETTE.verdigris, amber: PALETTE.ochre, red: PALE
 function StepRow({ step, index, count, title, say, state, finding, onMove, onRemove }: StepRowProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: step.id })
   return (
-    <Box component="li" ref={setNodeRef} style={{ transform: CSS.Transform.toString(transform), transition }} sx={{ display: 'grid', gridTemplateColumns: { xs: '28px 1fr', md: '28px 30px minmax(0, 1fr) 190px 128px' }, gap: 1, alignItems: 'center', py: 0.75, borderBottom: `1px solid ${PALETTE.hairline}`, bgcolor: PALETTE.ground }}>
-      <Box component="button" type="button" {...attributes} {...listeners} aria-label={`Drag ${title}`} sx={{ border: 0, bgcolor: 'transparent', cursor: 'grab', color: PALETTE.muted, fontSize: 18, p: 0, height: 32, touchAction: 'none' }}>⠿</Box>
-      <Box className="fig" sx={{ color: PALETTE.muted, display: { xs: 'none', md: 'block' } }}>{index + 1}</Box>
+    <Box
+      component="li"
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '28px 1fr', md: '28px 30px minmax(0, 1fr) 190px 128px' },
+        gap: 1,
+        alignItems: 'center',
+        py: 0.75,
+        borderBottom: `1px solid ${PALETTE.hairline}`,
+        bgcolor: PALETTE.ground,
+      }}
+    >
+      <Box
+        component="button"
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-label={`Drag ${title}`}
+        sx={{
+          border: 0,
+          bgcolor: 'transparent',
+          cursor: 'grab',
+          color: PALETTE.muted,
+          fontSize: 18,
+          p: 0,
+          height: 32,
+          touchAction: 'none',
+        }}
+      >
+        ⠿
+      </Box>
+      <Box className="fig" sx={{ color: PALETTE.muted, display: { xs: 'none', md: 'block' } }}>
+        {index + 1}
+      </Box>
       <Box sx={{ minWidth: 0 }}>
         <Typography sx={{ fontWeight: 600 }}>{title}</Typography>
-        <Typography variant="body2" noWrap title={say}>{say}</Typography>
-        {finding ? <Typography role="alert" sx={{ fontSize: 13, color: PALETTE.fire }}>{finding}</Typography> : null}
+        <Typography variant="body2" noWrap title={say}>
+          {say}
+        </Typography>
+        {finding ? (
+          <Typography role="alert" sx={{ fontSize: 13, color: PALETTE.fire }}>
+            {finding}
+          </Typography>
+        ) : null}
       </Box>
       <Box sx={{ gridColumn: { xs: '2', md: 'auto' } }}>
         {state ? (
           <>
-            <Typography sx={{ fontSize: 13 }}>{state.temper.replaceAll('-', ' ')}, <span className="fig">{Math.round(state.hardnessHv)} HV</span></Typography>
-            <Typography sx={{ fontSize: 13, color: LIGHT_COLOUR[state.light] }}><b className="fig">{Math.round(100 * state.workLeftFraction)} %</b> left, {LIGHT_WORDS[state.light]}</Typography>
+            <Typography sx={{ fontSize: 13 }}>
+              {state.temper.replaceAll('-', ' ')}, <span className="fig">{Math.round(state.hardnessHv)} HV</span>
+            </Typography>
+            <Typography sx={{ fontSize: 13, color: LIGHT_COLOUR[state.light] }}>
+              <b className="fig">{Math.round(100 * state.workLeftFraction)} %</b> left, {LIGHT_WORDS[state.light]}
+            </Typography>
           </>
         ) : null}
       </Box>
       <Box sx={{ display: 'flex', gap: 0.5, justifyContent: 'flex-end', gridColumn: { xs: '2', md: 'auto' } }}>
-        <Button aria-label={`${title}: earlier`} disabled={index === 0} onClick={() => onMove(-1)} sx={{ minWidth: 32, px: 0 }}>↑</Button>
-        <Button aria-label={`${title}: later`} disabled={index === count - 1} onClick={() => onMove(1)} sx={{ minWidth: 32, px: 0 }}>↓</Button>
-        <Button aria-label={`${title}: take out`} onClick={onRemove} sx={{ minWidth: 32, px: 0 }}>−</Button>
+        <Button aria-label={`${title}: earlier`} disabled={index === 0} onClick={() => onMove(-1)} sx={{ minWidth: 32, px: 0 }}>
+          ↑
+        </Button>
+        <Button aria-label={`${title}: later`} disabled={index === count - 1} onClick={() => onMove(1)} sx={{ minWidth: 32, px: 0 }}>
+          ↓
+        </Button>
+        <Button aria-label={`${title}: take out`} onClick={onRemove} sx={{ minWidth: 32, px: 0 }}>
+          −
+        </Button>
       </Box>
     </Box>
   )
@@ -72,7 +126,9 @@ function nextId(op: string, steps: readonly DesignStep[]): string {
 }
 
 /** Operations that need nothing more than their presets to be put on a route. */
-const ADDABLE = Object.fromEntries(OPERATIONS.filter((operation) => operation.read({}).ok).map((operation) => [operation.id, operation.title]))
+const ADDABLE = Object.fromEntries(
+  OPERATIONS.filter((operation) => operation.read({}).ok).map((operation) => [operation.id, operation.title]),
+)
 
 function useRoute(piece: RouteStationProps['piece']) {
   const { ringSystem } = useWorkshop()
@@ -81,12 +137,13 @@ function useRoute(piece: RouteStationProps['piece']) {
   const [bought, setBought] = useState<BoughtTemper>(piece.design.bought)
   const [note, setNote] = useState(piece.design.orderNote ?? '')
   const [problem, setProblem] = useState('')
+  const own = plan.ok && steps === plan.steps ? piece.design.route : steps
   async function keep(next: { steps?: readonly DesignStep[]; bought?: BoughtTemper; note?: string }) {
-    const route = next.steps ?? (steps === (plan.ok ? plan.steps : undefined) ? undefined : steps)
-    const orderNote = next.note ?? note
     if (next.steps) setSteps(next.steps)
     if (next.bought) setBought(next.bought)
-    const saved = await saveDesign(piece.id, { ...piece.design, bought: next.bought ?? bought, ...(route ? { route } : {}), ...(orderNote ? { orderNote } : {}) })
+    const route = next.steps ?? own
+    const orderNote = next.note ?? note
+    const saved = await saveDesign(piece.id, { ...piece.design, bought: next.bought ?? bought, route, orderNote })
     setProblem(saved.ok ? '' : saved.message)
   }
   return { plan, steps, bought, note, setNote, problem, setProblem, keep }
@@ -98,14 +155,29 @@ export function RouteStation({ piece }: RouteStationProps) {
   const dndId = useId()
   const { plan, steps, bought, note, setNote, problem, setProblem, keep } = useRoute(piece)
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
-  if (!plan.ok) return <Typography role="alert" sx={{ p: 3 }}>The size is not complete yet: {plan.issues[0]?.message}</Typography>
+  if (!plan.ok)
+    return (
+      <Typography role="alert" sx={{ p: 3 }}>
+        The size is not complete yet: {plan.issues[0]?.message}
+      </Typography>
+    )
   const walk = walkTemper({ ...plan.temper, bought, steps })
   const findings = checkOrder(steps)
   const move = (from: number, to: number) => void keep({ steps: arrayMove([...steps], from, to) })
-  const anneal = (before: number) => void keep({ steps: insertAnneal(steps, before, (op) => ({ id: nextId(op, [...steps, { id: `${op}-${steps.length + 1}`, op, params: {} }]), op, params: {} })) })
+  const anneal = (before: number) =>
+    void keep({
+      steps: insertAnneal(steps, before, (op) => ({
+        id: nextId(op, [...steps, { id: `${op}-${steps.length + 1}`, op, params: {} }]),
+        op,
+        params: {},
+      })),
+    })
   const dropped = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return
-    move(steps.findIndex((step) => step.id === active.id), steps.findIndex((step) => step.id === over.id))
+    move(
+      steps.findIndex((step) => step.id === active.id),
+      steps.findIndex((step) => step.id === over.id),
+    )
   }
   async function toBench() {
     const started = await startTray(piece.id, piece.quantity + piece.spares)
@@ -113,42 +185,107 @@ export function RouteStation({ piece }: RouteStationProps) {
     else setProblem(started.message)
   }
   return (
-    <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-      <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 300px' }, minHeight: 0 }}>
-        <Box component="section" aria-label="Steps" sx={{ px: 2.5, py: 1.5, overflowY: 'auto', maxHeight: { md: 'calc(100vh - 262px)' } }}>
+    <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0, overflow: { md: 'hidden' } }}>
+      <Box
+        sx={{
+          flex: 1,
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 300px' },
+          gridTemplateRows: { md: 'minmax(0, 1fr)' },
+          minHeight: 0,
+        }}
+      >
+        <Box component="section" aria-label="Steps" sx={{ px: 2.5, py: 1.5, overflowY: 'auto' }}>
           <Typography variant="h2">Steps in order</Typography>
           <DndContext id={dndId} sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
             <SortableContext items={steps.map((step) => step.id)} strategy={verticalListSortingStrategy}>
               <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
                 {steps.map((step, i) => {
                   const words = wordsOf(step, plan.temper)
-                  return <StepRow key={step.id} step={step} index={i} count={steps.length} title={words.title} say={words.say} state={walk.steps[i]} finding={findings.find((finding) => finding.step === i)?.message} onMove={(by) => move(i, i + by)} onRemove={() => void keep({ steps: steps.filter((_, j) => j !== i) })} />
+                  return (
+                    <StepRow
+                      key={step.id}
+                      step={step}
+                      index={i}
+                      count={steps.length}
+                      title={words.title}
+                      say={words.say}
+                      state={walk.steps[i]}
+                      finding={findings.find((finding) => finding.step === i)?.message}
+                      onMove={(by) => move(i, i + by)}
+                      onRemove={() => void keep({ steps: steps.filter((_, j) => j !== i) })}
+                    />
+                  )
                 })}
               </Box>
             </SortableContext>
           </DndContext>
         </Box>
-        <Box component="section" aria-label="Metal and bench" sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5 }}>
+        <Box
+          component="section"
+          aria-label="Metal and bench"
+          sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}
+        >
           <Typography variant="h2">{ALLOYS[plan.temper.alloy].title} as bought</Typography>
-          <ChoiceField label="Temper" value={bought} options={BOUGHT_TEMPERS} onChange={(value) => void keep({ bought: value as BoughtTemper })} />
-          {bought === 'unknown' ? <Typography variant="body2" sx={{ mt: 0.5 }}>Reckoned as half hard, the usual way sheet is sold.</Typography> : null}
-          <ChoiceField label="Add a step" value="" options={{ '': 'choose', ...ADDABLE }} onChange={(op) => { if (op) void keep({ steps: [...steps, { id: nextId(op, steps), op, params: {} }] }) }} />
+          <ChoiceField
+            label="Temper"
+            value={bought}
+            options={BOUGHT_TEMPERS}
+            onChange={(value) => void keep({ bought: value as BoughtTemper })}
+          />
+          {bought === 'unknown' ? (
+            <Typography variant="body2" sx={{ mt: 0.5 }}>
+              Reckoned as half hard, the usual way sheet is sold.
+            </Typography>
+          ) : null}
+          <ChoiceField
+            label="Add a step"
+            value=""
+            options={{ '': 'choose', ...ADDABLE }}
+            onChange={(op) => {
+              if (op) void keep({ steps: [...steps, { id: nextId(op, steps), op, params: {} }] })
+            }}
+          />
           {walk.annealBefore[0] !== undefined ? (
             <Box sx={{ borderLeft: `4px solid ${PALETTE.fire}`, bgcolor: PALETTE.fireSoft, p: 1.25, mt: 2 }} role="alert">
-              <Typography>At “{walk.steps[walk.annealBefore[0]]?.title}” the metal has about {Math.round(100 * (walk.steps[walk.annealBefore[0]]?.workLeftFraction ?? 0))} % of its work left and may split.</Typography>
-              <Button sx={{ mt: 1 }} onClick={() => anneal(walk.annealBefore[0] ?? 0)}>Put an anneal before it</Button>
+              <Typography>
+                At “{walk.steps[walk.annealBefore[0]]?.title}” the metal has about{' '}
+                {Math.round(100 * (walk.steps[walk.annealBefore[0]]?.workLeftFraction ?? 0))} % of its work left and may split.
+              </Typography>
+              <Button sx={{ mt: 1 }} onClick={() => anneal(walk.annealBefore[0] ?? 0)}>
+                Put an anneal before it
+              </Button>
             </Box>
           ) : null}
           {findings.some((finding) => finding.level === 'stop') ? (
             <Box sx={{ mt: 2 }}>
-              <Typography sx={{ fontWeight: 600 }} component="label" htmlFor="order-note">Why it is right all the same</Typography>
-              <OutlinedInput id="order-note" fullWidth value={note} onChange={(event) => setNote(event.target.value)} onBlur={() => void keep({ note })} sx={{ mt: 0.5 }} />
-              <Typography variant="body2" sx={{ mt: 0.5 }}>A note here lets the tray go to the bench against the order of work.</Typography>
+              <Typography sx={{ fontWeight: 600 }} component="label" htmlFor="order-note">
+                Why it is right all the same
+              </Typography>
+              <OutlinedInput
+                id="order-note"
+                fullWidth
+                value={note}
+                onChange={(event) => setNote(event.target.value)}
+                onBlur={() => void keep({ note })}
+                sx={{ mt: 0.5 }}
+              />
+              <Typography variant="body2" sx={{ mt: 0.5 }}>
+                A note here lets the tray go to the bench against the order of work.
+              </Typography>
             </Box>
           ) : null}
-          <Button variant="contained" fullWidth sx={{ mt: 3, minHeight: 40 }} onClick={() => void toBench()}>Start a tray of {piece.quantity + piece.spares} at the bench</Button>
-          <Typography variant="body2" sx={{ mt: 0.75 }}>The plan is frozen with the tray; later changes here do not reach it.</Typography>
-          {problem ? <Typography role="alert" sx={{ color: PALETTE.fire, mt: 1 }}>{problem}</Typography> : null}
+          <Button variant="contained" fullWidth sx={{ mt: 3, minHeight: 40 }} onClick={() => void toBench()}>
+            Start a tray of {piece.quantity + piece.spares} at the bench
+          </Button>
+          <Typography variant="body2" sx={{ mt: 0.75 }}>
+            The plan is frozen with the tray; later changes here do not reach it.
+          </Typography>
+          {problem ? (
+            <Typography role="alert" sx={{ color: PALETTE.fire, mt: 1 }}>
+              {problem}
+            </Typography>
+          ) : null}
         </Box>
       </Box>
       <Ribbon walk={walk} onAnneal={anneal} />

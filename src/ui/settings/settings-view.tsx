@@ -31,22 +31,51 @@ function Preferences({ settings }: { readonly settings: Settings }) {
   const [said, setSaid] = useState('')
   const set = (name: keyof Fields) => (value: string) => setFields({ ...fields, [name]: value })
   async function save() {
-    const numbers = { checkBarMm: Number(fields.checkBarMm.replace(',', '.')), kerfMm: Number(fields.kerfMm.replace(',', '.')), marginMm: Number(fields.marginMm.replace(',', '.')) }
+    const numbers = {
+      checkBarMm: Number(fields.checkBarMm.replace(',', '.')),
+      kerfMm: Number(fields.kerfMm.replace(',', '.')),
+      marginMm: Number(fields.marginMm.replace(',', '.')),
+    }
     const saved = await saveSettings({ ...fields, ...numbers })
     setSaid(saved.ok ? 'Saved.' : saved.message)
   }
   return (
-    <Box component="form" aria-label="Preferences" onSubmit={(event: React.FormEvent) => { event.preventDefault(); void save() }}>
-      <Typography variant="h3" component="h2">How this workshop works</Typography>
+    <Box
+      component="form"
+      aria-label="Preferences"
+      onSubmit={(event: React.FormEvent) => {
+        event.preventDefault()
+        void save()
+      }}
+    >
+      <Typography variant="h3" component="h2">
+        How this workshop works
+      </Typography>
       <TextRow label="Name" value={fields.workshopName} onChange={set('workshopName')} />
-      <ChoiceField label="Sizes shown in" value={fields.units} options={{ both: 'mm and inches', mm: 'mm', inch: 'inches' }} onChange={set('units')} />
+      <ChoiceField
+        label="Sizes shown in"
+        value={fields.units}
+        options={{ both: 'mm and inches', mm: 'mm', inch: 'inches' }}
+        onChange={set('units')}
+      />
       <ChoiceField label="Ring sizes" value={fields.ringSystem} options={{ US: 'US', UK: 'UK', ISO: 'ISO' }} onChange={set('ringSystem')} />
       <ChoiceField label="Usual metal" value={fields.defaultAlloy} options={ALLOY_TITLES} onChange={set('defaultAlloy')} />
       <SizeField label="Saw kerf" value={fields.kerfMm} unit="mm" onChange={set('kerfMm')} />
       <SizeField label="Margin to the sheet’s edge" value={fields.marginMm} unit="mm" onChange={set('marginMm')} />
       <ChoiceField label="Paper" value={fields.paper} options={{ A4: 'A4', Letter: 'Letter' }} onChange={set('paper')} />
-      <SizeField label="The check bar measured" value={fields.checkBarMm} unit="mm" understood="50 if your printer is true. Print a layout, measure its bar with a rule, and enter what it reads." onChange={set('checkBarMm')} />
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 1.5 }}><Button type="submit" variant="contained">Save</Button><Typography role="status">{said}</Typography></Box>
+      <SizeField
+        label="The check bar measured"
+        value={fields.checkBarMm}
+        unit="mm"
+        understood="50 if your printer is true. Print a layout, measure its bar with a rule, and enter what it reads."
+        onChange={set('checkBarMm')}
+      />
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 1.5 }}>
+        <Button type="submit" variant="contained">
+          Save
+        </Button>
+        <Typography role="status">{said}</Typography>
+      </Box>
     </Box>
   )
 }
@@ -70,21 +99,42 @@ function Data({ open, folder, file, backups }: Omit<SettingsViewProps, 'settings
   }
   return (
     <Box component="section" aria-label="Data">
-      <Typography variant="h3" component="h2">Where your data is</Typography>
-      <Typography sx={{ mt: 1 }}>Folder <code>{folder}</code></Typography>
-      <Typography>Open now: <code>{file}</code></Typography>
+      <Typography variant="h3" component="h2">
+        Where your data is
+      </Typography>
+      <Typography sx={{ mt: 1 }}>
+        Folder <code>{folder}</code>
+      </Typography>
+      <Typography>
+        Open now: <code>{file}</code>
+      </Typography>
       <Box sx={{ display: 'flex', gap: 1, my: 1.5, flexWrap: 'wrap' }}>
         <Button onClick={() => void backUp()}>Back up now</Button>
         <Button onClick={() => void change()}>{open === 'demo' ? 'Open my own workshop' : 'Open the demonstration'}</Button>
       </Box>
       <Typography role="status">{said}</Typography>
-      <Typography variant="h2" sx={{ mt: 2 }}>Backups</Typography>
+      <Typography variant="h2" sx={{ mt: 2 }}>
+        Backups
+      </Typography>
       {backups.length === 0 ? <Typography>None yet.</Typography> : null}
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {backups.map((backup) => (
-          <Box component="li" key={backup.file} sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: 1, py: 0.5, borderBottom: `1px dotted ${PALETTE.hairline}` }}>
+          <Box
+            component="li"
+            key={backup.file}
+            sx={{
+              display: 'flex',
+              justifyContent: 'space-between',
+              alignItems: 'center',
+              gap: 1,
+              py: 0.5,
+              borderBottom: `1px dotted ${PALETTE.hairline}`,
+            }}
+          >
             <code style={{ fontSize: 13 }}>{backup.file}</code>
-            <Button variant="text" onClick={() => void putBack(backup.file)}>Restore</Button>
+            <Button variant="text" onClick={() => void putBack(backup.file)}>
+              Restore
+            </Button>
           </Box>
         ))}
       </Box>

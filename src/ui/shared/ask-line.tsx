@@ -19,10 +19,14 @@ function Understood({ answer }: { readonly answer: FormAnswer }) {
   return (
     <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 1 }}>
       {answer.heard.map((heard) => (
-        <Typography component="li" variant="body2" key={heard.text}><code>{heard.text}</code> {heard.means}</Typography>
+        <Typography component="li" variant="body2" key={heard.text}>
+          <code>{heard.text}</code> {heard.means}
+        </Typography>
       ))}
       {answer.notUnderstood.map((text) => (
-        <Typography component="li" variant="body2" key={text} sx={{ color: PALETTE.fire }}>not understood: <code>{text}</code></Typography>
+        <Typography component="li" variant="body2" key={text} sx={{ color: PALETTE.fire }}>
+          not understood: <code>{text}</code>
+        </Typography>
       ))}
     </Box>
   )
@@ -39,13 +43,27 @@ function FormAnswerView({ answer, onMake, busy }: { readonly answer: FormAnswer;
           <Box className="fig" data-testid="ask-answer" sx={{ fontSize: 26, fontWeight: 700 }}>
             {answer.wantsWeight ? `${formatPlain(result.blanks[0]?.massG ?? 0, 2)} g` : `${formatPlain(result.answer.markAt, 2)} mm`}
           </Box>
-          <Typography variant="body2">{answer.wantsWeight ? 'weight of the blank' : `${result.answer.name}, ${formatPlain(result.answer.value, 2)} reckoned, ${formatPlain(mmToInch(result.answer.markAt), 3)} in`}</Typography>
+          <Typography variant="body2">
+            {answer.wantsWeight
+              ? 'weight of the blank'
+              : `${result.answer.name}, ${formatPlain(result.answer.value, 2)} reckoned, ${formatPlain(mmToInch(result.answer.markAt), 3)} in`}
+          </Typography>
         </Box>
       ) : null}
       {answer.missing.length > 0 ? <Typography>Still needed: {answer.missing.join(', ').toLowerCase()}.</Typography> : null}
-      {run && !run.ok ? run.issues.map((issue) => <Typography key={issue.path} sx={{ color: PALETTE.fire }}>{issue.message}</Typography>) : null}
+      {run && !run.ok
+        ? run.issues.map((issue) => (
+            <Typography key={issue.path} sx={{ color: PALETTE.fire }}>
+              {issue.message}
+            </Typography>
+          ))
+        : null}
       <Understood answer={answer} />
-      {result ? <Button variant="contained" disabled={busy} onClick={onMake} sx={{ mt: 1.5 }}>Make a piece of it</Button> : null}
+      {result ? (
+        <Button variant="contained" disabled={busy} onClick={onMake} sx={{ mt: 1.5 }}>
+          Make a piece of it
+        </Button>
+      ) : null}
     </>
   )
 }
@@ -54,10 +72,16 @@ function SizeAnswerView({ answer }: { readonly answer: Extract<AskAnswer, { kind
   const { reading } = answer
   return (
     <>
-      <Typography data-testid="ask-answer" className={'mm' in reading ? 'fig' : ''} sx={{ fontSize: 'mm' in reading ? 18 : 14 }}>{answer.answer}</Typography>
+      <Typography data-testid="ask-answer" className={'mm' in reading ? 'fig' : ''} sx={{ fontSize: 'mm' in reading ? 18 : 14 }}>
+        {answer.answer}
+      </Typography>
       {reading.kind === 'ambiguous' ? (
         <Box component="ul" sx={{ pl: 2, mb: 0 }}>
-          {reading.candidates.map((candidate) => <Typography component="li" variant="body2" key={candidate.how}>{describeMeaning(candidate)}</Typography>)}
+          {reading.candidates.map((candidate) => (
+            <Typography component="li" variant="body2" key={candidate.how}>
+              {describeMeaning(candidate)}
+            </Typography>
+          ))}
         </Box>
       ) : null}
     </>
@@ -88,13 +112,42 @@ export function AskLine() {
   }
 
   return (
-    <Box ref={box} sx={{ position: 'relative', width: { xs: '100%', md: 330 }, flexShrink: 0 }} onBlur={(event) => { if (!box.current?.contains(event.relatedTarget as Node)) setOpen(false) }} onKeyDown={(event) => { if (event.key === 'Escape') setOpen(false) }}>
-      <OutlinedInput fullWidth value={text} placeholder="ask the bench: ring 8 1/2 16ga" inputProps={{ 'aria-label': 'Ask the bench' }} sx={{ height: 36 }}
-        onChange={(event) => { setText(event.target.value); setOpen(true) }} onFocus={() => setOpen(true)}
-        onKeyDown={(event) => { if (event.key === 'Enter' && answer.kind === 'form' && answer.run?.ok) void make() }} />
+    <Box
+      ref={box}
+      sx={{ position: 'relative', width: { xs: '100%', md: 330 }, flexShrink: 0 }}
+      onBlur={(event) => {
+        if (!box.current?.contains(event.relatedTarget as Node)) setOpen(false)
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') setOpen(false)
+      }}
+    >
+      <OutlinedInput
+        fullWidth
+        value={text}
+        placeholder="ask the bench: ring 8 1/2 16ga"
+        inputProps={{ 'aria-label': 'Ask the bench' }}
+        sx={{ height: 36 }}
+        onChange={(event) => {
+          setText(event.target.value)
+          setOpen(true)
+        }}
+        onFocus={() => setOpen(true)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && answer.kind === 'form' && answer.run?.ok) void make()
+        }}
+      />
       {open && answer.kind !== 'empty' ? (
-        <Paper role="status" aria-label="Answer" sx={{ position: 'absolute', zIndex: 20, top: 42, right: 0, width: { xs: '100%', md: 400 }, p: 2, borderColor: PALETTE.verdigris }}>
-          {answer.kind === 'form' ? <FormAnswerView answer={answer} onMake={() => void make()} busy={busy} /> : <SizeAnswerView answer={answer} />}
+        <Paper
+          role="status"
+          aria-label="Answer"
+          sx={{ position: 'absolute', zIndex: 20, top: 42, right: 0, width: { xs: '100%', md: 400 }, p: 2, borderColor: PALETTE.verdigris }}
+        >
+          {answer.kind === 'form' ? (
+            <FormAnswerView answer={answer} onMake={() => void make()} busy={busy} />
+          ) : (
+            <SizeAnswerView answer={answer} />
+          )}
         </Paper>
       ) : null}
     </Box>

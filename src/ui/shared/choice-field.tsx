@@ -13,7 +13,14 @@ interface ChoiceFieldProps {
 }
 
 const selectSx = {
-  height: 32, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', bgcolor: PALETTE.white, color: PALETTE.ink, px: 1, font: 'inherit', fontSize: 14,
+  height: 32,
+  border: `1px solid ${PALETTE.hairline}`,
+  borderRadius: '4px',
+  bgcolor: PALETTE.white,
+  color: PALETTE.ink,
+  px: 1,
+  font: 'inherit',
+  fontSize: 14,
   '&:focus-visible': { outline: `2px solid ${PALETTE.verdigris}`, outlineOffset: 0 },
 }
 
@@ -23,12 +30,28 @@ export function ChoiceField({ label, value, options, onChange, error, width = 15
   return (
     <Box sx={{ borderBottom: `1px dotted ${PALETTE.hairline}`, py: 0.75 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 1 }}>
-        <Box component="label" htmlFor={id} sx={{ fontWeight: 600, fontSize: 14 }}>{label}</Box>
-        <Box component="select" id={id} value={value} onChange={(event: React.ChangeEvent<HTMLSelectElement>) => onChange(event.target.value)} sx={{ ...selectSx, width }}>
-          {Object.entries(options).map(([key, title]) => <option key={key} value={key}>{title}</option>)}
+        <Box component="label" htmlFor={id} sx={{ fontWeight: 600, fontSize: 14 }}>
+          {label}
+        </Box>
+        <Box
+          component="select"
+          id={id}
+          value={value}
+          onChange={(event: React.ChangeEvent<HTMLSelectElement>) => onChange(event.target.value)}
+          sx={{ ...selectSx, width }}
+        >
+          {Object.entries(options).map(([key, title]) => (
+            <option key={key} value={key}>
+              {title}
+            </option>
+          ))}
         </Box>
       </Box>
-      {error ? <Box role="alert" sx={{ fontSize: 12.5, color: PALETTE.fire, mt: 0.5 }}>{error}</Box> : null}
+      {error ? (
+        <Box role="alert" sx={{ fontSize: 12.5, color: PALETTE.fire, mt: 0.5 }}>
+          {error}
+        </Box>
+      ) : null}
     </Box>
   )
 }

@@ -13,9 +13,25 @@ export function DemoBanner() {
     if (opened.ok) router.push('/jobs')
   }
   return (
-    <Box role="note" sx={{ bgcolor: PALETTE.ochreSoft, color: PALETTE.ink, px: 2.5, py: 0.25, fontSize: 13, display: 'flex', gap: 1.5, alignItems: 'center', borderBottom: `1px solid ${PALETTE.hairline}`, minHeight: 32 }}>
+    <Box
+      role="note"
+      sx={{
+        bgcolor: PALETTE.ochreSoft,
+        color: PALETTE.ink,
+        px: 2.5,
+        py: 0.25,
+        fontSize: 13,
+        display: 'flex',
+        gap: 1.5,
+        alignItems: 'center',
+        borderBottom: `1px solid ${PALETTE.hairline}`,
+        minHeight: 32,
+      }}
+    >
       <span>Demonstration: the night-mail railway’s workshop. Nothing here is yours.</span>
-      <Button variant="text" onClick={() => void start()} sx={{ minHeight: 26, py: 0 }}>Start my own workshop</Button>
+      <Button variant="text" onClick={() => void start()} sx={{ minHeight: 26, py: 0 }}>
+        Start my own workshop
+      </Button>
     </Box>
   )
 }

@@ -14,7 +14,19 @@ export function Frame({ demo, view, children }: { readonly demo: boolean; readon
     <WorkshopProvider value={view}>
       <Box sx={{ display: 'flex', minHeight: '100vh', flexDirection: { xs: 'column', md: 'row' } }}>
         <Rail />
-        <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', pb: { xs: 7, md: 0 }, minHeight: '100vh' }}>
+        <Box
+          component="main"
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            display: 'flex',
+            flexDirection: 'column',
+            pb: { xs: 7, md: 0 },
+            height: { md: '100vh' },
+            minHeight: { xs: '100vh', md: 0 },
+            overflowY: { md: 'auto' },
+          }}
+        >
           {demo ? <DemoBanner /> : null}
           {children}
         </Box>

@@ -12,7 +12,17 @@ const PATHS: Readonly<Record<string, ReactNode>> = {
 
 export function Mark({ name }: { readonly name: string }) {
   return (
-    <svg width="24" height="24" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.6" strokeLinejoin="round" strokeLinecap="round" aria-hidden="true">
+    <svg
+      width="24"
+      height="24"
+      viewBox="0 0 24 24"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.6"
+      strokeLinejoin="round"
+      strokeLinecap="round"
+      aria-hidden="true"
+    >
       {PATHS[name]}
     </svg>
   )
@@ -21,7 +31,16 @@ export function Mark({ name }: { readonly name: string }) {
 /** A fold line down an anvil: the product's own sign. */
 export function Sign() {
   return (
-    <svg width="40" height="32" viewBox="0 0 40 32" fill="none" stroke="#f3ead2" strokeWidth="1.8" strokeLinejoin="round" aria-hidden="true">
+    <svg
+      width="40"
+      height="32"
+      viewBox="0 0 40 32"
+      fill="none"
+      stroke="#f3ead2"
+      strokeWidth="1.8"
+      strokeLinejoin="round"
+      aria-hidden="true"
+    >
       <path d="M4 8 12 4h16l8 4-6 6v6l6 8H4l6-8v-6L4 8Z" />
       <path d="M20 5v22" stroke="#c99a3c" strokeWidth="1.4" strokeDasharray="2.5 2" />
     </svg>

@@ -14,10 +14,29 @@ interface PageHeadProps {
 /** The top bar: where one is, what can be done here, and the ask line. */
 export function PageHead({ title, sub, children }: PageHeadProps) {
   return (
-    <Box component="header" sx={{ bgcolor: PALETTE.paper, borderBottom: `1px solid ${PALETTE.hairline}`, px: 2.5, minHeight: 60, display: 'flex', alignItems: 'center', gap: 3, flexWrap: { xs: 'wrap', md: 'nowrap' }, py: { xs: 1, md: 0 } }}>
+    <Box
+      component="header"
+      sx={{
+        bgcolor: PALETTE.paper,
+        borderBottom: `1px solid ${PALETTE.hairline}`,
+        px: 2.5,
+        minHeight: 60,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 3,
+        flexWrap: { xs: 'wrap', md: 'nowrap' },
+        py: { xs: 1, md: 0 },
+      }}
+    >
       <Box sx={{ minWidth: 0 }}>
-        <Typography variant="h1" noWrap title={title}>{title}</Typography>
-        {sub ? <Typography variant="body2" noWrap title={sub}>{sub}</Typography> : null}
+        <Typography variant="h1" noWrap title={title}>
+          {title}
+        </Typography>
+        {sub ? (
+          <Typography variant="body2" noWrap title={sub}>
+            {sub}
+          </Typography>
+        ) : null}
       </Box>
       {children}
       <Box sx={{ flex: 1, minWidth: { md: 12 } }} />

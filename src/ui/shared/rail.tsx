@@ -15,16 +15,35 @@ const PLACES = [
 ] as const
 
 const railSx = {
-  bgcolor: PALETTE.petrol, color: PALETTE.petrolMuted, display: 'flex', flexShrink: 0, zIndex: 5,
-  flexDirection: { xs: 'row', md: 'column' }, width: { xs: '100%', md: 76 }, position: { xs: 'fixed', md: 'sticky' },
-  bottom: { xs: 0, md: 'auto' }, top: { md: 0 }, height: { xs: 56, md: '100vh' },
+  bgcolor: PALETTE.petrol,
+  color: PALETTE.petrolMuted,
+  display: 'flex',
+  flexShrink: 0,
+  zIndex: 5,
+  flexDirection: { xs: 'row', md: 'column' },
+  width: { xs: '100%', md: 76 },
+  position: { xs: 'fixed', md: 'sticky' },
+  bottom: { xs: 0, md: 'auto' },
+  top: { md: 0 },
+  height: { xs: 56, md: '100vh' },
 }
 
 const itemSx = (on: boolean) => ({
-  color: on ? '#ffffff' : PALETTE.petrolMuted, textDecoration: 'none', fontSize: 13, flex: { xs: 1, md: 'none' },
-  display: 'flex', flexDirection: 'column', alignItems: 'center', justifyContent: 'center', gap: 0.25, height: { xs: 56, md: 64 },
-  borderLeft: { md: `4px solid ${on ? '#b58a35' : 'transparent'}` }, borderTop: { xs: `3px solid ${on ? '#b58a35' : 'transparent'}`, md: 'none' },
-  fontWeight: on ? 650 : 400, '&:focus-visible': { outline: '2px solid #fff', outlineOffset: -3 }, '&:hover': { color: '#fff' },
+  color: on ? '#ffffff' : PALETTE.petrolMuted,
+  textDecoration: 'none',
+  fontSize: 13,
+  flex: { xs: 1, md: 'none' },
+  display: 'flex',
+  flexDirection: 'column',
+  alignItems: 'center',
+  justifyContent: 'center',
+  gap: 0.25,
+  height: { xs: 56, md: 64 },
+  borderLeft: { md: `4px solid ${on ? '#b58a35' : 'transparent'}` },
+  borderTop: { xs: `3px solid ${on ? '#b58a35' : 'transparent'}`, md: 'none' },
+  fontWeight: on ? 650 : 400,
+  '&:focus-visible': { outline: '2px solid #fff', outlineOffset: -3 },
+  '&:hover': { color: '#fff' },
 })
 
 /** The six places, always in reach: down the side, or along the foot of a phone. */
@@ -32,7 +51,9 @@ export function Rail() {
   const path = usePathname()
   return (
     <Box component="nav" aria-label="Places" sx={railSx}>
-      <Box sx={{ display: { xs: 'none', md: 'flex' }, justifyContent: 'center', pt: 1.5, pb: 1 }}><Sign /></Box>
+      <Box sx={{ display: { xs: 'none', md: 'flex' }, justifyContent: 'center', pt: 1.5, pb: 1 }}>
+        <Sign />
+      </Box>
       {PLACES.map((place) => {
         const on = path.startsWith(place.href) || ('also' in place && path.startsWith(place.also))
         return (

@@ -25,12 +25,39 @@ export function SizeField({ label, value, onChange, onBlur, understood, error, u
   return (
     <Box sx={{ borderBottom: `1px dotted ${PALETTE.hairline}`, py: 0.75 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 1 }}>
-        <Box component="label" htmlFor={id} sx={{ fontWeight: 600, fontSize: 14 }}>{label}</Box>
-        <OutlinedInput id={id} name={name} value={value} error={error !== undefined} onChange={(event) => onChange(event.target.value)} onBlur={onBlur} autoComplete="off" sx={{ width: wide ? 170 : 116 }}
-          inputProps={{ 'aria-describedby': `${id}-said`, 'aria-invalid': error !== undefined, style: { textAlign: 'right', paddingRight: showUnit ? 2 : 10 } }}
-          endAdornment={showUnit ? <InputAdornment position="end" sx={{ ml: 0.25, '& p': { fontSize: 12, color: PALETTE.muted } }}>{unit}</InputAdornment> : undefined} />
+        <Box component="label" htmlFor={id} sx={{ fontWeight: 600, fontSize: 14 }}>
+          {label}
+        </Box>
+        <OutlinedInput
+          id={id}
+          name={name}
+          value={value}
+          error={error !== undefined}
+          onChange={(event) => onChange(event.target.value)}
+          onBlur={onBlur}
+          autoComplete="off"
+          sx={{ width: wide ? 170 : 116 }}
+          inputProps={{
+            'aria-describedby': `${id}-said`,
+            'aria-invalid': error !== undefined,
+            style: { textAlign: 'right', paddingRight: showUnit ? 2 : 10 },
+          }}
+          endAdornment={
+            showUnit ? (
+              <InputAdornment position="end" sx={{ ml: 0.25, '& p': { fontSize: 12, color: PALETTE.muted } }}>
+                {unit}
+              </InputAdornment>
+            ) : undefined
+          }
+        />
       </Box>
-      <Box id={`${id}-said`} role={error ? 'alert' : undefined} sx={{ fontSize: 12.5, lineHeight: 1.35, color: error ? PALETTE.fire : PALETTE.muted, mt: error || understood ? 0.5 : 0 }}>{error ?? understood ?? ''}</Box>
+      <Box
+        id={`${id}-said`}
+        role={error ? 'alert' : undefined}
+        sx={{ fontSize: 12.5, lineHeight: 1.35, color: error ? PALETTE.fire : PALETTE.muted, mt: error || understood ? 0.5 : 0 }}
+      >
+        {error ?? understood ?? ''}
+      </Box>
     </Box>
   )
 }

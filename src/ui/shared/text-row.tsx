@@ -18,10 +18,24 @@ export function TextRow({ label, value, onChange, type = 'text', error }: TextRo
   return (
     <Box sx={{ py: 0.75, borderBottom: `1px dotted ${PALETTE.hairline}` }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, justifyContent: 'space-between' }}>
-        <Box component="label" htmlFor={id} sx={{ fontWeight: 600, fontSize: 14 }}>{label}</Box>
-        <OutlinedInput id={id} type={type} value={value} error={error !== undefined} onChange={(event) => onChange(event.target.value)} autoComplete="off" sx={{ width: '64%', fontFamily: FONTS.text }} />
+        <Box component="label" htmlFor={id} sx={{ fontWeight: 600, fontSize: 14 }}>
+          {label}
+        </Box>
+        <OutlinedInput
+          id={id}
+          type={type}
+          value={value}
+          error={error !== undefined}
+          onChange={(event) => onChange(event.target.value)}
+          autoComplete="off"
+          sx={{ width: '64%', fontFamily: FONTS.text }}
+        />
       </Box>
-      {error ? <Box role="alert" sx={{ color: PALETTE.fire, fontSize: 12.5, mt: 0.5 }}>{error}</Box> : null}
+      {error ? (
+        <Box role="alert" sx={{ color: PALETTE.fire, fontSize: 12.5, mt: 0.5 }}>
+          {error}
+        </Box>
+      ) : null}
     </Box>
   )
 }

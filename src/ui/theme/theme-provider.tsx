@@ -1,7 +1,7 @@
 'use client'
-import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter'
 import CssBaseline from '@mui/material/CssBaseline'
 import { ThemeProvider } from '@mui/material/styles'
+import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter'
 import type { ReactNode } from 'react'
 import { theme } from './theme'
 

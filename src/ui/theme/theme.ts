@@ -38,27 +38,64 @@ export const theme = createTheme({
         '@media (prefers-reduced-motion: reduce)': { '*': { transition: 'none !important', animation: 'none !important' } },
       },
     },
-    MuiButtonBase: { defaultProps: { disableRipple: true, disableTouchRipple: true }, styleOverrides: { root: { '&:focus-visible': focus } } },
+    MuiButtonBase: {
+      defaultProps: { disableRipple: true, disableTouchRipple: true },
+      styleOverrides: { root: { '&:focus-visible': focus } },
+    },
     MuiButton: {
       defaultProps: { variant: 'outlined', size: 'small', disableElevation: true },
-      styleOverrides: { root: { minHeight: 32, padding: '4px 12px', borderColor: PALETTE.hairline, color: PALETTE.ink, backgroundColor: PALETTE.white, whiteSpace: 'nowrap', '&.MuiButton-contained': { backgroundColor: PALETTE.verdigris, color: '#fff', borderColor: PALETTE.verdigris }, '&.MuiButton-text': { backgroundColor: 'transparent', color: PALETTE.verdigris, padding: '4px 6px' } } },
+      styleOverrides: {
+        root: {
+          minHeight: 32,
+          padding: '4px 12px',
+          borderColor: PALETTE.hairline,
+          color: PALETTE.ink,
+          backgroundColor: PALETTE.white,
+          whiteSpace: 'nowrap',
+          '&.MuiButton-contained': { backgroundColor: PALETTE.verdigris, color: '#fff', borderColor: PALETTE.verdigris },
+          '&.MuiButton-text': { backgroundColor: 'transparent', color: PALETTE.verdigris, padding: '4px 6px' },
+          '&.Mui-disabled': { opacity: 0.5 },
+        },
+      },
     },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { border: hairline, backgroundImage: 'none' } } },
     MuiDialog: { styleOverrides: { paper: { borderRadius: 4 } } },
     MuiOutlinedInput: {
       defaultProps: { size: 'small' },
       styleOverrides: {
-        root: { height: 32, backgroundColor: PALETTE.white, fontFamily: FONTS.mono, fontSize: 14, '& fieldset': { borderColor: PALETTE.hairline }, '&.Mui-focused fieldset': { borderWidth: 2 } },
+        root: {
+          height: 32,
+          backgroundColor: PALETTE.white,
+          fontFamily: FONTS.mono,
+          fontSize: 14,
+          '& fieldset': { borderColor: PALETTE.hairline },
+          '&.Mui-focused fieldset': { borderWidth: 2 },
+        },
         input: { padding: '0 10px', height: 32, boxSizing: 'border-box' },
         multiline: { height: 'auto', padding: '6px 0' },
       },
     },
     MuiNativeSelect: { styleOverrides: { select: { fontFamily: FONTS.text, fontSize: 14 } } },
     MuiToggleButton: {
-      styleOverrides: { root: { textTransform: 'none', padding: '6px 8px', lineHeight: 1.25, color: PALETTE.ink, backgroundColor: PALETTE.white, borderColor: PALETTE.hairline, '&.Mui-selected, &.Mui-selected:hover': { backgroundColor: PALETTE.verdigris, color: '#fff' } } },
+      styleOverrides: {
+        root: {
+          textTransform: 'none',
+          padding: '6px 8px',
+          lineHeight: 1.25,
+          color: PALETTE.ink,
+          backgroundColor: PALETTE.white,
+          borderColor: PALETTE.hairline,
+          '&.Mui-selected, &.Mui-selected:hover': { backgroundColor: PALETTE.verdigris, color: '#fff' },
+        },
+      },
     },
     MuiLink: { styleOverrides: { root: { color: PALETTE.verdigris, fontWeight: 600, textDecorationColor: 'currentColor' } } },
-    MuiTableCell: { styleOverrides: { root: { borderColor: PALETTE.hairline, padding: '6px 10px', fontSize: 13.5 }, head: { color: PALETTE.muted, fontWeight: 600 } } },
+    MuiTableCell: {
+      styleOverrides: {
+        root: { borderColor: PALETTE.hairline, padding: '6px 10px', fontSize: 13.5 },
+        head: { color: PALETTE.muted, fontWeight: 600 },
+      },
+    },
     MuiTooltip: { styleOverrides: { tooltip: { backgroundColor: PALETTE.petrol, fontSize: 13, borderRadius: 4 } } },
   },
 })

@@ -19,9 +19,34 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
   const here = state.readings.filter((reading) => reading.stepId === step?.id && reading.workpiece === (progress.workpiece ?? 1))
   return (
     <BenchStep
-      tray={{ id: tray.id, pieceId: tray.pieceId, name: tray.plan.pieceName, size: tray.size, alloyTitle: alloy.title.toLowerCase(), thicknessMm: tray.plan.thicknessMm, colour: alloy.colour.bench }}
-      step={step ? { id: step.id, op: step.op, number: progress.stepIndex + 1, count: tray.plan.steps.length, together: operation?.together ?? false, caution: operation?.caution ?? null, target: step.target ?? null, params: step.params } : null}
-      words={words} progress={progress} walk={walkFrozen(tray.plan)} lastReading={here.at(-1) ?? null} waiting={state.waiting}
+      tray={{
+        id: tray.id,
+        pieceId: tray.pieceId,
+        name: tray.plan.pieceName,
+        size: tray.size,
+        alloyTitle: alloy.title.toLowerCase(),
+        thicknessMm: tray.plan.thicknessMm,
+        colour: alloy.colour.bench,
+      }}
+      step={
+        step
+          ? {
+              id: step.id,
+              op: step.op,
+              number: progress.stepIndex + 1,
+              count: tray.plan.steps.length,
+              together: operation?.together ?? false,
+              caution: operation?.caution ?? null,
+              target: step.target ?? null,
+              params: step.params,
+            }
+          : null
+      }
+      words={words}
+      progress={progress}
+      walk={walkFrozen(tray.plan)}
+      lastReading={here.at(-1) ?? null}
+      waiting={state.waiting}
     />
   )
 }

@@ -11,13 +11,35 @@ export default async function LayoutPage({ params }: { params: Promise<{ jobId: 
   if (!job) notFound()
   const preferences = settings.read()
   const items = itemsOfPieces(jobs.pieces(job.id), preferences)
-  const sheets = drawer.all().filter((stock) => stock.kind === 'sheet').map((stock) => ({ id: stock.id, label: stock.label, alloy: stock.alloy, thicknessMm: stock.measuredMm ?? stock.thicknessMm, sheet: layoutSheetOf(stock) }))
+  const sheets = drawer
+    .all()
+    .filter((stock) => stock.kind === 'sheet')
+    .map((stock) => ({
+      id: stock.id,
+      label: stock.label,
+      alloy: stock.alloy,
+      thicknessMm: stock.measuredMm ?? stock.thicknessMm,
+      sheet: layoutSheetOf(stock),
+    }))
   const draft = layouts.draftOf(job.id)
-  const cut = layouts.all().filter((layout) => layout.jobId === job.id && layout.status === 'cut').map((layout) => ({ id: layout.id, label: drawer.one(layout.sheetId)?.label ?? '', count: layout.placements.length }))
+  const cut = layouts
+    .all()
+    .filter((layout) => layout.jobId === job.id && layout.status === 'cut')
+    .map((layout) => ({ id: layout.id, label: drawer.one(layout.sheetId)?.label ?? '', count: layout.placements.length }))
   return (
     <>
       <PageHead title={job.title} sub="layout of its blanks on sheet" />
-      <LayoutTable key={`${job.id}-${draft?.id ?? 'new'}-${cut.length}`} jobId={job.id} jobs={jobs.jobs().map(({ id, title }) => ({ id, title }))} items={items} sheets={sheets} draft={draft ?? null} cut={cut} kerfMm={draft?.kerfMm ?? preferences.kerfMm} marginMm={draft?.marginMm ?? preferences.marginMm} />
+      <LayoutTable
+        key={`${job.id}-${draft?.id ?? 'new'}-${cut.length}`}
+        jobId={job.id}
+        jobs={jobs.jobs().map(({ id, title }) => ({ id, title }))}
+        items={items}
+        sheets={sheets}
+        draft={draft ?? null}
+        cut={cut}
+        kerfMm={draft?.kerfMm ?? preferences.kerfMm}
+        marginMm={draft?.marginMm ?? preferences.marginMm}
+      />
     </>
   )
 }

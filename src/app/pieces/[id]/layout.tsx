@@ -12,7 +12,10 @@ export default async function PieceLayout({ children, params }: { children: Reac
   const form = findForm(piece.design.parts[0]?.form ?? '')
   return (
     <>
-      <PageHead title={piece.name} sub={`${piece.quantity} + ${piece.spares} spare · ${form?.title.toLowerCase() ?? ''} · for ${piece.jobTitle}`}>
+      <PageHead
+        title={piece.name}
+        sub={`${piece.quantity} + ${piece.spares} spare · ${form?.title.toLowerCase() ?? ''} · for ${piece.jobTitle}`}
+      >
         <Stations pieceId={piece.id} />
       </PageHead>
       {children}

@@ -1,5 +1,13 @@
 import { drawClosedBand } from '../../drawing/closed-band'
-import { BAND_LENGTH_SCHOOLS, BAND_LENGTH_TEXTS, type BandLengthSchool, bandLengthMm, PI_SCHOOLS, PI_TEXTS, type PiSchool } from '../../forming/band-length'
+import {
+  BAND_LENGTH_SCHOOLS,
+  BAND_LENGTH_TEXTS,
+  type BandLengthSchool,
+  bandLengthMm,
+  PI_SCHOOLS,
+  PI_TEXTS,
+  type PiSchool,
+} from '../../forming/band-length'
 import { bendStrain } from '../../forming/strain'
 import { RISK_AT, strainLimit } from '../../forming/work-used'
 import { rectangleOutline } from '../../geometry/outline'
@@ -42,11 +50,26 @@ function lengthOf(log: WorkingLog, band: ClosedBand, school = band.schools.lengt
 function answerOf(log: WorkingLog, band: ClosedBand) {
   const lengthMm = lengthOf(log, band)
   const cutMm = derive(log, {
-    label: 'Cut length', formula: 'L + j + r', unit: 'mm', source: band.allowanceMm === 0 ? 'own-choice' : 'own-record',
-    given: [given('L', 'length of the band', lengthMm), given('j', 'joint and filing', band.jointAllowanceMm), given('r', 'my record', band.allowanceMm)],
+    label: 'Cut length',
+    formula: 'L + j + r',
+    unit: 'mm',
+    source: band.allowanceMm === 0 ? 'own-choice' : 'own-record',
+    given: [
+      given('L', 'length of the band', lengthMm),
+      given('j', 'joint and filing', band.jointAllowanceMm),
+      given('r', 'my record', band.allowanceMm),
+    ],
   })
   const markAt = markUp(cutMm, band.roundUpMm)
-  note(log, { kind: 'choose', label: 'Mark at', formula: `rounded up to the next ${formatPlain(band.roundUpMm)} mm`, value: markAt, unit: 'mm', source: 'bench-practice', note: 'A long blank can be filed; a short one cannot.' })
+  note(log, {
+    kind: 'choose',
+    label: 'Mark at',
+    formula: `rounded up to the next ${formatPlain(band.roundUpMm)} mm`,
+    value: markAt,
+    unit: 'mm',
+    source: 'bench-practice',
+    note: 'A long blank can be filed; a short one cannot.',
+  })
   return { lengthMm, cutMm, markAt }
 }
 
@@ -62,14 +85,25 @@ function blankOf(band: ClosedBand, markAt: number): BlankSpec {
 
 function lengthChoice(band: ClosedBand): SchoolChoice {
   return {
-    question: 'length', label: 'How the length is reckoned', unit: 'mm', school: band.schools.length,
-    schools: BAND_LENGTH_SCHOOLS.map((id) => ({ id, title: BAND_LENGTH_TEXTS[id].title, why: BAND_LENGTH_TEXTS[id].why, value: lengthOf([], band, id) })),
+    question: 'length',
+    label: 'How the length is reckoned',
+    unit: 'mm',
+    school: band.schools.length,
+    schools: BAND_LENGTH_SCHOOLS.map((id) => ({
+      id,
+      title: BAND_LENGTH_TEXTS[id].title,
+      why: BAND_LENGTH_TEXTS[id].why,
+      value: lengthOf([], band, id),
+    })),
   }
 }
 
 function piChoice(band: ClosedBand): SchoolChoice {
   return {
-    question: 'pi', label: 'π', unit: 'mm', school: band.schools.pi,
+    question: 'pi',
+    label: 'π',
+    unit: 'mm',
+    school: band.schools.pi,
     schools: PI_SCHOOLS.map((id) => ({ id, ...PI_TEXTS[id], value: lengthOf([], band, band.schools.length, id) })),
   }
 }
@@ -81,32 +115,71 @@ function bendCheck(band: ClosedBand): Check {
   const actual = { value: 100 * share, unit: '%' as const }
   const limit = { value: 100 * RISK_AT, unit: '%' as const }
   if (share > RISK_AT) {
-    return { level: 'stop', code: 'bend-too-tight', field: 'thicknessMm', actual, limit, source: 'trade-limit', message: `Bending it round would use ${formatPlain(100 * share, 0)} % of what annealed ${alloy.title.toLowerCase()} takes. Use thinner metal or a larger size.` }
+    return {
+      level: 'stop',
+      code: 'bend-too-tight',
+      field: 'thicknessMm',
+      actual,
+      limit,
+      source: 'trade-limit',
+      message: `Bending it round would use ${formatPlain(100 * share, 0)} % of what annealed ${alloy.title.toLowerCase()} takes. Use thinner metal or a larger size.`,
+    }
   }
-  return { level: 'ok', code: 'bend', actual, limit, source: 'trade-limit', message: `One bend uses about ${formatPlain(100 * share, 0)} % of what annealed ${alloy.title.toLowerCase()} takes.` }
+  return {
+    level: 'ok',
+    code: 'bend',
+    actual,
+    limit,
+    source: 'trade-limit',
+    message: `One bend uses about ${formatPlain(100 * share, 0)} % of what annealed ${alloy.title.toLowerCase()} takes.`,
+  }
 }
 
 /** Checks every closed band shares: the bend, stiffness, and what the metal's own hazards are. */
 export function closedBandChecks(band: ClosedBand): Check[] {
   const checks = [bendCheck(band)]
   if (band.thicknessMm / (band.insideDiameterMm + band.thicknessMm) < 0.012) {
-    checks.push({ level: 'warn', code: 'thin-for-size', field: 'thicknessMm', source: 'house-default', message: `${formatPlain(band.thicknessMm, 2)} mm is thin for this size: it will flex and lose its round. About ${formatPlain(0.02 * band.insideDiameterMm, 1)} mm is stiffer.` })
+    checks.push({
+      level: 'warn',
+      code: 'thin-for-size',
+      field: 'thicknessMm',
+      source: 'house-default',
+      message: `${formatPlain(band.thicknessMm, 2)} mm is thin for this size: it will flex and lose its round. About ${formatPlain(0.02 * band.insideDiameterMm, 1)} mm is stiffer.`,
+    })
   }
-  if (band.jointAllowanceMm === 0) checks.push({ level: 'note', code: 'no-joint-allowance', field: 'jointAllowanceMm', source: 'bench-practice', message: 'Nothing is allowed for filing the ends. Add what you usually take off to get them square.' })
+  if (band.jointAllowanceMm === 0)
+    checks.push({
+      level: 'note',
+      code: 'no-joint-allowance',
+      field: 'jointAllowanceMm',
+      source: 'bench-practice',
+      message: 'Nothing is allowed for filing the ends. Add what you usually take off to get them square.',
+    })
   for (const hazard of ALLOYS[band.alloy].hazards) checks.push({ level: 'note', code: 'hazard', source: 'alloy-handbook', message: hazard })
   return checks
 }
 
 function outcomeOf(band: ClosedBand, cutMm: number, markAt: number): Outcome {
   const predicted = fittedMm(band) + (markAt - cutMm + band.allowanceMm) / Math.PI
-  return { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: predicted, plusMinusMm: 0.1, blankPerMm: Math.PI, primary: true }
+  return {
+    dimension: 'insideDiameterMm',
+    label: 'Inside diameter',
+    valueMm: predicted,
+    plusMinusMm: 0.1,
+    blankPerMm: Math.PI,
+    primary: true,
+  }
 }
 
 function routeOf(band: ClosedBand, markAt: number): RouteStepSpec[] {
   const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: fittedMm(band), plusMinusMm: 0.1 }
   const wide = band.insideDiameterMm > 35 ? 'the bangle mandrel' : 'the ring mandrel'
   return [
-    { op: 'saw', params: { what: band.stock === 'round-wire' ? 'the wire' : 'the strip', cutMm: markAt }, target: { dimension: 'cutLengthMm', label: 'Cut length', valueMm: markAt, plusMinusMm: 0.25 } },
+    {
+      op: 'saw',
+      params: { what: band.stock === 'round-wire' ? 'the wire' : 'the strip', cutMm: markAt },
+      target: { dimension: 'cutLengthMm', label: 'Cut length', valueMm: markAt, plusMinusMm: 0.25 },
+    },
     { op: 'file', params: { what: 'the ends square' } },
     { op: 'anneal', params: {} },
     { op: 'bend', params: { insideRadiusMm: fittedMm(band) / 2, what: 'it round' } },
@@ -150,7 +223,14 @@ export function planClosedBand(log: WorkingLog, band: ClosedBand): FormPlan {
     ],
     checks: closedBandChecks(band),
     uncertainty: uncertaintyOf(),
-    drawing: drawClosedBand({ insideDiameterMm: band.insideDiameterMm, thicknessMm: band.thicknessMm, widthMm: wire ? band.thicknessMm : band.widthMm, cutMm: markAt, lengthMm: Math.min(lengthMm, markAt), wire }),
+    drawing: drawClosedBand({
+      insideDiameterMm: band.insideDiameterMm,
+      thicknessMm: band.thicknessMm,
+      widthMm: wire ? band.thicknessMm : band.widthMm,
+      cutMm: markAt,
+      lengthMm: Math.min(lengthMm, markAt),
+      wire,
+    }),
     route: routeOf(band, markAt),
     regions: ['outside', 'inside'],
     outcomes: [outcomeOf(band, cutMm, markAt)],

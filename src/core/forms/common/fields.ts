@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import { ALLOY_TITLES, type AlloyId, massOf } from '../../metals/alloys'
 import { choice, count, lengthMm, thicknessMm } from '../../units/fields'
 
@@ -7,9 +7,12 @@ export const commonFields = {
   alloy: () => choice('Metal', ALLOY_TITLES),
   thickness: (label = 'Thickness') => thicknessMm({ label, min: 0.05, max: 8 }),
   qty: () => count({ label: 'How many', min: 1, max: 5000 }).default(1),
-  allowance: () => lengthMm({ label: 'My record', min: -20, max: 20, help: 'Correction from your own readings; 0 is the textbook.' }).default(0),
-  roundUp: (stepMm: number) => lengthMm({ label: 'Mark to the next', min: 0.01, max: 5, help: 'The finest step you can mark.' }).default(stepMm),
-  cleanUp: (presetMm: number) => lengthMm({ label: 'Clean-up a side', min: 0, max: 5, help: 'Left outside the line for the file.' }).default(presetMm),
+  allowance: () =>
+    lengthMm({ label: 'My record', min: -20, max: 20, help: 'Correction from your own readings; 0 is the textbook.' }).default(0),
+  roundUp: (stepMm: number) =>
+    lengthMm({ label: 'Mark to the next', min: 0.01, max: 5, help: 'The finest step you can mark.' }).default(stepMm),
+  cleanUp: (presetMm: number) =>
+    lengthMm({ label: 'Clean-up a side', min: 0, max: 5, help: 'Left outside the line for the file.' }).default(presetMm),
 } as const
 
 /** Mass in g of a flat blank. */

@@ -20,7 +20,14 @@ export const designSchema = z.object({
 })
 export type Design = z.output<typeof designSchema>
 
-const outcome = z.object({ dimension: z.string(), label: z.string(), valueMm: z.number(), plusMinusMm: z.number(), blankPerMm: z.number(), primary: z.boolean() })
+const outcome = z.object({
+  dimension: z.string(),
+  label: z.string(),
+  valueMm: z.number(),
+  plusMinusMm: z.number(),
+  blankPerMm: z.number(),
+  primary: z.boolean(),
+})
 
 /** The plan as it was when a tray started: what the pieces are held against, whatever the design becomes later. */
 export const frozenPlanSchema = z.object({

@@ -16,7 +16,14 @@ const MADE = new WeakMap<Db, Repositories>()
 export type Repositories = ReturnType<typeof make>
 
 function make(db: Db) {
-  return { settings: makeSettingsRepository(db), jobs: makeJobRepository(db), drawer: makeDrawerRepository(db), layouts: makeLayoutRepository(db), bench: makeBenchRepository(db), transaction: <T>(work: () => T): T => db.transaction(work)() }
+  return {
+    settings: makeSettingsRepository(db),
+    jobs: makeJobRepository(db),
+    drawer: makeDrawerRepository(db),
+    layouts: makeLayoutRepository(db),
+    bench: makeBenchRepository(db),
+    transaction: <T>(work: () => T): T => db.transaction(work)(),
+  }
 }
 
 /** All repositories of a database, their statements prepared once. */

@@ -2,7 +2,10 @@ import { z } from 'zod'
 
 /** Parses a JSON column by a schema; a stored text that does not fit is our own fault and throws. */
 export function jsonColumn<S extends z.ZodType>(schema: S) {
-  return z.string().transform((text): unknown => JSON.parse(text)).pipe(schema)
+  return z
+    .string()
+    .transform((text): unknown => JSON.parse(text))
+    .pipe(schema)
 }
 
 export const outlineSchema = z.array(z.tuple([z.number(), z.number()]))

@@ -11,7 +11,11 @@ export const settingsSchema = z.object({
   defaultAlloy: z.enum(ALLOY_IDS).default('sterling-925'),
   paper: z.enum(['A4', 'Letter']).default('A4'),
   /** What the 50 mm check bar measured on paper. */
-  checkBarMm: z.number({ error: 'the check bar: a length in mm' }).min(45, { error: 'the check bar: at least 45 mm' }).max(55, { error: 'the check bar: at most 55 mm' }).default(50),
+  checkBarMm: z
+    .number({ error: 'the check bar: a length in mm' })
+    .min(45, { error: 'the check bar: at least 45 mm' })
+    .max(55, { error: 'the check bar: at most 55 mm' })
+    .default(50),
   kerfMm: z.number().min(0).max(2).default(0.3),
   marginMm: z.number().min(0).max(20).default(1),
 })
@@ -21,9 +25,19 @@ const row = z.object({ key: z.string(), value_json: jsonColumn(z.unknown()) })
 
 export function makeSettingsRepository(db: Db) {
   const all = db.prepare('SELECT key, value_json FROM settings')
-  const put = db.prepare('INSERT INTO settings (key, value_json) VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value_json = excluded.value_json')
+  const put = db.prepare(
+    'INSERT INTO settings (key, value_json) VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value_json = excluded.value_json',
+  )
   return {
-    read: (): Settings => settingsSchema.parse(Object.fromEntries(all.all().map((item) => { const { key, value_json } = row.parse(item); return [key, value_json] }))),
+    read: (): Settings =>
+      settingsSchema.parse(
+        Object.fromEntries(
+          all.all().map((item) => {
+            const { key, value_json } = row.parse(item)
+            return [key, value_json]
+          }),
+        ),
+      ),
     write: db.transaction((settings: Partial<Settings>) => {
       for (const [key, value] of Object.entries(settings)) put.run(key, JSON.stringify(value))
     }),

@@ -10,7 +10,9 @@ export function GET(request: Request) {
     async start(controller) {
       for await (const reading of simulatedCalipers.readings(Number.isFinite(near) && near > 0 ? near : 10, request.signal)) {
         if (request.signal.aborted) return
-        controller.enqueue(encoder.encode(`data: ${JSON.stringify({ ...reading, instrument: simulatedCalipers.id, title: simulatedCalipers.title })}\n\n`))
+        controller.enqueue(
+          encoder.encode(`data: ${JSON.stringify({ ...reading, instrument: simulatedCalipers.id, title: simulatedCalipers.title })}\n\n`),
+        )
       }
     },
   })

@@ -25,7 +25,15 @@ const banglePlainInput = z.strictObject({
 
 function widthCheck(widthMm: number, stock: string): Check[] {
   if (stock !== 'strip' || widthMm <= 20) return []
-  return [{ level: 'note', code: 'wide-bangle', field: 'widthMm', source: 'house-default', message: `Over 20 mm wide it passes the hand less easily: 2 to 3 mm more inside is usual. This one is ${formatPlain(widthMm, 1)} mm.` }]
+  return [
+    {
+      level: 'note',
+      code: 'wide-bangle',
+      field: 'widthMm',
+      source: 'house-default',
+      message: `Over 20 mm wide it passes the hand less easily: 2 to 3 mm more inside is usual. This one is ${formatPlain(widthMm, 1)} mm.`,
+    },
+  ]
 }
 
 export const banglePlain = defineForm({
@@ -39,7 +47,12 @@ export const banglePlain = defineForm({
   ask: { words: ['bangle'], sizes: ['insideDiameterMm', 'widthMm'] },
   plan: (input) => {
     const plan = planClosedBand([], { ...input, name: 'bangle', fitMm: 0, sizeEffect: (mm) => `± ${formatPlain(mm, 2)} mm inside` })
-    const size: Check = { level: 'ok', code: 'size', source: 'bangle-scale', message: `Nearest bangle size is ${bangleSizeName(input.insideDiameterMm)}. Names such as medium differ between makers; the millimetres do not.` }
+    const size: Check = {
+      level: 'ok',
+      code: 'size',
+      source: 'bangle-scale',
+      message: `Nearest bangle size is ${bangleSizeName(input.insideDiameterMm)}. Names such as medium differ between makers; the millimetres do not.`,
+    }
     return { ...plan, checks: [size, ...plan.checks, ...widthCheck(input.widthMm, input.stock)] }
   },
 })

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Drawing } from '../../../drawing/drawing'
 import { arcPoints, circleOutline } from '../../../geometry/outline'
 import { ALLOYS } from '../../../metals/alloys'
 import { choice, lengthMm } from '../../../units/fields'
@@ -7,7 +8,6 @@ import { derive, given, note, type WorkingLog } from '../../../working/derive'
 import { blankMassG, commonFields, type OutputOf } from '../../common/fields'
 import type { Check, FormPlan, SchoolChoice } from '../../contract'
 import { defineForm, markUp, schoolsField } from '../../define-form'
-import type { Drawing } from '../../../drawing/drawing'
 
 const CUT_SCHOOLS = ['saw', 'cutter'] as const
 const CUT_TEXT = {
@@ -15,31 +15,46 @@ const CUT_TEXT = {
   cutter: { title: 'Disc cutter', why: 'Clean edge, no clean-up, but only in the sizes the cutter has.' },
 } as const
 
-const discInput = z.strictObject({
-  diameterMm: lengthMm({ label: 'Diameter', min: 1, max: 500 }),
-  alloy: commonFields.alloy(),
-  thicknessMm: commonFields.thickness(),
-  holeMm: lengthMm({ label: 'Hole', min: 0, max: 480, help: 'In the middle; 0 for none.' }).default(0),
-  cleanUpMm: commonFields.cleanUp(0.2),
-  roundUpMm: commonFields.roundUp(0.1),
-  allowanceMm: commonFields.allowance(),
-  edge: choice('Edge', { square: 'Left square', rounded: 'Rounded over' }).default('square'),
-  qty: commonFields.qty(),
-  schools: schoolsField({ cut: CUT_SCHOOLS }),
-}).refine((input) => input.holeMm < input.diameterMm, { path: ['holeMm'], error: 'Hole: it is as large as the disc; it must be smaller' })
+const discInput = z
+  .strictObject({
+    diameterMm: lengthMm({ label: 'Diameter', min: 1, max: 500 }),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    holeMm: lengthMm({ label: 'Hole', min: 0, max: 480, help: 'In the middle; 0 for none.' }).default(0),
+    cleanUpMm: commonFields.cleanUp(0.2),
+    roundUpMm: commonFields.roundUp(0.1),
+    allowanceMm: commonFields.allowance(),
+    edge: choice('Edge', { square: 'Left square', rounded: 'Rounded over' }).default('square'),
+    qty: commonFields.qty(),
+    schools: schoolsField({ cut: CUT_SCHOOLS }),
+  })
+  .refine((input) => input.holeMm < input.diameterMm, { path: ['holeMm'], error: 'Hole: it is as large as the disc; it must be smaller' })
 
 type Input = OutputOf<typeof discInput>
 
 function cutMm(input: Input, school: Input['schools']['cut'], log: WorkingLog = []): number {
   const sideMm = school === 'saw' ? input.cleanUpMm : 0
   return derive(log, {
-    label: 'Cut diameter', formula: 'd + 2·c + r', unit: 'mm', source: input.allowanceMm === 0 ? 'closed-form' : 'own-record',
-    given: [given('d', 'finished diameter', input.diameterMm), given('c', 'clean-up a side', sideMm), given('r', 'my record', input.allowanceMm)],
+    label: 'Cut diameter',
+    formula: 'd + 2·c + r',
+    unit: 'mm',
+    source: input.allowanceMm === 0 ? 'closed-form' : 'own-record',
+    given: [
+      given('d', 'finished diameter', input.diameterMm),
+      given('c', 'clean-up a side', sideMm),
+      given('r', 'my record', input.allowanceMm),
+    ],
   })
 }
 
 function cutChoice(input: Input): SchoolChoice {
-  return { question: 'cut', label: 'How it is cut', unit: 'mm', school: input.schools.cut, schools: CUT_SCHOOLS.map((id) => ({ id, ...CUT_TEXT[id], value: cutMm(input, id) })) }
+  return {
+    question: 'cut',
+    label: 'How it is cut',
+    unit: 'mm',
+    school: input.schools.cut,
+    schools: CUT_SCHOOLS.map((id) => ({ id, ...CUT_TEXT[id], value: cutMm(input, id) })),
+  }
 }
 
 function checksOf(input: Input): Check[] {
@@ -48,13 +63,48 @@ function checksOf(input: Input): Check[] {
   if (input.holeMm > 0) {
     const actual = { value: web, unit: 'mm' as const }
     const limit = { value: 1, unit: 'mm' as const }
-    checks.push(web < 1 ? { level: 'warn', code: 'hole-edge-distance', field: 'holeMm', actual, limit, source: 'bench-practice', message: `Only ${formatPlain(web, 2)} mm of metal stays round the hole; 1 mm is the usual least.` } : { level: 'ok', code: 'hole-edge-distance', actual, limit, source: 'bench-practice', message: `${formatPlain(web, 2)} mm of metal stays round the hole.` })
+    checks.push(
+      web < 1
+        ? {
+            level: 'warn',
+            code: 'hole-edge-distance',
+            field: 'holeMm',
+            actual,
+            limit,
+            source: 'bench-practice',
+            message: `Only ${formatPlain(web, 2)} mm of metal stays round the hole; 1 mm is the usual least.`,
+          }
+        : {
+            level: 'ok',
+            code: 'hole-edge-distance',
+            actual,
+            limit,
+            source: 'bench-practice',
+            message: `${formatPlain(web, 2)} mm of metal stays round the hole.`,
+          },
+    )
   }
   if (input.schools.cut === 'cutter' && input.thicknessMm > 1.6) {
-    checks.push({ level: 'warn', code: 'cutter-thickness', field: 'thicknessMm', limit: { value: 1.6, unit: 'mm' }, actual: { value: input.thicknessMm, unit: 'mm' }, source: 'house-default', message: 'Over 1.6 mm most bench cutters are past their rating: saw it, or check what yours allows.' })
+    checks.push({
+      level: 'warn',
+      code: 'cutter-thickness',
+      field: 'thicknessMm',
+      limit: { value: 1.6, unit: 'mm' },
+      actual: { value: input.thicknessMm, unit: 'mm' },
+      source: 'house-default',
+      message: 'Over 1.6 mm most bench cutters are past their rating: saw it, or check what yours allows.',
+    })
   }
-  if (input.schools.cut === 'saw' && input.cleanUpMm === 0) checks.push({ level: 'note', code: 'no-clean-up', field: 'cleanUpMm', source: 'bench-practice', message: 'No clean-up is allowed: saw marks will bring it under size.' })
-  for (const hazard of ALLOYS[input.alloy].hazards) checks.push({ level: 'note', code: 'hazard', source: 'alloy-handbook', message: hazard })
+  if (input.schools.cut === 'saw' && input.cleanUpMm === 0)
+    checks.push({
+      level: 'note',
+      code: 'no-clean-up',
+      field: 'cleanUpMm',
+      source: 'bench-practice',
+      message: 'No clean-up is allowed: saw marks will bring it under size.',
+    })
+  for (const hazard of ALLOYS[input.alloy].hazards)
+    checks.push({ level: 'note', code: 'hazard', source: 'alloy-handbook', message: hazard })
   return checks
 }
 
@@ -63,25 +113,60 @@ function drawDisc(input: Input, markAt: number): Drawing {
   const hole = input.holeMm / 2
   const holes = hole > 0 ? [[...arcPoints([0, 0], hole, 0, 2 * Math.PI).slice(0, -1)].reverse()] : []
   return {
-    views: [{
-      id: 'blank', title: 'Blank', notes: [],
-      shapes: [
-        { kind: 'region', layer: 'metal', outer: circleOutline(radius), holes },
-        { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: markAt / 2 },
-        { kind: 'line', layer: 'centre', points: [[-radius * 0.12, 0], [radius * 0.12, 0]] },
-        { kind: 'line', layer: 'centre', points: [[0, -radius * 0.12], [0, radius * 0.12]] },
-      ],
-      dimensions: [
-        { from: [-radius, -radius], to: [radius, -radius], offset: -2, text: `${formatPlain(input.diameterMm, 2)} finished` },
-        { from: [-markAt / 2, markAt / 2], to: [markAt / 2, markAt / 2], offset: 2, text: `cut ${formatPlain(markAt, 2)}` },
-      ],
-      handles: [{ field: 'diameterMm', label: 'diameter', at: [radius, 0], along: [1, 0], gain: 2 }],
-    }, {
-      id: 'edge', title: 'Edge', notes: [],
-      shapes: [{ kind: 'region', layer: 'metal', outer: [[-radius, 0], [radius, 0], [radius, input.thicknessMm], [-radius, input.thicknessMm]], holes: [] }],
-      dimensions: [{ from: [radius, 0], to: [radius, input.thicknessMm], offset: -1.2, text: `${formatPlain(input.thicknessMm, 3)} thick` }],
-      handles: [],
-    }],
+    views: [
+      {
+        id: 'blank',
+        title: 'Blank',
+        notes: [],
+        shapes: [
+          { kind: 'region', layer: 'metal', outer: circleOutline(radius), holes },
+          { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: markAt / 2 },
+          {
+            kind: 'line',
+            layer: 'centre',
+            points: [
+              [-radius * 0.12, 0],
+              [radius * 0.12, 0],
+            ],
+          },
+          {
+            kind: 'line',
+            layer: 'centre',
+            points: [
+              [0, -radius * 0.12],
+              [0, radius * 0.12],
+            ],
+          },
+        ],
+        dimensions: [
+          { from: [-radius, -radius], to: [radius, -radius], offset: -2, text: `${formatPlain(input.diameterMm, 2)} finished` },
+          { from: [-markAt / 2, markAt / 2], to: [markAt / 2, markAt / 2], offset: 2, text: `cut ${formatPlain(markAt, 2)}` },
+        ],
+        handles: [{ field: 'diameterMm', label: 'diameter', at: [radius, 0], along: [1, 0], gain: 2 }],
+      },
+      {
+        id: 'edge',
+        title: 'Edge',
+        notes: [],
+        shapes: [
+          {
+            kind: 'region',
+            layer: 'metal',
+            outer: [
+              [-radius, 0],
+              [radius, 0],
+              [radius, input.thicknessMm],
+              [-radius, input.thicknessMm],
+            ],
+            holes: [],
+          },
+        ],
+        dimensions: [
+          { from: [radius, 0], to: [radius, input.thicknessMm], offset: -1.2, text: `${formatPlain(input.thicknessMm, 3)} thick` },
+        ],
+        handles: [],
+      },
+    ],
   }
 }
 
@@ -89,17 +174,47 @@ function planDisc(input: Input): FormPlan {
   const log: WorkingLog = []
   const value = cutMm(input, input.schools.cut, log)
   const markAt = markUp(value, input.roundUpMm)
-  note(log, { kind: 'choose', label: 'Mark at', formula: `rounded up to the next ${formatPlain(input.roundUpMm)} mm`, value: markAt, unit: 'mm', source: 'bench-practice' })
-  const areaMm2 = derive(log, { label: 'Area of the blank', formula: 'π·(D/2)^2', given: [given('D', 'cut diameter', markAt)], unit: 'mm2', source: 'closed-form' })
+  note(log, {
+    kind: 'choose',
+    label: 'Mark at',
+    formula: `rounded up to the next ${formatPlain(input.roundUpMm)} mm`,
+    value: markAt,
+    unit: 'mm',
+    source: 'bench-practice',
+  })
+  const areaMm2 = derive(log, {
+    label: 'Area of the blank',
+    formula: 'π·(D/2)^2',
+    given: [given('D', 'cut diameter', markAt)],
+    unit: 'mm2',
+    source: 'closed-form',
+  })
   const massG = blankMassG(input.alloy, areaMm2, input.thicknessMm)
   const target = { dimension: 'diameterMm', label: 'Diameter', valueMm: input.diameterMm, plusMinusMm: 0.1 }
   const sawn = input.schools.cut === 'saw'
   return {
     answer: { name: 'cut diameter', value, unit: 'mm', markAt },
-    blanks: [{ name: 'disc', qty: input.qty, alloy: input.alloy, thicknessMm: input.thicknessMm, outline: circleOutline(markAt / 2), holes: [], areaMm2, massG, stock: 'sheet', circleRadiusMm: markAt / 2 }],
+    blanks: [
+      {
+        name: 'disc',
+        qty: input.qty,
+        alloy: input.alloy,
+        thicknessMm: input.thicknessMm,
+        outline: circleOutline(markAt / 2),
+        holes: [],
+        areaMm2,
+        massG,
+        stock: 'sheet',
+        circleRadiusMm: markAt / 2,
+      },
+    ],
     results: {
-      areaMm2: { value: areaMm2, unit: 'mm2' }, massG: { value: massG, unit: 'g' },
-      finishedMassG: { value: blankMassG(input.alloy, Math.PI * ((input.diameterMm / 2) ** 2 - (input.holeMm / 2) ** 2), input.thicknessMm), unit: 'g' },
+      areaMm2: { value: areaMm2, unit: 'mm2' },
+      massG: { value: massG, unit: 'g' },
+      finishedMassG: {
+        value: blankMassG(input.alloy, Math.PI * ((input.diameterMm / 2) ** 2 - (input.holeMm / 2) ** 2), input.thicknessMm),
+        unit: 'g',
+      },
     },
     working: log,
     choice: cutChoice(input),
@@ -112,7 +227,12 @@ function planDisc(input: Input): FormPlan {
     uncertainty: { plusMinus: 0.02, unit: 'mm', why: 'calipers ± 0.02' },
     drawing: drawDisc(input, markAt),
     route: [
-      ...(sawn ? [{ op: 'saw' as const, params: { what: 'the disc', cutMm: markAt } }, { op: 'file' as const, params: { what: 'the edge round' }, target }] : [{ op: 'saw' as const, params: { what: 'a square for the cutter' } }]),
+      ...(sawn
+        ? [
+            { op: 'saw' as const, params: { what: 'the disc', cutMm: markAt } },
+            { op: 'file' as const, params: { what: 'the edge round' }, target },
+          ]
+        : [{ op: 'saw' as const, params: { what: 'a square for the cutter' } }]),
       ...(input.holeMm > 0 ? [{ op: 'drill' as const, params: { diameterMm: Math.min(20, Math.max(0.3, input.holeMm)) } }] : []),
       ...(input.edge === 'rounded' ? [{ op: 'file' as const, params: { what: 'the edge over' } }] : []),
       { op: 'finish', params: {}, target },

@@ -14,10 +14,19 @@ function sectionView(input: DomeInput, mid: DomeMid): DrawingView {
   const top = mid.heightMm + input.thicknessMm / 2
   const edge = mid.baseRadiusMm
   return {
-    id: 'section', title: 'Section', notes: [],
+    id: 'section',
+    title: 'Section',
+    notes: [],
     shapes: [
       { kind: 'region', layer: 'metal', outer: [...outer, ...inner], holes: [] },
-      { kind: 'line', layer: 'centre', points: [[0, 0], [0, top]] },
+      {
+        kind: 'line',
+        layer: 'centre',
+        points: [
+          [0, 0],
+          [0, top],
+        ],
+      },
     ],
     dimensions: [
       { from: [-input.widthMm / 2, 0], to: [input.widthMm / 2, 0], offset: -1.6, text: `${formatPlain(input.widthMm, 2)} across the rim` },
@@ -33,14 +42,38 @@ function sectionView(input: DomeInput, mid: DomeMid): DrawingView {
 function blankView(blankMm: number, markAt: number): DrawingView {
   const radius = blankMm / 2
   return {
-    id: 'blank', title: 'Blank', notes: [], handles: [],
+    id: 'blank',
+    title: 'Blank',
+    notes: [],
+    handles: [],
     shapes: [
       { kind: 'region', layer: 'metal', outer: circleOutline(radius), holes: [] },
       { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: markAt / 2 },
-      { kind: 'line', layer: 'centre', points: [[-radius * 0.1, 0], [radius * 0.1, 0]] },
-      { kind: 'line', layer: 'centre', points: [[0, -radius * 0.1], [0, radius * 0.1]] },
+      {
+        kind: 'line',
+        layer: 'centre',
+        points: [
+          [-radius * 0.1, 0],
+          [radius * 0.1, 0],
+        ],
+      },
+      {
+        kind: 'line',
+        layer: 'centre',
+        points: [
+          [0, -radius * 0.1],
+          [0, radius * 0.1],
+        ],
+      },
     ],
-    dimensions: [{ from: [-markAt / 2, -markAt / 2], to: [markAt / 2, -markAt / 2], offset: -1.6, text: `${formatPlain(blankMm, 2)} blank, saw outside at ${formatPlain(markAt, 2)}` }],
+    dimensions: [
+      {
+        from: [-markAt / 2, -markAt / 2],
+        to: [markAt / 2, -markAt / 2],
+        offset: -1.6,
+        text: `${formatPlain(blankMm, 2)} blank, saw outside at ${formatPlain(markAt, 2)}`,
+      },
+    ],
   }
 }
 

@@ -1,7 +1,7 @@
 import { type CupSequence, cupSequence } from '../../../forming/cup-sequence'
-import { capHeightOnSphereMm, capRadiusMm, type DomeMid } from '../../../forming/dome'
-import { bisect } from '../../../numerics/bisect'
+import { capHeightOnSphereMm, type DomeMid } from '../../../forming/dome'
 import { circleOutline } from '../../../geometry/outline'
+import { bisect } from '../../../numerics/bisect'
 import { DAPPING_PUNCHES_MM } from '../../../tables/dapping'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
@@ -15,7 +15,10 @@ import { BLANK_SCHOOLS, type DomeInput, domeInput, middleOf } from './input'
 
 function blankChoice(input: DomeInput, mid: DomeMid): SchoolChoice {
   return {
-    question: 'blank', label: 'How the blank is reckoned', unit: 'mm', school: input.schools.blank,
+    question: 'blank',
+    label: 'How the blank is reckoned',
+    unit: 'mm',
+    school: input.schools.blank,
     schools: BLANK_SCHOOLS.map((id) => ({ id, title: BLANK_TEXTS[id].title, why: BLANK_TEXTS[id].why, value: domeBlankMm([], id, mid) })),
   }
 }
@@ -32,7 +35,11 @@ function inverse(input: DomeInput, mid: DomeMid, discMm: number): Record<string,
   const scaled = (factor: number): DomeMid => ({ baseRadiusMm: mid.baseRadiusMm * factor, heightMm: mid.heightMm * factor })
   const factor = usable / domeBlankMm([], input.schools.blank, mid)
   const same = asMeasured(input, scaled(factor))
-  const hemisphere = bisect((radius) => domeBlankMm([], input.schools.blank, { baseRadiusMm: radius, heightMm: radius }) - usable, 1e-6, 1000).x
+  const hemisphere = bisect(
+    (radius) => domeBlankMm([], input.schools.blank, { baseRadiusMm: radius, heightMm: radius }) - usable,
+    1e-6,
+    1000,
+  ).x
   return {
     fromDiscWidthMm: { value: same.widthMm, unit: 'mm' },
     fromDiscHeightMm: { value: same.heightMm, unit: 'mm' },
@@ -59,7 +66,11 @@ function routeOf(input: DomeInput, sequence: CupSequence, blankMm: number, markA
   const shiftMm = input.heightMm - middleOf(input).heightMm
   const width: Target = { dimension: 'widthMm', label: 'Across the rim', valueMm: input.widthMm, plusMinusMm: 0.3 }
   return [
-    { op: 'saw', params: { what: 'the disc', cutMm: markAt }, target: { dimension: 'discMm', label: 'Disc', valueMm: markAt, plusMinusMm: 0.2 } },
+    {
+      op: 'saw',
+      params: { what: 'the disc', cutMm: markAt },
+      target: { dimension: 'discMm', label: 'Disc', valueMm: markAt, plusMinusMm: 0.2 },
+    },
     { op: 'file', params: { what: 'the edge smooth' } },
     { op: 'anneal', params: {} },
     { op: 'pickle', params: {} },
@@ -73,15 +84,42 @@ function planDome(input: DomeInput): FormPlan {
   const log: WorkingLog = []
   const mid = middleOf(input)
   const sides = input.measured === 'middle' ? '' : input.measured === 'outside' ? ' − t' : ' + t'
-  derive(log, { label: 'Half the width, middle of the metal', formula: `(W${sides})/2`, unit: 'mm', source: 'closed-form', given: [given('W', 'across the rim', input.widthMm), given('t', 'thickness', input.thicknessMm)] })
-  const sphere = derive(log, { label: 'Radius of the dome', formula: '(a^2 + h^2)/(2·h)', unit: 'mm', source: 'spherical-cap', given: [given('a', 'half the width', mid.baseRadiusMm), given('h', 'height', mid.heightMm)] })
+  derive(log, {
+    label: 'Half the width, middle of the metal',
+    formula: `(W${sides})/2`,
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('W', 'across the rim', input.widthMm), given('t', 'thickness', input.thicknessMm)],
+  })
+  const sphere = derive(log, {
+    label: 'Radius of the dome',
+    formula: '(a^2 + h^2)/(2·h)',
+    unit: 'mm',
+    source: 'spherical-cap',
+    given: [given('a', 'half the width', mid.baseRadiusMm), given('h', 'height', mid.heightMm)],
+  })
   const blankMm = domeBlankMm(log, input.schools.blank, mid)
   const value = derive(log, {
-    label: 'Cut diameter', formula: 'D + 2·c + s + r', unit: 'mm', source: input.allowanceMm === 0 ? 'own-choice' : 'own-record',
-    given: [given('D', 'disc', blankMm), given('c', 'clean-up a side', input.cleanUpMm), given('s', 'trim', input.trimMm), given('r', 'my record', input.allowanceMm)],
+    label: 'Cut diameter',
+    formula: 'D + 2·c + s + r',
+    unit: 'mm',
+    source: input.allowanceMm === 0 ? 'own-choice' : 'own-record',
+    given: [
+      given('D', 'disc', blankMm),
+      given('c', 'clean-up a side', input.cleanUpMm),
+      given('s', 'trim', input.trimMm),
+      given('r', 'my record', input.allowanceMm),
+    ],
   })
   const markAt = markUp(value, input.roundUpMm)
-  note(log, { kind: 'choose', label: 'Mark at', formula: `rounded up to the next ${formatPlain(input.roundUpMm)} mm`, value: markAt, unit: 'mm', source: 'bench-practice' })
+  note(log, {
+    kind: 'choose',
+    label: 'Mark at',
+    formula: `rounded up to the next ${formatPlain(input.roundUpMm)} mm`,
+    value: markAt,
+    unit: 'mm',
+    source: 'bench-practice',
+  })
   const sequence = cupSequence({ discMm: blankMm, thicknessMm: input.thicknessMm, punchesMm: DAPPING_PUNCHES_MM, finalRadiusMm: sphere })
   const areaMm2 = Math.PI * (markAt / 2) ** 2
   const massG = blankMassG(input.alloy, areaMm2, input.thicknessMm)
@@ -89,7 +127,20 @@ function planDome(input: DomeInput): FormPlan {
   const extra = (markAt - value + input.allowanceMm) / discPerHeight
   return {
     answer: { name: 'cut diameter', value, unit: 'mm', markAt },
-    blanks: [{ name: 'disc', qty: input.qty, alloy: input.alloy, thicknessMm: input.thicknessMm, outline: circleOutline(markAt / 2), holes: [], areaMm2, massG, stock: 'sheet', circleRadiusMm: markAt / 2 }],
+    blanks: [
+      {
+        name: 'disc',
+        qty: input.qty,
+        alloy: input.alloy,
+        thicknessMm: input.thicknessMm,
+        outline: circleOutline(markAt / 2),
+        holes: [],
+        areaMm2,
+        massG,
+        stock: 'sheet',
+        circleRadiusMm: markAt / 2,
+      },
+    ],
     results: {
       blankMm: { value: blankMm, unit: 'mm' },
       sphereRadiusMm: { value: sphere, unit: 'mm' },
@@ -102,8 +153,16 @@ function planDome(input: DomeInput): FormPlan {
     choices: [],
     sensitivity: [
       { input: 'disc', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / discPerHeight, 2)} mm of height in the same cup` },
-      { input: 'dome height', change: '+ 0.5 mm', effect: `+ ${formatPlain(domeBlankMm([], input.schools.blank, { ...mid, heightMm: mid.heightMm + 0.5 }) - blankMm, 2)} mm of disc` },
-      { input: 'across the rim', change: '+ 0.5 mm', effect: `+ ${formatPlain(domeBlankMm([], input.schools.blank, { ...mid, baseRadiusMm: mid.baseRadiusMm + 0.25 }) - blankMm, 2)} mm of disc` },
+      {
+        input: 'dome height',
+        change: '+ 0.5 mm',
+        effect: `+ ${formatPlain(domeBlankMm([], input.schools.blank, { ...mid, heightMm: mid.heightMm + 0.5 }) - blankMm, 2)} mm of disc`,
+      },
+      {
+        input: 'across the rim',
+        change: '+ 0.5 mm',
+        effect: `+ ${formatPlain(domeBlankMm([], input.schools.blank, { ...mid, baseRadiusMm: mid.baseRadiusMm + 0.25 }) - blankMm, 2)} mm of disc`,
+      },
     ],
     checks: domeChecks(input, mid, blankMm, sequence),
     uncertainty: { plusMinus: 0.025 * blankMm, unit: 'mm', why: 'how far the crown stretches: −2 to +3 % of the disc' },
@@ -111,7 +170,14 @@ function planDome(input: DomeInput): FormPlan {
     route: routeOf(input, sequence, blankMm, markAt),
     regions: ['crown', 'rim'],
     outcomes: [
-      { dimension: 'heightMm', label: 'Height', valueMm: input.heightMm + extra, plusMinusMm: 0.2, blankPerMm: discPerHeight, primary: true },
+      {
+        dimension: 'heightMm',
+        label: 'Height',
+        valueMm: input.heightMm + extra,
+        plusMinusMm: 0.2,
+        blankPerMm: discPerHeight,
+        primary: true,
+      },
       { dimension: 'widthMm', label: 'Across the rim', valueMm: input.widthMm, plusMinusMm: 0.3, blankPerMm: 1, primary: false },
     ],
     method: BLANK_TEXTS[input.schools.blank].title.toLowerCase(),

@@ -13,7 +13,10 @@ type Input = OutputOf<typeof ringBandInput>
 const MM_PER_US_SIZE = 0.8128
 const FIT_TEXT = {
   'as-measured': { title: 'As measured', why: 'The size was taken with a gauge of the same width.' },
-  'wide-band': { title: 'Wide band', why: 'A wide band grips more of the finger; adds the house table’s quarter to three quarters of a size.' },
+  'wide-band': {
+    title: 'Wide band',
+    why: 'A wide band grips more of the finger; adds the house table’s quarter to three quarters of a size.',
+  },
 } as const
 
 function fitOf(input: Input, school: Input['schools']['fit']): number {
@@ -22,7 +25,10 @@ function fitOf(input: Input, school: Input['schools']['fit']): number {
 
 function fitChoice(input: Input): SchoolChoice {
   return {
-    question: 'fit', label: 'Fit of a wide band', unit: 'mm', school: input.schools.fit,
+    question: 'fit',
+    label: 'Fit of a wide band',
+    unit: 'mm',
+    school: input.schools.fit,
     schools: FIT_SCHOOLS.map((id) => ({ id, ...FIT_TEXT[id], value: fitOf(input, id) })),
   }
 }
@@ -31,10 +37,22 @@ function ownChecks(input: Input): Check[] {
   const checks: Check[] = []
   if (input.stock === 'strip' && input.widthMm > 4 && input.schools.fit === 'as-measured') {
     const sizes = wideBandUsSizes(input.widthMm)
-    checks.push({ level: 'note', code: 'wide-band', field: 'widthMm', source: 'house-default', message: `At ${formatPlain(input.widthMm, 1)} mm a band feels tighter: about ${sizes} of a US size. Measure with a gauge of this width, or choose the wide-band fit.` })
+    checks.push({
+      level: 'note',
+      code: 'wide-band',
+      field: 'widthMm',
+      source: 'house-default',
+      message: `At ${formatPlain(input.widthMm, 1)} mm a band feels tighter: about ${sizes} of a US size. Measure with a gauge of this width, or choose the wide-band fit.`,
+    })
   }
   if (input.stock === 'strip' && input.widthMm < input.thicknessMm) {
-    checks.push({ level: 'warn', code: 'narrower-than-thick', field: 'widthMm', source: 'bench-practice', message: 'The strip is narrower than it is thick: it will want to fall over in the bend.' })
+    checks.push({
+      level: 'warn',
+      code: 'narrower-than-thick',
+      field: 'widthMm',
+      source: 'bench-practice',
+      message: 'The strip is narrower than it is thick: it will want to fall over in the bend.',
+    })
   }
   return checks
 }
@@ -43,9 +61,20 @@ function planRingBand(input: Input): FormPlan {
   const log: WorkingLog = []
   const fitMm = fitOf(input, input.schools.fit)
   if (fitMm > 0) {
-    derive(log, { label: 'Inside, with room for a wide band', formula: 'd + n·0.8128', unit: 'mm', source: 'house-default', given: [given('d', 'inside diameter', input.insideDiameterMm), given('n', 'sizes added', fitMm / MM_PER_US_SIZE, 'US size')] })
+    derive(log, {
+      label: 'Inside, with room for a wide band',
+      formula: 'd + n·0.8128',
+      unit: 'mm',
+      source: 'house-default',
+      given: [given('d', 'inside diameter', input.insideDiameterMm), given('n', 'sizes added', fitMm / MM_PER_US_SIZE, 'US size')],
+    })
   }
-  const plan = planClosedBand(log, { ...input, name: 'band', fitMm, sizeEffect: (mm) => `± ${formatPlain(mm / MM_PER_US_SIZE, 2)} US sizes` })
+  const plan = planClosedBand(log, {
+    ...input,
+    name: 'band',
+    fitMm,
+    sizeEffect: (mm) => `± ${formatPlain(mm / MM_PER_US_SIZE, 2)} US sizes`,
+  })
   const us = ringSizeOf('US', input.insideDiameterMm)
   const uk = ringSizeOf('UK', input.insideDiameterMm)
   return {
@@ -59,7 +88,12 @@ function planRingBand(input: Input): FormPlan {
     },
     choices: [...plan.choices, fitChoice(input)],
     checks: [
-      { level: 'ok', code: 'size', source: 'us-ring-scale', message: `US ${ringSizeName('US', us)}, UK ${ringSizeName('UK', uk)}, ISO ${ringSizeName('ISO', ringSizeOf('ISO', input.insideDiameterMm))}, to the nearest step of each scale.` },
+      {
+        level: 'ok',
+        code: 'size',
+        source: 'us-ring-scale',
+        message: `US ${ringSizeName('US', us)}, UK ${ringSizeName('UK', uk)}, ISO ${ringSizeName('ISO', ringSizeOf('ISO', input.insideDiameterMm))}, to the nearest step of each scale.`,
+      },
       ...plan.checks,
       ...ownChecks(input),
     ],

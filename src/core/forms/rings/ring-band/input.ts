@@ -14,7 +14,12 @@ export const ringBandInput = z.strictObject({
   thicknessMm: commonFields.thickness(),
   widthMm: lengthMm({ label: 'Width', min: 0.5, max: 40 }).default(4),
   jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'What you file off the two ends together.' }).default(0),
-  neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0, max: 0.5, help: '0.5 is the middle of the metal; 0.45 for tight bends.' }).default(0.5),
+  neutralAxisRatio: ratio({
+    label: 'Neutral axis k',
+    min: 0,
+    max: 0.5,
+    help: '0.5 is the middle of the metal; 0.45 for tight bends.',
+  }).default(0.5),
   roundUpMm: commonFields.roundUp(0.5),
   allowanceMm: commonFields.allowance(),
   qty: commonFields.qty(),

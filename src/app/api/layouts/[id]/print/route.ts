@@ -9,6 +9,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   return guarded(async () => {
     const print = printOf(workshop(), Number(id), paper === 'A4' || paper === 'Letter' ? paper : undefined)
     if (!print) return notFound('this layout is not there')
-    return new Response(Buffer.from(await layoutPdf(print)), { headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="layout-${Number(id)}.pdf"` } })
+    return new Response(Buffer.from(await layoutPdf(print)), {
+      headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="layout-${Number(id)}.pdf"` },
+    })
   })
 }

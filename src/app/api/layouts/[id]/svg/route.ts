@@ -7,6 +7,8 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
   return guarded(() => {
     const print = printOf(workshop(), Number(id))
     if (!print) return notFound('this layout is not there')
-    return new Response(svgOf(print), { headers: { 'content-type': 'image/svg+xml', 'content-disposition': `attachment; filename="layout-${Number(id)}.svg"` } })
+    return new Response(svgOf(print), {
+      headers: { 'content-type': 'image/svg+xml', 'content-disposition': `attachment; filename="layout-${Number(id)}.svg"` },
+    })
   })
 }

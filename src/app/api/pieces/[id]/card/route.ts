@@ -10,7 +10,18 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
     const piece = jobs.piece(Number(id))
     const plan = piece && planDesign(piece.design, settings.read())
     if (!piece || !plan?.ok) return notFound('this piece is not there, or its size is not complete')
-    const bytes = await cardPdf({ pieceName: piece.name, jobTitle: piece.jobTitle, quantity: piece.quantity, spares: piece.spares, alloy: plan.temper.alloy, result: plan.result, steps: plan.steps, paper: settings.read().paper })
-    return new Response(Buffer.from(bytes), { headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="card-${Number(id)}.pdf"` } })
+    const bytes = await cardPdf({
+      pieceName: piece.name,
+      jobTitle: piece.jobTitle,
+      quantity: piece.quantity,
+      spares: piece.spares,
+      alloy: plan.temper.alloy,
+      result: plan.result,
+      steps: plan.steps,
+      paper: settings.read().paper,
+    })
+    return new Response(Buffer.from(bytes), {
+      headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="card-${Number(id)}.pdf"` },
+    })
   })
 }

@@ -13,5 +13,7 @@ export async function POST(request: Request, { params }: Context) {
 
 export async function GET(_request: Request, { params }: Context) {
   const { id } = await params
-  return guarded(() => (workshop().bench.tray(Number(id)) ? Response.json(workshop().bench.readings(Number(id))) : notFound(`there is no tray ${id}`)))
+  return guarded(() =>
+    workshop().bench.tray(Number(id)) ? Response.json(workshop().bench.readings(Number(id))) : notFound(`there is no tray ${id}`),
+  )
 }

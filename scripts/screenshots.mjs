@@ -1,0 +1,52 @@
+import { spawn } from 'node:child_process'
+import { mkdirSync } from 'node:fs'
+import { chromium } from '@playwright/test'
+import { BROWSER } from './browser.mjs'
+
+/** Pictures of each main view from the demonstration data, for the README: `npm run screenshots`, or with a base address already serving. */
+const base = process.env.BASE ?? 'http://127.0.0.1:4399'
+const folder = process.env.OUT ?? 'docs/screenshots'
+const VIEWS = [
+  ['jobs', '/jobs'],
+  ['size-dome', '/pieces/1'],
+  ['size-ring', '/pieces/2'],
+  ['route', '/pieces/6/route'],
+  ['record', '/pieces/2/record'],
+  ['layout', '/layout/3'],
+  ['drawer', '/drawer'],
+  ['bench', '/bench'],
+  ['bench-step', '/bench/2'],
+  ['book', '/book'],
+  ['settings', '/settings'],
+]
+
+async function waitFor(address) {
+  for (let n = 0; n < 100; n++) {
+    try {
+      await fetch(address)
+      return
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 200))
+    }
+  }
+}
+
+const server = process.env.BASE
+  ? undefined
+  : spawn('npx', ['next', 'start', '--hostname', '127.0.0.1', '--port', '4399'], {
+      env: { ...process.env, FOLD_ANVIL_OPEN: 'demo' },
+      stdio: 'ignore',
+      detached: true,
+    })
+await waitFor(base)
+mkdirSync(folder, { recursive: true })
+const browser = await chromium.launch(BROWSER)
+const only = process.argv.slice(2)
+const page = await browser.newPage({ viewport: { width: Number(process.env.WIDTH ?? 1280), height: Number(process.env.HEIGHT ?? 800) } })
+for (const [name, path] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
+  await page.goto(base + path, { waitUntil: 'load' })
+  await page.waitForTimeout(1800)
+  await page.screenshot({ path: `${folder}/${name}.png` })
+}
+await browser.close()
+if (server?.pid) process.kill(-server.pid)
