@@ -21,10 +21,10 @@ function overlapMm2(input: LayoutInput, solution: ReturnType<typeof packLayout>)
     return item ? offsetOutline(placedOutline(item, place), input.kerfMm / 2 - 0.01).map((outer) => ({ outer, holes: [] })) : []
   })
   let sum = 0
-  shapes.forEach((shape, i) => {
+  for (const [i, shape] of shapes.entries()) {
     for (const other of shapes.slice(i + 1))
       for (const region of intersectRegions([shape], [other])) sum += netAreaMm2(region.outer, region.holes)
-  })
+  }
   const stock = (input.sheets ?? []).map((item) => ({ outer: item.outer, holes: item.holes }))
   for (const shape of shapes) for (const region of subtractRegions([shape], stock)) sum += netAreaMm2(region.outer, region.holes)
   return sum
@@ -96,7 +96,7 @@ describe('legality', () => {
 })
 
 it('what stays of a sheet is the sheet less the blanks and their kerf', () => {
-  const remnants = remnantsOf({ id: 'S', ...sheet(40, 20), holes: [] }, [rectangleOutline(10, 20)], 0.4)
+  const remnants = remnantsOf({ ...sheet(40, 20), holes: [] }, [rectangleOutline(10, 20)], 0.4)
   const left = remnants.reduce((sum, remnant) => sum + netAreaMm2(remnant.outer, remnant.holes), 0)
   expect(left).toBeCloseTo((40 - 10.4) * 20, 1)
 })

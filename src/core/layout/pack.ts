@@ -40,8 +40,8 @@ interface OpenSheet {
   readonly placed: PlacedShape[]
 }
 
-/** Pieces of metal smaller than this are scrap, not stock. */
-const SMALLEST_REMNANT_MM2 = 4
+/** Metal nowhere wider than twice this is scrap, not stock (house default). */
+const USEFUL_HALF_WIDTH_MM = 3
 
 function outlineOf(item: LayoutItem): Outline {
   return item.circle ? circleOutline(item.circle.radiusMm) : (item.outer ?? [])
@@ -113,7 +113,7 @@ export function remnantsOf(
 ): Remnant[] {
   const cut = uniteRegions(blanks.flatMap((blank) => offsetOutline(blank, Math.max(kerfMm, 0.01)).map((outer) => ({ outer, holes: [] }))))
   return subtractRegions([{ outer: sheet.outer, holes: sheet.holes }], cut)
-    .filter((region) => netAreaMm2(region.outer, region.holes) >= SMALLEST_REMNANT_MM2)
+    .filter((region) => offsetOutline(region.outer, -USEFUL_HALF_WIDTH_MM).length > 0)
     .map((region) => ({ sheet: sheet.id, ...region }))
 }
 

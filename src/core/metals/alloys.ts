@@ -148,7 +148,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     reductionLimitFraction: 0.85,
     halfSofteningC: 150,
     softeningKJPerMol: 90,
-    colour: { face: '#e9ecef', edge: '#6d7780', bench: '#dfe6ea' },
+    colour: { face: '#dbe1e5', edge: '#5f6a73', bench: '#dfe6ea' },
   },
   'sterling-925': {
     id: 'sterling-925',
@@ -168,7 +168,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     reductionLimitFraction: 0.55,
     halfSofteningC: 330,
     softeningKJPerMol: 120,
-    colour: { face: '#e2e6e9', edge: '#5d6972', bench: '#ced9de' },
+    colour: { face: '#cfd7dd', edge: '#4f5c66', bench: '#ced9de' },
   },
 }
 

@@ -38,7 +38,7 @@ function GroupView({ group }: { readonly group: RecordGroup & { readonly own: Ow
           <Typography variant="body2">allow on the blank</Typography>
           <Box className="fig" sx={{ fontSize: 28, fontWeight: 700 }}>
             {own.outcome === 'offered'
-              ? `${own.allowanceMm >= 0 ? '+' : '−'} ${formatPlain(Math.abs(own.allowanceMm), 2)}`
+              ? `${own.allowanceMm >= 0 ? '+' : '−'} ${Math.abs(own.allowanceMm).toFixed(2)}`
               : `${own.count} of 3`}
           </Box>
           {own.outcome === 'offered' ? (

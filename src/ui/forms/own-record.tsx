@@ -4,7 +4,6 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import type { OwnAllowance } from '@/core/logbook'
-import { formatPlain } from '@/core/units'
 
 interface OwnRecordProps {
   readonly own: OwnAllowance
@@ -13,7 +12,7 @@ interface OwnRecordProps {
 }
 
 function signed(value: number): string {
-  return `${value >= 0 ? '+ ' : '− '}${formatPlain(Math.abs(value), 2)}`
+  return `${value >= 0 ? '+ ' : '− '}${Math.abs(value).toFixed(2)}`
 }
 
 /** The textbook beside the smith's own figure, with its count, its spread and why it is what it is. */
@@ -43,14 +42,14 @@ export function OwnRecord({ own, appliedMm, onUse }: OwnRecordProps) {
           <ToggleButton value="own" sx={{ display: 'block' }}>
             My record
             <Box className="fig" sx={{ fontSize: 12.5 }}>
-              {signed(appliedMm === 0 ? own.allowanceMm : appliedMm)} ± {formatPlain(own.plusMinusMm, 2)}
+              {signed(appliedMm === 0 ? own.allowanceMm : appliedMm)} ± {own.plusMinusMm.toFixed(2)}
             </Box>
           </ToggleButton>
         </ToggleButtonGroup>
       ) : null}
       <Typography variant="body2" sx={{ mt: 0.5 }}>
         {own.why}
-        {own.count > 1 ? ` Single pieces spread ± ${formatPlain(own.spreadMm, 2)} mm.` : ''}
+        {own.count > 1 ? ` Single pieces spread ± ${own.spreadMm.toFixed(2)} mm.` : ''}
       </Typography>
     </Box>
   )

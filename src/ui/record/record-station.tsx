@@ -58,7 +58,7 @@ export function RecordStation({ pieceId, rows, own, events, trayIds }: RecordSta
           <>
             <Box className="fig" data-testid="record-allowance" sx={{ fontSize: 28, fontWeight: 700 }}>
               {own.outcome === 'offered'
-                ? `${own.allowanceMm >= 0 ? '+' : '−'} ${formatPlain(Math.abs(own.allowanceMm), 2)} mm`
+                ? `${own.allowanceMm >= 0 ? '+' : '−'} ${Math.abs(own.allowanceMm).toFixed(2)} mm`
                 : `${own.count} of 3`}
             </Box>
             <Typography>{own.why}</Typography>

@@ -26,7 +26,7 @@ export function SpreadPlot({ growthsMm, usedMm }: { readonly growthsMm: readonly
           stroke={PALETTE.muted}
           width={48}
           domain={[low ?? 0, high ?? 0]}
-          label={{ value: 'mm', position: 'insideTopLeft', offset: -2, fontSize: 12, fill: PALETTE.muted }}
+          tickFormatter={(value: number) => value.toFixed(2)}
         />
         <ReferenceLine
           y={0}

@@ -1,0 +1,21 @@
+export const DEMO = 'http://127.0.0.1:4321'
+export const WORKSHOP = 'http://127.0.0.1:4322'
+
+/** Every view of the demonstration, by address. */
+export const VIEWS = [
+  '/jobs',
+  '/pieces/1',
+  '/pieces/2',
+  '/pieces/3',
+  '/pieces/4',
+  '/pieces/6/route',
+  '/pieces/2/record',
+  '/layout/3',
+  '/drawer',
+  '/bench',
+  '/bench/2',
+  '/bench/5',
+  '/book',
+  '/settings',
+  '/no-such-place',
+] as const

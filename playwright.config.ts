@@ -1,0 +1,29 @@
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { defineConfig } from '@playwright/test'
+import { BROWSER } from './scripts/browser.mjs'
+
+process.env.E2E_DATA ??= mkdtempSync(join(tmpdir(), 'fold-anvil-e2e-'))
+const data = process.env.E2E_DATA
+
+function server(open: 'demo' | 'workshop', port: number) {
+  const seed = open === 'demo' ? 'node dist/seed.mjs && ' : ''
+  return {
+    command: `${seed}npx next start --hostname 127.0.0.1 --port ${port}`,
+    url: `http://127.0.0.1:${port}/settings`,
+    env: { FOLD_ANVIL_OPEN: open, FOLD_ANVIL_DATA: join(data, open), NEXT_TELEMETRY_DISABLED: '1' },
+    reuseExistingServer: false,
+    timeout: 60000,
+  }
+}
+
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 1,
+  timeout: 60000,
+  expect: { timeout: 8000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: { launchOptions: BROWSER, viewport: { width: 1280, height: 800 }, trace: 'retain-on-failure' },
+  webServer: [server('demo', 4321), server('workshop', 4322)],
+})

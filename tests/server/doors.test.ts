@@ -1,0 +1,93 @@
+import { spawnSync } from 'node:child_process'
+import { build } from 'esbuild'
+import { describe, expect, it } from 'vitest'
+import { COMMANDS, calc, convert, listForms, openApiDocument } from '@/core/commands'
+
+const clock = () => 0
+const RING = { insideDiameterMm: 'US 7', thicknessMm: '18 ga', alloy: 'red-brass-c230' }
+
+await build({
+  entryPoints: ['src/cli/anvil.ts'],
+  outfile: 'node_modules/.cache/anvil-test.mjs',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  alias: { '@': './src' },
+})
+
+function anvil(args: string[], input = '') {
+  const done = spawnSync('node', ['node_modules/.cache/anvil-test.mjs', ...args], { input, encoding: 'utf8' })
+  return { code: done.status, out: done.stdout === '' ? undefined : (JSON.parse(done.stdout) as Record<string, unknown>), err: done.stderr }
+}
+
+describe('the command line', () => {
+  it('gives the core’s own answer, nothing else on standard output', () => {
+    const { code, out } = anvil(['calc', 'ring-band', JSON.stringify(RING)])
+    expect(code).toBe(0)
+    expect({ ok: true, body: out }).toEqual(calc('ring-band', RING))
+  })
+  it('reads standard input', () => expect(anvil(['calc', 'ring-band', '-'], JSON.stringify(RING)).code).toBe(0))
+  it('exits 2 on bad input with the error object, whatever is wrong', () => {
+    for (const args of [
+      ['calc', 'ring-band', '{"x":'],
+      ['calc', 'nothing', '{}'],
+      ['calc', 'dome', '{"widthMm":"wide"}'],
+      ['convert', 'abc'],
+      ['layout', '{}'],
+      ['temper', '[]'],
+      ['calc', 'disc', '@/no/such/file.json'],
+      ['fly'],
+      [],
+    ]) {
+      const { code, out } = anvil(args)
+      expect(code).toBe(2)
+      expect(out).toMatchObject({ error: { code: expect.any(String), message: expect.any(String), issues: expect.any(Array) } })
+    }
+  })
+  it('answers a question with candidates, exit 0', () =>
+    expect(anvil(['convert', '2-4'])).toMatchObject({ code: 0, out: { kind: 'ambiguous' } }))
+  it('lists forms with a valid example each', () => {
+    for (const { id, example } of anvil(['forms']).out as unknown as { id: string; example: unknown }[])
+      expect(anvil(['calc', id, JSON.stringify(example)]).code).toBe(0)
+  })
+})
+
+describe('the doors', () => {
+  it('an ambiguous size is an answer to convert and bad input to calc', () => {
+    expect(convert('4/0')).toMatchObject({ ok: true, body: { kind: 'ambiguous' } })
+    expect(calc('disc', { diameterMm: 20, alloy: 'copper-c110', thicknessMm: '4/0' })).toMatchObject({
+      ok: false,
+      body: { error: { issues: [{ path: 'thicknessMm' }] } },
+    })
+  })
+  it('layout says when a sheet is smaller than the blank', () => {
+    const answer = COMMANDS.layout?.(
+      {
+        sheets: [
+          {
+            id: 'S',
+            outer: [
+              [0, 0],
+              [10, 0],
+              [10, 10],
+              [0, 10],
+            ],
+          },
+        ],
+        items: [{ id: 'a', circle: { radiusMm: 9 } }],
+      },
+      clock,
+    )
+    expect(answer).toMatchObject({ ok: true, body: { placements: [], unplaced: [{ id: 'a', qty: 1 }] } })
+  })
+  it('temper walks a route', () =>
+    expect(
+      COMMANDS.temper?.({ alloy: 'copper-c110', thicknessMm: 1, steps: [{ op: 'roll', params: { fromMm: 1, toMm: 0.5 } }] }, clock),
+    ).toMatchObject({ ok: true, body: { steps: [{ light: 'green' }] } }))
+  it('the OpenAPI document names every door and form', () => {
+    const { paths } = openApiDocument()
+    const forms = listForms()
+    for (const { id } of (forms.ok ? forms.body : []) as { id: string }[]) expect(paths).toHaveProperty([`/api/v1/calc/${id}`])
+    for (const command of Object.keys(COMMANDS)) expect(paths).toHaveProperty([`/api/v1/${command}`])
+  })
+})
