@@ -24,7 +24,7 @@ test('from an empty workshop to a corrected blank', async ({ page }) => {
 
   await expect(page.getByRole('heading', { name: 'Box ring' })).toBeVisible()
   await page.getByLabel('Size', { exact: true }).fill('UK P½')
-  await page.getByLabel('Thickness').fill('16 ga')
+  await page.getByLabel('Thickness', { exact: true }).fill('16 ga')
   await expect(page.getByText('16 ga B&S: 1.291 mm, 0.0508 in')).toBeVisible()
   await page.getByLabel('Mark to the next').fill('0.1')
   // UK P½ is 56.875 mm round the inside (BS 6820); the middle of 1.291 mm metal adds π times that: 60.93, marked 61.
@@ -36,8 +36,8 @@ test('from an empty workshop to a corrected blank', async ({ page }) => {
 
   await page.goto(`${WORKSHOP}/drawer`)
   await page.getByLabel('Thickness as sold').fill('16 ga')
-  await page.getByLabel('Length').fill('90')
-  await page.getByLabel('Width').fill('2 in')
+  await page.getByLabel('Length', { exact: true }).fill('90')
+  await page.getByLabel('Width', { exact: true }).fill('2 in')
   await page.getByRole('button', { name: 'Put it in the drawer' }).click()
   await expect(page.getByRole('article', { name: /S-1/ })).toContainText('90 × 50.8 × 1.291 mm')
 
@@ -89,7 +89,7 @@ async function walkTray(page: Page): Promise<void> {
 async function measure(page: Page, piece: number): Promise<void> {
   // UK P½ inside is 18.104 mm; the blank marked 0.07 mm long makes it 18.126.
   await page.getByRole('button', { name: 'Type a reading' }).click()
-  await page.getByLabel('Inside diameter').fill(['18.31', '18.33', '18.34'][piece - 1] ?? '18.33')
+  await page.getByLabel('Inside diameter', { exact: true }).fill(['18.31', '18.33', '18.34'][piece - 1] ?? '18.33')
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Kept: 18\.3\d mm/)).toBeVisible()
   await page.locator('body').click({ position: { x: 5, y: 5 } })

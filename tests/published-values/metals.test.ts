@@ -42,7 +42,7 @@ describe('predicted hardness, annealed, half-hard, hard, spring (fitted, medium)
   ] as [AlloyId, number, number, number, number][])('%s', (id, ...expected) => {
     const alloy = ALLOYS[id]
     const found = (['annealed', 'half-hard', 'hard', 'spring'] as const).map((temper) => hardnessHv(alloy, temperStrain(temper)))
-    found.forEach((value, i) => expect(Math.abs(value - (expected[i] ?? 0))).toBeLessThan(1))
+    for (const [i, value] of found.entries()) expect(Math.abs(value - (expected[i] ?? 0))).toBeLessThan(1)
   })
   it('tensile strength at temper, handbook within 8 % (ASM vol. 2, from memory, high)', () => {
     const points: [AlloyId, 'half-hard' | 'hard' | 'spring', number][] = [

@@ -64,6 +64,12 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
     }
   })
 
+  it('takes an own allowance below zero, as a number and as it is typed', () => {
+    const textbook = resultOf(form).answer.value
+    for (const allowanceMm of [-0.4, '-0.4', '− 0,4'])
+      expect(resultOf(form, { ...form.example, allowanceMm }).answer.value).toBeCloseTo(textbook - 0.4, 9)
+  })
+
   it('refuses letters, nothing, zero and rubbish in every field without throwing', () => {
     fc.assert(
       fc.property(

@@ -42,6 +42,8 @@ function readField(name: string, meta: FieldMeta, raw: unknown, context: SizeCon
     const plain = Number(raw.trim().replace(',', '.'))
     return raw.trim() === '' || Number.isNaN(plain) ? raw : plain
   }
+  const signed = /^[-−+]\s*(\d*[.,]?\d+)$/.exec(raw.trim())
+  if (signed && meta.minimum < 0) return (raw.trim().startsWith('+') ? 1 : -1) * Number((signed[1] ?? '').replace(',', '.'))
   const reading = parseSize(raw, { ...context, expects: meta.size })
   if (!('mm' in reading)) {
     into.issues.push({ path: name, message: readingMessage(meta, reading) })

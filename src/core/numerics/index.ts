@@ -1,3 +1,3 @@
 export { bisect, type RootResult } from './bisect'
 export { normalCdf } from './normal'
-export { drawNormal, makeRandom } from './random'
+export { drawNormal } from './random'

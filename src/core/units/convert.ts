@@ -1,7 +1,5 @@
 /** Exact: the international inch, 1959. */
 export const MM_PER_INCH = 25.4
-/** Exact: 1 ozt = 31.1034768 g. */
-export const GRAMS_PER_TROY_OUNCE = 31.1034768
 /** Offset between the kelvin and the Celsius scale. */
 export const KELVIN_AT_ZERO_C = 273.15
 
@@ -13,11 +11,6 @@ export function inchToMm(inches: number): number {
 /** Inches from millimetres. `mmToInch(25.4)` is 1. */
 export function mmToInch(lengthMm: number): number {
   return lengthMm / MM_PER_INCH
-}
-
-/** Radians from degrees; degrees exist only at the doors. */
-export function degToRad(degrees: number): number {
-  return (degrees * Math.PI) / 180
 }
 
 /** Degrees from radians. */

@@ -1,4 +1,4 @@
-export { degToRad, GRAMS_PER_TROY_OUNCE, inchToMm, KELVIN_AT_ZERO_C, MM_PER_INCH, mmToInch, radToDeg } from './convert'
+export { inchToMm, KELVIN_AT_ZERO_C, MM_PER_INCH, mmToInch, radToDeg } from './convert'
 export {
   bangleDiameterMm,
   choice,

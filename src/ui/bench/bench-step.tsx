@@ -267,7 +267,16 @@ export function BenchStep(props: BenchStepProps) {
           leave the bench
         </BigButton>
       </Box>
-      <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: { xs: 2, md: 7 }, px: 3.5, pt: 1.5 }}>
+      <Box
+        sx={{
+          flex: 1,
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' },
+          gap: { xs: 2, md: 7 },
+          px: 3.5,
+          pt: 1.5,
+        }}
+      >
         <Box>
           <Typography
             component="h1"

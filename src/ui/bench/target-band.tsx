@@ -27,9 +27,17 @@ export function TargetBand({
           ? `${formatPlain(valueMm - high, 2)} over the band`
           : 'in the band'
   return (
-    <Box sx={{ px: 5, pb: 3, pt: 1 }}>
+    <Box sx={{ px: { xs: 3, md: 5 }, pb: 3, pt: 1 }}>
       <Box sx={{ position: 'relative', height: 66 }}>
-        <Box sx={{ position: 'absolute', left: `${place}%`, transform: 'translateX(-50%)', textAlign: 'center', transition: 'left 120ms' }}>
+        <Box
+          sx={{
+            position: 'absolute',
+            left: `clamp(60px, ${place}%, calc(100% - 60px))`,
+            transform: 'translateX(-50%)',
+            textAlign: 'center',
+            transition: 'left 120ms',
+          }}
+        >
           <Box className="fig" data-testid="live-reading" sx={{ fontSize: 36, fontWeight: 700, color: '#fff', lineHeight: 1.2 }}>
             {valueMm === null ? '–' : formatPlain(valueMm, 2)}
           </Box>

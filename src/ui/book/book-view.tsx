@@ -33,7 +33,9 @@ function GroupView({ group }: { readonly group: RecordGroup & { readonly own: Ow
       <Typography variant="h3" component="h2">
         {findForm(group.form)?.title ?? group.form}, {metalTitle(group.alloy)}, {group.method}
       </Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '220px minmax(0, 1fr) minmax(0, 1.3fr)' }, gap: 3, mt: 1 }}>
+      <Box
+        sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '220px minmax(0, 1fr) minmax(0, 1.3fr)' }, gap: 3, mt: 1 }}
+      >
         <Box>
           <Typography variant="body2">allow on the blank</Typography>
           <Box className="fig" sx={{ fontSize: 28, fontWeight: 700 }}>

@@ -14,6 +14,7 @@ import { Ribbon } from '../route/ribbon'
 import { PALETTE } from '../theme/palette'
 import { AnswerColumn } from './answer-column'
 import { FormFields } from './form-fields'
+import { HowMany } from './how-many'
 import { OwnRecord } from './own-record'
 import { Schools } from './schools'
 import { useDesign } from './use-design'
@@ -22,6 +23,7 @@ import { useLast } from './use-last'
 interface SizeStationProps {
   readonly piece: {
     readonly id: number
+    readonly name: string
     readonly quantity: number
     readonly spares: number
     readonly revisionId: number
@@ -97,7 +99,7 @@ export function SizeStation({ piece, growths, cardHref }: SizeStationProps) {
           flex: 1,
           minHeight: 0,
           display: 'grid',
-          gridTemplateColumns: { xs: '1fr', md: '268px minmax(0, 1fr) 316px' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '268px minmax(0, 1fr) 316px' },
           gridTemplateRows: { md: 'minmax(0, 1fr)' },
         }}
       >
@@ -125,6 +127,7 @@ export function SizeStation({ piece, growths, cardHref }: SizeStationProps) {
             onChange={design.change}
             onLeave={design.saveNow}
           />
+          <HowMany piece={piece} />
           {issues.form ? <Typography role="alert">{issues.form}</Typography> : null}
           {result ? (
             <>

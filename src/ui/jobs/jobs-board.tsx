@@ -106,7 +106,7 @@ function JobCard({ job, today }: { readonly job: JobView; readonly today: string
           <PieceLine key={piece.id} piece={piece} />
         ))}
       </Box>
-      <Box sx={{ display: 'flex', gap: 0.5, borderTop: `1px dotted ${PALETTE.hairline}`, pt: 0.5 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, borderTop: `1px dotted ${PALETTE.hairline}`, pt: 0.5 }}>
         <Button variant="text" onClick={() => setAdding(!adding)}>
           Add a piece
         </Button>
@@ -150,7 +150,13 @@ export function JobsBoard({ jobs, today }: { readonly jobs: readonly JobView[]; 
         </Box>
       ) : null}
       <Box
-        sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr', xl: '1fr 1fr 1fr' }, gap: 2, mt: 2, alignItems: 'start' }}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'repeat(2, minmax(0, 1fr))', xl: 'repeat(3, minmax(0, 1fr))' },
+          gap: 2,
+          mt: 2,
+          alignItems: 'start',
+        }}
       >
         {jobs.map((job) => (
           <JobCard key={job.id} job={job} today={today} />

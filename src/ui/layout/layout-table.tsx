@@ -78,7 +78,7 @@ export function LayoutTable(props: LayoutTableProps) {
       sx={{
         flex: 1,
         display: 'grid',
-        gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 300px' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 300px' },
         gridTemplateRows: { md: 'minmax(0, 1fr)' },
         minHeight: 0,
         overflow: { md: 'hidden' },

@@ -4,7 +4,6 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import type { OwnAllowance } from '@/core/logbook'
-import { formatPlain } from '@/core/units'
 import type { RecordRow } from '@/server/services/own-record'
 import { PALETTE } from '../theme/palette'
 import { RecordTable } from './record-table'
@@ -28,7 +27,7 @@ interface RecordStationProps {
 /** What came out of this piece, and what it means for the next blank. */
 export function RecordStation({ pieceId, rows, own, events, trayIds }: RecordStationProps) {
   return (
-    <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1.4fr) minmax(0, 1fr)' }, gap: 3 }}>
+    <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.4fr) minmax(0, 1fr)' }, gap: 3 }}>
       <Box component="section" aria-label="Readings">
         <Typography variant="h2">Predicted against measured</Typography>
         {rows.length > 0 ? (

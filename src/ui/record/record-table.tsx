@@ -25,7 +25,7 @@ export function RecordTable({ rows }: { readonly rows: readonly RecordRow[] }) {
       <TableBody>
         {rows.map((row) => (
           <TableRow key={`${row.trayId}-${row.workpiece}`}>
-            <TableCell sx={{ whiteSpace: 'nowrap' }}>
+            <TableCell sx={{ whiteSpace: { md: 'nowrap' } }}>
               {row.pieceName} <span className="fig">{row.workpiece}</span>, tray <span className="fig">{row.trayId}</span>
             </TableCell>
             <TableCell align="right" className="fig">

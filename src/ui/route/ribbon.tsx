@@ -177,7 +177,7 @@ export function Ribbon({ walk, dark = false, now, onAnneal, hasHead = true }: Ri
           </Typography>
         </Box>
       ) : null}
-      <Box sx={{ overflowX: 'auto' }}>
+      <Box tabIndex={0} role="region" aria-label="Temper after each step" sx={{ overflowX: 'auto', overflowY: 'hidden' }}>
         <Box
           component="ol"
           sx={{

@@ -190,7 +190,7 @@ export function RouteStation({ piece }: RouteStationProps) {
         sx={{
           flex: 1,
           display: 'grid',
-          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 300px' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 300px' },
           gridTemplateRows: { md: 'minmax(0, 1fr)' },
           minHeight: 0,
         }}

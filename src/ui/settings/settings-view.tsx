@@ -145,7 +145,9 @@ function Data({ open, folder, file, backups }: Omit<SettingsViewProps, 'settings
 /** How the workshop works, and where its data is. */
 export function SettingsView({ settings, ...data }: SettingsViewProps) {
   return (
-    <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '420px minmax(0, 1fr)' }, gap: 5, maxWidth: 1100 }}>
+    <Box
+      sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '420px minmax(0, 1fr)' }, gap: 5, maxWidth: 1100 }}
+    >
       <Preferences settings={settings} />
       <Data {...data} />
     </Box>

@@ -14,7 +14,7 @@ export const PALETTE = {
   verdigris: '#1f6b63',
   verdigrisSoft: '#d5e6e2',
   verdigrisBench: '#3fa68f',
-  ochre: '#8a6516',
+  ochre: '#70500a',
   ochreSoft: '#f1e6cd',
   fire: '#b4400f',
   fireSoft: '#f6ddd0',

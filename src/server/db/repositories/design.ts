@@ -6,7 +6,6 @@ const routeStep = z.object({
   params: z.record(z.string(), z.unknown()).default({}),
   target: z.object({ dimension: z.string(), label: z.string(), valueMm: z.number(), plusMinusMm: z.number() }).optional(),
 })
-export type DesignStep = z.output<typeof routeStep>
 
 /** One part of a piece: a form and what was typed into it. */
 const part = z.object({ form: z.string(), inputVersion: z.number(), input: z.record(z.string(), z.unknown()) })

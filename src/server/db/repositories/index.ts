@@ -6,7 +6,7 @@ import { makeLayoutRepository } from './layouts'
 import { makeSettingsRepository } from './settings'
 
 export type { BenchEvent, Reading, Tray } from './bench'
-export { type Design, type DesignStep, designSchema, type FrozenPlan } from './design'
+export { type Design, designSchema, type FrozenPlan } from './design'
 export type { NewStock, Stock } from './drawer'
 export { JOB_STATUSES, type Job, type JobStatus, type Piece } from './jobs'
 export type { StoredLayout } from './layouts'

@@ -1,0 +1,99 @@
+import { spawn, spawnSync } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { BROWSER } from './browser.mjs'
+
+/** Measures the figures the project promises; run after `npm run build`. Prints, never fails. */
+const PORT = 4398
+const base = `http://127.0.0.1:${PORT}`
+
+function median(values) {
+  const sorted = [...values].sort((a, b) => a - b)
+  return sorted[Math.floor(sorted.length / 2)]
+}
+
+function report(what, ms, limit) {
+  process.stdout.write(`${what.padEnd(58)} ${ms.toFixed(0).padStart(6)} ms   (asked: under ${limit})\n`)
+}
+
+function timeCommand() {
+  const input = JSON.stringify({ insideDiameterMm: 'US 7', thicknessMm: '18 ga', alloy: 'sterling-925' })
+  const times = Array.from({ length: 9 }, () => {
+    const began = performance.now()
+    spawnSync('node', ['dist/anvil.mjs', 'calc', 'ring-band', input])
+    return performance.now() - began
+  })
+  report('anvil calc ring-band', median(times), 400)
+}
+
+async function timePages() {
+  for (const path of [
+    '/jobs',
+    '/pieces/1',
+    '/pieces/6/route',
+    '/pieces/2/record',
+    '/layout/3',
+    '/drawer',
+    '/bench',
+    '/bench/2',
+    '/book',
+    '/settings',
+  ]) {
+    const times = []
+    for (let n = 0; n < 9; n++) {
+      const began = performance.now()
+      await (await fetch(base + path)).text()
+      times.push(performance.now() - began)
+    }
+    report(`page ${path}, whole answer`, median(times.slice(1)), 200)
+  }
+}
+
+async function timeTyping() {
+  const browser = await chromium.launch(BROWSER)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${base}/pieces/1`)
+  await page.getByTestId('answer').waitFor()
+  await page.waitForTimeout(1500)
+  const times = await page.evaluate(async () => {
+    const field = document.querySelector('input[name="heightMm"]')
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set
+    const taken = []
+    for (let n = 0; n < 21; n++) {
+      const began = performance.now()
+      set.call(field, (6 + n / 20).toFixed(2))
+      field.dispatchEvent(new Event('input', { bubbles: true }))
+      await new Promise((resolve) => {
+        const channel = new MessageChannel()
+        channel.port1.onmessage = resolve
+        requestAnimationFrame(() => channel.port2.postMessage(0))
+      })
+      taken.push(performance.now() - began)
+    }
+    return taken
+  })
+  await browser.close()
+  report('a key in a field to the redrawn piece, painted', median(times.slice(1)), 50)
+}
+
+timeCommand()
+const data = mkdtempSync(join(tmpdir(), 'fold-anvil-bench-'))
+const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: data, NEXT_TELEMETRY_DISABLED: '1' }
+spawnSync('node', ['dist/seed.mjs'], { env })
+const server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '--hostname', '127.0.0.1', '--port', String(PORT)], {
+  env,
+  stdio: 'ignore',
+})
+for (let n = 0; n < 100; n++) {
+  try {
+    await fetch(`${base}/settings`)
+    break
+  } catch {
+    await new Promise((resolve) => setTimeout(resolve, 200))
+  }
+}
+await timePages()
+await timeTyping()
+server.kill()

@@ -1,0 +1,51 @@
+import { spawnSync } from 'node:child_process'
+import { existsSync, readFileSync, rmSync } from 'node:fs'
+import { install, run } from './lib.mjs'
+
+/** Everything there is to check, in the order that fails soonest; ends with one line of totals. */
+const outcome = { passed: 0, failed: 0 }
+
+function section(title, code) {
+  process.stdout.write(`\n== ${title}: ${code === 0 ? 'passed' : 'FAILED'}\n`)
+  if (code === 0) outcome.passed++
+  else outcome.failed++
+}
+
+function count(file, read) {
+  if (!existsSync(file)) return
+  const { passed, failed } = read(JSON.parse(readFileSync(file, 'utf8')))
+  outcome.passed += passed
+  outcome.failed += failed
+}
+
+/** The browser is Debian's own; it is put in where that is allowed, and named where it is not. */
+function needBrowser() {
+  if (existsSync('/usr/bin/chromium')) return
+  process.stdout.write('Installing chromium with apt\n')
+  spawnSync('apt-get', ['update', '-qq'], { stdio: 'inherit' })
+  spawnSync('apt-get', ['install', '-y', '-qq', 'chromium'], {
+    stdio: 'inherit',
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  })
+  if (existsSync('/usr/bin/chromium')) return
+  process.stdout.write(
+    'The end-to-end tests need /usr/bin/chromium. Install it as root with: apt-get install chromium\n0 passed, 1 failed\n',
+  )
+  process.exit(1)
+}
+
+install()
+needBrowser()
+for (const file of ['test-results/unit.json', 'test-results/e2e.json']) rmSync(file, { force: true })
+section('types', run('npx', ['next', 'typegen']) || run('npx', ['tsc', '--noEmit']))
+section('lint', run('npx', ['biome', 'ci', '.', '--diagnostic-level=error']))
+section('layers', run('npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']) || run('npx', ['knip']))
+section('form docs up to date', run('node', ['scripts/build-form-docs.mjs', '--check']))
+const unit = run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'])
+section('unit', unit)
+count('test-results/unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }))
+section('build', run('npx', ['next', 'build']) || run('node', ['scripts/build-cli.mjs']))
+section('end to end', run('npx', ['playwright', 'test']))
+count('test-results/e2e.json', (report) => ({ passed: report.stats.expected, failed: report.stats.unexpected + report.stats.flaky }))
+process.stdout.write(`\n${outcome.passed} passed, ${outcome.failed} failed\n`)
+process.exit(outcome.failed > 0 ? 1 : 0)
