@@ -23,6 +23,20 @@ test('the calipers stream into the band, M keeps the reading, X takes a piece ou
   await expect(page.getByRole('article', { name: /Tray 5/ })).toContainText('1 lost')
 })
 
+test('a reading taken while nothing answers waits in the page and is kept once', async ({ page, request }) => {
+  await page.goto(`${DEMO}/bench/6`)
+  await expect(page.getByText(/from the simulated calipers/)).toBeVisible()
+  await page.route('**/api/v1/trays/6/readings', (route) => route.abort())
+  await page.getByRole('button', { name: 'Type a reading' }).click()
+  await page.getByLabel('Height', { exact: true }).fill('12.34')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/kept on this page and sent again/)).toBeVisible()
+  await page.unroute('**/api/v1/trays/6/readings')
+  await expect(page.getByText('The waiting readings are kept now.')).toBeVisible()
+  const kept = (await (await request.get(`${DEMO}/api/v1/trays/6/readings`)).json()) as { valueMm: number }[]
+  expect(kept.filter((reading) => reading.valueMm === 12.34)).toHaveLength(1)
+})
+
 test('bench type is large and targets are for gloves', async ({ page }) => {
   await page.goto(`${DEMO}/bench/2`)
   const title = page.getByRole('heading', { level: 1 })

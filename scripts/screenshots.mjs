@@ -17,7 +17,6 @@ const VIEWS = [
   ['bench', '/bench'],
   ['bench-step', '/bench/2'],
   ['book', '/book'],
-  ['settings', '/settings'],
 ]
 
 async function waitFor(address) {

@@ -12,7 +12,7 @@ import { logEvent } from '@/server/actions/bench'
 import { Ribbon } from '../route/ribbon'
 import { FONTS, PALETTE } from '../theme/palette'
 import { BigButton } from './big-button'
-import { sendReading } from './send-reading'
+import { resendReadings, sendReading, unsentReadings } from './send-reading'
 import { StepPicture } from './step-picture'
 import { TargetBand } from './target-band'
 import { useCalipers } from './use-calipers'
@@ -74,19 +74,27 @@ function useBench({ tray, step, progress }: BenchStepProps) {
     [step, tray.id, progress, router],
   )
 
+  useEffect(() => {
+    const timer = setInterval(async () => {
+      if (unsentReadings().length === 0 || (await resendReadings()) === 0) return
+      setSaid('The waiting readings are kept now.')
+      router.refresh()
+    }, 3000)
+    return () => clearInterval(timer)
+  }, [router])
+
   const take = useCallback(
     async (value: number | string, instrument: string) => {
       if (!step?.target) return
-      const token = crypto.randomUUID()
-      const sent = await sendReading(tray.id, token, {
+      const sent = await sendReading(tray.id, {
         workpiece: progress.workpiece ?? 1,
         stepId: step.id,
         dimension: step.target.dimension,
         value,
         instrument,
       })
-      setSaid(sent.ok ? `Kept: ${formatPlain(sent.valueMm, 2)} mm.` : sent.message)
-      if (!sent.ok) return
+      setSaid(sent.outcome === 'kept' ? `Kept: ${formatPlain(sent.valueMm, 2)} mm.` : sent.message)
+      if (sent.outcome === 'refused') return
       setPanel('none')
       router.refresh()
     },

@@ -17,9 +17,10 @@ export function DimensionLine({ dimension, fit }: { readonly dimension: Dimensio
     { x: x2 + nx * off, y: y2 + ny * off },
   ]
   const upright = Math.abs(uy) > Math.abs(ux)
+  const turned = upright && dimension.text.length > 5
   const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
   const label = upright
-    ? { x: middle.x + (off * nx >= 0 ? 16 : -7), y: middle.y }
+    ? { x: middle.x + (off * nx >= 0 ? (turned ? 16 : 22) : turned ? -7 : -22), y: middle.y + (turned ? 0 : 4) }
     : { x: middle.x, y: middle.y + (off * ny >= 0 ? 17 : -8) }
   return (
     <g stroke={PALETTE.ink} strokeWidth={1} fill="none">
@@ -38,7 +39,7 @@ export function DimensionLine({ dimension, fit }: { readonly dimension: Dimensio
         x={label.x}
         y={label.y}
         textAnchor="middle"
-        {...(upright ? { transform: `rotate(-90 ${label.x} ${label.y})` } : {})}
+        {...(turned ? { transform: `rotate(-90 ${label.x} ${label.y})` } : {})}
         fontFamily={FONTS.mono}
         fontSize={13}
         fill={PALETTE.ink}

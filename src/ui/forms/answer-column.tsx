@@ -5,6 +5,7 @@ import type { ReactNode } from 'react'
 import type { Check, FormResult } from '@/core/forms'
 import { SOURCES } from '@/core/sources'
 import { formatPlain, mmToInch } from '@/core/units'
+import { useWorkshop, type WorkshopView } from '../shared/workshop-context'
 import { FONTS, PALETTE } from '../theme/palette'
 
 const SIGNS: Readonly<Record<Check['level'], { readonly sign: string; readonly colour: string; readonly word: string }>> = {
@@ -85,20 +86,27 @@ function WorkingSteps({ result }: { readonly result: FormResult }) {
   )
 }
 
+/** The marked size in the units the workshop shows: the main one large, the other under it. */
+function markWords(markAtMm: number, units: WorkshopView['units']): { main: string; other: string } {
+  const [mm, inch] = [`${formatPlain(markAtMm, 2)} mm`, `${mmToInch(markAtMm).toFixed(3)} in`]
+  if (units === 'mm') return { main: mm, other: '' }
+  return units === 'inch' ? { main: inch, other: mm } : { main: mm, other: inch }
+}
+
 /** What to cut, as large as the drawing, with what moves it and how sure it is. */
 export function AnswerBox({ result }: { readonly result: FormResult }) {
+  const { units } = useWorkshop()
   const { answer, uncertainty } = result
+  const { main, other } = markWords(answer.markAt, units)
   const first = result.sensitivity[0]
   return (
     <Box role="status" aria-label="Answer" sx={{ bgcolor: PALETTE.petrol, color: PALETTE.petrolText, borderRadius: '4px', p: 1.75, my: 1 }}>
       <Box sx={{ fontSize: 13, color: PALETTE.petrolMuted }}>Mark the {answer.name} at</Box>
       <Box className="fig" data-testid="answer" sx={{ fontSize: 32, fontWeight: 700, lineHeight: 1.2, color: '#fff' }}>
-        {formatPlain(answer.markAt, 2)} mm
+        {main}
       </Box>
       <Box className="fig" sx={{ fontSize: 13, color: PALETTE.petrolMuted }}>
-        {mmToInch(answer.markAt).toFixed(3)} in
-        <br />
-        reckoned {formatPlain(answer.value, 2)} ± {formatPlain(uncertainty.plusMinus, 2)}
+        {other ? <Box>{other}</Box> : null}reckoned {formatPlain(answer.value, 2)} ± {formatPlain(uncertainty.plusMinus, 2)} mm
       </Box>
       {first ? (
         <Box sx={{ fontSize: 13, mt: 0.75 }}>

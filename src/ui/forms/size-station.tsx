@@ -45,7 +45,7 @@ const SAVE_WORDS = {
 /** How much of the column a view gets: tall views more, flat ones enough for their lettering. */
 function shareOf(view: View): number {
   const box = viewBounds(view)
-  return Math.min(1, Math.max(0.55, (box.maxY - box.minY) / (box.maxX - box.minX || 1)))
+  return Math.min(1, Math.max(0.75, (box.maxY - box.minY) / (box.maxX - box.minX || 1)))
 }
 
 function Drawings({ result, onHandle }: { readonly result: FormResult; readonly onHandle: (field: string, by: number) => void }) {
