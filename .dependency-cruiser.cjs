@@ -23,21 +23,17 @@ module.exports = {
       from: { path: core('geometry|numerics|working') },
       to: { path: '^src/core/', pathNot: core('units|sources|geometry|numerics|working') },
     },
-    {
-      name: 'core-level-3',
-      severity: 'error',
-      from: { path: core('metals|tables|sizes') },
-      to: { path: core('forming|drawing|operations|instruments|forms|layout|route|logbook|ask|commands') },
-    },
-    {
-      name: 'core-level-4',
-      severity: 'error',
-      from: { path: core('forming|drawing|operations|instruments') },
-      to: { path: core('forms|layout|route|logbook|ask|commands') },
-    },
-    { name: 'core-level-5', severity: 'error', from: { path: core('forms') }, to: { path: core('layout|route|logbook|ask|commands') } },
-    { name: 'core-level-6', severity: 'error', from: { path: core('layout|route') }, to: { path: core('logbook|ask|commands') } },
-    { name: 'core-level-7', severity: 'error', from: { path: core('logbook|ask') }, to: { path: core('commands') } },
+    ...[
+      [
+        'core-level-3',
+        'metals|tables|sizes|toolwall|lookup',
+        'forming|drawing|operations|instruments|forms|layout|route|advice|logbook|ask|commands',
+      ],
+      ['core-level-4', 'forming|drawing|operations|instruments', 'forms|layout|route|advice|logbook|ask|commands'],
+      ['core-level-5', 'forms', 'layout|route|advice|logbook|ask|commands'],
+      ['core-level-6', 'layout|route|advice', 'logbook|ask|commands'],
+      ['core-level-7', 'logbook|ask', 'commands'],
+    ].map(([name, own, above]) => ({ name, severity: 'error', from: { path: core(own) }, to: { path: core(above) } })),
     {
       name: 'clipper-adapter',
       severity: 'error',

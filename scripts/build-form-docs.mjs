@@ -21,7 +21,7 @@ await build({
 const { FORMS, rangeText, SOURCES, formatValue } = await import('../dist/form-docs.mjs')
 
 function fieldRow(field) {
-  const range = field.kind === 'number' ? rangeText(field.meta) : Object.values(field.titles).join(', ')
+  const range = field.kind === 'number' ? rangeText(field.meta) : field.kind === 'choice' ? Object.values(field.titles).join(', ') : 'words'
   const preset = field.preset === undefined ? (field.optional ? 'may be left out' : 'needed') : String(field.preset)
   return `| \`${field.name}\` | ${field.label} | ${range} | ${preset} | ${field.kind === 'number' ? (field.meta.help ?? '') : ''} |`
 }

@@ -16,12 +16,13 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 export const dynamic = 'force-dynamic'
 
 export default function RootLayout({ children }: { children: ReactNode }) {
-  const { ringSystem, defaultAlloy, units } = workshop().settings.read()
+  const { settings, tools } = workshop()
+  const { ringSystem, defaultAlloy, units } = settings.read()
   return (
     <html lang="en">
       <body>
         <Themed>
-          <Frame demo={currentWorkshop() === 'demo'} view={{ ringSystem, defaultAlloy, units }}>
+          <Frame demo={currentWorkshop() === 'demo'} view={{ ringSystem, defaultAlloy, units, tools: tools.owned() }}>
             {children}
           </Frame>
         </Themed>

@@ -1,10 +1,15 @@
 import { readFileSync } from 'node:fs'
-import { COMMANDS, calc, type DoorAnswer, listForms } from '@/core/commands'
+import { advise, COMMANDS, calc, type DoorAnswer, listAdvisers, listForms, listTables, table } from '@/core/commands'
 
 const USAGE = `usage: npm run -s anvil -- <command> [input]
   forms                 every form, with its schema and an example
   calc <form> <json>    a form's result
   convert <text>        what a typed length or size means
+  find <text>           what a text stands for in every table: #60, P600, easy, 1.02
+  tables                every reference table
+  table <id>            one table, its rows with source and confidence
+  advisers              every adviser, with its schema and an example
+  advise <id> <json>    which drill, blade, papers, solders, hammer
   layout <json>         nests blanks on sheets
   temper <json>         walks a route of operations through the metal
 input: JSON, @file.json, or - (or nothing) for standard input
@@ -31,14 +36,22 @@ function readJson(argument: string | undefined): unknown {
   }
 }
 
+const LISTS: Readonly<Record<string, () => DoorAnswer>> = { forms: listForms, tables: listTables, advisers: listAdvisers }
+/** Commands whose whole input is one text. */
+const TEXT_COMMANDS = new Set(['convert', 'find'])
+
 function answer(command: string, args: readonly string[]): DoorAnswer {
   const began = performance.now()
   const clock = () => (performance.now() - began) / 1000
-  if (command === 'forms') return listForms()
+  const list = LISTS[command]
+  if (list) return list()
   if (command === 'calc') return calc(args[0] ?? '', readJson(args[1]))
-  if (command === 'convert')
-    return COMMANDS.convert?.(args.length > 0 && args[0] !== '-' ? args.join(' ') : readText(args[0]).trim(), clock) ?? unknown(command)
-  return COMMANDS[command]?.(readJson(args[0]), clock) ?? unknown(command)
+  if (command === 'advise') return advise(args[0] ?? '', readJson(args[1]))
+  if (command === 'table') return table(args[0] ?? '')
+  const run = COMMANDS[command]
+  if (!run) return unknown(command)
+  if (TEXT_COMMANDS.has(command)) return run(args.length > 0 && args[0] !== '-' ? args.join(' ') : readText(args[0]).trim(), clock)
+  return run(readJson(args[0]), clock)
 }
 
 function unknown(command: string): DoorAnswer {

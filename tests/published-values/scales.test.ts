@@ -3,6 +3,7 @@ import {
   bangleInsideMm,
   GAUGE_SCALES,
   GAUGE_SYSTEMS,
+  gaugesOf,
   gaugeToMm,
   letterDrillMm,
   nearestGauge,
@@ -56,12 +57,12 @@ describe('SWG, BS 3737, and steel MSG (from memory, high)', () => {
     expect(gaugeToMm(system, gauge)).toBeCloseTo(mm, PRINTED)
   })
   it.each(GAUGE_SYSTEMS)('%s strictly falls, and its nearest gauge finds itself', (system) => {
-    const { lowest, highest } = GAUGE_SCALES[system]
-    for (let gauge = lowest; gauge < highest; gauge++) {
-      expect(gaugeToMm(system, gauge)).toBeGreaterThan(gaugeToMm(system, gauge + 1) ?? Infinity)
-      expect(nearestGauge(system, gaugeToMm(system, gauge) ?? 0).gauge).toBe(gauge)
-    }
-    expect(gaugeToMm(system, highest + 1)).toBeUndefined()
+    const gauges = gaugesOf(system)
+    const sizes = gauges.map((gauge) => gaugeToMm(system, gauge) ?? 0)
+    expect(sizes).toEqual([...sizes].sort((a, b) => b - a))
+    expect(new Set(sizes).size).toBe(sizes.length)
+    for (const gauge of gauges) expect(nearestGauge(system, gaugeToMm(system, gauge) ?? 0).gauge).toBe(gauge)
+    expect(gaugeToMm(system, GAUGE_SCALES[system].highest + 1)).toBeUndefined()
   })
   it('steel of 18 gauge is 18.6 % thicker than brass of 18 gauge', () =>
     expect((gaugeToMm('MSG', 18) ?? 0) / (gaugeToMm('B&S', 18) ?? 1)).toBeCloseTo(1.186, 3))

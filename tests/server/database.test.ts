@@ -39,6 +39,17 @@ describe('migrations', () => {
     ).toThrow()
     expect(db.prepare("SELECT name FROM sqlite_master WHERE name = 'half'").get()).toBeUndefined()
   })
+  it('bring a workshop of the first version up with all it held, its copy beside it', () => {
+    const path = join(tempFolder(), 'old.db')
+    const old = new Database(path)
+    migrate(old, path, readMigrations('src/server/db/migrations').slice(0, 1))
+    old.prepare("INSERT INTO jobs (title, status, created_at) VALUES ('Old keys', 'asked', '2026-01-01')").run()
+    old.close()
+    const db = openDb(path)
+    expect(db.prepare('SELECT title FROM jobs').all()).toEqual([{ title: 'Old keys' }])
+    expect(db.prepare('SELECT count(*) AS n FROM tools').get()).toEqual({ n: 0 })
+    expect(existsSync(`${path}.before-0002.bak`)).toBe(true)
+  })
   it('of the project are numbered without a gap', () => expect(readMigrations('src/server/db/migrations').length).toBeGreaterThan(0))
 })
 

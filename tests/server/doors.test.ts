@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process'
 import { build } from 'esbuild'
 import { describe, expect, it } from 'vitest'
-import { COMMANDS, calc, convert, listForms, openApiDocument } from '@/core/commands'
+import { advise, COMMANDS, calc, convert, listAdvisers, listForms, listTables, openApiDocument, table } from '@/core/commands'
 
 const clock = () => 0
 const RING = { insideDiameterMm: 'US 7', thicknessMm: '18 ga', alloy: 'red-brass-c230' }
@@ -33,6 +33,10 @@ describe('the command line', () => {
       ['calc', 'nothing', '{}'],
       ['calc', 'dome', '{"widthMm":"wide"}'],
       ['convert', 'abc'],
+      ['table', 'nothing'],
+      ['advise', 'nothing', '{}'],
+      ['advise', 'drill', '{"pinMm":"thick"}'],
+      ['advise'],
       ['layout', '{}'],
       ['temper', '[]'],
       ['calc', 'disc', '@/no/such/file.json'],
@@ -46,6 +50,14 @@ describe('the command line', () => {
   })
   it('answers a question with candidates, exit 0', () =>
     expect(anvil(['convert', '2-4'])).toMatchObject({ code: 0, out: { kind: 'ambiguous' } }))
+  it('looks up and advises', () => {
+    expect(anvil(['find', '#60']).out).toMatchObject({
+      findings: expect.arrayContaining([expect.objectContaining({ table: 'drill-number', how: 'named' })]),
+    })
+    expect(anvil(['table', 'saw-blade']).out).toMatchObject({ id: 'saw-blade', sources: { 'bench-practice': { confidence: 'medium' } } })
+    for (const { id, example } of anvil(['advisers']).out as unknown as { id: string; example: unknown }[])
+      expect({ ok: true, body: anvil(['advise', id, JSON.stringify(example)]).out }).toEqual(advise(id, example))
+  })
   it('lists forms with a valid example each', () => {
     for (const { id, example } of anvil(['forms']).out as unknown as { id: string; example: unknown }[])
       expect(anvil(['calc', id, JSON.stringify(example)]).code).toBe(0)
@@ -80,6 +92,23 @@ describe('the doors', () => {
     )
     expect(answer).toMatchObject({ ok: true, body: { placements: [], unplaced: [{ id: 'a', qty: 1 }] } })
   })
+  it('a table comes whole, with its sources spelt out; one that is not there names those that are', () => {
+    const all = listTables()
+    for (const { id, rows } of (all.ok ? all.body : []) as { id: string; rows: number }[]) {
+      const one = table(id)
+      expect(one.ok && (one.body as { rows: unknown[] }).rows).toHaveLength(rows)
+    }
+    expect(table('gauges')).toMatchObject({
+      ok: false,
+      body: { error: { code: 'unknown-table', issues: [{ message: expect.stringContaining('gauge-bs') }] } },
+    })
+    expect(COMMANDS.table?.({ id: 'flux' }, clock)).toMatchObject({ ok: true, body: { id: 'flux' } })
+    expect(COMMANDS.table?.(7, clock)).toMatchObject({ ok: false })
+    expect(COMMANDS.find?.({ text: 'easy' }, clock)).toMatchObject({
+      ok: true,
+      body: { question: expect.stringContaining('British easy') },
+    })
+  })
   it('temper walks a route', () =>
     expect(
       COMMANDS.temper?.({ alloy: 'copper-c110', thicknessMm: 1, steps: [{ op: 'roll', params: { fromMm: 1, toMm: 0.5 } }] }, clock),
@@ -88,6 +117,8 @@ describe('the doors', () => {
     const { paths } = openApiDocument()
     const forms = listForms()
     for (const { id } of (forms.ok ? forms.body : []) as { id: string }[]) expect(paths).toHaveProperty([`/api/v1/calc/${id}`])
+    const advisers = listAdvisers()
+    for (const { id } of (advisers.ok ? advisers.body : []) as { id: string }[]) expect(paths).toHaveProperty([`/api/v1/advise/${id}`])
     for (const command of Object.keys(COMMANDS)) expect(paths).toHaveProperty([`/api/v1/${command}`])
   })
 })

@@ -1,4 +1,5 @@
 import { workshop } from '@/server/workshop'
+import { DrawerNav } from '@/ui/drawer/drawer-nav'
 import { DrawerView } from '@/ui/drawer/drawer-view'
 import { PageHead } from '@/ui/shared/page-head'
 
@@ -8,7 +9,9 @@ export default function DrawerPage() {
   const sheets = stock.filter((item) => item.kind === 'sheet').length
   return (
     <>
-      <PageHead title="Drawer" sub={`${sheets} sheets and offcuts, ${stock.length - sheets} wires`} />
+      <PageHead title="Drawer" sub={`${sheets} sheets and offcuts, ${stock.length - sheets} wires`}>
+        <DrawerNav />
+      </PageHead>
       <DrawerView stock={stock} />
     </>
   )

@@ -1,12 +1,13 @@
 import { ALLOYS } from '@/core/metals'
-import { planDesign } from '@/server/services/piece-plan'
+import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { JobsBoard, type JobView } from '@/ui/jobs/jobs-board'
 import { PageHead } from '@/ui/shared/page-head'
 
 export default function JobsPage() {
-  const { jobs, bench, settings } = workshop()
-  const preferences = settings.read()
+  const repositories = workshop()
+  const { jobs, bench } = repositories
+  const options = planOptions(repositories)
   const trays = bench.trays()
   const pieces = jobs.pieces()
   const views = jobs.jobs().map(
@@ -15,7 +16,7 @@ export default function JobsPage() {
       pieces: pieces
         .filter((piece) => piece.jobId === job.id)
         .map((piece) => {
-          const plan = planDesign(piece.design, preferences)
+          const plan = planDesign(piece.design, options)
           const own = trays.filter((tray) => tray.pieceId === piece.id)
           return {
             id: piece.id,

@@ -1,14 +1,16 @@
 import { redirect } from 'next/navigation'
 import { itemsOfPieces } from '@/server/services/layout-items'
+import { planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { EmptyLayout } from '@/ui/layout/empty-layout'
 import { PageHead } from '@/ui/shared/page-head'
 
 export default function LayoutHome() {
-  const { jobs, layouts, settings } = workshop()
-  const preferences = settings.read()
+  const repositories = workshop()
+  const { jobs, layouts } = repositories
+  const options = planOptions(repositories)
   const draft = layouts.all().find((layout) => layout.status === 'draft')
-  const first = jobs.jobs().find((job) => itemsOfPieces(jobs.pieces(job.id), preferences).length > 0)
+  const first = jobs.jobs().find((job) => itemsOfPieces(jobs.pieces(job.id), options).length > 0)
   const jobId = draft?.jobId ?? first?.id
   if (jobId !== undefined) redirect(`/layout/${jobId}`)
   return (

@@ -1,15 +1,20 @@
 import type { FormRun } from '../forms/contract'
 import { FORMS, type FormId } from '../forms/registry'
+import { type Found, findInTables, rowSummary } from '../lookup'
 import { ALLOY_TITLES, type AlloyId } from '../metals/alloys'
 import { describeMeaning, parseSize, type SizeContext, type SizeReading } from '../sizes'
 import { normaliseText } from '../sizes/numbers'
+import type { OwnTool } from '../toolwall/tools'
 import { mmToInch } from '../units/convert'
 import { formatPlain } from '../units/format'
+import { type AdviceAnswer, askAdvice } from './advice'
 import { FILLER, METAL_WORDS } from './lexicon'
 
 export interface AskDefaults {
   readonly alloy?: AlloyId
   readonly ringSystem?: SizeContext['ringSystem']
+  /** The smith's own tools, which advice looks at first. */
+  readonly owned?: readonly OwnTool[]
 }
 
 export interface Heard {
@@ -30,7 +35,8 @@ export type AskAnswer =
       readonly wantsWeight: boolean
       readonly run: FormRun | null
     }
-  | { readonly kind: 'size'; readonly reading: SizeReading; readonly answer: string }
+  | ({ readonly kind: 'advice' } & AdviceAnswer)
+  | { readonly kind: 'size'; readonly reading: SizeReading; readonly answer: string; readonly found: Found }
 
 /** Text still to be read, and what was heard so far. */
 interface Listening {
@@ -174,30 +180,39 @@ function sayMm(mm: number, unit: string): string {
   return unit.startsWith('in') ? `${formatPlain(mmToInch(mm))} in` : `${formatPlain(mm)} mm`
 }
 
+/** What the tables say in one line, where the text is no size: the question, a conversion, or the first that is called that. */
+function sayFound(found: Found): string | undefined {
+  if (found.question) return found.question
+  const [conversion] = found.conversions
+  if (conversion) return conversion.text
+  const [first] = found.findings
+  return first ? `${first.row.name}: ${rowSummary(first.table, first.row)} (${first.table.title.toLowerCase()})` : undefined
+}
+
 function askSize(text: string, defaults: AskDefaults): AskAnswer {
   const context: SizeContext = defaults.ringSystem ? { ringSystem: defaults.ringSystem } : {}
+  const found = findInTables(text, context)
   const conversion = CONVERSION.exec(text)
   if (conversion) {
     const reading = parseSize(conversion[1] ?? '', context)
-    if ('mm' in reading) return { kind: 'size', reading, answer: sayMm(reading.mm, (conversion[2] ?? 'mm').toLowerCase()) }
+    if ('mm' in reading) return { kind: 'size', reading, found, answer: sayMm(reading.mm, (conversion[2] ?? 'mm').toLowerCase()) }
   }
   const metal = METAL_WORDS.find(([word]) => text.toLowerCase().includes(word))
   const bare = metal ? text.replace(new RegExp(metal[0], 'i'), '').trim() : text
   const reading = parseSize(bare, metal ? { ...context, gaugeSystem: 'B&S' } : context)
-  if ('mm' in reading) return { kind: 'size', reading, answer: describeMeaning(reading) }
-  return {
-    kind: 'size',
-    reading,
-    answer: reading.kind === 'ambiguous' ? reading.question : `${reading.message}. Or name a piece: ring, bangle, disc, dome.`,
-  }
+  if ('mm' in reading) return { kind: 'size', reading, found, answer: describeMeaning(reading) }
+  const unread = reading.kind === 'ambiguous' ? reading.question : `${reading.message}. Or name a piece: ring, bangle, disc, dome.`
+  return { kind: 'size', reading, found, answer: reading.kind === 'unknown' ? (sayFound(found) ?? unread) : unread }
 }
 
 /**
- * Answers what is typed in the ask line: a form word with sizes, gauge, metal, count and `weight` in any order, a bare size, or a
- * conversion. It never guesses in silence: `heard` says what each part was taken as, `notUnderstood` what was not.
+ * Answers what is typed in the ask line: a form word with sizes, gauge, metal, count and `weight` in any order, a bare size, a
+ * conversion, a table look-up (`#60`, `P600`, `easy`), or a question for an adviser (`drill for 14 ga`). It never guesses in silence: `heard` says what each part was taken as, `notUnderstood` what was not.
  */
 export function answerAsk(raw: string, defaults: AskDefaults = {}): AskAnswer {
   const text = normaliseText(raw)
   if (text === '') return { kind: 'empty' }
+  const advice = askAdvice(text, defaults.owned ?? [])
+  if (advice) return { kind: 'advice', ...advice }
   return askForm(text, defaults) ?? askSize(text, defaults)
 }

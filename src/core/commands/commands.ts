@@ -1,8 +1,12 @@
-import { z } from 'zod'
+import * as z from 'zod'
+import { ADVISER_IDS, ADVISERS, findAdviser } from '../advice'
 import { FORM_IDS, FORMS, findForm } from '../forms/registry'
 import { layoutInput, packLayout } from '../layout'
+import { findInTables } from '../lookup'
 import { temperInput, walkTemper } from '../route'
 import { parseSize } from '../sizes'
+import { SOURCES } from '../sources/sources'
+import { findTable, TABLES } from '../tables/registry'
 
 /** A problem a person can fix, in the shape every door gives it. */
 export interface DoorError {
@@ -43,17 +47,68 @@ export function calc(formId: string, raw: unknown): DoorAnswer {
   return run.ok ? { ok: true, body: run.result } : bad('bad-input', run.issues.map((issue) => issue.message).join('; '), run.issues)
 }
 
-const convertInput = z.union([z.string(), z.strictObject({ text: z.string() })])
+const textInput = (example: string) => z.union([z.string(), z.strictObject({ text: z.string() })], { error: `a text such as "${example}"` })
 
 /** What a typed size means; an ambiguous text is an answer too. */
 export function convert(raw: unknown): DoorAnswer {
-  const parsed = convertInput.safeParse(raw)
+  const parsed = textInput('5/16 in').safeParse(raw)
   if (!parsed.success)
     return bad('bad-input', 'a text is needed, such as "5/16 in"', [{ path: 'text', message: 'a text such as "5/16 in"' }])
   const reading = parseSize(typeof parsed.data === 'string' ? parsed.data : parsed.data.text)
   return reading.kind === 'unknown'
     ? bad('bad-input', reading.message, [{ path: 'text', message: reading.message }])
     : { ok: true, body: reading }
+}
+
+/** Every table, without its rows. */
+export function listTables(): DoorAnswer {
+  return { ok: true, body: TABLES.map(({ id, title, shelf, about, rows }) => ({ id, title, shelf, about, rows: rows.length })) }
+}
+
+/** One table with its rows, each with its source spelt out. */
+export function table(id: string): DoorAnswer {
+  const found = findTable(id)
+  if (!found)
+    return bad('unknown-table', `there is no table "${id}"; see the list of tables`, [
+      { path: 'id', message: `one of ${TABLES.map((item) => item.id).join(', ')}` },
+    ])
+  const cited = [...new Set([found.source, ...found.rows.map((row) => row.source)])]
+  return { ok: true, body: { ...found, sources: Object.fromEntries(cited.map((source) => [source, SOURCES[source]])) } }
+}
+
+const idInput = z.union([z.string(), z.strictObject({ id: z.string() })], { error: 'a table’s id, such as {"id": "gauge-bs"}' })
+
+function readTable(raw: unknown): DoorAnswer {
+  const parsed = idInput.safeParse(raw)
+  if (!parsed.success) return badInput('Table', parsed.error)
+  return table(typeof parsed.data === 'string' ? parsed.data : parsed.data.id)
+}
+
+/** What a typed text stands for in every table; a question is an answer too. */
+export function find(raw: unknown): DoorAnswer {
+  const parsed = textInput('#60').safeParse(raw)
+  if (!parsed.success) return badInput('Find', parsed.error)
+  const { findings, ...found } = findInTables(typeof parsed.data === 'string' ? parsed.data : parsed.data.text)
+  return {
+    ok: true,
+    body: { ...found, findings: findings.map(({ table: from, ...finding }) => ({ table: from.id, unit: from.unit, ...finding })) },
+  }
+}
+
+/** All advisers with their JSON Schema and a valid example. */
+export function listAdvisers(): DoorAnswer {
+  return { ok: true, body: ADVISERS.map(({ id, title, question, schema, example }) => ({ id, title, question, schema, example })) }
+}
+
+/** An adviser's answer from raw input. */
+export function advise(adviserId: string, raw: unknown): DoorAnswer {
+  const adviser = findAdviser(adviserId)
+  if (!adviser)
+    return bad('unknown-adviser', `there is no adviser "${adviserId}"; there are ${ADVISER_IDS.join(', ')}`, [
+      { path: 'adviser', message: `one of ${ADVISER_IDS.join(', ')}` },
+    ])
+  const run = adviser.run(raw)
+  return run.ok ? { ok: true, body: run.advice } : bad('bad-input', run.issues.map((issue) => issue.message).join('; '), run.issues)
 }
 
 /** Nests blanks on sheets within the seconds the instance allows. */
@@ -74,4 +129,10 @@ export function temper(raw: unknown): DoorAnswer {
 }
 
 /** The commands that take one JSON input, by name. */
-export const COMMANDS: Readonly<Record<string, (raw: unknown, clock: Clock) => DoorAnswer>> = { convert, layout, temper }
+export const COMMANDS: Readonly<Record<string, (raw: unknown, clock: Clock) => DoorAnswer>> = {
+  convert,
+  find,
+  layout,
+  table: readTable,
+  temper,
+}

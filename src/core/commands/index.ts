@@ -1,2 +1,15 @@
-export { COMMANDS, calc, convert, type DoorAnswer, type DoorError, layout, listForms, temper } from './commands'
+export {
+  advise,
+  COMMANDS,
+  calc,
+  convert,
+  type DoorAnswer,
+  type DoorError,
+  layout,
+  listAdvisers,
+  listForms,
+  listTables,
+  table,
+  temper,
+} from './commands'
 export { openApiDocument } from './openapi'

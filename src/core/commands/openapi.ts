@@ -1,7 +1,9 @@
-import { z } from 'zod'
+import * as z from 'zod'
+import { ADVISERS } from '../advice'
 import { FORMS } from '../forms/registry'
 import { layoutInput } from '../layout'
 import { temperInput } from '../route'
+import { TABLES } from '../tables/registry'
 import { CORE_VERSION } from '../version'
 
 const ERROR = {
@@ -40,6 +42,13 @@ function post(summary: string, schema: unknown, example?: unknown) {
   }
 }
 
+function list(summary: string) {
+  return { get: { summary, responses: { 200: { description: summary, ...json({ type: 'array' }) } } } }
+}
+
+const TEXT = { type: 'object', properties: { text: { type: 'string' } }, required: ['text'] }
+const TABLE_ID = { type: 'object', properties: { id: { enum: TABLES.map((table) => table.id) } }, required: ['id'] }
+
 function schemaOf(schema: z.ZodType) {
   return z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
 }
@@ -47,6 +56,9 @@ function schemaOf(schema: z.ZodType) {
 /** The OpenAPI document of the HTTP door, made from the same schemas that read the input. */
 export function openApiDocument() {
   const forms = Object.fromEntries(FORMS.map((form) => [`/api/v1/calc/${form.id}`, post(form.summary, form.schema, form.example)]))
+  const advisers = Object.fromEntries(
+    ADVISERS.map((adviser) => [`/api/v1/advise/${adviser.id}`, post(adviser.title, adviser.schema, adviser.example)]),
+  )
   return {
     openapi: '3.1.0',
     info: {
@@ -55,18 +67,14 @@ export function openApiDocument() {
       description: 'Numbers are mm, g, °C, s, MPa; lengths also take what a smith would write.',
     },
     paths: {
-      '/api/v1/forms': {
-        get: {
-          summary: 'All forms, with JSON Schema and example',
-          responses: { 200: { description: 'Forms', ...json({ type: 'array' }) } },
-        },
-      },
+      '/api/v1/forms': list('All forms, with JSON Schema and example'),
       ...forms,
-      '/api/v1/convert': post(
-        'What a typed length or size means',
-        { type: 'object', properties: { text: { type: 'string' } }, required: ['text'] },
-        { text: '5/16 in' },
-      ),
+      '/api/v1/convert': post('What a typed length or size means', TEXT, { text: '5/16 in' }),
+      '/api/v1/find': post('What a text stands for in every table', TEXT, { text: '#60' }),
+      '/api/v1/tables': list('All reference tables'),
+      '/api/v1/table': post('One table, its rows with source and confidence', TABLE_ID, { id: 'gauge-bs' }),
+      '/api/v1/advisers': list('All advisers, with JSON Schema and example'),
+      ...advisers,
       '/api/v1/layout': post('Nests blanks on sheets', schemaOf(layoutInput)),
       '/api/v1/temper': post('Walks a route through the metal', schemaOf(temperInput)),
     },

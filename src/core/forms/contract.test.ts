@@ -30,6 +30,7 @@ function anyInput(form: Form) {
   const shape = Object.fromEntries(
     form.fields.map((field) => {
       if (field.kind === 'choice') return [field.name, fc.constantFrom(...Object.keys(field.titles))]
+      if (field.kind === 'text') return [field.name, fc.string({ maxLength: 20 })]
       const { minimum, maximum, unit } = field.meta
       const number = unit === 'count' ? fc.integer({ min: minimum, max: maximum }) : fc.double({ min: minimum, max: maximum, noNaN: true })
       return [field.name, field.optional ? fc.option(number, { nil: undefined }) : number]

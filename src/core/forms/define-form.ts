@@ -1,5 +1,6 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { SizeContext } from '../sizes'
+import type { OwnTool } from '../toolwall/tools'
 import { formatPlain } from '../units/format'
 import { CORE_VERSION } from '../version'
 import type { FormRun, FormSpec, InputIssue } from './contract'
@@ -12,6 +13,8 @@ export interface RunOptions {
   readonly ringSystem?: SizeContext['ringSystem']
   /** Version of a stored input; older ones are upgraded step by step. */
   readonly inputVersion?: number
+  /** The smith's own tools, which the plan picks from. */
+  readonly tools?: readonly OwnTool[]
 }
 
 const PLAIN_OBJECT = z.record(z.string(), z.unknown())
@@ -49,11 +52,19 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
     const parsed = spec.input.safeParse(reading.values)
     if (reading.issues.length > 0 || !parsed.success)
       return { ok: false, issues: allIssues(spec.input, current, reading.issues, parsed.error) }
-    const { choice, ...plan } = spec.plan(parsed.data)
+    const { choice, ...plan } = spec.plan(parsed.data, options.tools ?? [])
     const own = { question: choice.question, school: choice.school, schools: choice.schools }
     return { ok: true, result: { form: spec.id, coreVersion: CORE_VERSION, ...plan, ...own, understood: reading.understood } }
   }
-  return { ...spec, run, schema: inputJsonSchema(spec.input), fields: describeFields(spec.input) }
+  return {
+    ...spec,
+    run,
+    fields: describeFields(spec.input),
+    /** JSON Schema of the input, made when it is asked for. */
+    get schema() {
+      return inputJsonSchema(spec.input)
+    },
+  }
 }
 
 /** The schools object of an input: one named choice per question. */

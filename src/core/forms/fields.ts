@@ -1,5 +1,5 @@
-import { z } from 'zod'
-import { choiceMetaOf, type FieldMeta, fieldMetaOf, isOptionalField } from '../units/fields'
+import * as z from 'zod'
+import { choiceMetaOf, type FieldMeta, fieldMetaOf, isOptionalField, textMetaOf } from '../units/fields'
 
 interface FieldBase {
   readonly name: string
@@ -13,6 +13,7 @@ interface FieldBase {
 export type FormField =
   | (FieldBase & { readonly kind: 'number'; readonly meta: FieldMeta })
   | (FieldBase & { readonly kind: 'choice'; readonly titles: Readonly<Record<string, string>> })
+  | (FieldBase & { readonly kind: 'text'; readonly help?: string })
 
 function presetOf(schema: z.core.$ZodType): unknown {
   return schema instanceof z.ZodDefault ? schema.def.defaultValue : undefined
@@ -25,6 +26,8 @@ export function describeFields(input: z.ZodObject): FormField[] {
     const meta = fieldMetaOf(schema)
     if (meta) return [{ ...base, kind: 'number', label: meta.label, meta }]
     const options = choiceMetaOf(schema)
+    const text = textMetaOf(schema)
+    if (text) return [{ ...base, kind: 'text', ...text }]
     return options ? [{ ...base, kind: 'choice', label: options.label, titles: options.titles }] : []
   })
 }

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { choiceMetaOf, type FieldMeta, fieldMetaOf } from '../units/fields'
 
 type JsonObject = Record<string, unknown>

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { describeMeaning, parseSize, type SizeContext, type SizeReading } from '../sizes'
 import { choiceMetaOf, type FieldMeta, fieldMetaOf } from '../units/fields'
 import { formatBoth, formatPlain } from '../units/format'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 
 const point = z.tuple([z.number(), z.number()])
 const outline = z.array(point).min(3, { error: 'an outline needs at least three points' }).max(4000)

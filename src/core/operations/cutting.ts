@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { lengthMm } from '../units/fields'
 import { formatPlain } from '../units/format'
 import { defineOperation, UNWORKED } from './contract'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { SOLDER_IDS, SOLDERS } from '../metals/solders'
 import { defineOperation, UNWORKED } from './contract'
 

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { CROWN_THINNING_RATIO, rimHoopStrain } from '../forming/dome'
 import { bendStrain, hammerStrain, rollingStrain } from '../forming/strain'
 import { lengthMm, ratio } from '../units/fields'

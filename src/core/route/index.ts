@@ -1,5 +1,6 @@
 export { checkOrder, type OrderFinding } from './order'
-export { type DesignStep, defaultSteps, type PieceDesign, type PiecePlan, planPiece } from './plan-piece'
+export { type DesignStep, defaultSteps, type PieceDesign, type PiecePlan, type PlanOptions, planPiece } from './plan-piece'
 export { temperInput } from './schema'
 export { type RegionState, type RouteStep, type TemperInput, type TemperState, type TemperWalk, walkTemper } from './temper'
+export { type ToolNote, toolNotes } from './tool-notes'
 export { insertAnneal, wordsOf } from './words'

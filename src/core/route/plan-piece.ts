@@ -1,7 +1,7 @@
 import type { FormResult, InputIssue, Target } from '../forms/contract'
+import type { RunOptions } from '../forms/define-form'
 import { findForm } from '../forms/registry'
 import type { BoughtTemper } from '../metals/tempers'
-import type { SizeContext } from '../sizes'
 import type { TemperInput } from './temper'
 
 export interface DesignStep {
@@ -18,6 +18,9 @@ export interface PieceDesign {
   readonly route?: readonly DesignStep[] | undefined
 }
 
+/** The workshop's ring system and its own tools. */
+export type PlanOptions = Pick<RunOptions, 'ringSystem' | 'tools'>
+
 export type PiecePlan =
   | { readonly ok: true; readonly result: FormResult; readonly steps: readonly DesignStep[]; readonly temper: TemperInput }
   | { readonly ok: false; readonly issues: readonly InputIssue[] }
@@ -33,11 +36,11 @@ export function defaultSteps(result: FormResult): DesignStep[] {
 }
 
 /** Recomputes a piece from its design: result, steps in order, and what the temper ribbon needs. */
-export function planPiece(design: PieceDesign, options: { readonly ringSystem?: SizeContext['ringSystem'] } = {}): PiecePlan {
+export function planPiece(design: PieceDesign, options: PlanOptions = {}): PiecePlan {
   const part = design.parts[0]
   const form = part && findForm(part.form)
   if (!part || !form) return { ok: false, issues: [{ path: 'form', message: `the form "${part?.form ?? ''}" is not in this version` }] }
-  const run = form.run(part.input, { inputVersion: part.inputVersion, ...(options.ringSystem ? { ringSystem: options.ringSystem } : {}) })
+  const run = form.run(part.input, { inputVersion: part.inputVersion, ...options })
   if (!run.ok) return run
   const blank = run.result.blanks[0]
   const steps = design.route ?? defaultSteps(run.result)

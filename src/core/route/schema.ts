@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { ALLOY_IDS } from '../metals/alloys'
 import { OPERATIONS } from '../operations/catalogue'
 

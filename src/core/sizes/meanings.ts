@@ -1,7 +1,8 @@
-import { bangleInsideMm } from '../tables/bangles'
-import { letterDrillMm, numberDrillMm } from '../tables/drills'
-import { GAUGE_SCALES, type GaugeSystem, gaugeName, gaugeToMm } from '../tables/gauges'
-import { RING_SCALES, type RingSystem, ringInsideMm, ringSizeName, ukSizeName } from '../tables/rings'
+import { letterDrillMm, numberDrillMm } from '../tables/drills/drills'
+import { copperWeightMm, GAUGE_SCALES, type GaugeSystem, gaugeName, gaugeToMm } from '../tables/gauges/gauges'
+import { RING_SCALES, type RingSystem, ringInsideMm, ringSizeName, ukSizeName } from '../tables/rings/rings'
+import { findBlade } from '../tables/saws/blades'
+import { bangleInsideMm } from '../tables/worn/bangles'
 import { mmToInch } from '../units/convert'
 import { formatPlain } from '../units/format'
 import type { SizeMeaning } from './reading'
@@ -62,11 +63,20 @@ export function bangleMeaning(typed: string, inches: number, sixteenths: number)
   }
 }
 
-/** Blade sizes are bought by name; the number given is the blade's usual width (medium, preset). */
-const BLADE_WIDTH_MM: readonly number[] = [0.56, 0.52, 0.48, 0.44, 0.4, 0.36, 0.34, 0.32]
+/** A saw blade by its name; the size given is the width of the blade. */
+export function bladeMeaning(typed: string, name: string): SizeMeaning | string {
+  const blade = findBlade(name)
+  if (!blade) return `${name} is no saw blade in the tables: they run from 8/0 to 8`
+  return {
+    kind: 'blade',
+    ...base(typed, blade.widthMm, `saw blade ${blade.name}, about ${blade.widthMm} mm wide`),
+    blade: { name: blade.name },
+  }
+}
 
-export function bladeMeaning(typed: string, noughts: number): SizeMeaning | string {
-  const mm = BLADE_WIDTH_MM[noughts - 1]
-  if (mm === undefined) return `${noughts}/0 is no saw blade in the tables: they run from 1/0 to 8/0`
-  return { kind: 'blade', ...base(typed, mm, `saw blade ${noughts}/0, about ${mm} mm wide`), blade: { name: `${noughts}/0` } }
+/** Roofing copper by ounces to the square foot. */
+export function copperMeaning(typed: string, ouncePerFt2: number): SizeMeaning | string {
+  const mm = copperWeightMm(ouncePerFt2)
+  if (ouncePerFt2 < 1 || ouncePerFt2 > 64) return `${ouncePerFt2} oz is no copper sheet: it is sold from 1 to 64 oz to the square foot`
+  return { kind: 'length', ...base(typed, mm, `copper of ${ouncePerFt2} oz to the square foot`) }
 }

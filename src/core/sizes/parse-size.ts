@@ -1,9 +1,18 @@
-import type { GaugeSystem } from '../tables/gauges'
-import { GAUGE_SYSTEMS } from '../tables/gauges'
-import type { RingSystem } from '../tables/rings'
+import type { GaugeSystem } from '../tables/gauges/gauges'
+import { ASKED_SYSTEMS } from '../tables/gauges/gauges'
+import type { RingSystem } from '../tables/rings/rings'
 import { inchToMm, MM_PER_INCH } from '../units/convert'
 import { formatPlain } from '../units/format'
-import { bangleMeaning, bladeMeaning, gaugeMeaning, lengthMeaning, letterDrillMeaning, numberDrillMeaning, ringMeaning } from './meanings'
+import {
+  bangleMeaning,
+  bladeMeaning,
+  copperMeaning,
+  gaugeMeaning,
+  lengthMeaning,
+  letterDrillMeaning,
+  numberDrillMeaning,
+  ringMeaning,
+} from './meanings'
 import { NUMBER_PATTERN, normaliseText, readNumber } from './numbers'
 import type { SizeContext, SizeMeaning, SizeReading } from './reading'
 
@@ -28,7 +37,15 @@ const MM_PER_UNIT: Readonly<Record<string, number>> = {
   inches: MM_PER_INCH,
   '"': MM_PER_INCH,
 }
-const SYSTEM_WORDS: Readonly<Record<string, GaugeSystem>> = { 'b&s': 'B&S', awg: 'B&S', swg: 'SWG', msg: 'MSG', steel: 'MSG' }
+const SYSTEM_WORDS: Readonly<Record<string, GaugeSystem>> = {
+  'b&s': 'B&S',
+  awg: 'B&S',
+  swg: 'SWG',
+  msg: 'MSG',
+  steel: 'MSG',
+  galvanised: 'galvanised',
+  galv: 'galvanised',
+}
 
 function settle(typed: Typed, meaning: SizeMeaning | string): SizeReading {
   return typeof meaning === 'string' ? { kind: 'unknown', typed: typed.raw, message: meaning } : meaning
@@ -59,7 +76,7 @@ function readGauge(match: RegExpExecArray, typed: Typed): SizeReading | undefine
   return ask(
     typed,
     question,
-    GAUGE_SYSTEMS.map((system) => gaugeMeaning(typed.raw, system, index)),
+    ASKED_SYSTEMS.map((system) => gaugeMeaning(typed.raw, system, index)),
   )
 }
 
@@ -114,7 +131,8 @@ function readBareLetter(match: RegExpExecArray, typed: Typed): SizeReading {
 function readDashed(match: RegExpExecArray, typed: Typed): SizeReading {
   const [inches, other] = [Number(match[1]), Number(match[2])]
   const bangle = bangleMeaning(typed.raw, inches, other)
-  if (typed.context.expects === 'bangle') return settle(typed, bangle)
+  if (typeof bangle === 'string') return settle(typed, `${bangle}; for the fraction write "${inches}/${other} in"`)
+  if (typed.context.expects === 'bangle') return bangle
   const fraction =
     other === 0
       ? `"${typed.raw}" divides by zero`
@@ -130,7 +148,25 @@ function readNoughts(match: RegExpExecArray, typed: Typed): SizeReading {
   const noughts = Number(match[1])
   const gauges = (['B&S', 'SWG'] as const).filter((system) => (typed.context.gaugeSystem ?? system) === system)
   const question = `Is ${typed.raw} a gauge or a saw blade? Write "${typed.raw} ga" or "blade ${typed.raw}"`
-  return ask(typed, question, [...gauges.map((system) => gaugeMeaning(typed.raw, system, 1 - noughts)), bladeMeaning(typed.raw, noughts)])
+  return ask(typed, question, [
+    ...gauges.map((system) => gaugeMeaning(typed.raw, system, 1 - noughts)),
+    bladeMeaning(typed.raw, typed.text),
+  ])
+}
+
+/** "2.4" and "2/4" where a bangle is meant: a bangle size miswritten, or inches. Elsewhere they are plain numbers. */
+function readLooseBangle(match: RegExpExecArray, typed: Typed): SizeReading | undefined {
+  if (typed.context.expects !== 'bangle') return undefined
+  const [inches, other] = [Number(match[1]), Number(match[3])]
+  const asNumber = match[2] === '/' ? inches / other : Number(match[0])
+  return ask(
+    typed,
+    `Is ${typed.raw} the bangle size ${inches}-${other} (${inches} and ${other}/16 in), or ${typed.raw} inches? Write "${inches}-${other}" or "${typed.raw} in"`,
+    [
+      bangleMeaning(typed.raw, inches, other),
+      other === 0 && match[2] === '/' ? `"${typed.raw}" divides by zero` : lengthMeaning(typed.raw, inchToMm(asNumber), `${typed.raw} in`),
+    ],
+  )
 }
 
 /** First rule that reads the text wins, so the order goes from the most to the least explicit. */
@@ -139,26 +175,36 @@ const RULES: readonly Rule[] = [
     pattern: /^-/,
     read: (_, typed) => ({ kind: 'unknown', typed: typed.raw, message: `${typed.raw} is below zero; a size is above zero` }),
   },
-  { pattern: /^(\d\/0|0{2,6}|[\d. /]+?)\s*(?:gauge|ga|g)\.?\s*(b&s|awg|swg|msg|steel)?$/i, read: readGauge },
-  { pattern: /^(\d\/0|0{2,6}|[\d. /]+?)\s*(b&s|awg|swg|msg)(?:\s*(?:gauge|ga))?$/i, read: readGauge },
+  { pattern: /^(\d\/0|0{2,6}|[\d. /]+?)\s*(?:gauge|ga|g)\.?\s*(b&s|awg|swg|msg|steel|galvanised|galv)?$/i, read: readGauge },
+  { pattern: /^(\d\/0|0{2,6}|[\d. /]+?)\s*(b&s|awg|swg|msg|galvanised|galv)(?:\s*(?:gauge|ga))?$/i, read: readGauge },
   {
     pattern: /^(?:#|no\.? ?|number ?|drill ?#?)(\d+)$/i,
     read: (match, typed) => settle(typed, numberDrillMeaning(typed.raw, Number(match[1]))),
   },
   { pattern: /^(?:drill|letter) ?([a-z])$/i, read: (match, typed) => settle(typed, letterDrillMeaning(typed.raw, match[1] ?? '')) },
-  { pattern: /^blade ?(\d)\/0$/i, read: (match, typed) => settle(typed, bladeMeaning(typed.raw, Number(match[1]))) },
+  {
+    pattern: /^(?:blade ?(\d\/0|0{1,8}|-?\d)|(\d\/0|0{2,8}) blade)$/i,
+    read: (match, typed) => settle(typed, bladeMeaning(typed.raw, match[1] ?? match[2] ?? '')),
+  },
   {
     pattern: /^bangle ?(\d) ?[-/] ?(\d{1,2})$/i,
     read: (match, typed) => settle(typed, bangleMeaning(typed.raw, Number(match[1]), Number(match[2]))),
   },
   { pattern: /^us ?(?:size )?(.+)$/i, read: (match, typed) => readRing('US', match[1] ?? '', typed) },
   { pattern: /^iso ?(?:size )?(.+)$/i, read: (match, typed) => readRing('ISO', match[1] ?? '', typed) },
+  { pattern: /^(?:jp|japan) ?(?:size )?(.+)$/i, read: (match, typed) => readRing('JP', match[1] ?? '', typed) },
+  { pattern: /^(?:ch|it|swiss|italian) ?(?:size )?(.+)$/i, read: (match, typed) => readRing('CH', match[1] ?? '', typed) },
+  {
+    pattern: /^(\d+) ?oz\.?(?: ?\/ ?ft2?)? (?:copper|sheet)$/i,
+    read: (match, typed) => settle(typed, copperMeaning(typed.raw, Number(match[1]))),
+  },
   { pattern: /^uk ?(?:size )?(.+)$/i, read: (match, typed) => readUk(match[1] ?? '', typed) },
   { pattern: /^size (.+)$/i, read: readSize },
   { pattern: /^[a-z]$/i, read: readBareLetter },
   { pattern: /^[a-z](\+\d)? ?(1\/2|\.5)$|^z\+\d$/i, read: (match, typed) => readUk(match[0], typed) },
   { pattern: /^(\d)\/0$/, read: readNoughts },
   { pattern: /^(\d)-(\d{1,2})$/, read: readDashed },
+  { pattern: /^([1-4])([./])(\d{1,2})$/, read: readLooseBangle },
   { pattern: new RegExp(`^(${NUMBER_PATTERN})\\s*(mm|cm|m|inches|inch|in|")$`, 'i'), read: readLength },
   { pattern: /^(\d*\.?\d+|\d+\.)$/, read: readLength },
   { pattern: /^(?:\d+[ -])?\d+ ?\/ ?\d+$/, read: readFraction },

@@ -1,5 +1,5 @@
-import type { GaugeSystem } from '../tables/gauges'
-import type { RingSystem } from '../tables/rings'
+import type { GaugeSystem } from '../tables/gauges/gauges'
+import type { RingSystem } from '../tables/rings/rings'
 import type { FieldSize } from '../units/fields'
 
 /** What is known where a size is typed. */

@@ -40,6 +40,18 @@ export const SOURCES = {
     confidence: 'high',
     note: 'Table from ounce weights. From memory.',
   },
+  'us-galvanised': {
+    title: 'US galvanised sheet gauge',
+    confidence: 'high',
+    note: 'MSG weight and 2.5 oz/ft² of zinc. Trade table, from memory.',
+  },
+  'us-1893-gauge': { title: 'US standard gauge, 1893', confidence: 'medium', note: 'oz per ft² / 640 in inches. From memory.' },
+  'us-steel-wire': { title: 'US steel wire gauge', confidence: 'medium', note: 'Trade table, from memory.' },
+  'astm-b370': {
+    title: 'ASTM B370, copper sheet for building',
+    confidence: 'high',
+    note: 'Thickness from ounces to the square foot. From memory.',
+  },
   'asme-b94-11m': { title: 'ANSI/ASME B94.11M, twist drills', confidence: 'high', note: 'Inch values exact. From memory.' },
   'us-ring-scale': {
     title: 'US trade ring scale, diameter form',
@@ -52,10 +64,54 @@ export const SOURCES = {
     note: 'C = 40 mm + 1.25 mm per letter from C. Formula from memory, high; history of the standard medium.',
   },
   'iso-8653': { title: 'ISO 8653, ring sizes', confidence: 'high', note: 'The size is the inside circumference in mm. From memory.' },
+  'japan-ring': {
+    title: 'Japanese trade ring numbers',
+    confidence: 'medium',
+    note: 'Inside diameter (n + 38)/3 mm. Trade scale, from memory; JIS S 4700 itself follows the circumference.',
+  },
+  'continental-ring': {
+    title: 'Continental ring scale',
+    confidence: 'medium',
+    note: 'Circumference less 40 mm. Trade scale, from memory.',
+  },
   'bangle-scale': {
     title: 'South Asian bangle notation',
     confidence: 'high',
     note: 'a-b is a inches and b sixteenths, inside. Trade custom.',
+  },
+  'iso-6344': {
+    title: 'ISO 6344 (FEPA P), coated abrasives',
+    confidence: 'high',
+    note: 'Median grain; P240 and finer high, coarser medium. From memory.',
+  },
+  'ansi-b74-18': { title: 'ANSI B74.18 (CAMI), coated abrasives', confidence: 'medium', note: 'Sources differ by about 5 %. From memory.' },
+  'jis-r-6001': { title: 'JIS R 6001, abrasive grains', confidence: 'medium', note: 'From memory.' },
+  'fepa-f': { title: 'FEPA F, bonded abrasives', confidence: 'medium', note: 'Another scale than FEPA P. From memory.' },
+  'aws-a5-8': {
+    title: 'AWS A5.8, filler metals for brazing',
+    confidence: 'medium',
+    note: 'BAg-7, BAg-9, BAg-10 and BCuP high, hard solder medium, IT low; from memory. The supplier’s sheet wins.',
+  },
+  'astm-b601': {
+    title: 'ASTM B601, temper names of copper alloys',
+    confidence: 'high',
+    note: 'Tempers by B&S numbers of reduction. From memory.',
+  },
+  'iso-9202': {
+    title: 'ISO 9202, fineness of precious metals',
+    confidence: 'high',
+    note: 'Number of the standard high, full list medium. From memory.',
+  },
+  chemistry: { title: 'General chemistry', confidence: 'high', note: 'Well-known reactions; the product’s safety sheet decides.' },
+  ramanujan: {
+    title: 'Ramanujan, perimeter of an ellipse',
+    confidence: 'high',
+    note: 'Second approximation, 1914; right to 1e-8 mm at these sizes.',
+  },
+  'parallel-curve': {
+    title: 'Parallel curves (Steiner)',
+    confidence: 'high',
+    note: 'A curve set off by h round a convex outline is longer by 2π·h.',
   },
   'alloy-handbook': {
     title: 'Handbook property pages (ASM Handbook vol. 2; CDA alloy data)',

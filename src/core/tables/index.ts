@@ -1,4 +1,42 @@
-export { bangleInsideMm, bangleSizeName } from './bangles'
-export { letterDrillMm, numberDrillMm } from './drills'
-export { GAUGE_SCALES, GAUGE_SYSTEMS, type GaugeSystem, gaugeName, gaugeToMm, nearestGauge } from './gauges'
-export { RING_SCALES, RING_SYSTEMS, type RingSystem, ringInsideMm, ringSizeName, ringSizeOf, ukSizeName } from './rings'
+export { ALL_GRITS, GRIT_SCALES, GRITS, type Grit, type GritScale, gritsNamed, nearestGrit } from './abrasives/grits'
+export { type Drill, letterDrillMm, numberDrillMm, STANDARD_DRILLS } from './drills/drills'
+export { clearanceOf, FIT_IDS, FITS, type FitId, fitWords } from './drills/fits'
+export {
+  copperWeightMm,
+  GAUGE_SCALES,
+  GAUGE_SYSTEMS,
+  type GaugeSystem,
+  gaugeName,
+  gaugesOf,
+  gaugeToMm,
+  mmToBsGauge,
+  nearestGauge,
+} from './gauges/gauges'
+export { BASE_METALS, FLUXES, type HeatRange, isFluxRight } from './heat/fillers'
+export {
+  fahrenheitDifferenceC,
+  fahrenheitToC,
+  GRAMS_PER,
+  idealDensityGPerCm3,
+  type MassUnit,
+  toGrams,
+} from './metals/metal-data'
+export { findTable, TABLES, type TableId } from './registry'
+export {
+  RING_SCALES,
+  RING_SYSTEMS,
+  type RingSystem,
+  ringInsideMm,
+  ringNeighbours,
+  ringSizeName,
+  ringSizeOf,
+  ukSizeName,
+  usCircumferenceInsideMm,
+} from './rings/rings'
+export { domedHeadMm, edgeDistanceMm, flatHeadMm, headStickOutMm, holeFillMm, RIVET_SCHOOLS } from './rivets/rivets'
+export { BLADES, type Blade, findBlade, kerfOfMm, pilotMm, TEETH, teethInMetal } from './saws/blades'
+export { bezelHeightMm, bezelStripMm, ellipsePerimeterMm, OVAL_CABOCHONS } from './stones/stones'
+export { type Cell, type Column, type Ownership, type Row, SHELVES, type Shelf, type Table } from './table'
+export { DAPPING_CUPS_MM, DAPPING_PUNCHES_MM, largestPunchMm } from './tools/dapping'
+export { stampedLineMm, TOOL_FACES, type ToolFace } from './tools/tool-data'
+export { bangleInsideMm, bangleSizeName } from './worn/bangles'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Unit } from './unit'
 
 /** What a field may be typed as, besides a plain number in its unit. */
@@ -18,6 +18,8 @@ export interface FieldMeta {
 
 const FIELD_META = z.registry<FieldMeta>()
 const CHOICE_META = z.registry<{ readonly label: string; readonly titles: Readonly<Record<string, string>>; readonly help?: string }>()
+
+const TEXT_META = z.registry<{ readonly label: string; readonly help?: string }>()
 
 interface FieldSpec {
   readonly label: string
@@ -51,6 +53,11 @@ export function thicknessMm(spec: FieldSpec) {
   return numberField(metaFrom(spec, 'mm', 'thickness'))
 }
 
+/** An angle in degrees, as doors take it. The field's name ends in `Deg`. */
+export function angleDeg(spec: FieldSpec) {
+  return numberField(metaFrom(spec, '°'))
+}
+
 /** An inside diameter in mm; takes ring sizes. The field's name ends in `Mm`. */
 export function ringDiameterMm(spec: FieldSpec) {
   return numberField(metaFrom(spec, 'mm', 'ring'))
@@ -77,6 +84,14 @@ export function choice<const T extends Readonly<Record<string, string>>>(label: 
   return z.enum(keys).register(CHOICE_META, { label, titles, ...(help ? { help } : {}) })
 }
 
+/** Words as they are typed, at most so long. */
+export function words(label: string, longest: number, help?: string) {
+  return z
+    .string()
+    .max(longest)
+    .register(TEXT_META, { label, ...(help ? { help } : {}) })
+}
+
 function unwrap(schema: z.core.$ZodType): z.core.$ZodType {
   if (schema instanceof z.ZodDefault || schema instanceof z.ZodOptional) return unwrap(schema.def.innerType)
   return schema
@@ -92,6 +107,12 @@ export function fieldMetaOf(schema: z.core.$ZodType): FieldMeta | undefined {
 export function choiceMetaOf(schema: z.core.$ZodType) {
   const inner = unwrap(schema)
   return inner instanceof z.ZodType ? CHOICE_META.get(inner) : undefined
+}
+
+/** The label of a field of words, or undefined where the schema is none. */
+export function textMetaOf(schema: z.core.$ZodType) {
+  const inner = unwrap(schema)
+  return inner instanceof z.ZodType ? TEXT_META.get(inner) : undefined
 }
 
 /** Whether the field may be left out. */

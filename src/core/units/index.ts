@@ -1,5 +1,6 @@
 export { inchToMm, KELVIN_AT_ZERO_C, MM_PER_INCH, mmToInch, radToDeg } from './convert'
 export {
+  angleDeg,
   bangleDiameterMm,
   choice,
   choiceMetaOf,
@@ -11,7 +12,9 @@ export {
   lengthMm,
   ratio,
   ringDiameterMm,
+  textMetaOf,
   thicknessMm,
+  words,
 } from './fields'
 export { formatBoth, formatPlain, formatValue, roundTo } from './format'
 export { UNITS, type Unit } from './unit'

@@ -20,6 +20,9 @@ export const UNITS = [
   'US size',
   'UK size',
   'ISO size',
+  'HRC',
+  'µm',
+  '‰',
 ] as const
 
 export type Unit = (typeof UNITS)[number]

@@ -1,19 +1,20 @@
 'use server'
 import { revalidatePath } from 'next/cache'
-import { z } from 'zod'
+import * as z from 'zod'
 import { checkOrder } from '@/core/route'
-import { freezePlan, planDesign } from '../services/piece-plan'
+import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
 import { trayState } from '../services/tray-state'
 import { workshop } from '../workshop'
 import { type ActionResult, readAction, refuse } from './result'
 
 /** Starts a tray of workpieces on the plan as it stands; the plan is frozen with the version that made it. */
 export async function startTray(pieceId: number, size: number): Promise<ActionResult<{ trayId: number }>> {
-  const { jobs, bench, settings } = workshop()
+  const repositories = workshop()
+  const { jobs, bench } = repositories
   const piece = jobs.piece(pieceId)
   if (!piece) return refuse('This piece is no longer there.')
   if (!Number.isInteger(size) || size < 1 || size > 5000) return refuse('A tray holds 1 to 5000 pieces.')
-  const plan = planDesign(piece.design, settings.read())
+  const plan = planDesign(piece.design, planOptions(repositories))
   if (!plan.ok) return refuse(plan.issues[0]?.message ?? 'The size is not complete.', plan.issues)
   const stop = plan.result.checks.find((check) => check.level === 'stop')
   if (stop) return refuse(`Not released to the bench: ${stop.message}`)

@@ -1,6 +1,6 @@
 'use server'
 import { revalidatePath } from 'next/cache'
-import { z } from 'zod'
+import * as z from 'zod'
 import { rectangleOutline } from '@/core/geometry'
 import { ALLOY_IDS } from '@/core/metals'
 import { describeMeaning, parseSize } from '@/core/sizes'

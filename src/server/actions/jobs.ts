@@ -1,6 +1,6 @@
 'use server'
 import { revalidatePath } from 'next/cache'
-import { z } from 'zod'
+import * as z from 'zod'
 import { findForm } from '@/core/forms'
 import { JOB_STATUSES } from '../db/repositories'
 import { workshop } from '../workshop'

@@ -1,6 +1,6 @@
 'use server'
 import { revalidatePath } from 'next/cache'
-import { z } from 'zod'
+import * as z from 'zod'
 import { cutLayout as cut } from '../services/cut-layout'
 import { workshop } from '../workshop'
 import { type ActionResult, readAction, refuse } from './result'

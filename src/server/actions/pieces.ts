@@ -1,6 +1,6 @@
 'use server'
 import { revalidatePath } from 'next/cache'
-import { z } from 'zod'
+import * as z from 'zod'
 import { designSchema } from '../db/repositories'
 import { workshop } from '../workshop'
 import { type ActionResult, readAction, refuse } from './result'

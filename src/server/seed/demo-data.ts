@@ -1,4 +1,5 @@
 import { rectangleOutline } from '@/core/geometry'
+import type { ToolKind } from '@/core/toolwall'
 import type { NewStock } from '../db/repositories'
 import type { NewJob } from '../db/repositories/jobs'
 
@@ -100,3 +101,47 @@ export const JOBS = {
 export const RING_GROWTHS_MM = [0.13, 0.19, 0.15, 0.21, 0.17, 0.12] as const
 export const OLD_BANGLE_GROWTHS_MM = [0.42, 0.18, 0.55, 0.31] as const
 export const OLD_BUTTON_GROWTHS_MM = [-0.11, -0.16, -0.08, -0.14, -0.12, -0.19, -0.1] as const
+
+/** Starting sets that hang on the demonstration's wall. */
+export const WALL_SETS = [
+  'drills-50-80',
+  'blades-fine',
+  'punches',
+  'cups',
+  'cutters-mm',
+  'ring-mandrel',
+  'stakes',
+  'stamps-2',
+  'solder-percent',
+  'papers',
+  'compounds',
+  'hammers',
+] as const
+
+/** Tools that were put under the calipers. */
+export const WALL_MEASURED: readonly (readonly [ToolKind, string, number])[] = [
+  ['punch', '25 mm', 24.86],
+  ['punch', '32 mm', 31.9],
+  ['drill', '#56', 1.19],
+  ['drill', '#68', 0.78],
+  ['disc-cutter', '14 mm', 13.93],
+]
+
+export const BROKEN_BLADES: readonly (readonly [string, number])[] = [
+  ['4/0', 5],
+  ['6/0', 2],
+]
+
+/** Letters of the railway's own 2 mm set, as stamped and measured. */
+export const STAMP_WIDTHS_MM: Readonly<Record<string, number>> = {
+  A: 1.86,
+  E: 1.62,
+  G: 1.9,
+  I: 0.98,
+  L: 1.55,
+  N: 1.84,
+  O: 1.95,
+  R: 1.78,
+  S: 1.6,
+  T: 1.64,
+}

@@ -1,10 +1,21 @@
 import { packLayout } from '@/core/layout'
 import { type DesignStep, insertAnneal } from '@/core/route'
+import { findStartingSet, type ToolKind } from '@/core/toolwall'
 import type { Design, Repositories } from '../db/repositories'
 import type { NewJob } from '../db/repositories/jobs'
 import { instanceOf } from '../services/cut-layout'
-import { freezePlan, planDesign } from '../services/piece-plan'
-import { JOBS, OLD_BANGLE_GROWTHS_MM, OLD_BUTTON_GROWTHS_MM, RING_GROWTHS_MM, SHEETS } from './demo-data'
+import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
+import {
+  BROKEN_BLADES,
+  JOBS,
+  OLD_BANGLE_GROWTHS_MM,
+  OLD_BUTTON_GROWTHS_MM,
+  RING_GROWTHS_MM,
+  SHEETS,
+  STAMP_WIDTHS_MM,
+  WALL_MEASURED,
+  WALL_SETS,
+} from './demo-data'
 
 const TOGETHER = new Set(['anneal', 'pickle'])
 
@@ -27,7 +38,7 @@ function addPiece(to: Repositories, seed: SeedPiece): number {
 /** A tray on the piece's plan as it stands. */
 function addTray(to: Repositories, pieceId: number, size: number) {
   const piece = to.jobs.piece(pieceId)
-  const plan = piece && planDesign(piece.design, to.settings.read())
+  const plan = piece && planDesign(piece.design, planOptions(to))
   if (!piece || !plan?.ok) throw new Error(`demonstration piece ${pieceId} has no plan: ${JSON.stringify(plan)}`)
   const frozen = freezePlan(piece, plan)
   return { id: to.bench.addTray(pieceId, size, frozen), frozen }
@@ -71,7 +82,7 @@ function finishedTray(to: Repositories, pieceId: number, growthsMm: readonly num
 /** Hard sheet domed as it came, annealed before the rim is planished. */
 function hardRoute(to: Repositories, pieceId: number): void {
   const piece = to.jobs.piece(pieceId)
-  const plan = piece && planDesign(piece.design, to.settings.read())
+  const plan = piece && planDesign(piece.design, planOptions(to))
   if (!piece || !plan?.ok) return
   const cold = plan.steps.filter((step) => !TOGETHER.has(step.op))
   const planish: DesignStep = { id: 'planish-1', op: 'planish', params: { thinnedFraction: 0.09, what: 'the rim' } }
@@ -112,6 +123,21 @@ function seedDrawer(to: Repositories): void {
     temper: 'annealed',
     parentId: null,
   })
+}
+
+/** The railway's wall: sets as bought, some measured, blades broken, a punch of which only the maker's label is known. */
+function seedTools(to: Repositories): void {
+  for (const id of WALL_SETS) for (const tool of findStartingSet(id)?.tools ?? []) to.tools.add(tool)
+  const named = (kind: ToolKind, label: string) => to.tools.all().find((tool) => tool.kind === kind && tool.label === label)?.id ?? 0
+  for (const [kind, label, measured] of WALL_MEASURED) to.tools.setMeasured(named(kind, label), measured)
+  for (const [label, broken] of BROKEN_BLADES) to.tools.change(named('blade', label), -broken, 'broke')
+  to.tools.add({ kind: 'punch', label: 'lamp-room punch C' })
+  const mandrel = named('mandrel', 'ring mandrel, US 1 to 15')
+  const marks = to.tools.one(mandrel)?.facts.marks ?? []
+  to.tools.setFacts(mandrel, {
+    marks: marks.map((mark, i) => ({ ...mark, diameterMm: Number((mark.diameterMm + 0.03 + 0.002 * i).toFixed(3)) })),
+  })
+  to.tools.setFacts(named('stamp', 'letters 2 mm'), { widths: STAMP_WIDTHS_MM })
 }
 
 function seedButtons(to: Repositories): void {
@@ -200,6 +226,7 @@ export function seedDemo(to: Repositories): void {
   to.transaction(() => {
     to.settings.write({ workshopName: 'Orrin Vale night mail', defaultAlloy: 'red-brass-c230' })
     seedDrawer(to)
+    seedTools(to)
     seedButtons(to)
     const ring = addPiece(to, {
       job: JOBS.rings,

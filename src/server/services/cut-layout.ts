@@ -1,6 +1,7 @@
 import { findIllegal, type LayoutInput, placedOutline, remnantsOf } from '@/core/layout'
 import type { Repositories, StoredLayout } from '../db/repositories'
 import { itemsOfPieces, layoutSheetOf } from './layout-items'
+import { planOptions } from './piece-plan'
 
 export type CutResult = { readonly ok: true; readonly remnants: readonly string[] } | { readonly ok: false; readonly message: string }
 
@@ -11,7 +12,7 @@ export function instanceOf(
 ): LayoutInput | undefined {
   const stock = repositories.drawer.one(layout.sheetId)
   if (!stock?.outer) return undefined
-  const items = itemsOfPieces(repositories.jobs.pieces(layout.jobId), repositories.settings.read()).map((entry) => entry.item)
+  const items = itemsOfPieces(repositories.jobs.pieces(layout.jobId), planOptions(repositories)).map((entry) => entry.item)
   return {
     name: '',
     objective: 'place',

@@ -1,5 +1,6 @@
 import type { LayoutItem, LayoutSheet } from '@/core/layout'
-import type { Piece, Settings, Stock } from '../db/repositories'
+import type { PlanOptions } from '@/core/route'
+import type { Piece, Stock } from '../db/repositories'
 import { planDesign } from './piece-plan'
 
 /** A blank of a job as the layout takes it, with the words for its label. */
@@ -10,9 +11,9 @@ export interface JobItem {
 }
 
 /** Blanks of a job's pieces cut from sheet: quantity and spares, circles kept exact. */
-export function itemsOfPieces(pieces: readonly Piece[], settings: Pick<Settings, 'ringSystem'>): JobItem[] {
+export function itemsOfPieces(pieces: readonly Piece[], options: PlanOptions): JobItem[] {
   return pieces.flatMap((piece) => {
-    const plan = planDesign(piece.design, settings)
+    const plan = planDesign(piece.design, options)
     if (!plan.ok) return []
     return plan.result.blanks
       .filter((blank) => blank.stock === 'sheet')

@@ -1,10 +1,15 @@
 import type { AlloyId } from '@/core/metals'
-import { type PiecePlan, planPiece, walkTemper } from '@/core/route'
-import type { Design, FrozenPlan, Piece, Settings } from '../db/repositories'
+import { type PiecePlan, type PlanOptions, planPiece, walkTemper } from '@/core/route'
+import type { Design, FrozenPlan, Piece, Repositories } from '../db/repositories'
+
+/** What a workshop brings to every plan: its ring system and its own tools. */
+export function planOptions({ settings, tools }: Pick<Repositories, 'settings' | 'tools'>): PlanOptions {
+  return { ringSystem: settings.read().ringSystem, tools: tools.owned() }
+}
 
 /** The plan of a stored design under the workshop's settings. */
-export function planDesign(design: Design, settings: Pick<Settings, 'ringSystem'>): PiecePlan {
-  return planPiece(design, { ringSystem: settings.ringSystem })
+export function planDesign(design: Design, options: PlanOptions): PiecePlan {
+  return planPiece(design, options)
 }
 
 /** The plan as a tray takes it to the bench; it does not change when the design does. */

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { type CutSheetItem, cutSheetSvg } from '@/core/drawing'
 import { type LayoutInput, layoutInput, placedOutline } from '@/core/layout'
 import type { Repositories, StoredLayout } from '../db/repositories'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { DoorAnswer } from '@/core/commands'
 import { parseSize } from '@/core/sizes'
 import type { Repositories } from '../db/repositories'

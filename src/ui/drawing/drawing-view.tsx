@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useRef } from 'react'
 import type { DrawingHandle, DrawingShape, DrawingView as View } from '@/core/drawing'
-import { PALETTE } from '../theme/palette'
+import { FONTS, PALETTE } from '../theme/palette'
 import { DimensionLine } from './dimension-line'
 import { type Fit, fitView, scaleWords } from './scale'
 
@@ -12,6 +12,8 @@ interface DrawingViewProps {
   readonly colour: { readonly face: string; readonly edge: string }
   readonly width: number
   readonly height: number
+  /** Largest scale, px to a millimetre; small things want more. */
+  readonly maxScale?: number
   /** Called with the field and how much to add to it; absent, the drawing is only looked at. */
   readonly onHandle?: (field: string, change: number) => void
 }
@@ -21,7 +23,7 @@ const LINE: Readonly<Record<string, object>> = {
   scribe: { stroke: PALETTE.ink, strokeWidth: 0.8, fill: 'none' },
   centre: { stroke: PALETTE.muted, strokeWidth: 0.9, strokeDasharray: '8 3 2 3', fill: 'none' },
   allowance: { stroke: PALETTE.ochre, strokeWidth: 1.2, strokeDasharray: '2 2', fill: 'none' },
-  tool: { stroke: PALETTE.muted, strokeWidth: 1.2, fill: 'none' },
+  tool: { stroke: PALETTE.ink, strokeWidth: 1.2, fill: '#aebcc4' },
 }
 
 function pathOf(points: readonly (readonly [number, number])[], fit: Fit, close: boolean): string {
@@ -90,8 +92,8 @@ function Handle({ handle, fit, onMove }: { readonly handle: DrawingHandle; reado
 }
 
 /** One view of the piece, true to scale in its own metal, with dimension lines and handles that change the inputs. */
-export function DrawingView({ view, colour, width, height, onHandle }: DrawingViewProps) {
-  const fit = fitView(view, width, height)
+export function DrawingView({ view, colour, width, height, maxScale, onHandle }: DrawingViewProps) {
+  const fit = fitView(view, width, height, maxScale)
   return (
     <Box component="figure" sx={{ m: 0 }}>
       <Box component="figcaption" sx={{ display: 'flex', justifyContent: 'space-between', px: 2.25, pt: 1.25 }}>
@@ -115,6 +117,19 @@ export function DrawingView({ view, colour, width, height, onHandle }: DrawingVi
         ))}
         {view.dimensions.map((dimension) => (
           <DimensionLine key={dimension.text} dimension={dimension} fit={fit} />
+        ))}
+        {view.notes.map((note) => (
+          <text
+            key={`${note.text}-${note.at[0]}`}
+            x={fit.toX(note.at[0])}
+            y={fit.toY(note.at[1]) + 5}
+            textAnchor="middle"
+            fontFamily={FONTS.mono}
+            fontSize={14}
+            fill={PALETTE.ink}
+          >
+            {note.text}
+          </text>
         ))}
         {onHandle
           ? view.handles.map((handle) => (

@@ -55,10 +55,11 @@ export function CheckList({ checks }: { readonly checks: readonly Check[] }) {
   )
 }
 
-function WorkingSteps({ result }: { readonly result: FormResult }) {
+/** Each step of a working: formula, numbers, result, source. */
+export function WorkingSteps({ steps }: { readonly steps: FormResult['working'] }) {
   return (
     <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-      {result.working.map((step) => (
+      {steps.map((step) => (
         <Box component="li" key={step.label + step.value} sx={{ borderBottom: `1px dotted ${PALETTE.hairline}`, py: 0.75 }}>
           <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
             <Typography>{step.label}</Typography>
@@ -133,7 +134,7 @@ export function AnswerColumn({ result, record }: { readonly result: FormResult; 
       <Typography variant="h2" sx={{ mt: 1.5 }}>
         The working
       </Typography>
-      <WorkingSteps result={result} />
+      <WorkingSteps steps={result.working} />
       <Typography variant="h2" sx={{ mt: 1.5 }}>
         What moves it
       </Typography>

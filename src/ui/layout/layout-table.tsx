@@ -23,6 +23,8 @@ interface LayoutTableProps {
   readonly draft: { readonly id: number; readonly sheetId: number; readonly placements: readonly Placement[] } | null
   readonly cut: readonly { readonly id: number; readonly label: string; readonly count: number }[]
   readonly kerfMm: number
+  /** The smith's own blade for this metal, where the wall has one. */
+  readonly ownBlade: string | null
   readonly marginMm: number
 }
 
@@ -59,7 +61,7 @@ function Blanks({ items, placements }: Pick<LayoutTableProps, 'items'> & { reado
 
 /** The job's blanks on a sheet from the drawer: packed, moved by hand, printed at full size, cut. */
 export function LayoutTable(props: LayoutTableProps) {
-  const { jobId, jobs, items, sheets, cut, kerfMm, marginMm } = props
+  const { jobId, jobs, items, sheets, cut, kerfMm, ownBlade, marginMm } = props
   const router = useRouter()
   const layout = useLayout(props)
   const [selected, setSelected] = useState<number | null>(null)
@@ -123,7 +125,8 @@ export function LayoutTable(props: LayoutTableProps) {
           width={190}
         />
         <Typography variant="body2" sx={{ mt: 0.75 }}>
-          Kerf <span className="fig">{kerfMm}</span>, margin <span className="fig">{marginMm} mm</span>
+          Kerf <span className="fig">{formatPlain(kerfMm, 2)}</span>
+          {ownBlade ? ` (your ${ownBlade} blade)` : ''}, margin <span className="fig">{marginMm} mm</span>
           {choice ? (
             <>
               , sheet <span className="fig">{formatPlain(netAreaMm2(choice.sheet.outer, choice.sheet.holes) / 100, 1)} cm²</span>

@@ -10,7 +10,18 @@ import { useRouter } from 'next/navigation'
 import { useId, useState } from 'react'
 import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { OPERATIONS } from '@/core/operations'
-import { checkOrder, type DesignStep, insertAnneal, type PieceDesign, planPiece, type TemperState, walkTemper, wordsOf } from '@/core/route'
+import {
+  checkOrder,
+  type DesignStep,
+  insertAnneal,
+  type PieceDesign,
+  planPiece,
+  type TemperState,
+  type ToolNote,
+  toolNotes,
+  walkTemper,
+  wordsOf,
+} from '@/core/route'
 import { startTray } from '@/server/actions/bench'
 import { saveDesign } from '@/server/actions/pieces'
 import { ChoiceField } from '../shared/choice-field'
@@ -34,6 +45,7 @@ interface StepRowProps {
   readonly title: string
   readonly say: string
   readonly state: TemperState | undefined
+  readonly tool: ToolNote | undefined
   readonly finding: string | undefined
   readonly onMove: (by: number) => void
   readonly onRemove: () => void
@@ -42,7 +54,7 @@ interface StepRowProps {
 const LIGHT_WORDS = { green: 'easy', amber: 'anneal soon', red: 'may split' } as const
 const LIGHT_COLOUR = { green: PALETTE.verdigris, amber: PALETTE.ochre, red: PALETTE.fire } as const
 
-function StepRow({ step, index, count, title, say, state, finding, onMove, onRemove }: StepRowProps) {
+function StepRow({ step, index, count, title, say, state, tool, finding, onMove, onRemove }: StepRowProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: step.id })
   return (
     <Box
@@ -86,6 +98,11 @@ function StepRow({ step, index, count, title, say, state, finding, onMove, onRem
         <Typography variant="body2" noWrap title={say}>
           {say}
         </Typography>
+        {tool ? (
+          <Typography variant="body2" sx={{ color: tool.level === 'note' ? PALETTE.ochre : PALETTE.verdigris }}>
+            {tool.message}
+          </Typography>
+        ) : null}
         {finding ? (
           <Typography role="alert" sx={{ fontSize: 13, color: PALETTE.fire }}>
             {finding}
@@ -131,8 +148,8 @@ const ADDABLE = Object.fromEntries(
 )
 
 function useRoute(piece: RouteStationProps['piece']) {
-  const { ringSystem } = useWorkshop()
-  const plan = planPiece(piece.design, { ringSystem })
+  const { ringSystem, tools } = useWorkshop()
+  const plan = planPiece(piece.design, { ringSystem, tools })
   const [steps, setSteps] = useState<readonly DesignStep[]>(plan.ok ? plan.steps : [])
   const [bought, setBought] = useState<BoughtTemper>(piece.design.bought)
   const [note, setNote] = useState(piece.design.orderNote ?? '')
@@ -146,14 +163,14 @@ function useRoute(piece: RouteStationProps['piece']) {
     const saved = await saveDesign(piece.id, { ...piece.design, bought: next.bought ?? bought, route, orderNote })
     setProblem(saved.ok ? '' : saved.message)
   }
-  return { plan, steps, bought, note, setNote, problem, setProblem, keep }
+  return { plan, tools, steps, bought, note, setNote, problem, setProblem, keep }
 }
 
 /** The steps in order, each with what it does to the metal; dragged or keyed, the ribbon follows. */
 export function RouteStation({ piece }: RouteStationProps) {
   const router = useRouter()
   const dndId = useId()
-  const { plan, steps, bought, note, setNote, problem, setProblem, keep } = useRoute(piece)
+  const { plan, tools, steps, bought, note, setNote, problem, setProblem, keep } = useRoute(piece)
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
   if (!plan.ok)
     return (
@@ -163,6 +180,7 @@ export function RouteStation({ piece }: RouteStationProps) {
     )
   const walk = walkTemper({ ...plan.temper, bought, steps })
   const findings = checkOrder(steps)
+  const notes = toolNotes(steps, { thicknessMm: plan.temper.thicknessMm, tools })
   const move = (from: number, to: number) => void keep({ steps: arrayMove([...steps], from, to) })
   const anneal = (before: number) =>
     void keep({
@@ -211,6 +229,7 @@ export function RouteStation({ piece }: RouteStationProps) {
                       title={words.title}
                       say={words.say}
                       state={walk.steps[i]}
+                      tool={notes.find((item) => item.step === i)}
                       finding={findings.find((finding) => finding.step === i)?.message}
                       onMove={(by) => move(i, i + by)}
                       onRemove={() => void keep({ steps: steps.filter((_, j) => j !== i) })}

@@ -4,9 +4,11 @@ import Button from '@mui/material/Button'
 import OutlinedInput from '@mui/material/OutlinedInput'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useRef, useState } from 'react'
 import { type AskAnswer, answerAsk } from '@/core/ask'
+import { rowSummary } from '@/core/lookup'
 import { describeMeaning } from '@/core/sizes'
 import { formatPlain, mmToInch } from '@/core/units'
 import { addPiece } from '@/server/actions/jobs'
@@ -68,6 +70,68 @@ function FormAnswerView({ answer, onMake, busy }: { readonly answer: FormAnswer;
   )
 }
 
+function AdviceAnswerView({ answer }: { readonly answer: Extract<AskAnswer, { kind: 'advice' }> }) {
+  const { advice } = answer
+  return (
+    <>
+      <Typography variant="h2">{answer.title}</Typography>
+      {advice ? (
+        <>
+          <Typography data-testid="ask-answer" sx={{ fontSize: 17, fontWeight: 700, my: 0.5 }}>
+            {advice.answer}
+          </Typography>
+          {advice.missing ? <Typography sx={{ color: PALETTE.ochre }}>{advice.missing}</Typography> : null}
+          {advice.checks
+            .filter((check) => check.level === 'stop' || check.level === 'warn')
+            .map((check) => (
+              <Typography key={check.code + check.message} variant="body2" sx={{ mt: 0.5 }}>
+                <b>!</b> {check.message}
+              </Typography>
+            ))}
+        </>
+      ) : (
+        answer.problems.map((problem) => (
+          <Typography key={problem} sx={{ color: PALETTE.fire }}>
+            {problem}
+          </Typography>
+        ))
+      )}
+      <Button component={Link} href={`/tables/advice/${answer.adviser}`} sx={{ mt: 1.5 }}>
+        Open the adviser
+      </Button>
+    </>
+  )
+}
+
+/** How many findings of the tables stand under an answer. */
+const FINDINGS_SHOWN = 5
+
+function Findings({ found }: { readonly found: Extract<AskAnswer, { kind: 'size' }>['found'] }) {
+  if (found.findings.length === 0) return null
+  return (
+    <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 1, borderTop: `1px solid ${PALETTE.hairline}` }}>
+      {found.findings.slice(0, FINDINGS_SHOWN).map(({ table, row }) => (
+        <Box
+          component="li"
+          key={`${table.id}/${row.id}`}
+          sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, fontSize: 13, pt: 0.5 }}
+        >
+          <span>
+            {row.name}
+            {row.confidence === 'low' ? ' (a suggestion)' : ''}
+          </span>
+          <span className="fig">{rowSummary(table, row)}</span>
+        </Box>
+      ))}
+      <Box component="li" sx={{ pt: 0.75 }}>
+        <Link href={`/tables?q=${encodeURIComponent(found.text)}`} style={{ color: PALETTE.verdigris, fontWeight: 600, fontSize: 13 }}>
+          See it between its neighbours
+        </Link>
+      </Box>
+    </Box>
+  )
+}
+
 function SizeAnswerView({ answer }: { readonly answer: Extract<AskAnswer, { kind: 'size' }> }) {
   const { reading } = answer
   return (
@@ -84,20 +148,24 @@ function SizeAnswerView({ answer }: { readonly answer: Extract<AskAnswer, { kind
           ))}
         </Box>
       ) : null}
+      <Findings found={answer.found} />
     </>
   )
 }
 
-/** One line to ask anything short: a piece with its sizes, a size, a conversion. Answers as it is typed. */
+/** One line to ask anything short: a piece with its sizes, a size, a conversion, a table, which tool. Answers as it is typed. */
 export function AskLine() {
-  const { ringSystem, defaultAlloy } = useWorkshop()
+  const { ringSystem, defaultAlloy, tools } = useWorkshop()
   const router = useRouter()
   const [text, setText] = useState('')
   const [open, setOpen] = useState(false)
   const [busy, setBusy] = useState(false)
   const box = useRef<HTMLDivElement>(null)
   const deferred = useDeferredValue(text)
-  const answer = useMemo(() => answerAsk(deferred, { ringSystem, alloy: defaultAlloy }), [deferred, ringSystem, defaultAlloy])
+  const answer = useMemo(
+    () => answerAsk(deferred, { ringSystem, alloy: defaultAlloy, owned: tools }),
+    [deferred, ringSystem, defaultAlloy, tools],
+  )
 
   async function make() {
     if (answer.kind !== 'form') return
@@ -134,7 +202,10 @@ export function AskLine() {
         }}
         onFocus={() => setOpen(true)}
         onKeyDown={(event) => {
-          if (event.key === 'Enter' && answer.kind === 'form' && answer.run?.ok) void make()
+          if (event.key !== 'Enter') return
+          if (answer.kind === 'form' && answer.run?.ok) void make()
+          if (answer.kind === 'advice') router.push(`/tables/advice/${answer.adviser}`)
+          if (answer.kind === 'size' && answer.found.findings.length > 0) router.push(`/tables?q=${encodeURIComponent(answer.found.text)}`)
         }}
       />
       {open && answer.kind !== 'empty' ? (
@@ -145,6 +216,8 @@ export function AskLine() {
         >
           {answer.kind === 'form' ? (
             <FormAnswerView answer={answer} onMake={() => void make()} busy={busy} />
+          ) : answer.kind === 'advice' ? (
+            <AdviceAnswerView answer={answer} />
           ) : (
             <SizeAnswerView answer={answer} />
           )}

@@ -7,6 +7,7 @@ const PATHS: Readonly<Record<string, ReactNode>> = {
   layout: <path d="M4 5h16v14H4zM4 13h9V5M13 9h7M13 13v6" />,
   drawer: <path d="M4 5h16v6H4zM4 13h16v6H4zM10 8h4M10 16h4" />,
   book: <path d="M6 4h12v16H7a2 2 0 0 1-2-2V5a1 1 0 0 1 1-1ZM9 8h6M9 12h4" />,
+  tables: <path d="M3 8h18v8H3zM7 8v4M11 8v3M15 8v4M19 8v3" />,
   settings: <path d="M4 7h9M17 7h3M4 12h3M11 12h9M4 17h9M17 17h3M15 5v4M9 10v4M15 15v4" />,
 }
 

@@ -11,6 +11,7 @@ const PLACES = [
   { href: '/layout', name: 'layout', label: 'Layout' },
   { href: '/drawer', name: 'drawer', label: 'Drawer' },
   { href: '/book', name: 'book', label: 'Book' },
+  { href: '/tables', name: 'tables', label: 'Tables' },
   { href: '/settings', name: 'settings', label: 'Settings' },
 ] as const
 
@@ -50,7 +51,7 @@ const itemSx = (on: boolean) => ({
   '&:hover': { color: '#fff' },
 })
 
-/** The six places, always in reach: down the side, or along the foot of a phone. */
+/** The six places and the settings, always in reach: down the side, or along the foot of a phone. */
 export function Rail() {
   const path = usePathname()
   return (

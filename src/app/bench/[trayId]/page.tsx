@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
 import { ALLOYS } from '@/core/metals'
 import { findOperation } from '@/core/operations'
-import { wordsOf } from '@/core/route'
+import { toolNotes, wordsOf } from '@/core/route'
 import { walkFrozen } from '@/server/services/piece-plan'
 import { trayState } from '@/server/services/tray-state'
 import { workshop } from '@/server/workshop'
@@ -9,13 +9,15 @@ import { BenchStep } from '@/ui/bench/bench-step'
 
 export default async function TrayPage({ params }: { params: Promise<{ trayId: string }> }) {
   const { trayId } = await params
-  const state = trayState(workshop(), Number(trayId))
+  const repositories = workshop()
+  const state = trayState(repositories, Number(trayId))
   if (!state) notFound()
   const { tray, progress } = state
   const alloy = Object.values(ALLOYS).find((item) => item.id === tray.plan.alloy) ?? ALLOYS['sterling-925']
   const step = tray.plan.steps[progress.stepIndex]
   const operation = step && findOperation(step.op)
   const words = step ? wordsOf(step, { alloy: alloy.id, thicknessMm: tray.plan.thicknessMm }) : null
+  const own = step ? toolNotes([step], { thicknessMm: tray.plan.thicknessMm, tools: repositories.tools.owned() })[0] : undefined
   const here = state.readings.filter((reading) => reading.stepId === step?.id && reading.workpiece === (progress.workpiece ?? 1))
   return (
     <BenchStep
@@ -42,7 +44,9 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
             }
           : null
       }
-      words={words}
+      words={
+        words && own ? { ...words, facts: [...words.facts, { label: 'Your tool', value: own.message.replace(/^Yours: /, '') }] } : words
+      }
       progress={progress}
       walk={walkFrozen(tray.plan)}
       lastReading={here.at(-1) ?? null}

@@ -1,16 +1,21 @@
 import { notFound } from 'next/navigation'
+import { ownKerf } from '@/core/advice'
 import { itemsOfPieces, layoutSheetOf } from '@/server/services/layout-items'
+import { planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { LayoutTable } from '@/ui/layout/layout-table'
 import { PageHead } from '@/ui/shared/page-head'
 
 export default async function LayoutPage({ params }: { params: Promise<{ jobId: string }> }) {
   const { jobId } = await params
-  const { jobs, drawer, layouts, settings } = workshop()
+  const repositories = workshop()
+  const { jobs, drawer, layouts, settings } = repositories
   const job = jobs.job(Number(jobId))
   if (!job) notFound()
   const preferences = settings.read()
-  const items = itemsOfPieces(jobs.pieces(job.id), preferences)
+  const items = itemsOfPieces(jobs.pieces(job.id), planOptions(repositories))
+  const thicknessMm = items[0]?.item.thicknessMm
+  const own = thicknessMm === undefined ? undefined : ownKerf(thicknessMm, repositories.tools.owned())
   const sheets = drawer
     .all()
     .filter((stock) => stock.kind === 'sheet')
@@ -37,7 +42,8 @@ export default async function LayoutPage({ params }: { params: Promise<{ jobId: 
         sheets={sheets}
         draft={draft ?? null}
         cut={cut}
-        kerfMm={draft?.kerfMm ?? preferences.kerfMm}
+        kerfMm={draft?.kerfMm ?? own?.kerfMm ?? preferences.kerfMm}
+        ownBlade={own ? own.blade : null}
         marginMm={draft?.marginMm ?? preferences.marginMm}
       />
     </>

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Db } from '../connection'
 import { type FrozenPlan, frozenPlanSchema } from './design'
 import { identity, jsonColumn } from './rows'

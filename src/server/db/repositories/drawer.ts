@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { ALLOY_IDS, type AlloyId, type BoughtTemper } from '@/core/metals'
 import type { Db } from '../connection'
 import { identity, jsonColumn, outlineSchema } from './rows'

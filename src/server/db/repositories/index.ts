@@ -4,6 +4,7 @@ import { makeDrawerRepository } from './drawer'
 import { makeJobRepository } from './jobs'
 import { makeLayoutRepository } from './layouts'
 import { makeSettingsRepository } from './settings'
+import { makeToolRepository } from './tools'
 
 export type { BenchEvent, Reading, Tray } from './bench'
 export { type Design, designSchema, type FrozenPlan } from './design'
@@ -11,6 +12,7 @@ export type { NewStock, Stock } from './drawer'
 export { JOB_STATUSES, type Job, type JobStatus, type Piece } from './jobs'
 export type { StoredLayout } from './layouts'
 export { type Settings, settingsSchema } from './settings'
+export { TOOL_REASONS, type WallTool } from './tools'
 
 const MADE = new WeakMap<Db, Repositories>()
 export type Repositories = ReturnType<typeof make>
@@ -21,6 +23,7 @@ function make(db: Db) {
     jobs: makeJobRepository(db),
     drawer: makeDrawerRepository(db),
     layouts: makeLayoutRepository(db),
+    tools: makeToolRepository(db),
     bench: makeBenchRepository(db),
     transaction: <T>(work: () => T): T => db.transaction(work)(),
   }

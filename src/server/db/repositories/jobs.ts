@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Db } from '../connection'
 import { type Design, designSchema } from './design'
 import { identity, jsonColumn } from './rows'

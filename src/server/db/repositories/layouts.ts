@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Placement } from '@/core/layout'
 import type { Db } from '../connection'
 import { identity, jsonColumn } from './rows'

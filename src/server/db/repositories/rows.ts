@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 
 /** Parses a JSON column by a schema; a stored text that does not fit is our own fault and throws. */
 export function jsonColumn<S extends z.ZodType>(schema: S) {

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { ALLOY_IDS } from '@/core/metals'
 import { RING_SYSTEMS } from '@/core/tables'
 import type { Db } from '../connection'

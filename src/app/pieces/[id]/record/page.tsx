@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
 import { ownAllowance } from '@/core/logbook'
 import { recordGroups } from '@/server/services/own-record'
-import { planDesign } from '@/server/services/piece-plan'
+import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { RecordStation } from '@/ui/record/record-station'
 
@@ -11,7 +11,7 @@ export default async function RecordPage({ params }: { params: Promise<{ id: str
   const piece = repositories.jobs.piece(Number(id))
   if (!piece) notFound()
   const trays = repositories.bench.trays().filter((tray) => tray.pieceId === piece.id)
-  const plan = planDesign(piece.design, repositories.settings.read())
+  const plan = planDesign(piece.design, planOptions(repositories))
   const group = plan.ok
     ? recordGroups(repositories).find(
         (item) => item.form === plan.result.form && item.alloy === plan.temper.alloy && item.method === plan.result.method,

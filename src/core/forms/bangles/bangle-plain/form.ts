@@ -1,6 +1,6 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { BAND_LENGTH_SCHOOLS, PI_SCHOOLS } from '../../../forming/band-length'
-import { bangleSizeName } from '../../../tables/bangles'
+import { bangleSizeName } from '../../../tables/worn/bangles'
 import { bangleDiameterMm, choice, lengthMm, ratio } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { planClosedBand } from '../../common/closed-band'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Drawing } from '../../../drawing/drawing'
 import { arcPoints, circleOutline } from '../../../geometry/outline'
 import { ALLOYS } from '../../../metals/alloys'

@@ -38,7 +38,14 @@ function thinSheet(input: DomeInput, mid: DomeMid, blankMm: number): Check[] {
   return []
 }
 
-function steps(sequence: CupSequence): Check {
+interface Punches {
+  readonly sequence: CupSequence
+  /** Whether the sequence was picked from the smith's own punches. */
+  readonly ownSet: boolean
+}
+
+function steps({ sequence, ownSet }: Punches): Check {
+  const set = ownSet ? 'on your wall' : 'in the usual set'
   const list = sequence.punchesMm.map((punch) => formatPlain(punch, 1)).join(', ')
   if (sequence.outcome === 'complete')
     return {
@@ -56,14 +63,14 @@ function steps(sequence: CupSequence): Check {
     source: 'bench-practice',
     message:
       sequence.punchesMm.length === 0
-        ? 'No punch in the usual set is near this sphere.'
-        : `There is no punch between the sheet and ${list} mm in the usual set small enough a step: expect to work the rim down by hand.`,
+        ? `No punch ${set} is near this sphere.`
+        : `There is no punch between the sheet and ${list} mm ${set} small enough a step: expect to work the rim down by hand.`,
   }
 }
 
 /** What the metal says about the dome. */
-export function domeChecks(input: DomeInput, mid: DomeMid, blankMm: number, sequence: CupSequence): Check[] {
-  const checks = [steps(sequence), ...thinSheet(input, mid, blankMm)]
+export function domeChecks(input: DomeInput, mid: DomeMid, blankMm: number, punches: Punches): Check[] {
+  const checks = [steps(punches), ...thinSheet(input, mid, blankMm)]
   checks.push({
     level: 'note',
     code: 'holes-first',

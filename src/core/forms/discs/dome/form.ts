@@ -2,7 +2,8 @@ import { type CupSequence, cupSequence } from '../../../forming/cup-sequence'
 import { capHeightOnSphereMm, type DomeMid } from '../../../forming/dome'
 import { circleOutline } from '../../../geometry/outline'
 import { bisect } from '../../../numerics/bisect'
-import { DAPPING_PUNCHES_MM } from '../../../tables/dapping'
+import { DAPPING_PUNCHES_MM } from '../../../tables/tools/dapping'
+import { type OwnTool, usable } from '../../../toolwall/tools'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
 import { blankMassG } from '../../common/fields'
@@ -80,7 +81,7 @@ function routeOf(input: DomeInput, sequence: CupSequence, blankMm: number, markA
   ]
 }
 
-function planDome(input: DomeInput): FormPlan {
+function planDome(input: DomeInput, tools: readonly OwnTool[]): FormPlan {
   const log: WorkingLog = []
   const mid = middleOf(input)
   const sides = input.measured === 'middle' ? '' : input.measured === 'outside' ? ' − t' : ' + t'
@@ -120,7 +121,9 @@ function planDome(input: DomeInput): FormPlan {
     unit: 'mm',
     source: 'bench-practice',
   })
-  const sequence = cupSequence({ discMm: blankMm, thicknessMm: input.thicknessMm, punchesMm: DAPPING_PUNCHES_MM, finalRadiusMm: sphere })
+  const own = usable(tools, 'punch').map((tool) => tool.size)
+  const punchesMm = own.length > 0 ? own : DAPPING_PUNCHES_MM
+  const sequence = cupSequence({ discMm: blankMm, thicknessMm: input.thicknessMm, punchesMm, finalRadiusMm: sphere })
   const areaMm2 = Math.PI * (markAt / 2) ** 2
   const massG = blankMassG(input.alloy, areaMm2, input.thicknessMm)
   const discPerHeight = (4 * sphere) / blankMm
@@ -164,7 +167,7 @@ function planDome(input: DomeInput): FormPlan {
         effect: `+ ${formatPlain(domeBlankMm([], input.schools.blank, { ...mid, baseRadiusMm: mid.baseRadiusMm + 0.25 }) - blankMm, 2)} mm of disc`,
       },
     ],
-    checks: domeChecks(input, mid, blankMm, sequence),
+    checks: domeChecks(input, mid, blankMm, { sequence, ownSet: own.length > 0 }),
     uncertainty: { plusMinus: 0.025 * blankMm, unit: 'mm', why: 'how far the crown stretches: −2 to +3 % of the disc' },
     drawing: drawDome(input, mid, blankMm, markAt),
     route: routeOf(input, sequence, blankMm, markAt),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { commonFields } from '../../common/fields'

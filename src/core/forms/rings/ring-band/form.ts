@@ -1,5 +1,5 @@
-import { ringSizeName, ringSizeOf } from '../../../tables/rings'
-import { wideBandUsSizes } from '../../../tables/wide-band'
+import { ringSizeName, ringSizeOf } from '../../../tables/rings/rings'
+import { wideBandUsSizes } from '../../../tables/rings/wide-band'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { planClosedBand } from '../../common/closed-band'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { BAND_LENGTH_SCHOOLS, PI_SCHOOLS } from '../../../forming/band-length'
 import { choice, lengthMm, ratio, ringDiameterMm } from '../../../units/fields'
 import { commonFields } from '../../common/fields'

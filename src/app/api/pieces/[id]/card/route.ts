@@ -1,14 +1,15 @@
 import { cardPdf } from '@/server/export/card-pdf'
 import { guarded, notFound } from '@/server/http/answer'
-import { planDesign } from '@/server/services/piece-plan'
+import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   return guarded(async () => {
-    const { jobs, settings } = workshop()
+    const repositories = workshop()
+    const { jobs, settings } = repositories
     const piece = jobs.piece(Number(id))
-    const plan = piece && planDesign(piece.design, settings.read())
+    const plan = piece && planDesign(piece.design, planOptions(repositories))
     if (!piece || !plan?.ok) return notFound('this piece is not there, or its size is not complete')
     const bytes = await cardPdf({
       pieceName: piece.name,

@@ -1,4 +1,4 @@
-import { inchToMm } from '../units/convert'
+import { inchToMm } from '../../units/convert'
 
 /** Inside diameter in mm of a bangle size written a-b: a inches and b sixteenths. `bangleInsideMm(2, 4)` is 57.15, not 2.4 inches. */
 export function bangleInsideMm(inches: number, sixteenths: number): number | undefined {

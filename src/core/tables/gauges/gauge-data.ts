@@ -98,3 +98,37 @@ export const MSG_IN: readonly (readonly [number, number])[] = [
   [37, 0.0064],
   [38, 0.006],
 ]
+
+/** Zinc-coated steel sheet, inches, [gauge, thickness]: the MSG weight and 2.5 oz/ft² of zinc. From memory (high). */
+export const GALVANISED_IN: readonly (readonly [number, number])[] = [
+  [10, 0.1382],
+  [12, 0.1084],
+  [14, 0.0785],
+  [16, 0.0635],
+  [18, 0.0516],
+  [20, 0.0396],
+  [22, 0.0336],
+  [24, 0.0276],
+  [26, 0.0217],
+  [28, 0.0187],
+  [30, 0.0157],
+]
+
+/** US standard gauge of 1893, still on some stainless lists, inches. From memory (medium). */
+export const US_1893_IN: readonly (readonly [number, number])[] = [
+  [16, 0.0625],
+  [18, 0.05],
+  [20, 0.0375],
+]
+
+/** US steel wire gauge, plain steel wire, inches. From memory (medium). */
+export const STEEL_WIRE_IN: readonly (readonly [number, number])[] = [
+  [12, 0.1055],
+  [14, 0.08],
+  [16, 0.0625],
+  [18, 0.0475],
+  [20, 0.0348],
+]
+
+/** Metric sheet and wire commonly stocked, mm. From memory (medium). */
+export const METRIC_STOCK_MM: readonly number[] = [0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1, 1.2, 1.5, 1.6, 1.8, 2, 2.5, 3]

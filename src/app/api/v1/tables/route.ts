@@ -1,0 +1,6 @@
+import { listTables } from '@/core/commands'
+import { guarded, respond } from '@/server/http/answer'
+
+export function GET() {
+  return guarded(() => respond(listTables()))
+}

@@ -1,0 +1,197 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { ALLOY_IDS } from '../metals/alloys'
+import type { OwnTool } from '../toolwall/tools'
+import { evaluateFormula } from '../working/formula'
+import type { Advice } from './contract'
+import { ADVISERS, findAdviser } from './registry'
+
+function advise(id: string, input: Record<string, unknown>): Advice {
+  const run = findAdviser(id)?.run(input)
+  if (!run?.ok) throw new Error(`${id}: ${JSON.stringify(run)}`)
+  return run.advice
+}
+
+describe.each(ADVISERS)('$id', (adviser) => {
+  it('answers its own example, in plain data, with a reason', () => {
+    const { advice } = adviser.run(adviser.example) as { advice: Advice }
+    expect(advice.answer.length).toBeGreaterThan(3)
+    expect(advice.reason.length).toBeGreaterThan(10)
+    expect(structuredClone(advice)).toEqual(advice)
+    expect(JSON.parse(JSON.stringify(advice))).toEqual(advice)
+  })
+  it('shows the number it used: every formula comes out as written', () => {
+    const { advice } = adviser.run(adviser.example) as { advice: Advice }
+    for (const step of advice.working.filter((item) => item.kind === 'formula'))
+      expect(evaluateFormula(step.formula, Object.fromEntries(step.given.map((item) => [item.symbol, item.value])))).toBe(step.value)
+  })
+  it('never throws, and names the field of what it refuses', () => {
+    const value = fc.oneof(fc.string({ maxLength: 12 }), fc.double(), fc.constant(undefined), fc.constant(null), fc.constant([]))
+    const record = fc.record(Object.fromEntries(adviser.fields.map((field) => [field.name, value])))
+    fc.assert(
+      fc.property(record, (input) => {
+        const run = adviser.run(input)
+        if (!run.ok) for (const issue of run.issues) expect(issue.message.length).toBeGreaterThan(3)
+      }),
+      { numRuns: 300 },
+    )
+    expect(adviser.run('x')).toMatchObject({ ok: false })
+  })
+  it('refuses a field of another name', () => expect(adviser.run({ ...adviser.example, nonsense: 1 })).toMatchObject({ ok: false }))
+})
+
+const drill = (label: string, nominal: number): OwnTool => ({ kind: 'drill', label, nominal })
+
+describe('drill', () => {
+  it('says what would be right and how far the nearest of one’s own is off', () => {
+    const { missing, answer, picks } = advise('drill', { pinMm: '14 ga', owned: [drill('#51', 1.7018), drill('#60', 1.016)] })
+    expect(missing).toBe('A 1.65 mm bit would be right; your nearest is #51, 0.07 over.')
+    expect(answer).toBe('#51, 1.702 mm')
+    expect(picks.filter((pick) => pick.owned).map((pick) => pick.grade)).toEqual(['usable', 'no'])
+  })
+  it('takes one’s own bit where it lies in the band, by its measured size', () => {
+    const owned = [{ ...drill('1.65', 1.65), measured: 1.67 }]
+    expect(advise('drill', { pinMm: 1.64, owned })).toMatchObject({ missing: null, answer: '1.65, 1.67 mm' })
+  })
+  it('never calls a hole smaller than the pin a clearance hole', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.3, max: 6, noNaN: true }), fc.constantFrom('snug', 'free', 'solder-pin'), (pinMm, fit) => {
+        for (const pick of advise('drill', { pinMm, fit }).picks.filter((item) => item.grade !== 'no'))
+          expect(pick.value).toBeGreaterThanOrEqual(pinMm - 1e-9)
+      }),
+    )
+  })
+  it('a post of 1.2 mm free wants 1.3 to 1.35 (preset, low)', () =>
+    expect(advise('drill', { pinMm: 1.2, fit: 'free' }).picks.find((pick) => pick.grade === 'right')?.value).toBeCloseTo(1.3208, 3))
+  it('has no advice for a wire with only a label', () =>
+    expect(advise('drill', { pinMm: 1, owned: [{ kind: 'drill', label: 'tip 7' }] }).missing).toBeNull())
+})
+
+describe('blade', () => {
+  it('aims at two to three teeth, over the whole range where a blade has them', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.58, max: 2.6, noNaN: true }), (thicknessMm) => {
+        const best = advise('blade', { thicknessMm }).picks.find((pick) => pick.grade === 'right')
+        expect(best?.value).toBeGreaterThanOrEqual(2)
+        expect(best?.value).toBeLessThanOrEqual(3)
+      }),
+    )
+  })
+  it('thin sheet: tilt it, or back it', () => {
+    const { checks } = advise('blade', { thicknessMm: 0.4 })
+    expect(checks.find((check) => check.code === 'few-teeth')?.message).toMatch(/tilt the sheet about 46°/)
+    expect(advise('blade', { thicknessMm: 0.4, tiltDeg: 45 }).picks[0]?.value).toBeCloseTo(1.98, 2)
+  })
+  it('takes one’s own packet where it serves', () => {
+    const owned = [{ kind: 'blade', label: 'packet', nominal: 0.24, count: 3, facts: { widthMm: 0.48, teethPerCm: 24 } }]
+    expect(advise('blade', { thicknessMm: 1, owned }).answer).toMatch(/^packet blade: 2.4 teeth/)
+    expect(advise('blade', { thicknessMm: 1, owned: [{ ...owned[0], count: 0 }] }).answer).not.toMatch(/^packet/)
+  })
+})
+
+describe('abrasive', () => {
+  it('sheet with file marks: P220, P400, P800, P1500, compound (common practice, no source)', () =>
+    expect(advise('abrasive', { from: 'file marks', to: 'bright' }).answer).toBe('P220 → P400 → P800 → P1500 → cut compound (tripoli)'))
+  it.each([
+    [['P220', 'P600'], 2.64],
+    [['P400', 'P1200'], 2.29],
+  ])('%s skips a grit', (steps, ratio) => {
+    const check = advise('abrasive', { steps }).checks.find((item) => item.code === 'skips-a-grit')
+    expect(check?.actual?.value).toBeCloseTo(ratio, 2)
+  })
+  it('P240, P400, P600, P1200 is gentle and whole', () =>
+    expect(advise('abrasive', { steps: ['P240', 'P400', 'P600', 'P1200'] }).checks.map((check) => check.code)).toEqual(['turn-and-rinse']))
+  it('a ladder of one’s own never skips silently', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.double({ min: 8, max: 80, noNaN: true }), { minLength: 1, maxLength: 6 }), (grains) => {
+        const owned = grains.map((nominal, i) => ({ kind: 'abrasive', label: `own ${i}`, nominal }))
+        const { picks, checks } = advise('abrasive', { from: 'P180', to: 'satin', owned })
+        const micron = [82, ...picks.map((pick) => pick.value)]
+        const skips = micron.slice(1).filter((value, i) => (micron[i] ?? 0) / value > 2.002).length
+        expect(checks.filter((check) => check.code === 'skips-a-grit')).toHaveLength(skips)
+        expect(micron).toEqual([...micron].sort((a, b) => b - a))
+      }),
+    )
+  })
+})
+
+describe('solder', () => {
+  it('four joints on sterling fall hard, medium, easy, extra easy', () =>
+    expect(advise('solder', { alloy: 'sterling-925', jointCount: 4 }).picks.map((pick) => pick.value)).toEqual([788, 738, 718, 652]))
+  it('hard on sterling is a narrow margin, not forbidden; IT is left out', () => {
+    const { checks } = advise('solder', { alloy: 'sterling-925', jointCount: 1 })
+    expect(checks.find((check) => check.code === 'narrow-margin')).toMatchObject({ level: 'warn', actual: { value: 14 } })
+    expect(checks.find((check) => check.code === 'solder-near-solidus')?.message).toContain('IT')
+  })
+  it('strictly only hard to medium and easy to extra easy stay solid', () =>
+    expect(advise('solder', { alloy: 'sterling-925', jointCount: 3, gap: 'strict' }).picks.map((pick) => pick.value)).toEqual([
+      788, 738, 652,
+    ]))
+  it('a fifth joint repeats with support', () =>
+    expect(
+      advise('solder', { alloy: 'sterling-925', jointCount: 5 }).checks.find((check) => check.code === 'same-again')?.message,
+    ).toContain('binding wire'))
+  it('the British grades need 20 degrees too: the third is close and says so', () => {
+    const { picks, checks } = advise('solder', { alloy: 'sterling-925', jointCount: 3, family: 'british' })
+    expect(picks.map((pick) => pick.value)).toEqual([778, 765, 723])
+    expect(checks.some((check) => check.code === 'close-flows')).toBe(true)
+  })
+  it.each(ALLOY_IDS)('on %s no joint ever flows above the one before, nor within 10 degrees of the metal', (alloy) => {
+    for (const jointCount of [1, 2, 3, 4, 5, 6, 7, 8]) {
+      const flows = advise('solder', { alloy, jointCount }).picks.map((pick) => pick.value)
+      expect(flows).toHaveLength(jointCount)
+      expect(flows).toEqual([...flows].sort((a, b) => b - a))
+    }
+  })
+})
+
+describe('strike', () => {
+  it.each([
+    ['brass-hammer', 'letter-stamp', 'ok'],
+    ['tool-hammer', 'dapping-punch', 'ok'],
+    ['steel-hammer', 'letter-stamp', 'warn'],
+    ['planishing-hammer', 'disc-cutter', 'warn'],
+    ['rawhide-mallet', 'letter-stamp', 'note'],
+    ['steel-hammer', 'hammer-face', 'stop'],
+    ['steel-hammer', 'hard-steel-sheet', 'stop'],
+    ['planishing-hammer', 'soft-sheet', 'ok'],
+    ['steel-hammer', 'anvil', 'warn'],
+    ['wooden-mallet', 'wooden-punch', 'ok'],
+  ])('%s on %s: %s', (hammer, on, level) => expect(advise('strike', { hammer, on }).checks[0]?.level).toBe(level))
+  it('a hammer measured soft is judged by what was measured', () => {
+    const owned = [{ kind: 'hammer', label: 'old hammer', measured: 25, facts: { face: 'steel-hammer' } }]
+    expect(advise('strike', { hammer: 'steel-hammer', on: 'letter-stamp', owned }).checks[0]?.level).toBe('ok')
+  })
+})
+
+describe('mandrel', () => {
+  const owned = [
+    {
+      kind: 'mandrel',
+      label: 'worn mandrel',
+      facts: {
+        marks: [
+          { mark: 'US 6', diameterMm: 16.6 },
+          { mark: 'US 7', diameterMm: 17.4 },
+        ],
+      },
+    },
+  ]
+  it('reads by its own calibration, not by its marks', () => {
+    expect(advise('mandrel', { insideDiameterMm: 16.8, owned }).answer).toBe('worn mandrel: 25 % of the way from US 6 to US 7')
+    expect(advise('mandrel', { insideDiameterMm: 17.4, owned }).answer).toBe('worn mandrel: at US 7')
+  })
+  it('says where it ends', () =>
+    expect(advise('mandrel', { insideDiameterMm: 20, owned }).picks[0]?.detail).toContain('larger than its last mark'))
+})
+
+describe('stamp line', () => {
+  it('stops a line that is too long, and counts measured letters', () => {
+    expect(advise('stamp-line', { text: 'NIGHT MAIL', heightMm: 3, roomMm: 20 }).checks[0]).toMatchObject({
+      level: 'stop',
+      code: 'line-too-long',
+    })
+    const owned = [{ kind: 'stamp', label: 'set', nominal: 2, facts: { widths: { A: 2 } } }]
+    expect(advise('stamp-line', { text: 'AA', heightMm: 2, roomMm: 20, owned }).answer).toContain('4 mm long')
+  })
+})

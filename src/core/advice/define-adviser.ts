@@ -1,0 +1,39 @@
+import * as z from 'zod'
+import { describeFields } from '../forms/fields'
+import { inputJsonSchema } from '../forms/json-schema'
+import { issueOf, readInput } from '../forms/read-input'
+import type { SizeContext } from '../sizes'
+import { ownToolSchema } from '../toolwall/tools'
+import type { AdviceRun, AdviserSpec } from './contract'
+
+const PLAIN_OBJECT = z.record(z.string(), z.unknown())
+
+/** The smith's own tools, as any adviser takes them. */
+export const ownedField = () => z.array(ownToolSchema).max(2000).default([])
+
+/** An adviser closed over its own schema: `run` reads typed sizes, names every field it cannot use, and never throws on bad input. */
+export function defineAdviser<const Id extends string, S extends z.ZodObject>(spec: AdviserSpec<Id, S>) {
+  function run(raw: unknown, context: Pick<SizeContext, 'ringSystem'> = {}): AdviceRun {
+    const object = PLAIN_OBJECT.safeParse(raw)
+    if (!object.success)
+      return { ok: false, issues: [{ path: '', message: `an object of fields is needed, such as ${JSON.stringify(spec.example)}` }] }
+    const reading = readInput(spec.input, object.data, { gaugeSystem: 'B&S', ...context })
+    const parsed = spec.input.safeParse(reading.values)
+    if (reading.issues.length > 0 || !parsed.success) {
+      const seen = new Set(reading.issues.map((issue) => issue.path))
+      const own = (parsed.error?.issues ?? []).map((issue) => issueOf(spec.input, object.data, issue))
+      return { ok: false, issues: [...reading.issues, ...own.filter((issue) => !seen.has(issue.path))] }
+    }
+    const given = spec.advise(parsed.data)
+    return 'path' in given ? { ok: false, issues: [given] } : { ok: true, advice: { adviser: spec.id, ...given } }
+  }
+  return {
+    ...spec,
+    run,
+    fields: describeFields(spec.input),
+    /** JSON Schema of the input, made when it is asked for. */
+    get schema() {
+      return inputJsonSchema(spec.input)
+    },
+  }
+}

@@ -1,0 +1,17 @@
+export { benchCardOf } from './bench-cards'
+export { type Conversion, convertAmount } from './conversions'
+export { type Finding, type Found, findInTables } from './find'
+export { cellText, rowSummary, shortName, tableAsText, valueText } from './format'
+export {
+  type Mark,
+  type Neighbour,
+  type Neighbours,
+  neighboursOn,
+  RULER_IDS,
+  RULERS,
+  type Ruler,
+  type RulerId,
+  rulerOfTable,
+  type Scale,
+  scalesOf,
+} from './rulers'

@@ -1,0 +1,86 @@
+import { findAdviser } from '../advice'
+import { SOLDER_IDS, SOLDERS } from '../metals/solders'
+import { type OwnTool, usable } from '../toolwall/tools'
+import { formatPlain } from '../units/format'
+import type { RouteStep } from './temper'
+
+/** Which of the smith's own tools a step takes, or what is missing. */
+export interface ToolNote {
+  /** Index of the step. */
+  readonly step: number
+  readonly level: 'ok' | 'note'
+  readonly message: string
+}
+
+interface Piece {
+  readonly thicknessMm: number
+  readonly tools: readonly OwnTool[]
+}
+
+type Said = Omit<ToolNote, 'step'> | undefined
+
+function owns(piece: Piece, kind: OwnTool['kind']): boolean {
+  return usable(piece.tools, kind).length > 0
+}
+
+function advised(adviser: string, input: Readonly<Record<string, unknown>>, piece: Piece): Said {
+  const run = findAdviser(adviser)?.run({ ...input, owned: piece.tools })
+  if (!run?.ok) return undefined
+  const { missing, answer } = run.advice
+  return missing ? { level: 'note', message: missing } : { level: 'ok', message: `Yours: ${answer}` }
+}
+
+/** The bit nearest a hole, with how far off it is. */
+function sayDrill(diameterMm: number, piece: Piece): Said {
+  const bits = usable(piece.tools, 'drill')
+  const best = bits.reduce<(typeof bits)[number] | undefined>(
+    (near, bit) => (!near || Math.abs(bit.size - diameterMm) < Math.abs(near.size - diameterMm) ? bit : near),
+    undefined,
+  )
+  if (!best) return undefined
+  const off = best.size - diameterMm
+  if (Math.abs(off) <= 0.02) return { level: 'ok', message: `Yours: ${best.label}, ${formatPlain(best.size, 3)} mm` }
+  return {
+    level: 'note',
+    message: `A ${formatPlain(diameterMm, 2)} mm bit would be right; your nearest is ${best.label}, ${Math.abs(off).toFixed(2)} ${off > 0 ? 'over' : 'under'}.`,
+  }
+}
+
+/** The smallest cup that takes the punch with the metal round it. */
+function sayCup(punchMm: number, piece: Piece): Said {
+  const need = punchMm + 2 * piece.thicknessMm
+  const cup = usable(piece.tools, 'cup').find((tool) => tool.size >= need - 1e-9)
+  if (cup) return { level: 'ok', message: `Yours: the ${cup.label} cup` }
+  return owns(piece, 'cup')
+    ? { level: 'note', message: `A cup of ${formatPlain(need, 1)} mm or over would be right; none of yours is as wide.` }
+    : undefined
+}
+
+function saySolder(id: unknown, piece: Piece): Said {
+  const known = SOLDER_IDS.find((solder) => solder === id)
+  const own = usable(piece.tools, 'solder')
+  if (!known || own.length === 0) return undefined
+  const wanted = SOLDERS[known].liquidusC
+  const best = own.reduce((near, solder) => (Math.abs(solder.size - wanted) < Math.abs(near.size - wanted) ? solder : near))
+  return Math.abs(best.size - wanted) <= 12
+    ? { level: 'ok', message: `Yours: ${best.label}, flows at ${formatPlain(best.size, 0)} °C` }
+    : {
+        level: 'note',
+        message: `A solder that flows near ${wanted} °C would be right; your nearest is ${best.label}, ${formatPlain(best.size, 0)} °C.`,
+      }
+}
+
+const SAYINGS: Readonly<Record<string, (params: Readonly<Record<string, unknown>>, piece: Piece) => Said>> = {
+  saw: (_, piece) => (owns(piece, 'blade') ? advised('blade', { thicknessMm: piece.thicknessMm }, piece) : undefined),
+  drill: (params, piece) => (typeof params.diameterMm === 'number' ? sayDrill(params.diameterMm, piece) : undefined),
+  dap: (params, piece) => (typeof params.punchMm === 'number' ? sayCup(params.punchMm, piece) : undefined),
+  solder: (params, piece) => saySolder(params.solder, piece),
+}
+
+/** For each step of a route the smith's own tool for it, or what would be right and is not on the wall; silent where the wall has none of the kind. */
+export function toolNotes(steps: readonly RouteStep[], piece: Piece): ToolNote[] {
+  return steps.flatMap((step, i) => {
+    const said = SAYINGS[step.op]?.(step.params ?? {}, piece)
+    return said ? [{ step: i, ...said }] : []
+  })
+}

@@ -1,0 +1,145 @@
+import { ALLOY_IDS, ALLOYS } from '../../metals/alloys'
+import { TEMPERS, temperReduction, temperStrain } from '../../metals/tempers'
+import { formatPlain } from '../../units/format'
+import { defineTable } from '../table'
+import { DENSITIES, FINENESS, GRAMS_PER } from './metal-data'
+
+const MASS_NAMES: Readonly<Record<keyof typeof GRAMS_PER, readonly string[]>> = {
+  'troy ounce': ['ozt', 'oz', 'ounce', 'troy'],
+  pennyweight: ['dwt'],
+  grain: ['gr'],
+  'avoirdupois ounce': ['oz', 'oz av', 'ounce'],
+  'avoirdupois pound': ['lb', 'pound'],
+  carat: ['ct', 'carat'],
+  gram: ['g'],
+}
+
+export const metalTables = [
+  defineTable({
+    id: 'alloy',
+    title: 'Metals worked here',
+    shelf: 'metals',
+    about: 'What the ribbon, the weights and the heat steps reckon with.',
+    unit: 'g/cm3',
+    valueLabel: 'g/cm³',
+    valueDigits: 2,
+    columns: [
+      { key: 'composition', label: 'alloy' },
+      { key: 'solidus', label: 'solidus, °C', unit: '°C', digits: 0 },
+      { key: 'liquidus', label: 'liquidus, °C', unit: '°C', digits: 0 },
+      { key: 'anneal', label: 'anneal, °C' },
+      { key: 'torch', label: 'torch to, °C', unit: '°C', digits: 0 },
+      { key: 'cue', label: 'looks like' },
+      { key: 'quench', label: 'then' },
+    ],
+    source: 'alloy-handbook',
+    confidence: 'high',
+    ownership: 'preset',
+    rows: () =>
+      ALLOY_IDS.map((id) => {
+        const alloy = ALLOYS[id]
+        return {
+          id,
+          name: alloy.title,
+          value: alloy.densityGPerCm3,
+          cells: {
+            composition: alloy.composition,
+            solidus: alloy.solidusC,
+            liquidus: alloy.liquidusC,
+            anneal: `${alloy.annealLowC} to ${alloy.annealHighC}`,
+            torch: alloy.torchTargetC,
+            cue: alloy.annealCue,
+            quench: alloy.quench,
+          },
+          says: [id, ...alloy.title.toLowerCase().split(' '), 'anneal'],
+          note: alloy.hazards.join(' '),
+        }
+      }),
+  }),
+  defineTable({
+    id: 'density',
+    title: 'Density',
+    shelf: 'metals',
+    about: 'A sample you weigh yourself wins. Mixing rules do not work for brass and nickel silver: they come out 2 % low.',
+    unit: 'g/cm3',
+    valueLabel: 'g/cm³',
+    valueDigits: 2,
+    columns: [{ key: 'range', label: 'range' }],
+    source: 'alloy-handbook',
+    confidence: 'high',
+    ownership: 'preset',
+    rows: () =>
+      DENSITIES.map(([name, value, confidence, range]) => ({
+        id: name.replace(/[^a-z0-9]+/gi, '-'),
+        name,
+        value,
+        cells: { range },
+        says: [`${name} density`, 'density', ...name.split(' ').filter((word) => /^[a-z’]{4,}$/.test(word))],
+        confidence,
+      })),
+  }),
+  defineTable({
+    id: 'temper',
+    title: 'Tempers',
+    shelf: 'metals',
+    about: 'By B&S numbers rolled from annealed: quarter hard is one number, half hard two, hard four.',
+    unit: '%',
+    valueLabel: 'reduction, %',
+    valueDigits: 1,
+    columns: [{ key: 'strain', label: 'strain', digits: 3 }],
+    source: 'astm-b601',
+    confidence: 'high',
+    ownership: 'fixed',
+    rows: () =>
+      TEMPERS.map((temper) => ({
+        id: temper,
+        name: temper.replaceAll('-', ' '),
+        value: 100 * temperReduction(temper),
+        cells: { strain: temperStrain(temper) },
+        says: [temper, 'temper'],
+      })),
+  }),
+  defineTable({
+    id: 'fineness',
+    title: 'Fineness and marks',
+    shelf: 'metals',
+    about: '14 k is 583.3 by arithmetic and marked 585. A mark is a legal claim: check the local assay law.',
+    unit: '‰',
+    valueLabel: 'parts in 1000',
+    valueDigits: 1,
+    columns: [{ key: 'mark', label: 'mark' }],
+    source: 'iso-9202',
+    confidence: 'high',
+    ownership: 'fixed',
+    rows: () =>
+      FINENESS.map(([name, fraction, mark, confidence]) => ({
+        id: name.replaceAll(' ', '-'),
+        name,
+        value: 1000 * fraction,
+        cells: { mark },
+        says: [mark, name.replace(' gold', ''), name.replace(' k gold', 'k'), name.replace(' gold', 't').replace(' ', '')],
+        confidence,
+      })),
+  }),
+  defineTable({
+    id: 'mass',
+    title: 'Units of weight',
+    shelf: 'metals',
+    about: 'Always ask which ounce: the troy ounce is a tenth heavier.',
+    unit: 'g',
+    valueLabel: 'g',
+    valueDigits: 6,
+    columns: [{ key: 'grains', label: 'grains', digits: 4 }],
+    source: 'definition',
+    confidence: 'high',
+    ownership: 'fixed',
+    rows: () =>
+      Object.entries(GRAMS_PER).map(([name, grams]) => ({
+        id: name.replace(' ', '-'),
+        name,
+        value: grams,
+        cells: { grains: Number(formatPlain(grams / GRAMS_PER.grain, 4)) },
+        says: MASS_NAMES[name as keyof typeof GRAMS_PER],
+      })),
+  }),
+] as const

@@ -1,0 +1,15 @@
+export { type MandrelReading, readMandrel } from './mandrel'
+export { findStartingSet, STARTING_SETS, type StartingSet } from './starting-sets'
+export {
+  type Comparison,
+  compareTools,
+  type OwnTool,
+  ownToolSchema,
+  sizeOfTool,
+  TOOL_KIND_INFO,
+  TOOL_KINDS,
+  type ToolFacts,
+  type ToolKind,
+  toolFacts,
+  usable,
+} from './tools'

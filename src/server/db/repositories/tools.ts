@@ -1,0 +1,77 @@
+import * as z from 'zod'
+import { type OwnTool, TOOL_KIND_INFO, TOOL_KINDS, type ToolFacts, toolFacts } from '@/core/toolwall'
+import type { Db } from '../connection'
+import { identity, jsonColumn } from './rows'
+
+const toolRow = z
+  .object({
+    id: z.number(),
+    kind: z.enum(TOOL_KINDS),
+    label: z.string(),
+    nominal: z.number().nullable(),
+    measured: z.number().nullable(),
+    facts_json: jsonColumn(toolFacts),
+    on_hand: z.number().nullable(),
+    broken: z.number(),
+  })
+  .transform((row) => ({
+    id: row.id,
+    kind: row.kind,
+    label: row.label,
+    ...(row.nominal === null ? {} : { nominal: row.nominal }),
+    ...(row.measured === null ? {} : { measured: row.measured }),
+    ...(TOOL_KIND_INFO[row.kind].counted ? { count: Math.max(0, row.on_hand ?? 0) } : {}),
+    facts: row.facts_json,
+    broken: row.broken,
+  }))
+/** A tool on the wall: what the core knows of it, its id, and how many have broken. */
+export type WallTool = z.output<typeof toolRow>
+
+export const TOOL_REASONS = ['bought', 'broke', 'wore-out', 'lost', 'counted'] as const
+export type ToolReason = (typeof TOOL_REASONS)[number]
+
+const SELECT = `SELECT tools.*,
+    (SELECT sum(change) FROM tool_events WHERE tool_id = tools.id) AS on_hand,
+    (SELECT coalesce(-sum(change), 0) FROM tool_events WHERE tool_id = tools.id AND reason = 'broke') AS broken
+  FROM tools`
+
+export function makeToolRepository(db: Db, now: () => string = () => new Date().toISOString()) {
+  const insert = db.prepare(
+    'INSERT INTO tools (kind, label, nominal, measured, facts_json, created_at) VALUES (?, ?, ?, ?, ?, ?) RETURNING id',
+  )
+  const event = db.prepare('INSERT INTO tool_events (tool_id, change, reason, at) VALUES (?, ?, ?, ?)')
+  const onWall = db.prepare(`${SELECT} WHERE status = 'on-wall' ORDER BY kind, coalesce(measured, nominal), id`)
+  const byId = db.prepare(`${SELECT} WHERE id = ?`)
+  const measure = db.prepare('UPDATE tools SET measured = ? WHERE id = ?')
+  const learn = db.prepare('UPDATE tools SET facts_json = ? WHERE id = ?')
+  const takeDown = db.prepare("UPDATE tools SET status = 'gone' WHERE id = ? AND status = 'on-wall'")
+  const one = (id: number): WallTool | undefined => {
+    const row = byId.get(id)
+    return row ? toolRow.parse(row) : undefined
+  }
+  const all = (): WallTool[] => onWall.all().map((row) => toolRow.parse(row))
+  return {
+    add: db.transaction((tool: OwnTool): number => {
+      const { id } = identity.parse(
+        insert.get(tool.kind, tool.label, tool.nominal ?? null, tool.measured ?? null, JSON.stringify(tool.facts ?? {}), now()),
+      )
+      if (TOOL_KIND_INFO[tool.kind].counted && tool.count) event.run(id, tool.count, 'bought', now())
+      return id
+    }),
+    one,
+    all,
+    /** The wall as the core takes it. */
+    owned: (): OwnTool[] => all().map(({ id: _, broken: __, ...tool }) => tool),
+    setMeasured: (id: number, measured: number | null) => measure.run(measured, id).changes > 0,
+    setFacts: (id: number, facts: ToolFacts) => learn.run(JSON.stringify(facts), id).changes > 0,
+    /** Logs what came or went; the count never goes below nothing. */
+    change: db.transaction((id: number, change: number, reason: ToolReason): number | undefined => {
+      const before = one(id)
+      if (!before) return undefined
+      const allowed = Math.max(change, -(before.count ?? 0))
+      if (allowed !== 0) event.run(id, allowed, reason, now())
+      return (before.count ?? 0) + allowed
+    }),
+    takeDown: (id: number) => takeDown.run(id).changes > 0,
+  }
+}

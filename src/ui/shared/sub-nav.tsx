@@ -1,0 +1,46 @@
+'use client'
+import Box from '@mui/material/Box'
+import Link from 'next/link'
+import { usePathname } from 'next/navigation'
+import { PALETTE } from '../theme/palette'
+
+interface SubNavProps {
+  readonly label: string
+  readonly links: readonly {
+    readonly href: string
+    readonly label: string
+    /** Lit for every address that begins so. */
+    readonly below?: string
+  }[]
+}
+
+/** The parts of a place or of a piece, beside its title. */
+export function SubNav({ label, links }: SubNavProps) {
+  const path = usePathname()
+  return (
+    <Box component="nav" aria-label={label} sx={{ display: 'flex', gap: 3 }}>
+      {links.map(({ href, label: text, below }) => {
+        const on = path === href || (below !== undefined && path.startsWith(below))
+        return (
+          <Box
+            component={Link}
+            key={href}
+            href={href}
+            aria-current={on ? 'page' : undefined}
+            sx={{
+              fontWeight: 600,
+              fontSize: 15,
+              textDecoration: 'none',
+              whiteSpace: 'nowrap',
+              color: on ? PALETTE.ink : PALETTE.muted,
+              borderBottom: `3px solid ${on ? '#b58a35' : 'transparent'}`,
+              py: 0.5,
+            }}
+          >
+            {text}
+          </Box>
+        )
+      })}
+    </Box>
+  )
+}

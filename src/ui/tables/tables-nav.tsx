@@ -1,0 +1,14 @@
+import { SubNav } from '../shared/sub-nav'
+
+/** The two halves of the Tables place. */
+export function TablesNav() {
+  return (
+    <SubNav
+      label="Tables"
+      links={[
+        { href: '/tables', label: 'Look up' },
+        { href: '/tables/advice/drill', label: 'Ask an adviser', below: '/tables/advice' },
+      ]}
+    />
+  )
+}
