@@ -31,6 +31,7 @@ for (const view of VIEWS) {
 
 for (const width of [390, 1280, 1920]) {
   test(`nothing scrolls sideways at ${width}`, async ({ page }) => {
+    test.setTimeout(180000)
     await page.setViewportSize({ width, height: width === 390 ? 844 : 900 })
     for (const view of VIEWS) {
       await page.goto(DEMO + view)

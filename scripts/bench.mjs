@@ -36,6 +36,9 @@ async function timePages() {
     '/pieces/2/record',
     '/layout/3',
     '/drawer',
+    '/drawer/tools',
+    '/tables?q=18',
+    '/tables/advice/drill',
     '/bench',
     '/bench/2',
     '/book',
@@ -78,6 +81,45 @@ async function timeTyping() {
   report('a key in a field to the redrawn piece, painted', median(times.slice(1)), 50)
 }
 
+/** A key in the look-up to what it finds, painted; and the search itself, worst of many. */
+async function timeLookUp() {
+  const browser = await chromium.launch(BROWSER)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${base}/tables`)
+  await page.getByTestId('row-value').waitFor()
+  await page.waitForTimeout(1500)
+  const times = await page.evaluate(
+    async (texts) => {
+      const field = document.querySelector('input[aria-label="Look up"]')
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set
+      const taken = []
+      for (const text of texts) {
+        const began = performance.now()
+        set.call(field, text)
+        field.dispatchEvent(new Event('input', { bubbles: true }))
+        await new Promise((resolve) => {
+          const channel = new MessageChannel()
+          channel.port1.onmessage = resolve
+          requestAnimationFrame(() => channel.port2.postMessage(0))
+        })
+        taken.push(performance.now() - began)
+      }
+      return taken
+    },
+    ['#5', '#60', 'P6', 'P600', '1', '18', 'N', 'easy', '1.02', '1/16 in', 'sterling', 'US 7', '2-6', 'flux', '600'],
+  )
+  await browser.close()
+  report('a key in the look-up, painted, median', median(times.slice(1)), 30)
+  report('a key in the look-up, painted, slowest', Math.max(...times.slice(1)), 30)
+  const core = []
+  for (const text of ['#60', '18', '1.02', 'sterling density', 'easy']) {
+    const began = performance.now()
+    const done = spawnSync('node', ['dist/anvil.mjs', 'find', text])
+    if (done.status === 0) core.push(performance.now() - began)
+  }
+  report('anvil find, process and all', median(core), 400)
+}
+
 timeCommand()
 const data = mkdtempSync(join(tmpdir(), 'fold-anvil-bench-'))
 const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: data, NEXT_TELEMETRY_DISABLED: '1' }
@@ -96,4 +138,5 @@ for (let n = 0; n < 100; n++) {
 }
 await timePages()
 await timeTyping()
+await timeLookUp()
 server.kill()

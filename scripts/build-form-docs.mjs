@@ -1,13 +1,13 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { build } from 'esbuild'
 
-/** Writes docs/forms/<id>.md from the registry; with --check, fails where a page is not what the registry says. */
+/** Writes docs/forms/<id>.md and docs/tables.md from the registries; with --check, fails where a page is not what they say. */
 const check = process.argv.includes('--check')
 mkdirSync('dist', { recursive: true })
 await build({
   stdin: {
     contents:
-      "export { FORMS, rangeText } from '@/core/forms'\nexport { SOURCES } from '@/core/sources'\nexport { formatValue } from '@/core/units'",
+      "export { FORMS, rangeText } from '@/core/forms'\nexport { SOURCES } from '@/core/sources'\nexport { SHELVES, TABLES } from '@/core/tables'\nexport { ADVISERS } from '@/core/advice'\nexport { formatValue } from '@/core/units'",
     resolveDir: '.',
     loader: 'ts',
   },
@@ -18,7 +18,7 @@ await build({
   alias: { '@': './src' },
   logLevel: 'warning',
 })
-const { FORMS, rangeText, SOURCES, formatValue } = await import('../dist/form-docs.mjs')
+const { ADVISERS, FORMS, rangeText, SHELVES, SOURCES, TABLES, formatValue } = await import('../dist/form-docs.mjs')
 
 function fieldRow(field) {
   const range = field.kind === 'number' ? rangeText(field.meta) : field.kind === 'choice' ? Object.values(field.titles).join(', ') : 'words'
@@ -70,15 +70,48 @@ function page(form) {
   ].join('\n')
 }
 
+function tableRow({ id, title, about, source, confidence, ownership, rows }) {
+  const low = rows.filter((row) => row.confidence === 'low').length
+  const sure = low > 0 && confidence !== 'low' ? `${confidence}, ${low} of ${rows.length} low` : confidence
+  return `| \`${id}\` | ${title} | ${about} | ${SOURCES[source].title} | ${sure} | ${ownership} |`
+}
+
+function tablesPage() {
+  return [
+    '# Reference tables',
+    '',
+    'Made from the registry by `npm run docs`; do not edit. Every value is from memory of the source named; confidence says how sure:',
+    'high would surprise if wrong by more than rounding, medium differs between sources, low is a suggestion and is shown as one.',
+    'Fixed values are standards and definitions; presets can be copied and changed; own ones give way to what you measured.',
+    '',
+    ...Object.entries(SHELVES).flatMap(([shelf, title]) => [
+      `## ${title}`,
+      '',
+      '| id | table | what to know | source | confidence | ownership |',
+      '| --- | --- | --- | --- | --- | --- |',
+      ...TABLES.filter((table) => table.shelf === shelf).map(tableRow),
+      '',
+    ]),
+    '## Advisers',
+    '',
+    '| id | adviser | fields |',
+    '| --- | --- | --- |',
+    ...ADVISERS.map(
+      ({ id, title, fields }) => `| \`${id}\` | ${title} | ${fields.map((field) => `\`${field.name}\``).join(', ')}, \`owned\` |`,
+    ),
+    '',
+  ].join('\n')
+}
+
 let stale = 0
-mkdirSync('docs/forms', { recursive: true })
-for (const form of FORMS) {
-  const file = `docs/forms/${form.id}.md`
-  const text = page(form)
+function keep(file, text) {
   if (!check) writeFileSync(file, text)
   else if (readFileSync(file, 'utf8') !== text) {
     stale++
     process.stderr.write(`${file} is not what the registry says; run npm run docs\n`)
   }
 }
+mkdirSync('docs/forms', { recursive: true })
+for (const form of FORMS) keep(`docs/forms/${form.id}.md`, page(form))
+keep('docs/tables.md', tablesPage())
 process.exitCode = stale > 0 ? 1 : 0

@@ -17,6 +17,10 @@ const VIEWS = [
   ['bench', '/bench'],
   ['bench-step', '/bench/2'],
   ['book', '/book'],
+  ['tables', '/tables?q=18'],
+  ['tables-rings', '/tables?q=US+9'],
+  ['tool-wall', '/drawer/tools'],
+  ['adviser', '/tables/advice/blade'],
 ]
 
 async function waitFor(address) {

@@ -247,7 +247,7 @@ describe('saw blades (trade sizes, medium)', () => {
     expect(rowOf('saw-blade', '4-0')?.cells.drill).toBe('#76')
     expect(rowOf('saw-blade', '1-0')?.cells.drill).toBe('#72')
   })
-  it('kerf is the blade and its set', () => expect(kerfOfMm({ thicknessMm: 0.26 })).toBeCloseTo(0.29, 12))
+  it('kerf is the blade and its set', () => expect(kerfOfMm({ thicknessMm: 0.26 }, {})).toBeCloseTo(0.29, 12))
 })
 
 describe('grits', () => {

@@ -1,15 +1,18 @@
 import * as z from 'zod'
 import type { Check, InputIssue } from '../forms/contract'
 import { ALL_GRITS, type Grit, gritsNamed } from '../tables/abrasives/grits'
+import { figureOf, type OwnFigures } from '../tables/figures'
 import { usable } from '../toolwall/tools'
 import { choice, words } from '../units/fields'
 import { formatPlain } from '../units/format'
 import { given, note, type WorkingLog } from '../working/derive'
 import type { ToolPick } from './contract'
-import { defineAdviser, ownedField } from './define-adviser'
+import { benchFields, defineAdviser } from './define-adviser'
 
-/** Next grain between half and three quarters of the present one (medium, preset). */
-const STEP = { skip: 2, least: 1.25 } as const
+/** How much finer the next grain may and should be: at most twice, at least a quarter, or one's own figures. */
+function stepLimits(own: OwnFigures) {
+  return { skip: figureOf('grit-skip', own), least: figureOf('grit-gain', own) }
+}
 
 /** Deepest scratch by what left it, as the grain that takes it out first (house default). */
 const STARTS: Readonly<Record<string, number>> = { 'saw marks': 68, 'file marks': 68, 'rolled sheet': 35, 'pickled sheet': 25.8 }
@@ -27,7 +30,7 @@ const input = z.strictObject({
   to: choice('Finish', FINISHES).default('bright'),
   /** A ladder to check instead of finding one, coarse to fine. */
   steps: z.array(z.string().max(20)).max(20).default([]),
-  owned: ownedField(),
+  ...benchFields(),
 })
 type Input = z.output<typeof input>
 
@@ -70,13 +73,23 @@ function available(input: Input): Step[] {
   }))
 }
 
+interface Climb {
+  readonly fromMicron: number
+  /** The scratch is what the first grain takes out, not a grain itself. */
+  readonly includeFirst: boolean
+  readonly targetMicron: number
+  readonly steps: readonly Step[]
+  readonly own: OwnFigures
+}
+
 /** From a grain the finest that is not a skip, else the next finer there is; until the target is reached or nothing is finer. */
-function climb(fromMicron: number, includeFirst: boolean, targetMicron: number, steps: readonly Step[]): Step[] {
+function climb({ fromMicron, includeFirst, targetMicron, steps, own }: Climb): Step[] {
+  const limits = stepLimits(own)
   const chosen: Step[] = []
-  let micron = includeFirst ? fromMicron * STEP.least : fromMicron
+  let micron = includeFirst ? fromMicron * limits.least : fromMicron
   for (;;) {
     const finer = steps.filter((step) => step.micron < micron / 1.05 && step.micron >= targetMicron * 0.95)
-    const within = finer.filter((step) => micron / step.micron <= STEP.skip)
+    const within = finer.filter((step) => micron / step.micron <= limits.skip)
     const next = includeFirst && chosen.length === 0 ? (finer[0] ?? undefined) : (within.at(-1) ?? finer[0])
     if (!next) return chosen
     chosen.push(next)
@@ -84,28 +97,29 @@ function climb(fromMicron: number, includeFirst: boolean, targetMicron: number, 
   }
 }
 
-function ratioChecks(steps: readonly Step[], fromMicron: number): Check[] {
+function ratioChecks(steps: readonly Step[], fromMicron: number, own: OwnFigures): Check[] {
+  const limits = stepLimits(own)
   return steps.flatMap((step, i): Check[] => {
     const before = steps[i - 1]?.micron ?? fromMicron
     const ratio = before / step.micron
     const name = steps[i - 1]?.name ?? 'the scratch'
     const facts = { actual: { value: ratio, unit: 'ratio' as const }, source: 'bench-practice' as const }
-    if (ratio > STEP.skip * 1.001)
+    if (ratio > limits.skip * 1.001)
       return [
         {
           level: 'warn',
           code: 'skips-a-grit',
-          limit: { value: STEP.skip, unit: 'ratio' },
+          limit: { value: limits.skip, unit: 'ratio' },
           ...facts,
           message: `From ${name} to ${step.name} is ${ratio.toFixed(2)} times finer: you skip a grit, deep scratches may stay.`,
         },
       ]
-    if (ratio < STEP.least && i > 0)
+    if (ratio < limits.least && i > 0)
       return [
         {
           level: 'note',
           code: 'little-gain',
-          limit: { value: STEP.least, unit: 'ratio' },
+          limit: { value: limits.least, unit: 'ratio' },
           ...facts,
           message: `From ${name} to ${step.name} is only ${ratio.toFixed(2)} times finer: little gain.`,
         },
@@ -168,12 +182,21 @@ export const abrasiveAdviser = defineAdviser({
     if ('path' in start) return start
     const given = namedSteps(input.steps)
     if ('path' in given) return given
-    const papers = given.length > 0 ? given : climb(start.micron, start.first, FINISH_MICRON[input.to], available(input))
+    const papers =
+      given.length > 0
+        ? given
+        : climb({
+            fromMicron: start.micron,
+            includeFirst: start.first,
+            targetMicron: FINISH_MICRON[input.to],
+            steps: available(input),
+            own: input.figures,
+          })
     const base = given.length > 0 ? (papers[0]?.micron ?? start.micron) : start.micron
     const log: WorkingLog = []
     logSteps(log, papers, base)
     const all = [...papers, ...(given.length > 0 ? [] : compounds(input))]
-    const skipped = ratioChecks(papers, base)
+    const skipped = ratioChecks(papers, base, input.figures)
     const isOwn = usable(input.owned, 'abrasive').length > 0
     const lacking = all.filter((step) => !step.owned).map((step) => step.name)
     const reached = papers.at(-1)?.micron ?? start.micron

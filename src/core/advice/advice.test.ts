@@ -195,3 +195,21 @@ describe('stamp line', () => {
     expect(advise('stamp-line', { text: 'AA', heightMm: 2, roomMm: 20, owned }).answer).toContain('4 mm long')
   })
 })
+
+describe('own figures', () => {
+  it('win over the presets, where they are given and nowhere else', () => {
+    expect(advise('drill', { pinMm: 1, fit: 'snug', figures: { 'fit-snug-least': 0.1, 'fit-snug-most': 0.2 } }).answer).toBe('1.1 mm')
+    expect(advise('blade', { thicknessMm: 1, figures: { 'teeth-aim-least': 1, 'teeth-aim-most': 1.3 } }).answer).toMatch(
+      /^6 blade: 1.3 teeth|^7 blade: 1.2|^8 blade: 1.1/,
+    )
+    expect(
+      advise('abrasive', { steps: ['P220', 'P600'], figures: { 'grit-skip': 3 } }).checks.some((check) => check.code === 'skips-a-grit'),
+    ).toBe(false)
+    expect(
+      advise('solder', { alloy: 'sterling-925', jointCount: 3, figures: { 'solder-gap': 40 } }).picks.map((pick) => pick.value),
+    ).toEqual([788, 738, 652])
+    expect(advise('solder', { alloy: 'sterling-925', jointCount: 3, figures: { nonsense: 40 } }).picks.map((pick) => pick.value)).toEqual([
+      788, 738, 718,
+    ])
+  })
+})

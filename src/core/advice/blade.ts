@@ -4,22 +4,25 @@ import type { Check } from '../forms/contract'
 import { rectangleOutline } from '../geometry/outline'
 import type { Point } from '../geometry/point'
 import { STANDARD_DRILLS } from '../tables/drills/drills'
-import { BLADES, kerfOfMm, pilotMm, TEETH, teethInMetal } from '../tables/saws/blades'
-import { type OwnTool, usable } from '../toolwall/tools'
+import { figureOf } from '../tables/figures'
+import { BLADES, kerfOfMm, pilotMm, teethInMetal, teethLimits } from '../tables/saws/blades'
+import { type Bench, type OwnTool, usable } from '../toolwall/tools'
 import { angleDeg, thicknessMm } from '../units/fields'
 import { formatPlain } from '../units/format'
 import { derive, given, type WorkingLog } from '../working/derive'
 import type { ToolPick } from './contract'
-import { defineAdviser, ownedField } from './define-adviser'
+import { benchFields, defineAdviser } from './define-adviser'
 
 const input = z.strictObject({
   thicknessMm: thicknessMm({ label: 'Sheet', min: 0.1, max: 8 }),
   tiltDeg: angleDeg({ label: 'Tilt of the sheet', min: 0, max: 60, help: 'Sawn at a slant the metal is thicker along the blade.' }).default(
     0,
   ),
-  owned: ownedField(),
+  ...benchFields(),
 })
 type Input = z.output<typeof input>
+/** What is sawn, and by whose figures it is judged. */
+type Sheet = Pick<Input, 'thicknessMm' | 'tiltDeg' | 'figures'>
 
 /** Blades named beside the best. */
 const MOST_SHOWN = 7
@@ -39,44 +42,45 @@ function ownBlades(tools: readonly OwnTool[]): Candidate[] {
   })
 }
 
-function teethOf(blade: Candidate, input: Pick<Input, 'thicknessMm' | 'tiltDeg'>): number {
+function teethOf(blade: Candidate, input: Sheet): number {
   return teethInMetal(blade.teethPerCm, input.thicknessMm, (input.tiltDeg * Math.PI) / 180)
 }
 
-function gradeOf(teeth: number): ToolPick['grade'] {
-  if (teeth >= TEETH.aimLeast && teeth <= TEETH.aimMost) return 'right'
-  return teeth >= TEETH.least && teeth <= TEETH.most ? 'usable' : 'no'
+function gradeOf(blade: Candidate, sheet: Sheet): ToolPick['grade'] {
+  const teeth = teethOf(blade, sheet)
+  const limits = teethLimits(sheet.figures)
+  if (teeth >= limits.aimLeast && teeth <= limits.aimMost) return 'right'
+  return teeth >= limits.least && teeth <= limits.most ? 'usable' : 'no'
 }
 
 /** How far the count of teeth is from the middle of what is aimed at, as a ratio. */
-function missOf(teeth: number): number {
-  return Math.abs(Math.log(teeth / Math.sqrt(TEETH.aimLeast * TEETH.aimMost)))
+function missOf(blade: Candidate, sheet: Sheet): number {
+  const { aimLeast, aimMost } = teethLimits(sheet.figures)
+  return Math.abs(Math.log(teethOf(blade, sheet) / Math.sqrt(aimLeast * aimMost)))
 }
 
 function pickOf(blade: Candidate, input: Input): ToolPick {
   const teeth = teethOf(blade, input)
-  const words =
-    teeth < TEETH.least
-      ? 'snags'
-      : teeth > TEETH.most
-        ? 'clogs'
-        : teeth < TEETH.aimLeast
-          ? 'few teeth'
-          : teeth > TEETH.aimMost
-            ? 'slow'
-            : 'right'
+  const limits = teethLimits(input.figures)
+  const words = [
+    teeth < limits.least && 'snags',
+    teeth > limits.most && 'clogs',
+    teeth < limits.aimLeast && 'few teeth',
+    teeth > limits.aimMost && 'slow',
+    'right',
+  ].find((word) => word !== false)
   return {
     name: `${blade.name} blade`,
     value: teeth,
     unit: 'count',
     detail: `${teeth.toFixed(1)} teeth in the metal, ${words}`,
-    grade: gradeOf(teeth),
+    grade: gradeOf(blade, input),
     owned: blade.owned,
   }
 }
 
-function bestBlade(blades: readonly Candidate[], input: Pick<Input, 'thicknessMm' | 'tiltDeg'>): Candidate | undefined {
-  return [...blades].sort((a, b) => missOf(teethOf(a, input)) - missOf(teethOf(b, input)))[0]
+function bestBlade(blades: readonly Candidate[], input: Sheet): Candidate | undefined {
+  return [...blades].sort((a, b) => missOf(a, input) - missOf(b, input))[0]
 }
 
 /** Smallest drill that passes the blade: the smith's own first, else the number drills. */
@@ -90,27 +94,27 @@ function pilotFor(blade: Candidate, input: Input): string {
 
 function checksOf(blade: Candidate, input: Input): Check[] {
   const teeth = teethOf(blade, input)
+  const { aimLeast, aimMost } = teethLimits(input.figures)
   const checks: Check[] = []
-  if (teeth < TEETH.aimLeast) {
+  if (teeth < aimLeast) {
     const flat = teethInMetal(blade.teethPerCm, input.thicknessMm)
-    const tilt =
-      flat < TEETH.aimLeast && flat / TEETH.aimLeast > 0.5 ? Math.ceil((Math.acos(flat / TEETH.aimLeast) * 180) / Math.PI) : undefined
+    const tilt = flat < aimLeast && flat / aimLeast > 0.5 ? Math.ceil((Math.acos(flat / aimLeast) * 180) / Math.PI) : undefined
     checks.push({
       level: 'warn',
       code: 'few-teeth',
       field: 'thicknessMm',
       actual: { value: teeth, unit: 'count' },
-      limit: { value: TEETH.aimLeast, unit: 'count' },
+      limit: { value: aimLeast, unit: 'count' },
       source: 'bench-practice',
-      message: `Fewer than two teeth in the metal: ${tilt ? `tilt the sheet about ${tilt}° to the blade, or ` : ''}back it with card or wood and go slowly.`,
+      message: `Fewer than ${formatPlain(aimLeast)} teeth in the metal: ${tilt ? `tilt the sheet about ${tilt}° to the blade, or ` : ''}back it with card or wood and go slowly.`,
     })
   }
-  if (teeth > TEETH.aimMost)
+  if (teeth > aimMost)
     checks.push({
       level: 'note',
       code: 'many-teeth',
       source: 'bench-practice',
-      message: 'More than three teeth in the metal: it cuts slowly and clogs; clear and wax it often.',
+      message: `More than ${formatPlain(aimMost)} teeth in the metal: it cuts slowly and clogs; clear and wax it often.`,
     })
   const printed = BLADES.find((item) => item.name === blade.name)?.printedPilot
   if (printed)
@@ -188,19 +192,19 @@ function workOut(log: WorkingLog, blade: Candidate, input: Input): void {
   })
   derive(log, {
     label: 'Kerf',
-    formula: 'b + 0.03',
+    formula: 'b + s',
     unit: 'mm',
     source: 'house-default',
-    given: [given('b', 'blade’s thickness', blade.thicknessMm)],
+    given: [given('b', 'blade’s thickness', blade.thicknessMm), given('s', 'set of the teeth', figureOf('blade-set', input.figures))],
     note: 'A test cut is better.',
   })
 }
 
 /** The kerf in mm of the smith's own best blade for a sheet, or undefined where none of them suits it. */
-export function ownKerf(thicknessMm: number, tools: readonly OwnTool[]): { readonly kerfMm: number; readonly blade: string } | undefined {
-  const sheet = { thicknessMm, tiltDeg: 0 }
+export function ownKerf(thicknessMm: number, { tools, figures }: Bench): { readonly kerfMm: number; readonly blade: string } | undefined {
+  const sheet = { thicknessMm, tiltDeg: 0, figures }
   const best = bestBlade(ownBlades(tools), sheet)
-  return best && gradeOf(teethOf(best, sheet)) !== 'no' ? { kerfMm: kerfOfMm(best), blade: best.name } : undefined
+  return best && gradeOf(best, sheet) !== 'no' ? { kerfMm: kerfOfMm(best, figures), blade: best.name } : undefined
 }
 
 export const bladeAdviser = defineAdviser({
@@ -214,19 +218,19 @@ export const bladeAdviser = defineAdviser({
     const own = ownBlades(input.owned)
     const right = bestBlade(all, input)
     const mine = bestBlade(own, input)
-    const mineServes = mine !== undefined && gradeOf(teethOf(mine, input)) !== 'no'
+    const mineServes = mine !== undefined && gradeOf(mine, input) !== 'no'
     const best = mineServes ? mine : right
     if (!best || !right) return { path: 'thicknessMm', message: 'no blade is in the tables' }
     const log: WorkingLog = []
     workOut(log, best, input)
-    const nearest = [...all].sort((a, b) => missOf(teethOf(a, input)) - missOf(teethOf(b, input))).slice(0, MOST_SHOWN)
+    const nearest = [...all].sort((a, b) => missOf(a, input) - missOf(b, input)).slice(0, MOST_SHOWN)
     const shown = all.filter((blade) => nearest.includes(blade))
     return {
-      answer: `${best.name} blade: ${teethOf(best, input).toFixed(1)} teeth in the metal, kerf ${formatPlain(kerfOfMm(best), 2)} mm, start from ${pilotFor(best, input)}`,
+      answer: `${best.name} blade: ${teethOf(best, input).toFixed(1)} teeth in the metal, kerf ${formatPlain(kerfOfMm(best, input.figures), 2)} mm, start from ${pilotFor(best, input)}`,
       reason: 'Two to three teeth in the metal cut cleanly; under one and a half they snag, over four they clog.',
       picks: [...own, ...shown.filter((blade) => !own.some((item) => item.name === blade.name))].map((blade) => pickOf(blade, input)),
       missing:
-        own.length > 0 && (!mine || gradeOf(teethOf(mine, input)) !== 'right') && gradeOf(teethOf(right, input)) === 'right'
+        own.length > 0 && (!mine || gradeOf(mine, input) !== 'right') && gradeOf(right, input) === 'right'
           ? `A ${right.name} blade would be right; your nearest is ${mine ? `${mine.name}, ${teethOf(mine, input).toFixed(1)} teeth` : 'none'}.`
           : null,
       checks: checksOf(best, input),

@@ -8,8 +8,11 @@ import type { AdviceRun, AdviserSpec } from './contract'
 
 const PLAIN_OBJECT = z.record(z.string(), z.unknown())
 
-/** The smith's own tools, as any adviser takes them. */
-export const ownedField = () => z.array(ownToolSchema).max(2000).default([])
+/** The smith's own tools and figures, as any adviser takes them. */
+export const benchFields = () => ({
+  owned: z.array(ownToolSchema).max(2000).default([]),
+  figures: z.record(z.string(), z.number()).default({}),
+})
 
 /** An adviser closed over its own schema: `run` reads typed sizes, names every field it cannot use, and never throws on bad input. */
 export function defineAdviser<const Id extends string, S extends z.ZodObject>(spec: AdviserSpec<Id, S>) {

@@ -3,13 +3,14 @@ import type { Drawing } from '../drawing/drawing'
 import type { Check } from '../forms/contract'
 import { circleOutline, rectangleOutline } from '../geometry/outline'
 import { DRILL_SERIES, type Drill, STANDARD_DRILLS } from '../tables/drills/drills'
-import { clearanceOf, FIT_IDS, FITS, type FitId, fitWords } from '../tables/drills/fits'
+import { FIT_IDS, type FitId } from '../tables/drills/fit-ids'
+import { clearanceOf, FITS, fitWords } from '../tables/drills/fits'
 import { usable } from '../toolwall/tools'
 import { choice, thicknessMm } from '../units/fields'
 import { formatPlain } from '../units/format'
 import { derive, given, type WorkingLog } from '../working/derive'
 import type { ToolPick } from './contract'
-import { defineAdviser, ownedField } from './define-adviser'
+import { benchFields, defineAdviser } from './define-adviser'
 
 const fitTitles = Object.fromEntries(FIT_IDS.map((id) => [id, `${FITS[id].title}: ${FITS[id].use}`])) as Record<FitId, string>
 
@@ -17,7 +18,7 @@ const input = z.strictObject({
   pinMm: thicknessMm({ label: 'Wire, tube or post', min: 0.1, max: 12, help: 'Measured is better than a gauge.' }),
   fit: choice('Fit', fitTitles).default('snug'),
   known: choice('How it is known', { measured: 'measured', nominal: 'by its gauge or label' }).default('nominal'),
-  owned: ownedField(),
+  ...benchFields(),
 })
 type Input = z.output<typeof input>
 
@@ -165,7 +166,7 @@ function draw(pinMm: number, holeMm: number): Drawing {
 }
 
 function bandOf(log: WorkingLog, input: Input): Band {
-  const { leastMm, mostMm } = clearanceOf(input.fit, input.pinMm)
+  const { leastMm, mostMm } = clearanceOf(input.fit, input.pinMm, input.figures)
   const limit = (label: string, clearance: number) =>
     derive(log, {
       label,

@@ -6,13 +6,13 @@ import { choice, lengthMm, ringDiameterMm } from '../units/fields'
 import { formatPlain } from '../units/format'
 import { note, type WorkingLog } from '../working/derive'
 import type { Ladder, ToolPick } from './contract'
-import { defineAdviser, ownedField } from './define-adviser'
+import { benchFields, defineAdviser } from './define-adviser'
 
 const input = z.strictObject({
   insideDiameterMm: ringDiameterMm({ label: 'Ring', min: 8, max: 90, help: 'A size, or the inside diameter.' }),
   widthMm: lengthMm({ label: 'Width of the band', min: 0.5, max: 60 }).default(4),
   readAt: choice('The mandrel is marked for', { centre: 'the middle of the band', edge: 'the leading edge' }).default('centre'),
-  owned: ownedField(),
+  ...benchFields(),
 })
 
 type Input = z.output<typeof input>

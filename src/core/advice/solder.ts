@@ -2,17 +2,25 @@ import * as z from 'zod'
 import type { Check } from '../forms/contract'
 import { ALLOY_TITLES, ALLOYS, type Alloy } from '../metals/alloys'
 import { SOLDER_FAMILIES, SOLDER_IDS, SOLDERS } from '../metals/solders'
+import { figureOf, type OwnFigures } from '../tables/figures'
 import { FLUXES, isFluxRight } from '../tables/heat/fillers'
 import { usable } from '../toolwall/tools'
 import { choice, count } from '../units/fields'
 import { derive, given, type WorkingLog } from '../working/derive'
 import type { Ladder, ToolPick } from './contract'
-import { defineAdviser, ownedField } from './define-adviser'
+import { benchFields, defineAdviser } from './define-adviser'
 
-/** Degrees between the flow of one joint and the next: what is aimed at, and below which it is asking for trouble. */
-const GAP_C = { working: 20, warn: 10 } as const
-/** Solder this near the metal's solidus wants very even heat. */
-const GUARD_C = 20
+interface Gaps {
+  /** Degrees between the flow of one joint and the next that are aimed at, and below which it is asking for trouble. */
+  readonly workingC: number
+  readonly leastC: number
+  /** Solder this near the metal's solidus wants very even heat. */
+  readonly guardC: number
+}
+
+function gapsOf(own: OwnFigures): Gaps {
+  return { workingC: figureOf('solder-gap', own), leastC: figureOf('solder-gap-least', own), guardC: figureOf('solder-guard', own) }
+}
 
 const input = z.strictObject({
   alloy: choice('Metal', ALLOY_TITLES),
@@ -22,7 +30,7 @@ const input = z.strictObject({
     working: 'Working gap: 20 °C between flows',
     strict: 'Strict: the last seam stays solid',
   }).default('working'),
-  owned: ownedField(),
+  ...benchFields(),
 })
 type Input = z.output<typeof input>
 
@@ -63,26 +71,27 @@ function chain(rungs: readonly Rung[], wanted: number, leastC: number, gap: Inpu
 
 /** The ladder: by the gap asked for, else by the least that ordinary practice manages; what is left over repeats the lowest. */
 function ladderOf(rungs: readonly Rung[], input: Input): Rung[] {
-  const wide = chain(rungs, input.jointCount, input.gap === 'strict' ? 0 : GAP_C.working, input.gap)
+  const { workingC, leastC } = gapsOf(input.figures)
+  const wide = chain(rungs, input.jointCount, input.gap === 'strict' ? 0 : workingC, input.gap)
   if (wide.length === input.jointCount) return wide
-  const narrow = input.gap === 'strict' ? wide : chain(rungs, input.jointCount, GAP_C.warn, 'working')
+  const narrow = input.gap === 'strict' ? wide : chain(rungs, input.jointCount, leastC, 'working')
   const best = narrow.length > wide.length ? narrow : wide
   const last = best.at(-1)
   return last ? [...best, ...Array.from({ length: input.jointCount - best.length }, () => last)] : []
 }
 
-function marginChecks(ladder: readonly Rung[], alloy: Alloy): Check[] {
+function marginChecks(ladder: readonly Rung[], alloy: Alloy, { guardC }: Gaps): Check[] {
   const seen = new Set<string>()
   return ladder.flatMap((rung): Check[] => {
     const margin = alloy.solidusC - rung.liquidusC
-    if (margin >= GUARD_C || seen.has(rung.name)) return []
+    if (margin >= guardC || seen.has(rung.name)) return []
     seen.add(rung.name)
     return [
       {
         level: 'warn',
         code: 'narrow-margin',
         actual: { value: margin, unit: '°C' },
-        limit: { value: GUARD_C, unit: '°C' },
+        limit: { value: guardC, unit: '°C' },
         source: 'aws-a5-8',
         message: `${rung.name} flows ${Math.round(margin)} degrees under where ${alloy.title.toLowerCase()} begins to melt: a very narrow margin. Even heat, and watch for slumping.`,
       },
@@ -90,7 +99,7 @@ function marginChecks(ladder: readonly Rung[], alloy: Alloy): Check[] {
   })
 }
 
-function gapChecks(ladder: readonly Rung[]): Check[] {
+function gapChecks(ladder: readonly Rung[], { workingC, leastC }: Gaps): Check[] {
   return ladder.flatMap((rung, i): Check[] => {
     const upper = ladder[i - 1]
     if (!upper) return []
@@ -99,7 +108,7 @@ function gapChecks(ladder: readonly Rung[]): Check[] {
     const base = {
       source: 'aws-a5-8' as const,
       actual: { value: working, unit: '°C' as const },
-      limit: { value: GAP_C.working, unit: '°C' as const },
+      limit: { value: workingC, unit: '°C' as const },
     }
     if (working === 0)
       return [
@@ -110,13 +119,13 @@ function gapChecks(ladder: readonly Rung[]): Check[] {
           message: `Joint ${i + 1} uses ${rung.name} again: hold joint ${i} with binding wire, pins or anti-flow, and keep the flame off it.`,
         },
       ]
-    if (working < GAP_C.working)
+    if (working < workingC)
       return [
         {
           level: 'warn',
           code: 'close-flows',
           ...base,
-          message: `Joint ${i + 1} flows only ${working} degrees under joint ${i}${working < GAP_C.warn ? ': it will very likely reopen' : ': protect the seam above'}.`,
+          message: `Joint ${i + 1} flows only ${working} degrees under joint ${i}${working < leastC ? ': it will very likely reopen' : ': protect the seam above'}.`,
         },
       ]
     return strict < 0
@@ -132,9 +141,9 @@ function gapChecks(ladder: readonly Rung[]): Check[] {
   })
 }
 
-function refused(rungs: readonly Rung[], alloy: Alloy): Check[] {
+function refused(rungs: readonly Rung[], alloy: Alloy, { leastC }: Gaps): Check[] {
   return rungs
-    .filter((rung) => rung.liquidusC > alloy.solidusC - GAP_C.warn)
+    .filter((rung) => rung.liquidusC > alloy.solidusC - leastC)
     .map((rung) => {
       const forbidden = rung.liquidusC >= alloy.liquidusC
       return {
@@ -143,7 +152,7 @@ function refused(rungs: readonly Rung[], alloy: Alloy): Check[] {
         actual: { value: rung.liquidusC, unit: '°C' },
         limit: { value: forbidden ? alloy.liquidusC : alloy.solidusC, unit: '°C' },
         source: 'alloy-handbook',
-        message: `${rung.name} flows at ${rung.liquidusC} °C, ${forbidden ? 'where the metal is liquid: never' : `within ${GAP_C.warn} degrees of where ${alloy.title.toLowerCase()} begins to melt, or over it: left out`}.`,
+        message: `${rung.name} flows at ${rung.liquidusC} °C, ${forbidden ? 'where the metal is liquid: never' : `within ${leastC} degrees of where ${alloy.title.toLowerCase()} begins to melt, or over it: left out`}.`,
       } satisfies Check
     })
 }
@@ -182,9 +191,10 @@ export const solderAdviser = defineAdviser({
   example: { alloy: 'sterling-925', jointCount: 2 },
   advise: (input) => {
     const alloy = ALLOYS[input.alloy]
+    const gaps = gapsOf(input.figures)
     const all = rungsOf(input)
     const ladder = ladderOf(
-      all.filter((rung) => rung.liquidusC <= alloy.solidusC - GAP_C.warn),
+      all.filter((rung) => rung.liquidusC <= alloy.solidusC - gaps.leastC),
       input,
     )
     if (ladder.length === 0)
@@ -224,7 +234,7 @@ export const solderAdviser = defineAdviser({
         repeats && ladder.some((rung) => rung.owned)
           ? 'Your solders do not make a ladder of that many joints: one more, flowing 20 degrees lower or higher, would.'
           : null,
-      checks: [...refused(all, alloy), ...marginChecks(ladder, alloy), ...gapChecks(ladder), CAUTION],
+      checks: [...refused(all, alloy, gaps), ...marginChecks(ladder, alloy, gaps), ...gapChecks(ladder, gaps), CAUTION],
       working: log,
       picture: { kind: 'ladder', ladder: pictureOf(ladder, alloy) },
     }

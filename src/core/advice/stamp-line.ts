@@ -8,13 +8,13 @@ import { usable } from '../toolwall/tools'
 import { lengthMm, words } from '../units/fields'
 import { formatPlain } from '../units/format'
 import { note, type WorkingLog } from '../working/derive'
-import { defineAdviser, ownedField } from './define-adviser'
+import { benchFields, defineAdviser } from './define-adviser'
 
 const input = z.strictObject({
   text: words('Words', 60, 'As they will be stamped.').refine((text) => text.trim().length > 0, { error: 'Words: write what is stamped' }),
   heightMm: lengthMm({ label: 'Letter height', min: 0.5, max: 20 }).default(2),
   roomMm: lengthMm({ label: 'Room along the line', min: 1, max: 2000 }),
-  owned: ownedField(),
+  ...benchFields(),
 })
 type Input = z.output<typeof input>
 

@@ -4,7 +4,7 @@ import { TOOL_FACES, type ToolFace } from '../tables/tools/tool-data'
 import { usable } from '../toolwall/tools'
 import { choice } from '../units/fields'
 import type { Faces, ToolPick } from './contract'
-import { defineAdviser, ownedField } from './define-adviser'
+import { benchFields, defineAdviser } from './define-adviser'
 
 function titles(part: 'striking' | 'struck'): Record<string, string> {
   return Object.fromEntries(TOOL_FACES.filter((face) => face.part === part).map((face) => [face.id, face.title]))
@@ -16,7 +16,7 @@ const STRUCK = titles('struck')
 const input = z.strictObject({
   hammer: choice('Strikes', STRIKING),
   on: choice('Is struck', STRUCK),
-  owned: ownedField(),
+  ...benchFields(),
 })
 
 /** A face this hard chips on another as hard. */

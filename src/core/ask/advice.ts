@@ -1,7 +1,7 @@
 import { type Advice, findAdviser } from '../advice'
-import { FIT_IDS } from '../tables/drills/fits'
+import { FIT_IDS } from '../tables/drills/fit-ids'
 import { TOOL_FACES } from '../tables/tools/tool-data'
-import type { OwnTool } from '../toolwall/tools'
+import type { Bench } from '../toolwall/tools'
 import { METAL_WORDS } from './lexicon'
 
 interface AskedAdvice {
@@ -86,13 +86,13 @@ export type AdviceAnswer = AskedAdvice & {
 }
 
 /** Answers a question that an adviser knows, with the smith's own tools; undefined where it is none. */
-export function askAdvice(text: string, owned: readonly OwnTool[]): AdviceAnswer | undefined {
+export function askAdvice(text: string, { tools, figures }: Bench): AdviceAnswer | undefined {
   for (const rule of RULES) {
     const match = rule.pattern.exec(text)
     const asked = match && rule.read(match)
     const adviser = asked && findAdviser(asked.adviser)
     if (!asked || !adviser) continue
-    const run = adviser.run({ ...asked.input, owned })
+    const run = adviser.run({ ...asked.input, owned: tools, figures })
     return {
       ...asked,
       title: adviser.title,

@@ -4,7 +4,7 @@ import { type Found, findInTables, rowSummary } from '../lookup'
 import { ALLOY_TITLES, type AlloyId } from '../metals/alloys'
 import { describeMeaning, parseSize, type SizeContext, type SizeReading } from '../sizes'
 import { normaliseText } from '../sizes/numbers'
-import type { OwnTool } from '../toolwall/tools'
+import { type Bench, USUAL_BENCH } from '../toolwall/tools'
 import { mmToInch } from '../units/convert'
 import { formatPlain } from '../units/format'
 import { type AdviceAnswer, askAdvice } from './advice'
@@ -13,8 +13,8 @@ import { FILLER, METAL_WORDS } from './lexicon'
 export interface AskDefaults {
   readonly alloy?: AlloyId
   readonly ringSystem?: SizeContext['ringSystem']
-  /** The smith's own tools, which advice looks at first. */
-  readonly owned?: readonly OwnTool[]
+  /** The smith's own tools and figures, which advice looks at first. */
+  readonly bench?: Bench
 }
 
 export interface Heard {
@@ -159,7 +159,10 @@ function askForm(text: string, defaults: AskDefaults): AskAnswer | undefined {
   )
   const notUnderstood = hearSizes(state, form, defaults.ringSystem)
   const missing = missingFields(form, state.input)
-  const run = missing.length > 0 ? null : form.run(state.input, defaults.ringSystem ? { ringSystem: defaults.ringSystem } : {})
+  const run =
+    missing.length > 0
+      ? null
+      : form.run(state.input, { ...defaults.bench, ...(defaults.ringSystem ? { ringSystem: defaults.ringSystem } : {}) })
   return {
     kind: 'form',
     form: form.id,
@@ -212,7 +215,7 @@ function askSize(text: string, defaults: AskDefaults): AskAnswer {
 export function answerAsk(raw: string, defaults: AskDefaults = {}): AskAnswer {
   const text = normaliseText(raw)
   if (text === '') return { kind: 'empty' }
-  const advice = askAdvice(text, defaults.owned ?? [])
+  const advice = askAdvice(text, defaults.bench ?? USUAL_BENCH)
   if (advice) return { kind: 'advice', ...advice }
   return askForm(text, defaults) ?? askSize(text, defaults)
 }

@@ -7,6 +7,7 @@ interface CupSequenceInput {
   readonly punchesMm: readonly number[]
   /** Mid radius of the sphere the dome ends on. */
   readonly finalRadiusMm: number
+  readonly thicknessesPerStep?: number
 }
 
 export interface CupSequence {
@@ -17,12 +18,12 @@ export interface CupSequence {
 
 /** Largest rim hoop strain of one step. */
 const HOOP_LIMIT = 0.1
-/** The rim may close by this many thicknesses in one step before it folds. */
+/** The rim may close by this many thicknesses in one step before it folds, unless one's own figure says otherwise. */
 const THICKNESSES_PER_STEP = 5
 
-function isStepSafe(discMm: number, thicknessMm: number, fromRimMm: number, toRimMm: number): boolean {
+function isStepSafe(discMm: number, closesMm: number, fromRimMm: number, toRimMm: number): boolean {
   const hoop = Math.abs(Math.log(toRimMm / fromRimMm))
-  return fromRimMm - toRimMm <= THICKNESSES_PER_STEP * thicknessMm + 1e-9 && hoop <= HOOP_LIMIT + 1e-9 && toRimMm <= discMm
+  return fromRimMm - toRimMm <= closesMm + 1e-9 && hoop <= HOOP_LIMIT + 1e-9 && toRimMm <= discMm
 }
 
 /**
@@ -30,7 +31,8 @@ function isStepSafe(discMm: number, thicknessMm: number, fromRimMm: number, toRi
  * thicknesses and 10 % (source: bench-practice; factor 5 to 10 in a well-fitting cup). The punch nearest the final
  * sphere is never skipped. Disc 28 mm of 0.6 mm down to the 20 mm punch: 36, 25, 22, 20.
  */
-export function cupSequence({ discMm, thicknessMm, punchesMm, finalRadiusMm }: CupSequenceInput): CupSequence {
+export function cupSequence(input: CupSequenceInput): CupSequence {
+  const { discMm, thicknessMm, punchesMm, finalRadiusMm, thicknessesPerStep = THICKNESSES_PER_STEP } = input
   const finalMm = 2 * finalRadiusMm - thicknessMm
   const usable = punchesMm.filter((punch) => punch >= finalMm - 0.5).sort((a, b) => b - a)
   const last = usable.at(-1)
@@ -40,7 +42,7 @@ export function cupSequence({ discMm, thicknessMm, punchesMm, finalRadiusMm }: C
   let left = usable
   while (left.length > 0) {
     const rimAt = (punch: number) => rimDiameterMm(discMm, (punch + thicknessMm) / 2)
-    const safe = left.filter((punch) => isStepSafe(discMm, thicknessMm, rimMm, rimAt(punch)))
+    const safe = left.filter((punch) => isStepSafe(discMm, thicknessesPerStep * thicknessMm, rimMm, rimAt(punch)))
     const next = safe.at(-1)
     if (next === undefined) return { punchesMm: [...chosen, last], outcome: 'missing-step' }
     chosen.push(next)

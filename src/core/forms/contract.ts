@@ -4,7 +4,7 @@ import type { Outline } from '../geometry/point'
 import type { AlloyId } from '../metals/alloys'
 import type { OperationId } from '../operations/catalogue'
 import type { SourceId } from '../sources/sources'
-import type { OwnTool } from '../toolwall/tools'
+import type { Bench } from '../toolwall/tools'
 import type { Unit } from '../units/unit'
 import type { WorkingStep } from '../working/derive'
 
@@ -145,6 +145,6 @@ export interface FormSpec<Id extends string, S extends z.ZodObject> {
   readonly example: Readonly<Partial<Record<keyof z.input<S>, unknown>>>
   /** Words that call this form in the ask line, and which field each size typed there fills, in order. */
   readonly ask: { readonly words: readonly string[]; readonly sizes: readonly string[] }
-  /** `tools` are the smith's own; an empty wall means the usual sets. */
-  readonly plan: (input: z.output<S>, tools: readonly OwnTool[]) => FormPlan
+  /** `bench` holds the smith's own tools and figures; an empty one means the usual sets and presets. */
+  readonly plan: (input: z.output<S>, bench: Bench) => FormPlan
 }

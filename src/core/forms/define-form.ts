@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import type { SizeContext } from '../sizes'
-import type { OwnTool } from '../toolwall/tools'
+import { type Bench, USUAL_BENCH } from '../toolwall/tools'
 import { formatPlain } from '../units/format'
 import { CORE_VERSION } from '../version'
 import type { FormRun, FormSpec, InputIssue } from './contract'
@@ -8,13 +8,12 @@ import { describeFields } from './fields'
 import { inputJsonSchema } from './json-schema'
 import { issueOf, readInput } from './read-input'
 
-export interface RunOptions {
+/** The workshop's ring system, and its own tools and figures, which the plan picks from. */
+export interface RunOptions extends Partial<Bench> {
   /** The workshop's ring system, for "size 6". */
   readonly ringSystem?: SizeContext['ringSystem']
   /** Version of a stored input; older ones are upgraded step by step. */
   readonly inputVersion?: number
-  /** The smith's own tools, which the plan picks from. */
-  readonly tools?: readonly OwnTool[]
 }
 
 const PLAIN_OBJECT = z.record(z.string(), z.unknown())
@@ -52,7 +51,11 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
     const parsed = spec.input.safeParse(reading.values)
     if (reading.issues.length > 0 || !parsed.success)
       return { ok: false, issues: allIssues(spec.input, current, reading.issues, parsed.error) }
-    const { choice, ...plan } = spec.plan(parsed.data, options.tools ?? [])
+    const { choice, ...plan } = spec.plan(parsed.data, {
+      ...USUAL_BENCH,
+      ...(options.tools ? { tools: options.tools } : {}),
+      ...(options.figures ? { figures: options.figures } : {}),
+    })
     const own = { question: choice.question, school: choice.school, schools: choice.schools }
     return { ok: true, result: { form: spec.id, coreVersion: CORE_VERSION, ...plan, ...own, understood: reading.understood } }
   }

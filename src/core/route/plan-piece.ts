@@ -18,8 +18,8 @@ export interface PieceDesign {
   readonly route?: readonly DesignStep[] | undefined
 }
 
-/** The workshop's ring system and its own tools. */
-export type PlanOptions = Pick<RunOptions, 'ringSystem' | 'tools'>
+/** The workshop's ring system, its own tools and its own figures. */
+export type PlanOptions = Omit<RunOptions, 'inputVersion'>
 
 export type PiecePlan =
   | { readonly ok: true; readonly result: FormResult; readonly steps: readonly DesignStep[]; readonly temper: TemperInput }

@@ -1,6 +1,6 @@
 import { findAdviser } from '../advice'
 import { SOLDER_IDS, SOLDERS } from '../metals/solders'
-import { type OwnTool, usable } from '../toolwall/tools'
+import { type Bench, type OwnTool, usable } from '../toolwall/tools'
 import { formatPlain } from '../units/format'
 import type { RouteStep } from './temper'
 
@@ -12,9 +12,8 @@ export interface ToolNote {
   readonly message: string
 }
 
-interface Piece {
+interface Piece extends Bench {
   readonly thicknessMm: number
-  readonly tools: readonly OwnTool[]
 }
 
 type Said = Omit<ToolNote, 'step'> | undefined
@@ -24,7 +23,7 @@ function owns(piece: Piece, kind: OwnTool['kind']): boolean {
 }
 
 function advised(adviser: string, input: Readonly<Record<string, unknown>>, piece: Piece): Said {
-  const run = findAdviser(adviser)?.run({ ...input, owned: piece.tools })
+  const run = findAdviser(adviser)?.run({ ...input, owned: piece.tools, figures: piece.figures })
   if (!run?.ok) return undefined
   const { missing, answer } = run.advice
   return missing ? { level: 'note', message: missing } : { level: 'ok', message: `Yours: ${answer}` }

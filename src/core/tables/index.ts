@@ -1,6 +1,8 @@
 export { ALL_GRITS, GRIT_SCALES, GRITS, type Grit, type GritScale, gritsNamed, nearestGrit } from './abrasives/grits'
 export { type Drill, letterDrillMm, numberDrillMm, STANDARD_DRILLS } from './drills/drills'
-export { clearanceOf, FIT_IDS, FITS, type FitId, fitWords } from './drills/fits'
+export { FIT_IDS, type FitId } from './drills/fit-ids'
+export { clearanceOf, FITS, fitWords } from './drills/fits'
+export { FIGURES, type Figure, figureOf, massWith, type OwnFigures } from './figures'
 export {
   copperWeightMm,
   GAUGE_SCALES,
@@ -34,7 +36,7 @@ export {
   usCircumferenceInsideMm,
 } from './rings/rings'
 export { domedHeadMm, edgeDistanceMm, flatHeadMm, headStickOutMm, holeFillMm, RIVET_SCHOOLS } from './rivets/rivets'
-export { BLADES, type Blade, findBlade, kerfOfMm, pilotMm, TEETH, teethInMetal } from './saws/blades'
+export { BLADES, type Blade, findBlade, kerfOfMm, pilotMm, teethInMetal, teethLimits } from './saws/blades'
 export { bezelHeightMm, bezelStripMm, ellipsePerimeterMm, OVAL_CABOCHONS } from './stones/stones'
 export { type Cell, type Column, type Ownership, type Row, SHELVES, type Shelf, type Table } from './table'
 export { DAPPING_CUPS_MM, DAPPING_PUNCHES_MM, largestPunchMm } from './tools/dapping'

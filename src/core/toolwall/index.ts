@@ -1,6 +1,7 @@
 export { type MandrelReading, readMandrel } from './mandrel'
 export { findStartingSet, STARTING_SETS, type StartingSet } from './starting-sets'
 export {
+  type Bench,
   type Comparison,
   compareTools,
   type OwnTool,
@@ -11,5 +12,6 @@ export {
   type ToolFacts,
   type ToolKind,
   toolFacts,
+  USUAL_BENCH,
   usable,
 } from './tools'

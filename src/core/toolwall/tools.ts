@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import type { OwnFigures } from '../tables/figures'
 
 export const TOOL_KINDS = [
   'drill',
@@ -83,6 +84,15 @@ export const ownToolSchema = z.strictObject({
   count: z.int().min(0).optional(),
   facts: toolFacts.optional(),
 })
+
+/** What a workshop brings to every plan and every piece of advice: its tools and its own figures. */
+export interface Bench {
+  readonly tools: readonly OwnTool[]
+  readonly figures: OwnFigures
+}
+
+/** No tools and no figures of one's own: the usual sets and the presets. */
+export const USUAL_BENCH: Bench = { tools: [], figures: {} }
 
 /** A tool's number as measured, else as sold; undefined where only its label is known. */
 export function sizeOfTool(tool: OwnTool): number | undefined {

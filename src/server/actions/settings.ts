@@ -1,5 +1,7 @@
 'use server'
 import { revalidatePath } from 'next/cache'
+import { FIGURES } from '@/core/tables'
+import { formatPlain } from '@/core/units'
 import { currentWorkshop, switchWorkshop, WORKSHOPS, type WorkshopName } from '../db/connection'
 import { settingsSchema } from '../db/repositories'
 import { makeBackup, restoreBackup } from '../services/backups'
@@ -11,6 +13,25 @@ export async function saveSettings(raw: unknown): Promise<ActionResult> {
   const read = readAction(settingsSchema, { ...settings.read(), ...(raw && typeof raw === 'object' ? raw : {}) })
   if (!read.ok) return read
   settings.write(read.data)
+  revalidatePath('/', 'layout')
+  return { ok: true }
+}
+
+/** Keeps a figure of one's own beside a preset of the bench; empty goes back to the preset. */
+export async function keepFigure(id: string, typed: string): Promise<ActionResult> {
+  const known = FIGURES[id]
+  if (!known) return refuse('This figure is not among those that can be changed.')
+  const { settings } = workshop()
+  const { [id]: _, ...others } = settings.read().figures
+  if (typed.trim() === '') settings.write({ figures: others })
+  else {
+    const value = Number(typed.trim().replace(',', '.').replace('−', '-'))
+    if (!Number.isFinite(value) || value < known.minimum || value > known.maximum)
+      return refuse(
+        `${known.title}: "${typed}" was given; possible is ${formatPlain(known.minimum, 3)} to ${formatPlain(known.maximum, 3)} ${known.unit}`,
+      )
+    settings.write({ figures: { ...others, [id]: value } })
+  }
   revalidatePath('/', 'layout')
   return { ok: true }
 }

@@ -2,9 +2,10 @@ import type { AlloyId } from '@/core/metals'
 import { type PiecePlan, type PlanOptions, planPiece, walkTemper } from '@/core/route'
 import type { Design, FrozenPlan, Piece, Repositories } from '../db/repositories'
 
-/** What a workshop brings to every plan: its ring system and its own tools. */
-export function planOptions({ settings, tools }: Pick<Repositories, 'settings' | 'tools'>): PlanOptions {
-  return { ringSystem: settings.read().ringSystem, tools: tools.owned() }
+/** What a workshop brings to every plan: its ring system, its own tools and its own figures. */
+export function planOptions({ settings, tools }: Pick<Repositories, 'settings' | 'tools'>): Required<PlanOptions> {
+  const { ringSystem, figures } = settings.read()
+  return { ringSystem, figures, tools: tools.owned() }
 }
 
 /** The plan of a stored design under the workshop's settings. */

@@ -53,10 +53,13 @@ function understoodOf(fields: readonly FormField[], values: Readonly<Record<stri
 
 /** One adviser: what it asks at the left, its picture in the middle, what it says and why at the right. */
 export function AdviceView({ adviserId }: { readonly adviserId: string }) {
-  const { tools, ringSystem } = useWorkshop()
+  const { bench, ringSystem } = useWorkshop()
   const adviser = findAdviser(adviserId)
   const [values, setValues] = useState(() => startOf(adviser?.fields ?? [], adviser?.example ?? {}))
-  const run = useMemo(() => adviser?.run({ ...values, owned: tools }, { ringSystem }), [adviser, values, tools, ringSystem])
+  const run = useMemo(
+    () => adviser?.run({ ...values, owned: bench.tools, figures: bench.figures }, { ringSystem }),
+    [adviser, values, bench, ringSystem],
+  )
   const advice = useLast(run?.ok ? run.advice : undefined)
   if (!adviser) return null
   const issues = run && !run.ok ? Object.fromEntries(run.issues.map((issue) => [issue.path, issue.message])) : {}
@@ -114,6 +117,7 @@ export function AdviceView({ adviserId }: { readonly adviserId: string }) {
       <Box
         component="section"
         aria-label="Answer and working"
+        tabIndex={0}
         sx={{ ...column, bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` } }}
       >
         {advice && run?.ok ? (

@@ -61,7 +61,7 @@ export type SaveState = 'saved' | 'saving' | 'unsaved' | 'failed'
 
 /** A piece's design under the hands: what is typed, what it comes to, and its saving as revisions. */
 export function useDesign(piece: Piece) {
-  const { ringSystem, tools } = useWorkshop()
+  const { ringSystem, bench } = useWorkshop()
   const router = useRouter()
   const part = piece.design.parts[0]
   const formId = part?.form ?? ''
@@ -85,8 +85,8 @@ export function useDesign(piece: Piece) {
     [formId, typed, stored, schools, piece.quantity, piece.spares],
   )
   const plan = useMemo(
-    () => planPiece({ ...piece.design, parts: [{ form: formId, inputVersion: part?.inputVersion ?? 1, input }] }, { ringSystem, tools }),
-    [piece.design, formId, part?.inputVersion, input, ringSystem, tools],
+    () => planPiece({ ...piece.design, parts: [{ form: formId, inputVersion: part?.inputVersion ?? 1, input }] }, { ringSystem, ...bench }),
+    [piece.design, formId, part?.inputVersion, input, ringSystem, bench],
   )
 
   const save = useCallback(

@@ -148,8 +148,8 @@ const ADDABLE = Object.fromEntries(
 )
 
 function useRoute(piece: RouteStationProps['piece']) {
-  const { ringSystem, tools } = useWorkshop()
-  const plan = planPiece(piece.design, { ringSystem, tools })
+  const { ringSystem, bench } = useWorkshop()
+  const plan = planPiece(piece.design, { ringSystem, ...bench })
   const [steps, setSteps] = useState<readonly DesignStep[]>(plan.ok ? plan.steps : [])
   const [bought, setBought] = useState<BoughtTemper>(piece.design.bought)
   const [note, setNote] = useState(piece.design.orderNote ?? '')
@@ -163,14 +163,14 @@ function useRoute(piece: RouteStationProps['piece']) {
     const saved = await saveDesign(piece.id, { ...piece.design, bought: next.bought ?? bought, route, orderNote })
     setProblem(saved.ok ? '' : saved.message)
   }
-  return { plan, tools, steps, bought, note, setNote, problem, setProblem, keep }
+  return { plan, bench, steps, bought, note, setNote, problem, setProblem, keep }
 }
 
 /** The steps in order, each with what it does to the metal; dragged or keyed, the ribbon follows. */
 export function RouteStation({ piece }: RouteStationProps) {
   const router = useRouter()
   const dndId = useId()
-  const { plan, tools, steps, bought, note, setNote, problem, setProblem, keep } = useRoute(piece)
+  const { plan, bench, steps, bought, note, setNote, problem, setProblem, keep } = useRoute(piece)
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
   if (!plan.ok)
     return (
@@ -180,7 +180,7 @@ export function RouteStation({ piece }: RouteStationProps) {
     )
   const walk = walkTemper({ ...plan.temper, bought, steps })
   const findings = checkOrder(steps)
-  const notes = toolNotes(steps, { thicknessMm: plan.temper.thicknessMm, tools })
+  const notes = toolNotes(steps, { thicknessMm: plan.temper.thicknessMm, ...bench })
   const move = (from: number, to: number) => void keep({ steps: arrayMove([...steps], from, to) })
   const anneal = (before: number) =>
     void keep({

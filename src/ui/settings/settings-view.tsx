@@ -20,10 +20,12 @@ interface SettingsViewProps {
   readonly backups: readonly { readonly file: string; readonly bytes: number; readonly at: string }[]
 }
 
-type Fields = { [K in keyof Settings]: string }
+/** Own figures are set in the Tables, beside their presets. */
+type Fields = { [K in Exclude<keyof Settings, 'figures'>]: string }
 
 function asText(settings: Settings): Fields {
-  return Object.fromEntries(Object.entries(settings).map(([key, value]) => [key, String(value)])) as Fields
+  const { figures: _, ...own } = settings
+  return Object.fromEntries(Object.entries(own).map(([key, value]) => [key, String(value)])) as Fields
 }
 
 function Preferences({ settings }: { readonly settings: Settings }) {

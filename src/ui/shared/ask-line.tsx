@@ -155,17 +155,14 @@ function SizeAnswerView({ answer }: { readonly answer: Extract<AskAnswer, { kind
 
 /** One line to ask anything short: a piece with its sizes, a size, a conversion, a table, which tool. Answers as it is typed. */
 export function AskLine() {
-  const { ringSystem, defaultAlloy, tools } = useWorkshop()
+  const { ringSystem, defaultAlloy, bench } = useWorkshop()
   const router = useRouter()
   const [text, setText] = useState('')
   const [open, setOpen] = useState(false)
   const [busy, setBusy] = useState(false)
   const box = useRef<HTMLDivElement>(null)
   const deferred = useDeferredValue(text)
-  const answer = useMemo(
-    () => answerAsk(deferred, { ringSystem, alloy: defaultAlloy, owned: tools }),
-    [deferred, ringSystem, defaultAlloy, tools],
-  )
+  const answer = useMemo(() => answerAsk(deferred, { ringSystem, alloy: defaultAlloy, bench }), [deferred, ringSystem, defaultAlloy, bench])
 
   async function make() {
     if (answer.kind !== 'form') return

@@ -2,10 +2,14 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import { useState } from 'react'
 import { cellText, type Neighbour, neighboursOn, type Ruler, rowSummary } from '@/core/lookup'
 import { SOURCES } from '@/core/sources'
 import type { Row, Table } from '@/core/tables'
 import { formatPlain } from '@/core/units'
+import { keepFigure } from '@/server/actions/settings'
+import { SizeField } from '../shared/size-field'
+import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { ConfidenceMark } from './confidence'
 
@@ -50,6 +54,7 @@ export function RowCard({ table, row }: { readonly table: Table; readonly row: R
           )
         })}
       </Box>
+      {table.id === 'bench-figures' ? <OwnFigure key={row.id} id={row.id} /> : null}
       {row.note ? <Typography sx={{ mt: 1, borderLeft: `3px solid ${PALETTE.ochre}`, pl: 1 }}>{row.note}</Typography> : null}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', mt: 1.25, gap: 1 }}>
         <Typography variant="body2" title={SOURCES[row.source].note}>
@@ -60,6 +65,39 @@ export function RowCard({ table, row }: { readonly table: Table; readonly row: R
       <Typography variant="body2" sx={{ fontSize: 12.5 }}>
         From memory of the source. {OWNERSHIP[row.ownership]}
       </Typography>
+    </Box>
+  )
+}
+
+/** One's own figure beside the preset: it wins in every plan and every piece of advice from then on. */
+function OwnFigure({ id }: { readonly id: string }) {
+  const { bench } = useWorkshop()
+  const own = bench.figures[id]
+  const [typed, setTyped] = useState(own === undefined ? '' : formatPlain(own))
+  const [problem, setProblem] = useState<string>()
+  async function keep() {
+    const kept = await keepFigure(id, typed)
+    setProblem(kept.ok ? undefined : kept.message)
+  }
+  return (
+    <Box
+      component="form"
+      sx={{ mt: 1 }}
+      onSubmit={(event: React.FormEvent) => {
+        event.preventDefault()
+        void keep()
+      }}
+    >
+      <SizeField
+        label="Your own figure"
+        value={typed}
+        onChange={setTyped}
+        error={problem}
+        understood={own === undefined ? 'The preset is used.' : `${formatPlain(own)} is used, not the preset. Empty it to go back.`}
+      />
+      <Button type="submit" sx={{ mt: 1 }}>
+        Keep it
+      </Button>
     </Box>
   )
 }

@@ -19,7 +19,7 @@ interface TableSheetProps {
 export function TableSheet({ table, selectedId, onPick }: TableSheetProps) {
   const hasValue = table.rows.some((row) => row.value !== undefined)
   return (
-    <Box sx={{ overflow: 'auto', height: '100%' }}>
+    <Box sx={{ overflow: 'auto', height: '100%' }} role="region" aria-label={`${table.title}, rows`} tabIndex={0}>
       <MuiTable size="small" stickyHeader aria-label={table.title}>
         <TableHead>
           <TableRow>

@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation'
 import { ALLOYS } from '@/core/metals'
 import { findOperation } from '@/core/operations'
 import { toolNotes, wordsOf } from '@/core/route'
-import { walkFrozen } from '@/server/services/piece-plan'
+import { planOptions, walkFrozen } from '@/server/services/piece-plan'
 import { trayState } from '@/server/services/tray-state'
 import { workshop } from '@/server/workshop'
 import { BenchStep } from '@/ui/bench/bench-step'
@@ -17,7 +17,7 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
   const step = tray.plan.steps[progress.stepIndex]
   const operation = step && findOperation(step.op)
   const words = step ? wordsOf(step, { alloy: alloy.id, thicknessMm: tray.plan.thicknessMm }) : null
-  const own = step ? toolNotes([step], { thicknessMm: tray.plan.thicknessMm, tools: repositories.tools.owned() })[0] : undefined
+  const own = step ? toolNotes([step], { thicknessMm: tray.plan.thicknessMm, ...planOptions(repositories) })[0] : undefined
   const here = state.readings.filter((reading) => reading.stepId === step?.id && reading.workpiece === (progress.workpiece ?? 1))
   return (
     <BenchStep

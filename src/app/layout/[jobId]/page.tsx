@@ -13,9 +13,10 @@ export default async function LayoutPage({ params }: { params: Promise<{ jobId: 
   const job = jobs.job(Number(jobId))
   if (!job) notFound()
   const preferences = settings.read()
-  const items = itemsOfPieces(jobs.pieces(job.id), planOptions(repositories))
+  const options = planOptions(repositories)
+  const items = itemsOfPieces(jobs.pieces(job.id), options)
   const thicknessMm = items[0]?.item.thicknessMm
-  const own = thicknessMm === undefined ? undefined : ownKerf(thicknessMm, repositories.tools.owned())
+  const own = thicknessMm === undefined ? undefined : ownKerf(thicknessMm, options)
   const sheets = drawer
     .all()
     .filter((stock) => stock.kind === 'sheet')

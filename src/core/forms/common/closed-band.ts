@@ -11,7 +11,9 @@ import {
 import { bendStrain } from '../../forming/strain'
 import { RISK_AT, strainLimit } from '../../forming/work-used'
 import { rectangleOutline } from '../../geometry/outline'
-import { ALLOYS, type AlloyId, massOf } from '../../metals/alloys'
+import { ALLOYS, type AlloyId } from '../../metals/alloys'
+import { massWith } from '../../tables/figures'
+import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import { derive, given, note, type WorkingLog } from '../../working/derive'
 import type { BlankSpec, Check, FormPlan, Outcome, RouteStepSpec, SchoolChoice } from '../contract'
@@ -73,11 +75,11 @@ function answerOf(log: WorkingLog, band: ClosedBand) {
   return { lengthMm, cutMm, markAt }
 }
 
-function blankOf(band: ClosedBand, markAt: number): BlankSpec {
+function blankOf(band: ClosedBand, markAt: number, bench: Bench): BlankSpec {
   const wire = band.stock === 'round-wire'
   const outline = rectangleOutline(markAt, wire ? band.thicknessMm : band.widthMm)
   const sectionMm2 = wire ? (Math.PI * band.thicknessMm ** 2) / 4 : band.widthMm * band.thicknessMm
-  const massG = massOf(band.alloy, sectionMm2 * markAt)
+  const massG = massWith(band.alloy, sectionMm2 * markAt, bench.figures)
   const areaMm2 = markAt * (wire ? band.thicknessMm : band.widthMm)
   const base = { name: band.name, qty: band.qty, alloy: band.alloy, thicknessMm: band.thicknessMm, outline, holes: [], areaMm2, massG }
   return wire ? { ...base, stock: 'wire', lengthMm: markAt } : { ...base, stock: 'sheet' }
@@ -197,9 +199,9 @@ function uncertaintyOf(): FormPlan['uncertainty'] {
 }
 
 /** The plan of a closed band; forms add their own results and checks to it. */
-export function planClosedBand(log: WorkingLog, band: ClosedBand): FormPlan {
+export function planClosedBand(log: WorkingLog, band: ClosedBand, bench: Bench): FormPlan {
   const { lengthMm, cutMm, markAt } = answerOf(log, band)
-  const blank = blankOf(band, markAt)
+  const blank = blankOf(band, markAt, bench)
   const wire = band.stock === 'round-wire'
   const perHalfMm = 0.5 / Math.PI
   return {

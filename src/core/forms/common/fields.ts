@@ -1,5 +1,7 @@
 import type { z } from 'zod'
-import { ALLOY_TITLES, type AlloyId, massOf } from '../../metals/alloys'
+import { ALLOY_TITLES, type AlloyId } from '../../metals/alloys'
+import { massWith } from '../../tables/figures'
+import type { Bench } from '../../toolwall/tools'
 import { choice, count, lengthMm, thicknessMm } from '../../units/fields'
 
 /** Fields that every form cut from sheet shares, in the words of the bench. */
@@ -16,8 +18,8 @@ export const commonFields = {
 } as const
 
 /** Mass in g of a flat blank. */
-export function blankMassG(alloy: AlloyId, areaMm2: number, thickness: number): number {
-  return massOf(alloy, areaMm2 * thickness)
+export function blankMassG(alloy: AlloyId, areaMm2: number, thickness: number, bench: Bench): number {
+  return massWith(alloy, areaMm2 * thickness, bench.figures)
 }
 
 /** What an object schema gives after defaults. */

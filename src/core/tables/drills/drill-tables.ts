@@ -1,9 +1,11 @@
 import { mmToInch } from '../../units/convert'
 import { formatPlain } from '../../units/format'
+import { FIGURES } from '../figures'
 import { gaugeToMm } from '../gauges/gauges'
 import { defineTable, type RowSpec } from '../table'
 import { type Drill, type DrillSeries, STANDARD_DRILLS } from './drills'
-import { FIT_IDS, FITS } from './fits'
+import { FIT_IDS } from './fit-ids'
+import { FITS } from './fits'
 
 const INCH = { key: 'inch', label: 'in', unit: 'in', digits: 4 } as const
 
@@ -73,13 +75,14 @@ function wireRow(gauge: number): RowSpec {
 
 function fitRow(id: (typeof FIT_IDS)[number]): RowSpec {
   const fit = FITS[id]
+  const [least, most] = [FIGURES[`fit-${id}-least`], FIGURES[`fit-${id}-most`]]
   const show = (value: number) => (fit.share ? `${formatPlain(100 * value)} %` : `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)} mm`)
   return {
     id,
     name: fit.title,
-    cells: { least: show(fit.least), most: show(fit.most), use: fit.use },
+    cells: { least: show(least?.preset ?? 0), most: show(most?.preset ?? 0), use: fit.use },
     says: [`${fit.title} fit`, id],
-    confidence: fit.confidence,
+    confidence: least?.confidence ?? 'low',
   }
 }
 
@@ -115,7 +118,7 @@ export const drillTables = [
     id: 'hole-fit',
     title: 'Hole over pin',
     shelf: 'drills',
-    about: 'How much wider the hole than the pin. Presets: change them to what works in your hands.',
+    about: 'How much wider the hole than the pin. Presets: put your own under Figures of the bench.',
     columns: [
       { key: 'least', label: 'from' },
       { key: 'most', label: 'to' },

@@ -1,45 +1,26 @@
-import type { Confidence } from '../../sources/sources'
+import { figureOf, type OwnFigures } from '../figures'
+import type { FitId } from './fit-ids'
 
-export const FIT_IDS = ['tight', 'snug', 'free', 'solder-pin', 'engineering'] as const
-export type FitId = (typeof FIT_IDS)[number]
-
-export interface Fit {
+interface Fit {
   readonly title: string
   readonly use: string
-  /** Hole minus pin, mm; for the engineering rivet as a share of the pin. */
-  readonly least: number
-  readonly most: number
+  /** Its clearances are shares of the pin instead of millimetres. */
   readonly share: boolean
-  readonly confidence: Confidence
 }
 
-/** How much wider than its pin a hole should be. House and trade presets (low to medium); a smith's own wins. */
+/** How a hole is meant to hold its pin; how much wider it is then stands among the figures one may change. */
 export const FITS: Readonly<Record<FitId, Fit>> = {
-  tight: {
-    title: 'Tight',
-    use: 'a post pressed or soldered in; the wire tapered a little',
-    least: -0.02,
-    most: 0,
-    share: false,
-    confidence: 'low',
-  },
-  snug: { title: 'Snug', use: 'a cold rivet, a rigid joint', least: 0, most: 0.05, share: false, confidence: 'medium' },
-  free: { title: 'Free', use: 'a pivot, a moving joint, an ear-wire hole', least: 0.1, most: 0.15, share: false, confidence: 'low' },
-  'solder-pin': {
-    title: 'Pin to solder',
-    use: 'a gap that silver solder fills',
-    least: 0.03,
-    most: 0.08,
-    share: false,
-    confidence: 'medium',
-  },
-  engineering: { title: 'Shop rivet', use: 'a larger rivet in a workshop', least: 0.05, most: 0.1, share: true, confidence: 'low' },
+  tight: { title: 'Tight', use: 'a post pressed or soldered in; the wire tapered a little', share: false },
+  snug: { title: 'Snug', use: 'a cold rivet, a rigid joint', share: false },
+  free: { title: 'Free', use: 'a pivot, a moving joint, an ear-wire hole', share: false },
+  'solder-pin': { title: 'Pin to solder', use: 'a gap that silver solder fills', share: false },
+  engineering: { title: 'Shop rivet', use: 'a larger rivet in a workshop', share: true },
 }
 
-/** Least and most clearance in mm of a fit for a pin. */
-export function clearanceOf(fit: FitId, pinMm: number): { leastMm: number; mostMm: number } {
-  const { least, most, share } = FITS[fit]
-  return share ? { leastMm: least * pinMm, mostMm: most * pinMm } : { leastMm: least, mostMm: most }
+/** Least and most clearance in mm of a fit for a pin. Snug is 0 to 0.05 unless one's own figures say otherwise. */
+export function clearanceOf(fit: FitId, pinMm: number, own: OwnFigures): { leastMm: number; mostMm: number } {
+  const [least, most] = [figureOf(`fit-${fit}-least`, own), figureOf(`fit-${fit}-most`, own)]
+  return FITS[fit].share ? { leastMm: least * pinMm, mostMm: most * pinMm } : { leastMm: least, mostMm: most }
 }
 
 /** What a hole of this size is to a pin: the fit whose band the clearance lies in, or how it misses. */

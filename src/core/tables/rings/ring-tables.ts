@@ -1,6 +1,6 @@
 import { defineTable, type RowSpec } from '../table'
 import { RING_SCALES, type RingSystem, ringInsideMm, ringNeighbours, ringSizeName, ukSizeName, usCircumferenceInsideMm } from './rings'
-import { WIDE_BANDS } from './wide-band'
+import { WIDE_BANDS, wideBandUsSizes } from './wide-band'
 
 const ROUND = { key: 'circumference', label: 'round the inside, mm', unit: 'mm', digits: 2 } as const
 const OTHERS: readonly RingSystem[] = ['US', 'UK', 'ISO', 'JP', 'CH']
@@ -111,7 +111,7 @@ export const ringTables = [
         id: `w${row.overMm}`,
         name: `over ${row.overMm} mm`,
         value: row.overMm,
-        cells: { add: row.addUsSizes, range: row.range },
+        cells: { add: wideBandUsSizes(row.overMm + 0.1, {}), range: row.range },
         says: ['wide band'],
       })),
   }),

@@ -1,3 +1,5 @@
+import { figureOf, type OwnFigures } from '../figures'
+
 /** A jeweller's saw blade as usually made: makers differ by 0.02 to 0.03 mm and a tooth or three. */
 export interface Blade {
   readonly name: string
@@ -36,20 +38,24 @@ export const BLADES: readonly Blade[] = (
   ...(printedPilot ? { printedPilot } : {}),
 }))
 
-/** Teeth in the metal aimed at, and the outer limits of use (medium, preset). */
-export const TEETH = { aimLeast: 2, aimMost: 3, least: 1.5, most: 4 } as const
-
-/** Set of the teeth beyond the blade's thickness, mm (low: a test cut is better). */
-const SET_MM = 0.03
+/** Teeth in the metal aimed at, and the outer limits of use: two to three, one and a half to four, or one's own. */
+export function teethLimits(own: OwnFigures) {
+  return {
+    aimLeast: figureOf('teeth-aim-least', own),
+    aimMost: figureOf('teeth-aim-most', own),
+    least: figureOf('teeth-least', own),
+    most: figureOf('teeth-most', own),
+  }
+}
 
 /** Teeth standing in a thickness of metal; a tilted sheet is thicker along the blade. 0.8 mm under a 4/0 blade is 2.1. */
 export function teethInMetal(teethPerCm: number, thicknessMm: number, tiltRad = 0): number {
   return (thicknessMm * teethPerCm) / 10 / Math.cos(tiltRad)
 }
 
-/** Width of the cut, mm. */
-export function kerfOfMm(blade: { readonly thicknessMm: number }): number {
-  return blade.thicknessMm + SET_MM
+/** Width of the cut, mm: the blade and the set of its teeth. */
+export function kerfOfMm(blade: { readonly thicknessMm: number }, own: OwnFigures): number {
+  return blade.thicknessMm + figureOf('blade-set', own)
 }
 
 /** Smallest hole the blade passes: its diagonal, not its width, mm. A 2/0 blade needs 0.581. */

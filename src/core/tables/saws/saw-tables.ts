@@ -1,7 +1,9 @@
 import { STANDARD_DRILLS } from '../drills/drills'
 import { gaugeName, gaugesOf, gaugeToMm } from '../gauges/gauges'
 import { defineTable } from '../table'
-import { BLADES, type Blade, kerfOfMm, pilotMm, TEETH } from './blades'
+import { BLADES, type Blade, kerfOfMm, pilotMm, teethLimits } from './blades'
+
+const PRESET_TEETH = teethLimits({})
 
 /** Thickness in mm at which a blade has this many teeth in the metal. */
 function thicknessFor(blade: Blade, teeth: number): number {
@@ -9,7 +11,7 @@ function thicknessFor(blade: Blade, teeth: number): number {
 }
 
 function gaugeRange(blade: Blade): string {
-  const [low, high] = [thicknessFor(blade, TEETH.aimLeast), thicknessFor(blade, TEETH.aimMost)]
+  const [low, high] = [thicknessFor(blade, PRESET_TEETH.aimLeast), thicknessFor(blade, PRESET_TEETH.aimMost)]
   const inside = gaugesOf('B&S').filter((gauge) => {
     const mm = gaugeToMm('B&S', gauge) ?? 0
     return mm >= low && mm <= high
@@ -62,10 +64,10 @@ export const sawTables = [
           width: blade.widthMm,
           teeth: blade.teethPerCm,
           perInch: blade.teethPerCm * 2.54,
-          from: thicknessFor(blade, TEETH.aimLeast),
-          to: thicknessFor(blade, TEETH.aimMost),
+          from: thicknessFor(blade, PRESET_TEETH.aimLeast),
+          to: thicknessFor(blade, PRESET_TEETH.aimMost),
           gauge: gaugeRange(blade),
-          kerf: kerfOfMm(blade),
+          kerf: kerfOfMm(blade, {}),
           pilot: pilotMm(blade),
           drill: pilotDrill(blade),
           printed: blade.printedPilot,

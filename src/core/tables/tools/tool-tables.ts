@@ -1,4 +1,6 @@
 import { mmToInch } from '../../units/convert'
+import { formatPlain } from '../../units/format'
+import { FIGURES } from '../figures'
 import { defineTable, type RowSpec } from '../table'
 import { DAPPING_CUPS_MM, DAPPING_PUNCHES_MM } from './dapping'
 import { DISC_CUTTERS_IN, DISC_CUTTERS_MM, HOLE_PUNCHES, STAMP_ADVANCE, STAMP_HEIGHTS, TOOL_FACES } from './tool-data'
@@ -10,6 +12,30 @@ function sized(mm: readonly number[], what: string): RowSpec[] {
 }
 
 export const toolTables = [
+  defineTable({
+    id: 'bench-figures',
+    title: 'Figures of the bench',
+    shelf: 'tools',
+    about: 'Presets that plans and advice reckon with. Put your own beside any of them and it wins from then on.',
+    valueLabel: 'preset',
+    valueDigits: 2,
+    columns: [
+      { key: 'unit', label: '' },
+      { key: 'range', label: 'possible' },
+    ],
+    source: 'house-default',
+    confidence: 'medium',
+    ownership: 'preset',
+    rows: () =>
+      Object.entries(FIGURES).map(([id, figure]) => ({
+        id,
+        name: figure.title,
+        value: figure.preset,
+        cells: { unit: figure.unit, range: `${formatPlain(figure.minimum, 2)} to ${formatPlain(figure.maximum, 2)}` },
+        says: ['figure'],
+        confidence: figure.confidence,
+      })),
+  }),
   defineTable({
     id: 'dapping-cup',
     title: 'Doming block cups',

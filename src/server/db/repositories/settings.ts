@@ -18,6 +18,8 @@ export const settingsSchema = z.object({
     .default(50),
   kerfMm: z.number().min(0).max(2).default(0.3),
   marginMm: z.number().min(0).max(20).default(1),
+  /** Own figures beside the presets of the bench, by their id. */
+  figures: z.record(z.string(), z.number()).default({}),
 })
 export type Settings = z.output<typeof settingsSchema>
 

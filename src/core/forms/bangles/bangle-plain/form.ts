@@ -45,8 +45,9 @@ export const banglePlain = defineForm({
   input: banglePlainInput,
   example: { insideDiameterMm: 'bangle 2-6', alloy: 'red-brass-c230', stock: 'strip', thicknessMm: '15 ga', widthMm: 9 },
   ask: { words: ['bangle'], sizes: ['insideDiameterMm', 'widthMm'] },
-  plan: (input) => {
-    const plan = planClosedBand([], { ...input, name: 'bangle', fitMm: 0, sizeEffect: (mm) => `± ${formatPlain(mm, 2)} mm inside` })
+  plan: (input, bench) => {
+    const band = { ...input, name: 'bangle', fitMm: 0, sizeEffect: (mm: number) => `± ${formatPlain(mm, 2)} mm inside` }
+    const plan = planClosedBand([], band, bench)
     const size: Check = {
       level: 'ok',
       code: 'size',

@@ -2,6 +2,7 @@ import * as z from 'zod'
 import type { Drawing } from '../../../drawing/drawing'
 import { arcPoints, circleOutline } from '../../../geometry/outline'
 import { ALLOYS } from '../../../metals/alloys'
+import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
@@ -170,7 +171,7 @@ function drawDisc(input: Input, markAt: number): Drawing {
   }
 }
 
-function planDisc(input: Input): FormPlan {
+function planDisc(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const value = cutMm(input, input.schools.cut, log)
   const markAt = markUp(value, input.roundUpMm)
@@ -189,7 +190,7 @@ function planDisc(input: Input): FormPlan {
     unit: 'mm2',
     source: 'closed-form',
   })
-  const massG = blankMassG(input.alloy, areaMm2, input.thicknessMm)
+  const massG = blankMassG(input.alloy, areaMm2, input.thicknessMm, bench)
   const target = { dimension: 'diameterMm', label: 'Diameter', valueMm: input.diameterMm, plusMinusMm: 0.1 }
   const sawn = input.schools.cut === 'saw'
   return {
@@ -212,7 +213,7 @@ function planDisc(input: Input): FormPlan {
       areaMm2: { value: areaMm2, unit: 'mm2' },
       massG: { value: massG, unit: 'g' },
       finishedMassG: {
-        value: blankMassG(input.alloy, Math.PI * ((input.diameterMm / 2) ** 2 - (input.holeMm / 2) ** 2), input.thicknessMm),
+        value: blankMassG(input.alloy, Math.PI * ((input.diameterMm / 2) ** 2 - (input.holeMm / 2) ** 2), input.thicknessMm, bench),
         unit: 'g',
       },
     },

@@ -2,8 +2,9 @@ import { type CupSequence, cupSequence } from '../../../forming/cup-sequence'
 import { capHeightOnSphereMm, type DomeMid } from '../../../forming/dome'
 import { circleOutline } from '../../../geometry/outline'
 import { bisect } from '../../../numerics/bisect'
+import { figureOf } from '../../../tables/figures'
 import { DAPPING_PUNCHES_MM } from '../../../tables/tools/dapping'
-import { type OwnTool, usable } from '../../../toolwall/tools'
+import { type Bench, usable } from '../../../toolwall/tools'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
 import { blankMassG } from '../../common/fields'
@@ -81,7 +82,7 @@ function routeOf(input: DomeInput, sequence: CupSequence, blankMm: number, markA
   ]
 }
 
-function planDome(input: DomeInput, tools: readonly OwnTool[]): FormPlan {
+function planDome(input: DomeInput, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const mid = middleOf(input)
   const sides = input.measured === 'middle' ? '' : input.measured === 'outside' ? ' − t' : ' + t'
@@ -121,11 +122,17 @@ function planDome(input: DomeInput, tools: readonly OwnTool[]): FormPlan {
     unit: 'mm',
     source: 'bench-practice',
   })
-  const own = usable(tools, 'punch').map((tool) => tool.size)
+  const own = usable(bench.tools, 'punch').map((tool) => tool.size)
   const punchesMm = own.length > 0 ? own : DAPPING_PUNCHES_MM
-  const sequence = cupSequence({ discMm: blankMm, thicknessMm: input.thicknessMm, punchesMm, finalRadiusMm: sphere })
+  const sequence = cupSequence({
+    discMm: blankMm,
+    thicknessMm: input.thicknessMm,
+    punchesMm,
+    finalRadiusMm: sphere,
+    thicknessesPerStep: figureOf('rim-step', bench.figures),
+  })
   const areaMm2 = Math.PI * (markAt / 2) ** 2
-  const massG = blankMassG(input.alloy, areaMm2, input.thicknessMm)
+  const massG = blankMassG(input.alloy, areaMm2, input.thicknessMm, bench)
   const discPerHeight = (4 * sphere) / blankMm
   const extra = (markAt - value + input.allowanceMm) / discPerHeight
   return {

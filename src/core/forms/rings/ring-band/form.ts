@@ -1,5 +1,6 @@
 import { ringSizeName, ringSizeOf } from '../../../tables/rings/rings'
 import { wideBandUsSizes } from '../../../tables/rings/wide-band'
+import type { Bench } from '../../../toolwall/tools'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { planClosedBand } from '../../common/closed-band'
@@ -19,24 +20,24 @@ const FIT_TEXT = {
   },
 } as const
 
-function fitOf(input: Input, school: Input['schools']['fit']): number {
-  return school === 'wide-band' && input.stock === 'strip' ? wideBandUsSizes(input.widthMm) * MM_PER_US_SIZE : 0
+function fitOf(input: Input, school: Input['schools']['fit'], bench: Bench): number {
+  return school === 'wide-band' && input.stock === 'strip' ? wideBandUsSizes(input.widthMm, bench.figures) * MM_PER_US_SIZE : 0
 }
 
-function fitChoice(input: Input): SchoolChoice {
+function fitChoice(input: Input, bench: Bench): SchoolChoice {
   return {
     question: 'fit',
     label: 'Fit of a wide band',
     unit: 'mm',
     school: input.schools.fit,
-    schools: FIT_SCHOOLS.map((id) => ({ id, ...FIT_TEXT[id], value: fitOf(input, id) })),
+    schools: FIT_SCHOOLS.map((id) => ({ id, ...FIT_TEXT[id], value: fitOf(input, id, bench) })),
   }
 }
 
-function ownChecks(input: Input): Check[] {
+function ownChecks(input: Input, bench: Bench): Check[] {
   const checks: Check[] = []
   if (input.stock === 'strip' && input.widthMm > 4 && input.schools.fit === 'as-measured') {
-    const sizes = wideBandUsSizes(input.widthMm)
+    const sizes = wideBandUsSizes(input.widthMm, bench.figures)
     checks.push({
       level: 'note',
       code: 'wide-band',
@@ -57,9 +58,9 @@ function ownChecks(input: Input): Check[] {
   return checks
 }
 
-function planRingBand(input: Input): FormPlan {
+function planRingBand(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const fitMm = fitOf(input, input.schools.fit)
+  const fitMm = fitOf(input, input.schools.fit, bench)
   if (fitMm > 0) {
     derive(log, {
       label: 'Inside, with room for a wide band',
@@ -69,12 +70,16 @@ function planRingBand(input: Input): FormPlan {
       given: [given('d', 'inside diameter', input.insideDiameterMm), given('n', 'sizes added', fitMm / MM_PER_US_SIZE, 'US size')],
     })
   }
-  const plan = planClosedBand(log, {
-    ...input,
-    name: 'band',
-    fitMm,
-    sizeEffect: (mm) => `± ${formatPlain(mm / MM_PER_US_SIZE, 2)} US sizes`,
-  })
+  const plan = planClosedBand(
+    log,
+    {
+      ...input,
+      name: 'band',
+      fitMm,
+      sizeEffect: (mm) => `± ${formatPlain(mm / MM_PER_US_SIZE, 2)} US sizes`,
+    },
+    bench,
+  )
   const us = ringSizeOf('US', input.insideDiameterMm)
   const uk = ringSizeOf('UK', input.insideDiameterMm)
   return {
@@ -86,7 +91,7 @@ function planRingBand(input: Input): FormPlan {
       isoSize: { value: ringSizeOf('ISO', input.insideDiameterMm), unit: 'ISO size' },
       usSizesPerHalfMm: { value: 0.5 / Math.PI / MM_PER_US_SIZE, unit: 'US size' },
     },
-    choices: [...plan.choices, fitChoice(input)],
+    choices: [...plan.choices, fitChoice(input, bench)],
     checks: [
       {
         level: 'ok',
@@ -95,7 +100,7 @@ function planRingBand(input: Input): FormPlan {
         message: `US ${ringSizeName('US', us)}, UK ${ringSizeName('UK', uk)}, ISO ${ringSizeName('ISO', ringSizeOf('ISO', input.insideDiameterMm))}, to the nearest step of each scale.`,
       },
       ...plan.checks,
-      ...ownChecks(input),
+      ...ownChecks(input, bench),
     ],
   }
 }

@@ -1,0 +1,82 @@
+import { ALLOY_IDS, ALLOYS, type AlloyId } from '../metals/alloys'
+import type { Confidence } from '../sources/sources'
+import type { Unit } from '../units/unit'
+import type { FitId } from './drills/fit-ids'
+
+/** A preset of the bench that a smith may replace by a figure of their own. */
+export interface Figure {
+  readonly title: string
+  readonly unit: Unit
+  readonly preset: number
+  readonly minimum: number
+  readonly maximum: number
+  readonly confidence: Confidence
+}
+
+/** Own figures by id; what is not there is the preset. */
+export type OwnFigures = Readonly<Record<string, number>>
+
+function figure(title: string, unit: Unit, preset: number, range: readonly [number, number], confidence: Confidence = 'medium'): Figure {
+  return { title, unit, preset, minimum: range[0], maximum: range[1], confidence }
+}
+
+/** Least and most clearance of each fit, mm or a share of the pin. */
+const FIT_PRESETS: Readonly<Record<FitId, readonly [number, number, Unit, Confidence]>> = {
+  tight: [-0.02, 0, 'mm', 'low'],
+  snug: [0, 0.05, 'mm', 'medium'],
+  free: [0.1, 0.15, 'mm', 'low'],
+  'solder-pin': [0.03, 0.08, 'mm', 'medium'],
+  engineering: [0.05, 0.1, 'ratio', 'low'],
+}
+
+function fitFigures(): Record<string, Figure> {
+  return Object.fromEntries(
+    Object.entries(FIT_PRESETS).flatMap(([id, [least, most, unit, confidence]]) => [
+      [`fit-${id}-least`, figure(`Hole over pin, ${id.replace('-', ' ')}: from`, unit, least, [-0.2, 1], confidence)],
+      [`fit-${id}-most`, figure(`Hole over pin, ${id.replace('-', ' ')}: to`, unit, most, [-0.2, 1], confidence)],
+    ]),
+  )
+}
+
+function densityFigures(): Record<string, Figure> {
+  return Object.fromEntries(
+    ALLOY_IDS.map((id) => {
+      const { densityGPerCm3: density, title } = ALLOYS[id]
+      return [
+        `density-${id}`,
+        figure(`Density of ${title.toLowerCase()}, as you weighed it`, 'g/cm3', density, [0.85 * density, 1.15 * density], 'high'),
+      ]
+    }),
+  )
+}
+
+/** Every figure that can be one's own, by id. */
+export const FIGURES: Readonly<Record<string, Figure>> = {
+  ...fitFigures(),
+  'teeth-aim-least': figure('Teeth in the metal, aimed at: from', 'count', 2, [1, 6]),
+  'teeth-aim-most': figure('Teeth in the metal, aimed at: to', 'count', 3, [1, 8]),
+  'teeth-least': figure('Teeth in the metal, at the least', 'count', 1.5, [0.5, 6]),
+  'teeth-most': figure('Teeth in the metal, at the most', 'count', 4, [1, 12]),
+  'blade-set': figure('Kerf over the blade’s thickness', 'mm', 0.03, [0, 0.3], 'low'),
+  'grit-skip': figure('Grit skip: next is finer by at most', 'ratio', 2, [1.1, 5]),
+  'grit-gain': figure('Grit gain: next is finer by at least', 'ratio', 1.25, [1, 3]),
+  'solder-gap': figure('Between two solders’ flows', '°C', 20, [0, 100]),
+  'solder-gap-least': figure('Between two solders’ flows, at the least', '°C', 10, [0, 100]),
+  'solder-guard': figure('From a solder’s flow to the metal’s solidus', '°C', 20, [0, 100]),
+  'wide-band-4': figure('Wider than 4 mm: add', 'US size', 0.25, [0, 3], 'low'),
+  'wide-band-6': figure('Wider than 6 mm: add', 'US size', 0.5, [0, 3], 'low'),
+  'wide-band-8': figure('Wider than 8 mm: add', 'US size', 0.5, [0, 3], 'low'),
+  'wide-band-12': figure('Wider than 12 mm: add', 'US size', 0.75, [0, 3], 'low'),
+  'rim-step': figure('The rim closes by at most so many thicknesses a punch', 'count', 5, [2, 12], 'low'),
+  ...densityFigures(),
+}
+
+/** A figure to reckon with: one's own, else the preset. Throws nothing; an id that is not there is a slip of ours and gives NaN. */
+export function figureOf(id: string, own: OwnFigures): number {
+  return own[id] ?? FIGURES[id]?.preset ?? Number.NaN
+}
+
+/** Mass in g of a volume in mm³ by the density to reckon with. */
+export function massWith(alloy: AlloyId, volumeMm3: number, own: OwnFigures): number {
+  return (figureOf(`density-${alloy}`, own) * volumeMm3) / 1000
+}
