@@ -13,7 +13,7 @@ test('a bare number is asked back, a name is found, its neighbours stand beside 
   await expect(page.getByTestId('row-value')).toHaveText('1.219 mm')
   await expect(page.getByRole('region', { name: 'What it is' })).toContainText('BS 3737')
   const beside = page.getByRole('region', { name: 'Neighbours' })
-  await expect(beside.getByRole('button', { name: /^17 ga B&S/ })).toContainText('−0.069')
+  await expect(beside.getByRole('button', { name: /^17 ga B&S/ })).toContainText('−0.070')
   await beside.getByRole('button', { name: /^17 ga B&S/ }).click()
   await expect(page.getByTestId('row-value')).toHaveText('1.150 mm')
 })

@@ -61,8 +61,16 @@ export interface Scale {
   readonly marks: readonly Mark[]
 }
 
-/** The scales of a ruler with their marks in rising order. */
-export function scalesOf(ruler: Ruler): Scale[] {
+const SCALES = new Map<RulerId, readonly Scale[]>()
+
+/** The scales of a ruler with their marks in rising order; sorted once, since a key in the look-up asks for them. */
+export function scalesOf(ruler: Ruler): readonly Scale[] {
+  const known = SCALES.get(ruler.id) ?? sortScales(ruler)
+  SCALES.set(ruler.id, known)
+  return known
+}
+
+function sortScales(ruler: Ruler): Scale[] {
   return ruler.tables.flatMap((id) => {
     const table = findTable(id)
     if (!table) return []
