@@ -51,7 +51,9 @@ function takeOut(state: Listening, pattern: RegExp): RegExpExecArray | null {
   return match
 }
 
-const FORM_WORDS = new RegExp(`\\b(${FORMS.flatMap((form) => form.ask.words).join('|')})s?\\b`, 'i')
+/** Longer names first, so that "hollow bangle" is not heard as "bangle". */
+const FORM_NAMES = FORMS.flatMap((form): readonly string[] => form.ask.words).sort((a, b) => b.length - a.length)
+const FORM_WORDS = new RegExp(`\\b(${FORM_NAMES.join('|')})s?\\b`, 'i')
 
 function hearForm(state: Listening) {
   const match = takeOut(state, FORM_WORDS)

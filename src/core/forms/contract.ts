@@ -23,6 +23,8 @@ export interface Answer {
 
 export interface BlankSpec {
   readonly name: string
+  /** How many go into one piece; 1 where it is not said. */
+  readonly each?: number
   readonly qty: number
   readonly alloy: AlloyId
   readonly thicknessMm: number
@@ -30,10 +32,11 @@ export interface BlankSpec {
   readonly holes: readonly Outline[]
   readonly areaMm2: number
   readonly massG: number
-  readonly stock: 'sheet' | 'wire'
+  /** What it is cut from; `piece` is metal of the piece itself, cut out of it. */
+  readonly stock: 'sheet' | 'wire' | 'tube' | 'piece'
   /** Where the outline is a circle: its exact radius about the origin. */
   readonly circleRadiusMm?: number
-  /** Where the blank is cut from wire: how long. */
+  /** Where the blank is cut from wire or tube: how long. */
   readonly lengthMm?: number
 }
 

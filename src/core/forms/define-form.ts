@@ -3,10 +3,11 @@ import type { SizeContext } from '../sizes'
 import { type Bench, USUAL_BENCH } from '../toolwall/tools'
 import { formatPlain } from '../units/format'
 import { CORE_VERSION } from '../version'
-import type { FormRun, FormSpec, InputIssue } from './contract'
+import type { FormPlan, FormRun, FormSpec, InputIssue } from './contract'
 import { describeFields } from './fields'
 import { inputJsonSchema } from './json-schema'
 import { issueOf, readInput } from './read-input'
+import { PlanRefusal } from './refusal'
 
 /** The workshop's ring system, and its own tools and figures, which the plan picks from. */
 export interface RunOptions extends Partial<Bench> {
@@ -34,6 +35,19 @@ function allIssues(
   return [...read, ...own]
 }
 
+function planOf<S extends z.ZodObject>(
+  spec: FormSpec<string, S>,
+  input: z.output<S>,
+  bench: Bench,
+): FormPlan | { readonly refused: InputIssue } {
+  try {
+    return spec.plan(input, bench)
+  } catch (error) {
+    if (error instanceof PlanRefusal) return { refused: error.issue }
+    throw error
+  }
+}
+
 /**
  * A form closed over its own schema: `run` is the one entrance for outside data. It never throws on bad input;
  * it reads typed sizes, names every field that cannot be used, and otherwise gives the whole result.
@@ -51,11 +65,13 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
     const parsed = spec.input.safeParse(reading.values)
     if (reading.issues.length > 0 || !parsed.success)
       return { ok: false, issues: allIssues(spec.input, current, reading.issues, parsed.error) }
-    const { choice, ...plan } = spec.plan(parsed.data, {
+    const planned = planOf(spec, parsed.data, {
       ...USUAL_BENCH,
       ...(options.tools ? { tools: options.tools } : {}),
       ...(options.figures ? { figures: options.figures } : {}),
     })
+    if ('refused' in planned) return { ok: false, issues: [planned.refused] }
+    const { choice, ...plan } = planned
     const own = { question: choice.question, school: choice.school, schools: choice.schools }
     return { ok: true, result: { form: spec.id, coreVersion: CORE_VERSION, ...plan, ...own, understood: reading.understood } }
   }
@@ -78,7 +94,18 @@ export function schoolsField<const T extends Readonly<Record<string, readonly [s
   return z.object(shape as { [K in keyof T]: z.ZodDefault<z.ZodEnum<{ [V in T[K][number]]: V }>> }).prefault({} as never)
 }
 
-/** The number a smith marks: rounded up to the next step of the rule (source: common practice, a long blank can be filed). */
+/** Shorter than this nothing can be marked or sawn (common practice). */
+const LEAST_MM = 0.05
+
+/**
+ * The number a smith marks, mm: rounded up to the next step of the rule (source: common practice, a long blank can be filed).
+ * Throws PlanRefusal, given back as an issue of "My record", where that allowance takes away all there is.
+ */
 export function markUp(valueMm: number, stepMm: number): number {
-  return Number(formatPlain(Math.ceil(valueMm / stepMm - 1e-6) * stepMm, 4))
+  if (valueMm < LEAST_MM)
+    throw new PlanRefusal({
+      path: 'allowanceMm',
+      message: `My record: it would leave ${formatPlain(valueMm, 2)} mm to mark; at least ${LEAST_MM} mm must stay`,
+    })
+  return Number(formatPlain(Math.ceil(valueMm / stepMm - 1e-6) * stepMm, 8))
 }

@@ -1,10 +1,51 @@
+import { bangleHollow } from './bangles/bangle-hollow/form'
+import { bangleOval } from './bangles/bangle-oval/form'
 import { banglePlain } from './bangles/bangle-plain/form'
+import { cuff } from './bangles/cuff/form'
+import { bead } from './discs/bead/form'
 import { disc } from './discs/disc/form'
 import { dome } from './discs/dome/form'
+import { washer } from './discs/washer/form'
+import { plate } from './plates/plate/form'
 import { ringBand } from './rings/ring-band/form'
+import { ringWire } from './rings/ring-wire/form'
+import { ringWrap } from './rings/ring-wrap/form'
+import { rivetWire } from './rivets/rivet-wire/form'
+import { bezel } from './settings/bezel/form'
+import { tabSetting } from './settings/tab-setting/form'
+import { stripLinks } from './strips/strip-links/form'
+import { boxTube } from './tubes/box-tube/form'
+import { cone } from './tubes/cone/form'
+import { ferruleD } from './tubes/ferrule-d/form'
+import { tubeRound } from './tubes/tube-round/form'
+import { ball } from './wire/ball/form'
+import { jumpRings } from './wire/jump-rings/form'
 
-/** Every form. A new one is one folder and one entry here; screens, doors, docs and shared tests follow. */
-export const FORMS = [ringBand, banglePlain, disc, dome] as const
+/** Every form, family by family. A new one is one folder and one entry here; screens, doors, docs and shared tests follow. */
+export const FORMS = [
+  ringBand,
+  ringWire,
+  ringWrap,
+  banglePlain,
+  bangleHollow,
+  bangleOval,
+  cuff,
+  disc,
+  dome,
+  bead,
+  washer,
+  tubeRound,
+  cone,
+  boxTube,
+  ferruleD,
+  bezel,
+  tabSetting,
+  rivetWire,
+  jumpRings,
+  ball,
+  stripLinks,
+  plate,
+] as const
 
 export type FormId = (typeof FORMS)[number]['id']
 export const FORM_IDS: readonly FormId[] = FORMS.map((form) => form.id)

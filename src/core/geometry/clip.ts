@@ -25,7 +25,8 @@ function toPath(outline: Outline) {
 }
 
 function toOutline(path: readonly { x: number; y: number }[]): Outline {
-  return path.map(({ x, y }): Point => [x / UNITS_PER_MM, y / UNITS_PER_MM])
+  // + 0 turns the library's minus zero into plain zero, which JSON keeps
+  return path.map(({ x, y }): Point => [x / UNITS_PER_MM + 0, y / UNITS_PER_MM + 0])
 }
 
 function pathsOf(regions: readonly Region[]): Paths64 {

@@ -45,6 +45,13 @@ export function circleOutline(radiusMm: number): Outline {
   return arcPoints([0, 0], radiusMm, 0, 2 * Math.PI).slice(0, -1)
 }
 
+/** A round hole about a centre: clockwise, as holes run. */
+export function circleHole(radiusMm: number, [x, y]: Point = [0, 0]): Outline {
+  return circleOutline(radiusMm)
+    .map(([px, py]) => [px + x, py + y] as const)
+    .reverse()
+}
+
 /** A rectangle with its lower left corner at the origin. */
 export function rectangleOutline(widthMm: number, heightMm: number): Outline {
   return [

@@ -53,7 +53,7 @@ function index(): Index {
   const all: Searchable[] = []
   for (const table of TABLES) {
     for (const row of table.rows) {
-      all.push({ table, row, words: keyOf([row.name, ...row.says, table.title].join(' ')) })
+      all.push({ table, row, words: ` ${keyOf([row.name, ...row.says, table.title].join(' '))} ` })
       for (const key of new Set([row.name, ...row.says].map(keyOf))) {
         const known = byName.get(key)
         if (known) known.push({ table, row })
@@ -95,11 +95,12 @@ function nearRows(mm: number): Finding[] {
 
 const MOST_ABOUT = 24
 
+/** Rows whose words begin with every word typed; a number must stand there whole. */
 function aboutRows(key: string): Finding[] {
-  const words = key.split(' ').filter((word) => word.length > 1)
-  if (words.length === 0 || /^[\d./#"-]+$/.test(key)) return []
+  const words = key.split(' ')
+  if (/^[\d./#"-]+$/.test(key)) return []
   return index()
-    .all.filter((item) => words.every((word) => item.words.includes(word)))
+    .all.filter((item) => words.every((word) => item.words.includes(/^\d/.test(word) ? ` ${word} ` : ` ${word}`)))
     .slice(0, MOST_ABOUT)
     .map(({ table, row }) => ({ table, row, how: 'about' as const }))
 }

@@ -10,6 +10,8 @@ export interface Ruler {
   /** What the ruler's own axis measures. */
   readonly axis: string
   readonly spacing: 'linear' | 'ratio'
+  /** How far it is looked at to each side at first, as a share of the value. */
+  readonly span: number
   readonly tables: readonly TableId[]
 }
 
@@ -23,6 +25,7 @@ export const RULERS: Readonly<Record<RulerId, Ruler>> = {
     unit: 'mm',
     axis: 'thickness or diameter, mm',
     spacing: 'linear',
+    span: 0.3,
     tables: ['gauge-bs', 'gauge-swg', 'gauge-steel', 'drill-number', 'drill-fraction', 'drill-metric', 'drill-letter'],
   },
   ring: {
@@ -31,6 +34,7 @@ export const RULERS: Readonly<Record<RulerId, Ruler>> = {
     unit: 'mm',
     axis: 'inside diameter, mm',
     spacing: 'linear',
+    span: 0.1,
     tables: ['ring-us', 'ring-uk', 'ring-iso', 'ring-japan', 'ring-continental'],
   },
   grit: {
@@ -39,6 +43,7 @@ export const RULERS: Readonly<Record<RulerId, Ruler>> = {
     unit: 'µm',
     axis: 'median grain, µm',
     spacing: 'ratio',
+    span: 0.3,
     tables: ['abrasive-fepa-p', 'abrasive-cami', 'abrasive-jis', 'abrasive-fepa-f', 'abrasive-film', 'polish'],
   },
   heat: {
@@ -47,6 +52,7 @@ export const RULERS: Readonly<Record<RulerId, Ruler>> = {
     unit: '°C',
     axis: 'temperature, °C',
     spacing: 'linear',
+    span: 0.14,
     tables: ['solder-percent', 'solder-british', 'solder-gold', 'melting', 'glow', 'temper-colour'],
   },
 }

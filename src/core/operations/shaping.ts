@@ -9,6 +9,15 @@ import { defineOperation, UNWORKED } from './contract'
 const COMPRESSION_WEIGHT = 0.6
 const HAMMER_WEIGHT = 0.8
 
+const ROUND_WORDS = {
+  say: 'Ends first, then the middle, with a rawhide or plastic mallet over the mandrel. Close it past the joint so that it springs shut.',
+  watch: 'If the joint gapes on one side, open it, file the ends square again and close it.',
+}
+const FOLD_WORDS = {
+  say: 'Smooth flat pliers on the line, a little each, the opposite one next. Once up to ninety degrees, not back and forth.',
+  watch: 'If a fold whitens or a crack starts at its corner, stop: anneal before it goes on, or cut a new one.',
+}
+
 export const bend = defineOperation({
   id: 'bend',
   title: 'Bend',
@@ -23,9 +32,8 @@ export const bend = defineOperation({
   },
   words: ({ insideRadiusMm, what }) => ({
     title: `Bend ${what ?? 'it round'}`,
-    say: 'Ends first, then the middle, with a rawhide or plastic mallet over the mandrel. Close it past the joint so that it springs shut.',
     facts: [{ label: 'Inside radius', value: `${formatPlain(insideRadiusMm, 2)} mm` }],
-    watch: 'If the joint gapes on one side, open it, file the ends square again and close it.',
+    ...(what?.includes('tabs') ? FOLD_WORDS : ROUND_WORDS),
   }),
 })
 

@@ -103,6 +103,16 @@ export const SOURCES = {
     note: 'Number of the standard high, full list medium. From memory.',
   },
   chemistry: { title: 'General chemistry', confidence: 'high', note: 'Well-known reactions; the product’s safety sheet decides.' },
+  cone: {
+    title: 'Geometry of the cone',
+    confidence: 'high',
+    note: 'A frustum unrolls to a sector of radius ℓR/(R − r) and angle 2π(R − r)/ℓ.',
+  },
+  'din-6935': {
+    title: 'DIN 6935, cold bending of flat steel',
+    confidence: 'medium',
+    note: 'k = 0.65 + 0.5·log10(r/t), at most 1; the neutral line lies at k/2. From memory.',
+  },
   ramanujan: {
     title: 'Ramanujan, perimeter of an ellipse',
     confidence: 'high',

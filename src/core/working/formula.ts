@@ -21,6 +21,7 @@ const FUNCTIONS: Readonly<Record<string, (...args: number[]) => number>> = {
   min: Math.min,
   max: Math.max,
   abs: Math.abs,
+  log10: Math.log10,
   roundUp: (value, step) => Math.ceil(value / (step ?? 1) - 1e-9) * (step ?? 1),
 }
 

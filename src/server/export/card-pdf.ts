@@ -97,7 +97,7 @@ export async function cardPdf(print: CardPrint): Promise<Uint8Array> {
   const { answer } = print.result
   page.drawText(printable(print.pieceName), { x: LEFT, y: top, size: 20, font: kit.bold, color: INK })
   const blank = print.result.blanks[0]
-  const facts = `${print.jobTitle}  ·  ${print.quantity} + ${print.spares} spare  ·  ${ALLOYS[print.alloy].title} ${formatPlain(blank?.thicknessMm ?? 0, 3)} mm  ·  ${formatPlain(blank?.massG ?? 0, 2)} g each`
+  const facts = `${print.jobTitle}  ·  ${print.quantity} + ${print.spares} spare  ·  ${ALLOYS[print.alloy].title} ${formatPlain(blank?.thicknessMm ?? 0, 3)} mm  ·  ${formatPlain(print.result.results.massG?.value ?? 0, 2)} g each`
   page.drawText(printable(facts), { x: LEFT, y: top - 16, size: 9, font: kit.text, color: INK })
   page.drawText(printable(`${answer.name}: mark at ${formatPlain(answer.markAt, 2)} mm`), {
     x: LEFT,

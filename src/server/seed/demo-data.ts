@@ -95,6 +95,21 @@ export const JOBS = {
     status: 'in-work',
     note: 'The first cup split: anneal sooner.',
   },
+  plates: {
+    title: 'Coach number plates',
+    customer: 'Carriage sheds, Hollin Junction',
+    dueOn: '2027-02-12',
+    status: 'promised',
+    note: 'Number plate riveted on a backing plate; signal glass in the crest.',
+  },
+  whistle: {
+    title: 'Whistle chain',
+    customer: 'Guards’ mess, Orrin Vale',
+    dueOn: null,
+    status: 'asked',
+    note: 'Two strips, ends joined by rings.',
+  },
+  lantern: { title: 'Lantern shade', customer: 'Waiting room, Tarn Halt', dueOn: '2027-03-01', status: 'promised', note: '' },
 } as const satisfies Record<string, NewJob>
 
 /** Growth of finished pieces over the textbook, mm: a hand that leaves rings a little large and lamp bangles nearly true. */

@@ -221,6 +221,80 @@ function seedFinial(to: Repositories): void {
   to.bench.addEvent({ trayId: tray.id, stepId, workpiece: 2, kind: 'note', text: 'felt stiff before the third punch', reversesId: null })
 }
 
+/** Pieces of other kinds, sized and not yet begun. */
+function seedFittings(to: Repositories): void {
+  const ga = (typed: string, mm: number) => ({ typed: `${typed} ga`, mm })
+  const pieces: readonly SeedPiece[] = [
+    {
+      job: JOBS.plates,
+      name: 'Coach shield 4072',
+      quantity: 6,
+      spares: 1,
+      form: 'plate',
+      input: {
+        shape: 'shield',
+        lengthMm: 58,
+        widthMm: 46,
+        alloy: 'yellow-brass-c260',
+        thicknessMm: ga('19', 0.9116),
+        holeMm: 2.1,
+        holeCount: 2,
+        holePitchMm: 31,
+      },
+    },
+    {
+      job: JOBS.plates,
+      name: 'Signal glass in its tabs',
+      quantity: 6,
+      spares: 0,
+      form: 'tab-setting',
+      input: {
+        stoneLengthMm: 26,
+        stoneWidthMm: 19,
+        edgeMm: 3.4,
+        slopeMm: 0.8,
+        alloy: 'red-brass-c230',
+        thicknessMm: ga('23', 0.5733),
+        tabCount: 6,
+        windowMm: 11,
+      },
+    },
+    {
+      job: JOBS.plates,
+      name: 'Plate rivet',
+      quantity: 12,
+      spares: 3,
+      form: 'rivet-wire',
+      input: { thicknessMm: ga('12', 2.0525), alloy: 'copper-c110', upperMm: 0.91, lowerMm: 1.29, holeMm: 2.1, edgeMm: 5 },
+    },
+    {
+      job: JOBS.whistle,
+      name: 'Chain strip',
+      quantity: 1,
+      spares: 0,
+      form: 'strip-links',
+      input: { linkMm: 19, widthMm: 6, linkCount: 26, stripCount: 2, alloy: 'nickel-silver-c752', thicknessMm: ga('20', 0.8118) },
+    },
+    {
+      job: JOBS.whistle,
+      name: 'Joining rings',
+      quantity: 1,
+      spares: 0,
+      form: 'jump-rings',
+      input: { insideMm: 6.4, alloy: 'nickel-silver-c752', thicknessMm: ga('15', 1.4503), ringCount: 27, spareCount: 3 },
+    },
+    {
+      job: JOBS.lantern,
+      name: 'Shade',
+      quantity: 2,
+      spares: 0,
+      form: 'cone',
+      input: { largeMm: 112, smallMm: 47, heightMm: 66, alloy: 'copper-c110', thicknessMm: 0.3, jointAllowanceMm: 4 },
+    },
+  ]
+  for (const piece of pieces) addPiece(to, piece)
+}
+
 /** Fills an empty database with the railway's workshop, jobs at every stage. */
 export function seedDemo(to: Repositories): void {
   to.transaction(() => {
@@ -256,5 +330,6 @@ export function seedDemo(to: Repositories): void {
       input: { diameterMm: 31.5, alloy: 'nickel-silver-c752', thicknessMm: { typed: '20 ga', mm: 0.8118 }, holeMm: 5.5, edge: 'rounded' },
     })
     seedFinial(to)
+    seedFittings(to)
   })
 }

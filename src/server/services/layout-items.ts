@@ -10,6 +10,16 @@ export interface JobItem {
   readonly pieceId: number
 }
 
+/** Items are named after their piece, the second and further blanks of one piece with a number after it. */
+function itemId(pieceId: number, index: number): string {
+  return index === 0 ? `piece-${pieceId}` : `piece-${pieceId}.${index + 1}`
+}
+
+/** Whether an item of a layout is a blank of this piece. */
+export function isItemOf(id: string, pieceId: number): boolean {
+  return id.split('.')[0] === itemId(pieceId, 0)
+}
+
 /** Blanks of a job's pieces cut from sheet: quantity and spares, circles kept exact. */
 export function itemsOfPieces(pieces: readonly Piece[], options: PlanOptions): JobItem[] {
   return pieces.flatMap((piece) => {
@@ -17,22 +27,22 @@ export function itemsOfPieces(pieces: readonly Piece[], options: PlanOptions): J
     if (!plan.ok) return []
     return plan.result.blanks
       .filter((blank) => blank.stock === 'sheet')
-      .map((blank) => {
+      .map((blank, i, all) => {
         const shape =
           blank.circleRadiusMm === undefined
             ? { outer: blank.outline.map(([x, y]): [number, number] => [x, y]) }
             : { circle: { radiusMm: blank.circleRadiusMm } }
         const rotations: LayoutItem['rotations'] = blank.circleRadiusMm === undefined ? [0, 90] : [0]
         const item = {
-          id: `piece-${piece.id}`,
-          qty: piece.quantity + piece.spares,
+          id: itemId(piece.id, i),
+          qty: (piece.quantity + piece.spares) * (blank.each ?? 1),
           holes: [],
           alloy: blank.alloy,
           thicknessMm: blank.thicknessMm,
           rotations,
           ...shape,
         }
-        return { item, name: piece.name, pieceId: piece.id }
+        return { item, name: all.length > 1 ? `${piece.name}, ${blank.name}` : piece.name, pieceId: piece.id }
       })
   })
 }

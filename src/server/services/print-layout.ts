@@ -5,6 +5,7 @@ import type { Repositories, StoredLayout } from '../db/repositories'
 import type { LayoutPrint } from '../export/layout-pdf'
 import type { Paper } from '../export/pdf-kit'
 import { instanceOf } from './cut-layout'
+import { isItemOf } from './layout-items'
 
 const frozenSchema = z.object({ instance: layoutInput })
 
@@ -22,10 +23,12 @@ export function printOf(repositories: Repositories, id: number, paper?: Paper): 
   if (!layout || !instance || !sheet) return undefined
   const settings = repositories.settings.read()
   const items = new Map(instance.items.map((item) => [item.id, item]))
-  const names = new Map(repositories.jobs.pieces(layout.jobId).map((piece) => [`piece-${piece.id}`, piece.name]))
+  const pieces = repositories.jobs.pieces(layout.jobId)
   const blanks = layout.placements.flatMap((place) => {
     const item = items.get(place.id)
-    return item ? [{ name: names.get(place.id) ?? place.id, outline: placedOutline(item, place) }] : []
+    return item
+      ? [{ name: pieces.find((piece) => isItemOf(place.id, piece.id))?.name ?? place.id, outline: placedOutline(item, place) }]
+      : []
   })
   const job = repositories.jobs.job(layout.jobId)
   const stock = repositories.drawer.one(layout.sheetId)

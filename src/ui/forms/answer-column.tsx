@@ -119,12 +119,13 @@ export function AnswerBox({ result }: { readonly result: FormResult }) {
 }
 
 export function AnswerColumn({ result, record }: { readonly result: FormResult; readonly record: ReactNode }) {
-  const blank = result.blanks[0]
+  const massG = result.results.massG?.value ?? 0
+  const madeQty = (result.blanks[0]?.qty ?? 1) / (result.blanks[0]?.each ?? 1)
   return (
     <>
       <AnswerBox result={result} />
       <Typography className="fig" data-testid="mass" sx={{ fontSize: 13 }}>
-        {formatPlain(blank?.massG ?? 0, 2)} g each, {formatPlain((blank?.massG ?? 0) * (blank?.qty ?? 1), 2)} g in all
+        {formatPlain(massG, 2)} g each, {formatPlain(massG * madeQty, 2)} g in all
       </Typography>
       {record}
       <Typography variant="h2" sx={{ mt: 1.5 }}>

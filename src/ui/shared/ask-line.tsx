@@ -43,11 +43,13 @@ function FormAnswerView({ answer, onMake, busy }: { readonly answer: FormAnswer;
       {result ? (
         <Box sx={{ my: 0.5 }}>
           <Box className="fig" data-testid="ask-answer" sx={{ fontSize: 26, fontWeight: 700 }}>
-            {answer.wantsWeight ? `${formatPlain(result.blanks[0]?.massG ?? 0, 2)} g` : `${formatPlain(result.answer.markAt, 2)} mm`}
+            {answer.wantsWeight ? `${formatPlain(result.results.massG?.value ?? 0, 2)} g` : `${formatPlain(result.answer.markAt, 2)} mm`}
           </Box>
           <Typography variant="body2">
             {answer.wantsWeight
-              ? 'weight of the blank'
+              ? result.blanks.length > 1 || result.blanks[0]?.each
+                ? 'weight of its blanks'
+                : 'weight of the blank'
               : `${result.answer.name}, ${formatPlain(result.answer.value, 2)} reckoned, ${formatPlain(mmToInch(result.answer.markAt), 3)} in`}
           </Typography>
         </Box>

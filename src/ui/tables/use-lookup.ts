@@ -19,7 +19,7 @@ export function useLookup(startText: string) {
   const { ringSystem } = useWorkshop()
   const [text, setText] = useState(startText)
   const [picked, setPicked] = useState<Picked | null>(null)
-  const [span, setSpan] = useState(0.3)
+  const [zoom, setZoom] = useState(1)
   const [asTable, setAsTable] = useState(false)
   const deferred = useDeferredValue(text)
   const found = useMemo(() => findInTables(deferred, { ringSystem }), [deferred, ringSystem])
@@ -46,7 +46,7 @@ export function useLookup(startText: string) {
     row,
     ruler,
     value,
-    span,
+    span: Math.min(0.95, (ruler?.span ?? 0.3) * zoom),
     asTable,
     setAsTable,
     step,
@@ -54,7 +54,7 @@ export function useLookup(startText: string) {
       setText(typed)
       setPicked(null)
     },
-    zoom: (factor: number) => setSpan((now) => Math.min(0.95, Math.max(0.03, now * factor))),
+    zoom: (factor: number) => setZoom((now) => Math.min(8, Math.max(0.1, now * factor))),
     pick: (tableId: string, rowId: string) => setPicked({ tableId, rowId }),
     pickFinding: (finding: Finding) => setPicked({ tableId: finding.table.id, rowId: finding.row.id }),
     pickMark: (tableId: string, mark: Mark) => setPicked({ tableId, rowId: mark.row.id }),

@@ -7,13 +7,13 @@ import { DAPPING_PUNCHES_MM } from '../../../tables/tools/dapping'
 import { type Bench, usable } from '../../../toolwall/tools'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm } from '../../common/dome-blank'
 import { blankMassG } from '../../common/fields'
 import type { FormPlan, Quantity, RouteStepSpec, SchoolChoice, Target } from '../../contract'
 import { defineForm, markUp } from '../../define-form'
-import { BLANK_TEXTS, domeBlankMm } from './blank'
 import { domeChecks } from './checks'
 import { drawDome } from './drawing'
-import { BLANK_SCHOOLS, type DomeInput, domeInput, middleOf } from './input'
+import { type DomeInput, domeInput, middleOf } from './input'
 
 function blankChoice(input: DomeInput, mid: DomeMid): SchoolChoice {
   return {

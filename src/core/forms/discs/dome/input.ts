@@ -1,10 +1,10 @@
 import * as z from 'zod'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
+import { BLANK_SCHOOLS } from '../../common/dome-blank'
 import { commonFields } from '../../common/fields'
 import { schoolsField } from '../../define-form'
 
-export const BLANK_SCHOOLS = ['equal-area', 'corrected', 'diameter-plus-height', 'arc'] as const
 export const MEASURED = ['outside', 'inside', 'middle'] as const
 
 interface Sized {

@@ -1,8 +1,8 @@
-import type { DomeMid } from '../../../forming/dome'
-import type { SourceId } from '../../../sources/sources'
-import { derive, given, type WorkingLog } from '../../../working/derive'
-import type { BLANK_SCHOOLS } from './input'
+import type { DomeMid } from '../../forming/dome'
+import type { SourceId } from '../../sources/sources'
+import { derive, given, type WorkingLog } from '../../working/derive'
 
+export const BLANK_SCHOOLS = ['equal-area', 'corrected', 'diameter-plus-height', 'arc'] as const
 export type BlankSchool = (typeof BLANK_SCHOOLS)[number]
 
 interface BlankText {

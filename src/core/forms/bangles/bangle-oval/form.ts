@@ -1,0 +1,178 @@
+import * as z from 'zod'
+import type { Outline, Point } from '../../../geometry/point'
+import { ellipsePerimeterMm } from '../../../tables/stones/stones'
+import type { Bench } from '../../../toolwall/tools'
+import { lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  sheetBlank,
+  stripView,
+  view,
+} from '../../common/plan-kit'
+import { closedRoute } from '../../common/routes'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const LENGTH_TEXTS = {
+  parallel: {
+    title: 'Round the inside, and π·t',
+    why: 'A curve set off by half the thickness round a convex outline is longer by π times the thickness: exact.',
+  },
+  'middle-ellipse': {
+    title: 'Ellipse of the middle',
+    why: 'An ellipse through the middle of the metal; a hundredth of a millimetre shorter, and no real difference.',
+  },
+} as const
+type School = keyof typeof LENGTH_TEXTS
+
+const input = z.strictObject({
+  insideLengthMm: lengthMm({ label: 'Inside, long way', min: 35, max: 120 }),
+  insideWidthMm: lengthMm({ label: 'Inside, short way', min: 25, max: 120 }),
+  alloy: commonFields.alloy(),
+  thicknessMm: commonFields.thickness(),
+  widthMm: lengthMm({ label: 'Width', min: 1, max: 60 }).default(8),
+  jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
+  measuredWith: commonFields.measuredWith(),
+  roundUpMm: commonFields.roundUp(0.5),
+  allowanceMm: commonFields.allowance(),
+  qty: commonFields.qty(),
+  schools: schoolsField({ length: ['parallel', 'middle-ellipse'] }),
+})
+type Input = OutputOf<typeof input>
+
+function lengthOf(log: WorkingLog, { insideLengthMm, insideWidthMm, thicknessMm }: Input, school: School): number {
+  if (school === 'middle-ellipse')
+    return note(log, {
+      kind: 'lookup',
+      label: LENGTH_TEXTS[school].title,
+      formula: 'P(a + t, b + t), Ramanujan',
+      value: ellipsePerimeterMm(insideLengthMm + thicknessMm, insideWidthMm + thicknessMm),
+      unit: 'mm',
+      source: 'ramanujan',
+    })
+  const round = note(log, {
+    kind: 'lookup',
+    label: 'Round the inside',
+    formula: 'ellipse of the two inside sizes, Ramanujan',
+    value: ellipsePerimeterMm(insideLengthMm, insideWidthMm),
+    unit: 'mm',
+    source: 'ramanujan',
+  })
+  return derive(log, {
+    label: LENGTH_TEXTS[school].title,
+    formula: 'P + π·t',
+    unit: 'mm',
+    source: 'parallel-curve',
+    given: [given('P', 'round the inside', round), given('t', 'thickness', thicknessMm)],
+  })
+}
+
+function ellipse(a: number, b: number): Point[] {
+  return Array.from({ length: 240 }, (_, i) => [a * Math.cos((i * Math.PI) / 120), b * Math.sin((i * Math.PI) / 120)])
+}
+
+/** The ellipse set off outwards by the thickness, along its own normals. */
+function setOff(a: number, b: number, by: number): Outline {
+  return Array.from({ length: 240 }, (_, i): Point => {
+    const [c, s] = [Math.cos((i * Math.PI) / 120), Math.sin((i * Math.PI) / 120)]
+    const length = Math.hypot(b * c, a * s)
+    return [a * c + (by * b * c) / length, b * s + (by * a * s) / length]
+  })
+}
+
+function planOval(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const reckonedMm = lengthOf(log, input, input.schools.length)
+  const answer = answerOf(log, input, 'cut length', reckonedMm, [
+    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
+  ])
+  const [a, b] = [input.insideLengthMm / 2, input.insideWidthMm / 2]
+  const target = { dimension: 'insideLengthMm', label: 'Inside, long way', valueMm: input.insideLengthMm, plusMinusMm: 0.5 }
+  const outline = [
+    [0, 0],
+    [answer.markAt, 0],
+    [answer.markAt, input.widthMm],
+    [0, input.widthMm],
+  ] as const
+  const tightest = Math.min(a, b) ** 2 / Math.max(a, b)
+  return completePlan({
+    qty: input.qty,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'strip', outline })],
+    results: {
+      lengthMm: { value: reckonedMm, unit: 'mm' },
+      insidePerimeterMm: { value: ellipsePerimeterMm(input.insideLengthMm, input.insideWidthMm), unit: 'mm' },
+      roundInsideMm: { value: reckonedMm / Math.PI - input.thicknessMm, unit: 'mm' },
+      tightestInsideRadiusMm: { value: tightest, unit: 'mm' },
+    },
+    choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [
+      { input: 'cut length', change: '± 1 mm', effect: `± ${formatPlain(1 / Math.PI, 2)} mm on both sizes together` },
+      { input: 'thickness', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of length` },
+    ],
+    checks: [
+      limitCheck({
+        code: 'solder-round-first',
+        ok: false,
+        level: 'note',
+        source: 'bench-practice',
+        actual: reckonedMm / Math.PI - input.thicknessMm,
+        limit: input.insideLengthMm,
+        good: '',
+        bad: `Solder it round first, ${formatPlain(reckonedMm / Math.PI - input.thicknessMm, 1)} mm inside, then press it oval with the seam on a long side.`,
+      }),
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 2.3, Math.PI),
+    views: [
+      view('section', 'Section', {
+        shapes: [region(setOff(a, b, input.thicknessMm), [[...ellipse(a, b)].reverse()])],
+        dimensions: [
+          { from: [-a, 0], to: [a, 0], offset: 0, text: `${formatPlain(input.insideLengthMm, 2)} inside` },
+          { from: [a + input.thicknessMm, -b], to: [a + input.thicknessMm, b], offset: -1.2, text: formatPlain(input.insideWidthMm, 2) },
+        ],
+        handles: [
+          { field: 'insideLengthMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 },
+          { field: 'insideWidthMm', label: 'short way', at: [0, b], along: [0, 1], gain: 2 },
+        ],
+      }),
+      stripView(answer.markAt, input.widthMm, {
+        length: `cut ${formatPlain(answer.markAt, 2)}`,
+        width: `${formatPlain(input.widthMm, 2)} wide`,
+      }),
+    ],
+    route: closedRoute({ what: 'the strip', cutMm: answer.markAt, insideRadiusMm: Math.max(1, tightest), on: 'the oval mandrel', target }),
+    regions: ['outside', 'inside'],
+    outcomes: [
+      {
+        ...target,
+        valueMm: input.insideLengthMm + (answer.markAt - answer.value + input.allowanceMm) / Math.PI,
+        blankPerMm: Math.PI,
+        primary: true,
+      },
+    ],
+    method: 'oval from strip',
+  })
+}
+
+export const bangleOval = defineForm({
+  id: 'bangle-oval',
+  title: 'Oval bangle',
+  summary: 'A closed oval bangle of flat strip: how long to cut, and the round it is soldered at.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { insideLengthMm: 64, insideWidthMm: 53, alloy: 'yellow-brass-c260', thicknessMm: '15 ga', widthMm: 7 },
+  ask: { words: ['oval bangle'], sizes: ['insideLengthMm', 'insideWidthMm', 'widthMm'] },
+  plan: planOval,
+})

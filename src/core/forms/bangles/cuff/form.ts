@@ -1,0 +1,202 @@
+import * as z from 'zod'
+import { arcPoints } from '../../../geometry/outline'
+import type { Outline, Point } from '../../../geometry/point'
+import type { Bench } from '../../../toolwall/tools'
+import { lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  sheetBlank,
+  view,
+} from '../../common/plan-kit'
+import { openRoute } from '../../common/routes'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const LENGTH_TEXTS = {
+  round: { title: 'Middle of the metal', why: 'Inside length between the ends, carried out to the middle of the thickness.' },
+  'wrist-less-25': {
+    title: 'Wrist less 25',
+    why: 'The bench rule: leaves the usual gap without reckoning; takes no account of thickness.',
+  },
+} as const
+type School = keyof typeof LENGTH_TEXTS
+
+const input = z
+  .strictObject({
+    wristMm: lengthMm({ label: 'Round the wrist', min: 90, max: 300 }),
+    easeMm: lengthMm({ label: 'Ease', min: 0, max: 20, help: 'Added to the wrist; 0 sits close.' }).default(0),
+    gapMm: lengthMm({ label: 'Gap inside', min: 0, max: 80, help: '25 to 32 is usual.' }).default(28),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    widthMm: lengthMm({ label: 'Width in the middle', min: 3, max: 120 }).default(20),
+    endWidthMm: lengthMm({ label: 'Width at the ends', min: 2, max: 120, help: 'The same as the middle for a straight cuff.' }).default(20),
+    cornerMm: lengthMm({ label: 'Corner radius', min: 0, max: 60, help: '6 or more is kind to the wrist.' }).default(6),
+    cleanUpMm: commonFields.cleanUp(0.25),
+    measuredWith: commonFields.measuredWith(),
+    roundUpMm: commonFields.roundUp(0.5),
+    allowanceMm: commonFields.allowance(),
+    qty: commonFields.qty(),
+    schools: schoolsField({ length: ['round', 'wrist-less-25'] }),
+  })
+  .refine((value) => value.gapMm < value.wristMm + value.easeMm - 20, {
+    path: ['gapMm'],
+    error: 'Gap inside: it leaves less than 20 mm of cuff; it must be smaller than the wrist',
+  })
+  .refine((value) => value.cornerMm <= value.endWidthMm / 2, {
+    path: ['cornerMm'],
+    error: 'Corner radius: it can be half the width at the ends at most',
+  })
+type Input = OutputOf<typeof input>
+
+function lengthOf(log: WorkingLog, input: Input, school: School): number {
+  if (school === 'wrist-less-25')
+    return derive(log, {
+      label: LENGTH_TEXTS[school].title,
+      formula: 'C − 25',
+      unit: 'mm',
+      source: 'bench-practice',
+      given: [given('C', 'round the wrist', input.wristMm)],
+    })
+  return derive(log, {
+    label: LENGTH_TEXTS[school].title,
+    formula: '(C − g)·(1 + π·t/C)',
+    unit: 'mm',
+    source: 'pappus',
+    given: [
+      given('C', 'worn inside, wrist and ease', input.wristMm + input.easeMm),
+      given('g', 'gap', input.gapMm),
+      given('t', 'thickness', input.thicknessMm),
+    ],
+  })
+}
+
+/** Straight or tapered blank about the origin, its ends rounded at the corners. */
+function cuffOutline(lengthMm: number, { widthMm, endWidthMm, cornerMm }: Input): Outline {
+  const [x, end, middle] = [lengthMm / 2, endWidthMm / 2, widthMm / 2]
+  const r = Math.min(cornerMm, end, x / 2)
+  const corner = (cx: number, cy: number, from: number): Point[] =>
+    r > 0.01 ? arcPoints([cx, cy], r, from, from + Math.PI / 2) : [[cx, cy]]
+  return [
+    ...corner(x - r, -end + r, -Math.PI / 2),
+    ...corner(x - r, end - r, 0),
+    [0, middle],
+    ...corner(-x + r, end - r, Math.PI / 2),
+    ...corner(-x + r, -end + r, Math.PI),
+    [0, -middle],
+  ]
+}
+
+/** The worn cuff from the end: an open ring with its gap below. */
+function wornView(input: Input) {
+  const inner = (input.wristMm + input.easeMm) / (2 * Math.PI)
+  const half = Math.max(0.01, (Math.PI * (input.wristMm + input.easeMm - input.gapMm)) / (input.wristMm + input.easeMm))
+  const [from, to] = [Math.PI / 2 - half, Math.PI / 2 + half]
+  const outer = inner + input.thicknessMm
+  const foot = outer * 1.04
+  return view('worn', 'Worn', {
+    shapes: [region([...arcPoints([0, 0], outer, from, to), ...[...arcPoints([0, 0], inner, from, to)].reverse()])],
+    dimensions: [
+      { from: [-inner, 0], to: [inner, 0], offset: 0, text: `${formatPlain(2 * inner, 1)} inside` },
+      { from: [-input.gapMm / 2, -foot], to: [input.gapMm / 2, -foot], offset: -1.6, text: `gap ${formatPlain(input.gapMm, 1)}` },
+    ],
+  })
+}
+
+function planCuff(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const reckonedMm = lengthOf(log, input, input.schools.length)
+  const answer = answerOf(log, input, 'cut length', reckonedMm, [
+    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
+  ])
+  const worn = input.wristMm + input.easeMm
+  const target = { dimension: 'gapMm', label: 'Gap inside', valueMm: Math.max(0.1, input.gapMm), plusMinusMm: 1 }
+  const outline = cuffOutline(answer.markAt, input)
+  return completePlan({
+    qty: input.qty,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'cuff', outline })],
+    results: {
+      lengthMm: { value: reckonedMm, unit: 'mm' },
+      insideDiameterMm: { value: worn / Math.PI, unit: 'mm' },
+      insideLengthMm: { value: worn - input.gapMm, unit: 'mm' },
+    },
+    choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [
+      { input: 'cut length', change: '± 1 mm', effect: `∓ ${formatPlain(1 / (1 + (Math.PI * input.thicknessMm) / worn), 2)} mm of gap` },
+      { input: 'thickness', change: '+ 0.1 mm', effect: `+ ${formatPlain((0.1 * Math.PI * (worn - input.gapMm)) / worn, 2)} mm of length` },
+    ],
+    checks: [
+      limitCheck({
+        code: 'gap',
+        ok: input.gapMm === 0 || (input.gapMm >= 25 && input.gapMm <= 32),
+        level: 'note',
+        field: 'gapMm',
+        source: 'house-default',
+        actual: input.gapMm,
+        limit: 25,
+        good: input.gapMm === 0 ? 'Closed: this is a bangle, and has to pass the hand.' : 'A usual gap: the wrist goes in sideways.',
+        bad: '25 to 32 mm is usual: smaller is hard to put on, larger slips off.',
+      }),
+      limitCheck({
+        code: 'corners',
+        ok: input.cornerMm >= 6 || input.cornerMm >= input.endWidthMm / 2 - 0.01,
+        level: 'note',
+        field: 'cornerMm',
+        source: 'house-default',
+        actual: input.cornerMm,
+        limit: 6,
+        good: 'The corners are round enough for a wrist.',
+        bad: 'Under 6 mm the corners catch: round them more, and dress every edge.',
+      }),
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 1, Math.PI),
+    views: [
+      wornView(input),
+      view('blank', 'Blank', {
+        shapes: [region(outline)],
+        dimensions: [
+          {
+            from: [-answer.markAt / 2, -input.widthMm / 2],
+            to: [answer.markAt / 2, -input.widthMm / 2],
+            offset: -2.2,
+            text: `cut ${formatPlain(answer.markAt, 2)}`,
+          },
+          {
+            from: [-answer.markAt / 2, input.endWidthMm / 2],
+            to: [-answer.markAt / 2, -input.endWidthMm / 2],
+            offset: -1.6,
+            text: `${formatPlain(input.endWidthMm, 2)} at the end`,
+          },
+        ],
+        handles: [{ field: 'widthMm', label: 'width in the middle', at: [0, input.widthMm / 2], along: [0, 1], gain: 2 }],
+      }),
+    ],
+    route: openRoute({ what: 'the cuff', cutMm: answer.markAt, insideRadiusMm: worn / (2 * Math.PI), on: 'the oval mandrel', target }),
+    regions: ['outside', 'inside'],
+    outcomes: [{ ...target, valueMm: Math.max(0.1, input.gapMm - (answer.markAt - answer.value)), blankPerMm: -1, primary: true }],
+    method: `cuff, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
+  })
+}
+
+export const cuff = defineForm({
+  id: 'cuff',
+  title: 'Cuff',
+  summary: 'An open bracelet, straight or tapered, with rounded ends: the blank for a wrist and a gap.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { wristMm: 158, gapMm: 27, alloy: 'copper-c110', thicknessMm: '17 ga', widthMm: 24, endWidthMm: 16, cornerMm: 7 },
+  ask: { words: ['cuff'], sizes: ['wristMm', 'widthMm'] },
+  plan: planCuff,
+})

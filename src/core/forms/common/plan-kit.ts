@@ -1,0 +1,258 @@
+import type { Drawing, DrawingShape, DrawingView } from '../../drawing/drawing'
+import { signedAreaMm2 } from '../../geometry/outline'
+import type { Outline, Point } from '../../geometry/point'
+import { ALLOYS, type AlloyId } from '../../metals/alloys'
+import type { SourceId } from '../../sources/sources'
+import { massWith } from '../../tables/figures'
+import type { Bench } from '../../toolwall/tools'
+import { formatPlain } from '../../units/format'
+import { derive, given, note, type WorkingLog } from '../../working/derive'
+import type { BlankSpec, Check, FormPlan, SchoolChoice, SchoolOption } from '../contract'
+import { markUp } from '../define-form'
+
+/** What every form's input shares. */
+export interface CommonInput {
+  readonly alloy: AlloyId
+  readonly thicknessMm: number
+  readonly qty: number
+  readonly roundUpMm: number
+  readonly allowanceMm: number
+}
+
+/** Something added to the reckoned size before it is marked: joint, trim, clean-up. */
+export interface Addition {
+  readonly symbol: string
+  readonly name: string
+  readonly valueMm: number
+  /** How many times it is added: 2 for a clean-up on both sides. */
+  readonly times?: number
+}
+
+/** The size to mark: reckoned, with its additions and the smith's own record, rounded up to what can be marked. */
+export function answerOf(
+  log: WorkingLog,
+  input: CommonInput,
+  name: string,
+  valueMm: number,
+  additions: readonly Addition[] = [],
+): FormPlan['answer'] {
+  const terms = additions.map(({ symbol, times = 1 }) => (times === 1 ? symbol : `${times}·${symbol}`))
+  const value = derive(log, {
+    label: `${name[0]?.toUpperCase() ?? ''}${name.slice(1)}`,
+    formula: ['L', ...terms, 'r'].join(' + '),
+    unit: 'mm',
+    source: input.allowanceMm === 0 ? 'own-choice' : 'own-record',
+    given: [
+      given('L', 'reckoned', valueMm),
+      ...additions.map((addition) => given(addition.symbol, addition.name, addition.valueMm)),
+      given('r', 'my record', input.allowanceMm),
+    ],
+  })
+  const markAt = markUp(value, input.roundUpMm)
+  note(log, {
+    kind: 'choose',
+    label: 'Mark at',
+    formula: `rounded up to the next ${formatPlain(input.roundUpMm)} mm`,
+    value: markAt,
+    unit: 'mm',
+    source: 'bench-practice',
+    note: 'A long blank can be filed; a short one cannot.',
+  })
+  return { name, value, unit: 'mm', markAt }
+}
+
+interface SheetPart {
+  readonly name: string
+  readonly outline: Outline
+  readonly holes?: readonly Outline[]
+  /** How many go into one piece. */
+  readonly each?: number
+  /** Exact net area where the outline is a flattened curve. */
+  readonly areaMm2?: number
+  readonly circleRadiusMm?: number
+  readonly thicknessMm?: number
+}
+
+/** A blank cut from sheet. */
+export function sheetBlank(input: CommonInput, bench: Bench, part: SheetPart): BlankSpec {
+  const holes = part.holes ?? []
+  const areaMm2 = part.areaMm2 ?? signedAreaMm2(part.outline) - holes.reduce((sum, hole) => sum + Math.abs(signedAreaMm2(hole)), 0)
+  const thicknessMm = part.thicknessMm ?? input.thicknessMm
+  return {
+    name: part.name,
+    qty: input.qty * (part.each ?? 1),
+    alloy: input.alloy,
+    thicknessMm,
+    outline: part.outline,
+    holes,
+    areaMm2,
+    massG: massWith(input.alloy, areaMm2 * thicknessMm, bench.figures),
+    stock: 'sheet',
+    ...(part.each === undefined ? {} : { each: part.each }),
+    ...(part.circleRadiusMm === undefined ? {} : { circleRadiusMm: part.circleRadiusMm }),
+  }
+}
+
+interface LengthPart {
+  readonly name: string
+  readonly stock: 'wire' | 'tube' | 'piece'
+  readonly lengthMm: number
+  /** Height as it is drawn, and the area of the section for its mass. */
+  readonly heightMm: number
+  readonly sectionMm2: number
+}
+
+/** A blank cut to length from wire or tube, or out of the piece. */
+export function lengthBlank(input: CommonInput, bench: Bench, part: LengthPart): BlankSpec {
+  const { lengthMm, heightMm } = part
+  return {
+    name: part.name,
+    qty: input.qty,
+    alloy: input.alloy,
+    thicknessMm: input.thicknessMm,
+    outline: [
+      [0, 0],
+      [lengthMm, 0],
+      [lengthMm, heightMm],
+      [0, heightMm],
+    ],
+    holes: [],
+    areaMm2: lengthMm * heightMm,
+    massG: massWith(input.alloy, lengthMm * part.sectionMm2, bench.figures),
+    stock: part.stock,
+    lengthMm,
+  }
+}
+
+/** One question with one way to reckon it. */
+export function onlySchool(question: string, label: string, option: SchoolOption): SchoolChoice {
+  return { question, label, unit: 'mm', school: option.id, schools: [option] }
+}
+
+/** A question with several ways; each value is what that school comes to for this piece. */
+export function schoolChoice<Id extends string>(
+  question: string,
+  label: string,
+  school: Id,
+  texts: Readonly<Record<Id, { readonly title: string; readonly why: string }>>,
+  comesTo: (id: Id) => number,
+): SchoolChoice {
+  const ids = Object.keys(texts) as Id[]
+  return {
+    question,
+    label,
+    unit: 'mm',
+    school,
+    schools: ids.map((id) => ({ id, title: texts[id].title, why: texts[id].why, value: comesTo(id) })),
+  }
+}
+
+/** What measuring with each instrument leaves open, mm (calipers and rule common practice; a paper strip stretches and slips). */
+const READS_MM = { calipers: 0.02, rule: 0.25, paper: 0.5 } as const
+const READ_WORDS = { calipers: 'calipers ± 0.02', rule: 'steel rule ± 0.25', paper: 'paper strip ± 0.5' } as const
+
+/**
+ * The band of the answer from measuring: the slopes of the answer over the measured size and over the thickness, each by what the
+ * instrument leaves open, added as squares.
+ */
+export function measuringBand(measuredWith: keyof typeof READS_MM, slope: number, thicknessSlope = 0): FormPlan['uncertainty'] {
+  return {
+    plusMinus: Math.hypot(slope * READS_MM[measuredWith], thicknessSlope * 0.01),
+    unit: 'mm',
+    why: `${READ_WORDS[measuredWith]} on the size${thicknessSlope === 0 ? '' : ', ± 0.01 on the thickness'}`,
+  }
+}
+
+/** What the metal's own hazards are, where it is sized. */
+export function hazardNotes(alloy: AlloyId): Check[] {
+  return ALLOYS[alloy].hazards.map((message) => ({ level: 'note', code: 'hazard', source: 'alloy-handbook', message }))
+}
+
+/** A check that a number keeps to its limit, said one way when it does and another when it does not. */
+export function limitCheck(spec: {
+  readonly code: string
+  readonly ok: boolean
+  readonly level: 'stop' | 'warn' | 'note'
+  readonly field?: string
+  readonly source: SourceId
+  readonly actual: number
+  readonly limit: number
+  readonly good: string
+  readonly bad: string
+}): Check {
+  const facts = {
+    code: spec.code,
+    source: spec.source,
+    actual: { value: spec.actual, unit: 'mm' as const },
+    limit: { value: spec.limit, unit: 'mm' as const },
+  }
+  return spec.ok
+    ? { level: 'ok', ...facts, message: spec.good }
+    : { level: spec.level, ...facts, ...(spec.field ? { field: spec.field } : {}), message: spec.bad }
+}
+
+/** A view with nothing to drag. */
+export function view(id: string, title: string, parts: Partial<Omit<DrawingView, 'id' | 'title'>>): DrawingView {
+  return {
+    id,
+    title,
+    shapes: parts.shapes ?? [],
+    dimensions: parts.dimensions ?? [],
+    handles: parts.handles ?? [],
+    notes: parts.notes ?? [],
+  }
+}
+
+export function region(outer: Outline, holes: readonly Outline[] = []): DrawingShape {
+  return { kind: 'region', layer: 'metal', outer, holes }
+}
+
+/** A line on a layer of its own meaning. */
+export function stroke(layer: DrawingShape['layer'], ...points: readonly Point[]): DrawingShape {
+  return { kind: 'line', layer, points }
+}
+
+/** A straight strip with its length and width written on it and the saw line at its end. */
+export function stripView(
+  lengthMm: number,
+  widthMm: number,
+  words: { readonly length: string; readonly width: string },
+  title = 'Blank',
+): DrawingView {
+  const over = 0.12 * lengthMm ** 0.6
+  return view('blank', title, {
+    shapes: [
+      region([
+        [0, 0],
+        [lengthMm, 0],
+        [lengthMm, widthMm],
+        [0, widthMm],
+      ]),
+      stroke('saw', [lengthMm, -over], [lengthMm, widthMm + over]),
+    ],
+    dimensions: [
+      { from: [0, 0], to: [lengthMm, 0], offset: -2.4, text: words.length },
+      { from: [0, widthMm], to: [0, 0], offset: -1.6, text: words.width },
+    ],
+  })
+}
+
+/** All a form says beside its answer; the rest is put together here. */
+export type PlanParts = Omit<FormPlan, 'choices' | 'drawing' | 'regions' | 'results'> &
+  Partial<Pick<FormPlan, 'choices' | 'regions'>> & {
+    readonly qty: number
+    readonly views: Drawing['views']
+    readonly results: FormPlan['results']
+  }
+
+/** The whole plan: the mass of one piece is added up, presets filled in. */
+export function completePlan({ qty, views, ...parts }: PlanParts): FormPlan {
+  const massG = parts.blanks.reduce((sum, blank) => sum + (blank.massG * blank.qty) / qty, 0)
+  return {
+    choices: [],
+    regions: ['body'],
+    ...parts,
+    results: { ...parts.results, massG: { value: massG, unit: 'g' } },
+    drawing: { views },
+  }
+}

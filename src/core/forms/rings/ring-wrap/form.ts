@@ -1,0 +1,153 @@
+import * as z from 'zod'
+import { arcPoints } from '../../../geometry/outline'
+import type { Bench } from '../../../toolwall/tools'
+import { lengthMm, ringDiameterMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  onlySchool,
+  region,
+  sheetBlank,
+  stripView,
+  stroke,
+  view,
+} from '../../common/plan-kit'
+import { openRoute } from '../../common/routes'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+/** Metal that stays between a hole and an edge (common practice, no source). */
+const WEB_MM = 1
+
+const input = z.strictObject({
+  insideDiameterMm: ringDiameterMm({ label: 'Size', min: 8, max: 35, help: 'A ring size, or the inside diameter.' }),
+  alloy: commonFields.alloy(),
+  thicknessMm: commonFields.thickness(),
+  widthMm: lengthMm({ label: 'Width', min: 1, max: 40 }).default(6),
+  overlapMm: lengthMm({ label: 'Overlap', min: 0, max: 40, help: 'How far the outer end lies over the inner one.' }).default(5),
+  holeMm: lengthMm({ label: 'Rivet hole', min: 0, max: 10, help: 'Through both layers; 0 for none.' }).default(0),
+  measuredWith: commonFields.measuredWith(),
+  roundUpMm: commonFields.roundUp(0.5),
+  allowanceMm: commonFields.allowance(),
+  qty: commonFields.qty(),
+  schools: schoolsField({ length: ['spiral'] }),
+})
+type Input = OutputOf<typeof input>
+
+function lengthOf(log: WorkingLog, input: Input): number {
+  return derive(log, {
+    label: 'Once round and the overlap',
+    formula: 'π·(d + t) + o',
+    unit: 'mm',
+    source: 'hill',
+    given: [
+      given('d', 'inside diameter', input.insideDiameterMm),
+      given('t', 'thickness', input.thicknessMm),
+      given('o', 'overlap', input.overlapMm),
+    ],
+    note: 'The outer end climbs one thickness over the inner one; its own length is the overlap as it lies.',
+  })
+}
+
+/** The spiral in section: once round, then over itself. */
+function sectionView(input: Input) {
+  const inner = input.insideDiameterMm / 2
+  const turn = 2 * Math.PI
+  const lap = Math.min(turn * 0.95, input.overlapMm / (inner + 1.5 * input.thicknessMm))
+  const t = input.thicknessMm
+  const ring = (radius: number, from: number, to: number) => arcPoints([0, 0], radius, from, to)
+  return view('section', 'Section', {
+    shapes: [
+      region([...ring(inner + t, 0, turn - 0.02), ...[...ring(inner, 0, turn - 0.02)].reverse()]),
+      region([...ring(inner + 2 * t, 0, Math.max(0.02, lap)), ...[...ring(inner + t, 0, Math.max(0.02, lap))].reverse()]),
+      stroke('saw', [inner, 0], [inner + t, 0]),
+    ],
+    dimensions: [
+      { from: [-inner, 0], to: [inner, 0], offset: 0, text: `${formatPlain(input.insideDiameterMm, 2)} inside` },
+      { from: [-inner - t, -inner - t], to: [inner + t, -inner - t], offset: -2, text: `overlap ${formatPlain(input.overlapMm, 2)}` },
+    ],
+    handles: [{ field: 'overlapMm', label: 'overlap', at: [inner + 2 * t, 0], along: [0, 1], gain: 1 }],
+  })
+}
+
+function overlapCheck(input: Input) {
+  const need = input.holeMm + 2 * WEB_MM
+  return limitCheck({
+    code: 'overlap-for-rivet',
+    ok: input.overlapMm >= need,
+    level: 'stop',
+    field: 'overlapMm',
+    source: 'bench-practice',
+    actual: input.overlapMm,
+    limit: need,
+    good: `The hole has ${formatPlain((input.overlapMm - input.holeMm) / 2, 2)} mm of metal on each side in both layers.`,
+    bad: `A ${formatPlain(input.holeMm, 2)} mm hole needs ${formatPlain(need, 2)} mm of overlap: the hole and ${WEB_MM} mm each side in both layers.`,
+  })
+}
+
+function planRingWrap(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const reckonedMm = lengthOf(log, input)
+  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: input.insideDiameterMm, plusMinusMm: 0.2 }
+  const outline = [
+    [0, 0],
+    [answer.markAt, 0],
+    [answer.markAt, input.widthMm],
+    [0, input.widthMm],
+  ] as const
+  return completePlan({
+    qty: input.qty,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'strip', outline })],
+    results: { lengthMm: { value: reckonedMm, unit: 'mm' }, thickAtLapMm: { value: 2 * input.thicknessMm, unit: 'mm' } },
+    choice: onlySchool('length', 'How the length is reckoned', {
+      id: 'spiral',
+      title: 'Once round and the overlap',
+      value: reckonedMm,
+      why: 'The inner turn is a ring by the middle of its metal; what lies over it is added as it lies.',
+    }),
+    sensitivity: [
+      { input: 'cut length', change: '± 0.5 mm', effect: '± 0.5 mm of overlap at the same size' },
+      { input: 'inside diameter', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of length` },
+    ],
+    checks: [...(input.holeMm > 0 ? [overlapCheck(input)] : []), ...hazardNotes(input.alloy)],
+    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
+    views: [
+      sectionView(input),
+      stripView(answer.markAt, input.widthMm, {
+        length: `cut ${formatPlain(answer.markAt, 2)}`,
+        width: `${formatPlain(input.widthMm, 2)} wide`,
+      }),
+    ],
+    route: openRoute({
+      what: 'the strip',
+      cutMm: answer.markAt,
+      insideRadiusMm: input.insideDiameterMm / 2,
+      on: 'the ring mandrel',
+      target,
+    }),
+    regions: ['outside', 'inside'],
+    outcomes: [{ ...target, valueMm: input.insideDiameterMm + input.allowanceMm / Math.PI, blankPerMm: Math.PI, primary: true }],
+    method: 'strip, wrapped',
+  })
+}
+
+export const ringWrap = defineForm({
+  id: 'ring-wrap',
+  title: 'Wrapped ring',
+  summary: 'A ring of strip that laps over itself, riveted or sprung: how long to cut, and whether a rivet has room.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { insideDiameterMm: 'UK O', alloy: 'red-brass-c230', thicknessMm: '19 ga', widthMm: 7, overlapMm: 6, holeMm: 1.5 },
+  ask: { words: ['wrap ring', 'wrapped ring'], sizes: ['insideDiameterMm', 'widthMm'] },
+  plan: planRingWrap,
+})

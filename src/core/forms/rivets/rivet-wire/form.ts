@@ -1,0 +1,248 @@
+import * as z from 'zod'
+import { rectangleOutline } from '../../../geometry/outline'
+import { flatHeadMm, headStickOutMm, holeFillMm, RIVET_SCHOOLS, type RivetSchool } from '../../../tables/rivets/rivets'
+import type { Bench } from '../../../toolwall/tools'
+import { count, lengthMm, thicknessMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  lengthBlank,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  view,
+} from '../../common/plan-kit'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const SCHOOL_IDS = ['one-sheet', 'one-millimetre', 'half-diameter', 'diameter-and-half'] as const
+type School = (typeof SCHOOL_IDS)[number]
+
+const SCHOOL_TEXTS = Object.fromEntries(
+  RIVET_SCHOOLS.filter((school): school is RivetSchool & { id: School } => school.id !== 'tube').map((school) => [
+    school.id,
+    { title: school.title, why: `${school.rule} out for each head: ${school.use}.` },
+  ]),
+) as Record<School, { title: string; why: string }>
+
+const input = z
+  .strictObject({
+    thicknessMm: thicknessMm({ label: 'Wire', min: 0.3, max: 6 }),
+    alloy: commonFields.alloy(),
+    upperMm: thicknessMm({ label: 'Upper sheet', min: 0.1, max: 8 }),
+    lowerMm: thicknessMm({ label: 'Lower sheet', min: 0.1, max: 8 }),
+    betweenMm: lengthMm({ label: 'Between them', min: 0, max: 40, help: 'Other layers, washers, spacers together.' }).default(0),
+    holeMm: lengthMm({ label: 'Hole', min: 0.3, max: 7, help: 'As drilled: loose holes swallow wire.' }),
+    headMm: lengthMm({ label: 'Head, thick', min: 0.1, max: 3, help: 'How flat the head is hammered.' }).default(0.5),
+    formedHeadCount: count({ label: 'Heads to form', min: 1, max: 2, help: '1 where the rivet has a head already.' }).default(2),
+    edgeMm: lengthMm({ label: 'Hole centre to edge', min: 0.2, max: 100 }).default(4),
+    filingMm: lengthMm({ label: 'Filing of the ends', min: 0, max: 2 }).default(0.1),
+    measuredWith: commonFields.measuredWith(),
+    roundUpMm: commonFields.roundUp(0.1),
+    allowanceMm: commonFields.allowance(),
+    qty: commonFields.qty(),
+    schools: schoolsField({ head: SCHOOL_IDS }),
+  })
+  .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {
+    path: ['holeMm'],
+    error: 'Hole: it is smaller than the wire; it must be as large at least',
+  })
+type Input = OutputOf<typeof input>
+
+/** What stands out for one head on a sheet, by a school. */
+function headOf(input: Input, school: School, sheetMm: number): number {
+  return headStickOutMm(school, input.thicknessMm, sheetMm)
+}
+
+function lengthOf(log: WorkingLog, input: Input, school: School): number {
+  const grip = derive(log, {
+    label: 'Grip',
+    formula: 'u + m + l',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('u', 'upper sheet', input.upperMm), given('m', 'between', input.betweenMm), given('l', 'lower sheet', input.lowerMm)],
+  })
+  const upper = headOf(input, school, input.upperMm)
+  const lower = input.formedHeadCount === 2 ? headOf(input, school, input.lowerMm) : 0
+  return derive(log, {
+    label: `Length, ${SCHOOL_TEXTS[school].title.toLowerCase()}`,
+    formula: 'G + a + b',
+    unit: 'mm',
+    source: 'bench-practice',
+    given: [given('G', 'grip', grip), given('a', 'out above', upper), given('b', 'out below', lower)],
+  })
+}
+
+function sideView(input: Input, above: number, below: number) {
+  const wide = Math.max(6 * input.thicknessMm, 2 * input.edgeMm)
+  const grip = input.upperMm + input.betweenMm + input.lowerMm
+  const block = (from: number, to: number) => rectangleOutline(wide, to - from).map(([x, y]) => [x - wide / 2, y + from] as const)
+  const d = input.thicknessMm
+  return view('side', 'Stack and wire', {
+    shapes: [
+      region(block(0, input.lowerMm)),
+      ...(input.betweenMm > 0 ? [region(block(input.lowerMm, input.lowerMm + input.betweenMm))] : []),
+      region(block(grip - input.upperMm, grip)),
+      {
+        kind: 'line',
+        layer: 'tool',
+        points: [
+          [-d / 2, -below],
+          [d / 2, -below],
+          [d / 2, grip + above],
+          [-d / 2, grip + above],
+          [-d / 2, -below],
+        ],
+      },
+    ],
+    dimensions: [
+      { from: [wide / 2, 0], to: [wide / 2, grip], offset: -1, text: `grip ${formatPlain(grip, 2)}` },
+      { from: [-wide / 2, grip + above], to: [-wide / 2, grip], offset: -1, text: `${formatPlain(above, 2)} out` },
+      { from: [-d / 2, -below], to: [d / 2, -below], offset: -1.4, text: `wire ${formatPlain(d, 2)}` },
+    ],
+    handles: [{ field: 'thicknessMm', label: 'wire', at: [d / 2, grip + above], along: [1, 0], gain: 2 }],
+  })
+}
+
+function planRivet(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const school = input.schools.head
+  const reckonedMm = lengthOf(log, input, school)
+  const above = headOf(input, school, input.upperMm)
+  const below = input.formedHeadCount === 2 ? headOf(input, school, input.lowerMm) : 0
+  const grip = input.upperMm + input.betweenMm + input.lowerMm
+  const fill = derive(log, {
+    label: 'Wire the hole swallows',
+    formula: 'G·((D/d)^2 − 1)',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('G', 'grip', grip), given('D', 'hole', Math.max(input.holeMm, input.thicknessMm)), given('d', 'wire', input.thicknessMm)],
+  })
+  const left = Math.max(0, above - fill / input.formedHeadCount)
+  const headMm = note(log, {
+    kind: 'lookup',
+    label: 'Head across',
+    formula: 'd·√(out − swallowed)/√thick, by volume',
+    value: Math.max(input.thicknessMm, flatHeadMm(input.thicknessMm, left, input.headMm)),
+    unit: 'mm',
+    source: 'closed-form',
+  })
+  const answer = answerOf(log, input, 'cut length', reckonedMm, [{ symbol: 'f', name: 'filing of the ends', valueMm: input.filingMm }])
+  const ratio = headMm / input.thicknessMm
+  const slender = above / input.thicknessMm
+  const need = Math.max(2 * input.holeMm, input.holeMm / 2 + 1)
+  const target = { dimension: 'headMm', label: 'Head across', valueMm: headMm, plusMinusMm: 0.3 }
+  const plusTwo = grip + 2
+  return completePlan({
+    qty: input.qty,
+    answer,
+    working: log,
+    blanks: [
+      lengthBlank(input, bench, {
+        name: 'rivet',
+        stock: 'wire',
+        lengthMm: answer.markAt,
+        heightMm: input.thicknessMm,
+        sectionMm2: (Math.PI / 4) * input.thicknessMm ** 2,
+      }),
+    ],
+    results: {
+      gripMm: { value: grip, unit: 'mm' },
+      lengthMm: { value: reckonedMm, unit: 'mm' },
+      headMm: { value: headMm, unit: 'mm' },
+      holeFillMm: { value: holeFillMm(grip, input.thicknessMm, Math.max(input.holeMm, input.thicknessMm)), unit: 'mm' },
+      stackPlusTwoMm: { value: plusTwo, unit: 'mm' },
+    },
+    choice: schoolChoice('head', 'How much stands out', school, SCHOOL_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [
+      { input: 'length', change: '± 0.2 mm', effect: `± ${formatPlain((0.1 / Math.max(0.05, left)) * 0.5 * headMm, 2)} mm on each head` },
+      {
+        input: 'hole',
+        change: '+ 0.1 mm',
+        effect: `${formatPlain(holeFillMm(grip, input.thicknessMm, Math.max(input.holeMm, input.thicknessMm) + 0.1) - fill, 2)} mm more wire swallowed`,
+      },
+    ],
+    checks: [
+      limitCheck({
+        code: 'head-width',
+        ok: ratio >= 1.3,
+        level: 'warn',
+        field: 'holeMm',
+        source: 'bench-practice',
+        actual: headMm,
+        limit: 1.5 * input.thicknessMm,
+        good: `The head comes out ${formatPlain(headMm, 2)} mm, ${formatPlain(ratio, 1)} times the wire.`,
+        bad: `The head comes out ${formatPlain(headMm, 2)} mm, ${formatPlain(ratio, 1)} times the wire: it may pull through. More wire, or a snugger hole.`,
+      }),
+      limitCheck({
+        code: 'free-end',
+        ok: slender <= 1.5,
+        level: slender > 2 ? 'stop' : 'warn',
+        field: 'thicknessMm',
+        source: 'bench-practice',
+        actual: above,
+        limit: 1.5 * input.thicknessMm,
+        good: 'The free end is short enough to head without bending.',
+        bad: `${formatPlain(above, 2)} mm stands free on ${formatPlain(input.thicknessMm, 2)} mm wire: over one and a half times the wire it bends instead of heading.`,
+      }),
+      limitCheck({
+        code: 'edge-distance',
+        ok: input.edgeMm >= need,
+        level: 'warn',
+        field: 'edgeMm',
+        source: 'bench-practice',
+        actual: input.edgeMm,
+        limit: need,
+        good: `${formatPlain(input.edgeMm - input.holeMm / 2, 2)} mm of metal stays between the hole and the edge.`,
+        bad: `The hole wants its centre ${formatPlain(need, 2)} mm from the edge, or the sheet tears.`,
+      }),
+      ...(Math.abs(plusTwo - reckonedMm) > 0.3
+        ? [
+            {
+              level: 'note' as const,
+              code: 'schools-differ',
+              source: 'bench-practice' as const,
+              message: `The stack-and-two rule would cut ${formatPlain(plusTwo, 2)} mm: ${formatPlain(Math.abs(plusTwo - reckonedMm), 2)} mm ${plusTwo > reckonedMm ? 'longer' : 'shorter'}.`,
+            },
+          ]
+        : []),
+      {
+        level: 'note',
+        code: 'last-heat',
+        source: 'bench-practice',
+        message: 'Every torch step comes before the rivet. Anneal the wire, deburr the holes, light blows, and turn it over early.',
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 1.5),
+    views: [sideView(input, above, below)],
+    route: [
+      { op: 'drill', params: { diameterMm: Math.min(20, Math.max(0.3, input.holeMm)) } },
+      { op: 'file', params: { what: 'the burr off both sides' } },
+      { op: 'anneal', params: {} },
+      { op: 'saw', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },
+      { op: 'file', params: { what: 'its ends flat' } },
+      { op: 'planish', params: { thinnedFraction: 0.3, what: 'the heads, a little each side' }, target },
+      { op: 'finish', params: {}, target },
+    ],
+    outcomes: [{ ...target, blankPerMm: 1, primary: true }],
+    method: `wire rivet, ${SCHOOL_TEXTS[school].title.toLowerCase()}`,
+  })
+}
+
+export const rivetWire = defineForm({
+  id: 'rivet-wire',
+  title: 'Wire rivet',
+  summary: 'A rivet of wire through a stack: how long to cut, the head it makes, whether it bends, pulls through or tears the edge.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { thicknessMm: '15 ga', alloy: 'copper-c110', upperMm: 0.9, lowerMm: 1.15, holeMm: 1.5 },
+  ask: { words: ['rivet'], sizes: ['upperMm', 'lowerMm', 'holeMm'] },
+  plan: planRivet,
+})

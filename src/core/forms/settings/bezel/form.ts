@@ -1,0 +1,272 @@
+import * as z from 'zod'
+import { rectangleOutline } from '../../../geometry/outline'
+import type { Point } from '../../../geometry/point'
+import { bezelHeightMm, ellipsePerimeterMm } from '../../../tables/stones/stones'
+import type { Bench } from '../../../toolwall/tools'
+import { choice, lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  sheetBlank,
+  stripView,
+  view,
+} from '../../common/plan-kit'
+import { closedRoute } from '../../common/routes'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const SHAPES = { oval: 'Oval or round', cushion: 'Rectangle, rounded corners', wrapped: 'Any convex shape, as wrapped' } as const
+
+const LENGTH_TEXTS = {
+  outline: {
+    title: 'From the outline',
+    why: 'Round the stone, and π times the wall: exact for any smooth convex stone, whatever its shape.',
+  },
+  'wrap-and-trim': {
+    title: 'Wrap, mark, leave 2',
+    why: 'Wrap the strip itself, mark it and cut two millimetres over: the fit decides, the number only checks it.',
+  },
+} as const
+type School = keyof typeof LENGTH_TEXTS
+
+const input = z
+  .strictObject({
+    shape: choice('Stone', SHAPES).default('oval'),
+    stoneLengthMm: lengthMm({ label: 'Stone, long way', min: 2, max: 120 }),
+    stoneWidthMm: lengthMm({ label: 'Stone, short way', min: 2, max: 120 }),
+    cornerMm: lengthMm({ label: 'Corner radius', min: 0.1, max: 60, help: 'Of a rectangle.' }).default(1),
+    roundMm: lengthMm({
+      label: 'Round the stone',
+      min: 6,
+      max: 500,
+      help: 'Measured by wrapping a strip; used for any other shape.',
+    }).default(40),
+    stoneHeightMm: lengthMm({ label: 'Stone, high', min: 0.5, max: 60 }).default(4),
+    turnMm: lengthMm({ label: 'Turns in at', min: 0.1, max: 50, help: 'Height where the stone begins to curve inward.' }).default(1.2),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness('Wall'),
+    easeMm: lengthMm({ label: 'Ease on the size', min: 0, max: 1, help: 'So that the stone drops in: 0 to 0.1.' }).default(0.05),
+    stepMm: lengthMm({
+      label: 'Bearing under the stone',
+      min: 0,
+      max: 20,
+      help: 'Added to the height for a stepped or gallery bezel.',
+    }).default(0),
+    measuredWith: commonFields.measuredWith(),
+    roundUpMm: commonFields.roundUp(0.1),
+    allowanceMm: commonFields.allowance(),
+    qty: commonFields.qty(),
+    schools: schoolsField({ length: ['outline', 'wrap-and-trim'] }),
+  })
+  .refine((value) => value.stoneWidthMm <= value.stoneLengthMm, {
+    path: ['stoneWidthMm'],
+    error: 'Stone, short way: it is longer than the long way; turn them round',
+  })
+  .refine((value) => value.shape !== 'cushion' || value.cornerMm <= value.stoneWidthMm / 2, {
+    path: ['cornerMm'],
+    error: 'Corner radius: half the short way at most',
+  })
+type Input = OutputOf<typeof input>
+
+function roundOf(log: WorkingLog, input: Input): number {
+  if (input.shape === 'wrapped')
+    return note(log, {
+      kind: 'lookup',
+      label: 'Round the stone',
+      formula: 'as wrapped',
+      value: input.roundMm,
+      unit: 'mm',
+      source: 'own-choice',
+    })
+  if (input.shape === 'oval')
+    return note(log, {
+      kind: 'lookup',
+      label: 'Round the stone',
+      formula: 'ellipse of the two sizes, Ramanujan',
+      value: ellipsePerimeterMm(input.stoneLengthMm, input.stoneWidthMm),
+      unit: 'mm',
+      source: 'ramanujan',
+    })
+  return derive(log, {
+    label: 'Round the stone',
+    formula: '2·(a + b) − 8·r + 2·π·r',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('a', 'long way', input.stoneLengthMm),
+      given('b', 'short way', input.stoneWidthMm),
+      given('r', 'corner radius', input.cornerMm),
+    ],
+  })
+}
+
+function lengthOf(log: WorkingLog, input: Input, school: School): number {
+  return derive(log, {
+    label: LENGTH_TEXTS[school].title,
+    formula: school === 'outline' ? 'P + π·(t + e)' : 'P + π·(t + e) + 2',
+    unit: 'mm',
+    source: school === 'outline' ? 'parallel-curve' : 'bench-practice',
+    given: [given('P', 'round the stone', roundOf(log, input)), given('t', 'wall', input.thicknessMm), given('e', 'ease', input.easeMm)],
+  })
+}
+
+function planOutline(input: Input): Point[] {
+  const [a, b] = [input.stoneLengthMm / 2, input.stoneWidthMm / 2]
+  if (input.shape !== 'cushion')
+    return Array.from({ length: 180 }, (_, i) => [a * Math.cos((i * Math.PI) / 90), b * Math.sin((i * Math.PI) / 90)])
+  const r = input.cornerMm
+  const corners = [
+    [a - r, b - r, 0],
+    [-a + r, b - r, 1],
+    [-a + r, -b + r, 2],
+    [a - r, -b + r, 3],
+  ] as const
+  return corners.flatMap(([x, y, quarter]) =>
+    Array.from({ length: 13 }, (_, i): Point => {
+      const angle = ((quarter + i / 12) * Math.PI) / 2
+      return [x + r * Math.cos(angle), y + r * Math.sin(angle)]
+    }),
+  )
+}
+
+/** The plan of the stone with its wall about it, the wall set off along the normals of the outline. */
+function settingView(input: Input) {
+  const stone = planOutline(input)
+  const wall = input.thicknessMm
+  const outer = stone.map((point, i): Point => {
+    const [before, after] = [stone.at(i - 1) ?? point, stone[(i + 1) % stone.length] ?? point]
+    const [dx, dy] = [after[0] - before[0], after[1] - before[1]]
+    const length = Math.hypot(dx, dy) || 1
+    return [point[0] + (dy / length) * wall, point[1] - (dx / length) * wall]
+  })
+  const a = input.stoneLengthMm / 2
+  return view('plan', 'Stone and wall', {
+    shapes: [region(outer, [[...stone].reverse()])],
+    dimensions: [
+      {
+        from: [-a, -input.stoneWidthMm / 2],
+        to: [a, -input.stoneWidthMm / 2],
+        offset: -2,
+        text: `stone ${formatPlain(input.stoneLengthMm, 2)}`,
+      },
+      {
+        from: [a * 1.06, -input.stoneWidthMm / 2],
+        to: [a * 1.06, input.stoneWidthMm / 2],
+        offset: -1,
+        text: formatPlain(input.stoneWidthMm, 2),
+      },
+    ],
+    handles: [{ field: 'stoneLengthMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 }],
+  })
+}
+
+function planBezel(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const reckonedMm = lengthOf(log, input, input.schools.length)
+  const lip = input.stoneLengthMm > 10 ? 1 : 0.5
+  const heightMm = note(log, {
+    kind: 'choose',
+    label: 'Height of the wall',
+    formula: `the larger of stone/3 and turn + ${lip}, and the bearing`,
+    value: bezelHeightMm(input.stoneHeightMm, input.turnMm, lip) + input.stepMm,
+    unit: 'mm',
+    source: 'house-default',
+  })
+  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const over = heightMm - input.stepMm - input.turnMm
+  const target = { dimension: 'cutLengthMm', label: 'Cut length', valueMm: answer.markAt, plusMinusMm: 0.2 }
+  return completePlan({
+    qty: input.qty,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'bezel', outline: rectangleOutline(answer.markAt, heightMm) })],
+    results: {
+      lengthMm: { value: reckonedMm, unit: 'mm' },
+      heightMm: { value: heightMm, unit: 'mm' },
+      overTheTurnMm: { value: over, unit: 'mm' },
+      platePlusMm: { value: input.stoneLengthMm + 2 * input.thicknessMm + 4, unit: 'mm' },
+    },
+    choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [
+      { input: 'cut length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / Math.PI, 2)} mm on the fit of the stone` },
+      { input: 'wall', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of length` },
+    ],
+    checks: [
+      limitCheck({
+        code: 'bezel-height',
+        ok: over >= 0.3 && over <= 1.5,
+        level: 'warn',
+        field: 'turnMm',
+        source: 'house-default',
+        actual: over,
+        limit: 0.5,
+        good: `${formatPlain(over, 2)} mm stands over the turn of the stone, to push over.`,
+        bad:
+          over < 0.3
+            ? `Only ${formatPlain(over, 2)} mm stands over the turn: the stone falls out.`
+            : `${formatPlain(over, 2)} mm stands over the turn: it hides the stone and wrinkles; is the turn measured right?`,
+      }),
+      limitCheck({
+        code: 'bezel-wall',
+        ok: input.thicknessMm >= 0.25 && input.thicknessMm <= 0.45,
+        level: 'note',
+        field: 'thicknessMm',
+        source: 'bench-practice',
+        actual: input.thicknessMm,
+        limit: 0.4,
+        good: 'A wall that pushes over by hand.',
+        bad: '0.25 to 0.40 mm of fine silver is usual: thinner tears, thicker wants a punch and hammer.',
+      }),
+      {
+        level: 'note',
+        code: 'fit-first',
+        source: 'bench-practice',
+        message: 'Solder the seam in hard, try the stone, then solder the cup to its plate: a wrong cup scraps the whole piece.',
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
+    views: [
+      settingView(input),
+      stripView(answer.markAt, heightMm, { length: `cut ${formatPlain(answer.markAt, 2)}`, width: `${formatPlain(heightMm, 2)} high` }),
+    ],
+    route: closedRoute({
+      what: 'the strip',
+      cutMm: answer.markAt,
+      insideRadiusMm: Math.max(0.5, input.stoneWidthMm / 2),
+      on: 'a bezel mandrel',
+      target,
+    }),
+    regions: ['outside', 'inside'],
+    outcomes: [{ ...target, blankPerMm: 1, primary: true }],
+    method: `bezel, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
+  })
+}
+
+export const bezel = defineForm({
+  id: 'bezel',
+  title: 'Bezel',
+  summary: 'A wall round a stone of any convex shape: how long and how high to cut it, and whether it will hold.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: {
+    shape: 'oval',
+    stoneLengthMm: 16,
+    stoneWidthMm: 12,
+    stoneHeightMm: 5,
+    turnMm: 1.4,
+    alloy: 'fine-silver',
+    thicknessMm: '28 ga',
+  },
+  ask: { words: ['bezel'], sizes: ['stoneLengthMm', 'stoneWidthMm'] },
+  plan: planBezel,
+})

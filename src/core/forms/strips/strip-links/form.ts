@@ -1,0 +1,169 @@
+import * as z from 'zod'
+import { rectangleOutline } from '../../../geometry/outline'
+import type { Bench } from '../../../toolwall/tools'
+import { count, lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  sheetBlank,
+  stroke,
+  view,
+} from '../../common/plan-kit'
+import { flatRoute } from '../../common/routes'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const CUT_TEXTS = {
+  sawn: { title: 'Sawn apart', why: 'Each cut takes the kerf of the blade: one less than there are links.' },
+  sheared: { title: 'Sheared apart', why: 'Shears take nothing away; the ends are bent a little and want filing.' },
+} as const
+type School = keyof typeof CUT_TEXTS
+
+const input = z.strictObject({
+  linkMm: lengthMm({ label: 'Link, long', min: 2, max: 120 }),
+  widthMm: lengthMm({ label: 'Link, wide', min: 1, max: 60 }).default(5),
+  linkCount: count({ label: 'Links', min: 1, max: 500 }).default(12),
+  stripCount: count({ label: 'Strips', min: 1, max: 50, help: 'Over how many strips they are spread.' }).default(1),
+  alloy: commonFields.alloy(),
+  thicknessMm: commonFields.thickness(),
+  kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
+  growthMm: lengthMm({
+    label: 'Growth on rolling',
+    min: 0,
+    max: 200,
+    help: 'How much longer the strip has come out of the rolls before; cut shorter by it.',
+  }).default(0),
+  pitchMm: lengthMm({ label: 'Pitch when joined', min: 0, max: 150, help: 'From link to link in the chain; 0 if not known yet.' }).default(
+    0,
+  ),
+  measuredWith: commonFields.measuredWith(),
+  roundUpMm: commonFields.roundUp(0.5),
+  allowanceMm: commonFields.allowance(),
+  qty: commonFields.qty(),
+  schools: schoolsField({ cut: ['sawn', 'sheared'] }),
+})
+type Input = OutputOf<typeof input>
+
+/** Links on the fullest strip: spread as evenly as they go. */
+function linksAStrip(input: Input): number {
+  return Math.ceil(input.linkCount / input.stripCount)
+}
+
+function stripOf(log: WorkingLog, input: Input, school: School): number {
+  const n = linksAStrip(input)
+  return derive(log, {
+    label: CUT_TEXTS[school].title,
+    formula: school === 'sawn' ? 'n·l + (n − 1)·k' : 'n·l',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('n', 'links on a strip', n, 'count'),
+      given('l', 'link', input.linkMm),
+      ...(school === 'sawn' ? [given('k', 'kerf', input.kerfMm)] : []),
+    ],
+  })
+}
+
+function planLinks(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const n = linksAStrip(input)
+  const rolledMm = stripOf(log, input, input.schools.cut)
+  const reckonedMm = derive(log, {
+    label: 'Strip before rolling',
+    formula: 'max(1, L − g)',
+    unit: 'mm',
+    source: input.growthMm > 0 ? 'own-choice' : 'closed-form',
+    given: [given('L', 'strip to divide', rolledMm), given('g', 'growth on rolling', input.growthMm)],
+    note: 'What it grows is measured, not guessed: roll one, measure it, enter it.',
+  })
+  const answer = answerOf(log, input, 'strip length', reckonedMm)
+  const target = { dimension: 'linkMm', label: 'Link, long', valueMm: input.linkMm, plusMinusMm: 0.3 }
+  const step = input.linkMm + (input.schools.cut === 'sawn' ? input.kerfMm : 0)
+  const cuts = Array.from({ length: n - 1 }, (_, i) =>
+    stroke('saw', [(i + 1) * step - (step - input.linkMm) / 2, -0.6], [(i + 1) * step - (step - input.linkMm) / 2, input.widthMm + 0.6]),
+  )
+  const chainMm = input.pitchMm * input.linkCount
+  return completePlan({
+    qty: input.qty,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'strip', outline: rectangleOutline(answer.markAt, input.widthMm), each: input.stripCount })],
+    results: {
+      linksAStripCount: { value: n, unit: 'count' },
+      possibleCount: { value: n * input.stripCount, unit: 'count' },
+      stripToDivideMm: { value: rolledMm, unit: 'mm' },
+      ...(input.growthMm > 0 ? { growthShare: { value: (100 * input.growthMm) / reckonedMm, unit: '%' as const } } : {}),
+      ...(chainMm > 0 ? { chainMm: { value: chainMm, unit: 'mm' as const } } : {}),
+    },
+    choice: schoolChoice('cut', 'How they are parted', input.schools.cut, CUT_TEXTS, (id) => stripOf([], input, id)),
+    sensitivity: [
+      { input: 'link', change: '+ 0.5 mm', effect: `+ ${formatPlain(0.5 * n, 1)} mm on each strip` },
+      { input: 'kerf', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * (n - 1), 1)} mm on each strip where sawn` },
+    ],
+    checks: [
+      limitCheck({
+        code: 'even-strips',
+        ok: input.linkCount % input.stripCount === 0,
+        level: 'note',
+        field: 'stripCount',
+        source: 'closed-form',
+        actual: n * input.stripCount,
+        limit: input.linkCount,
+        good: `${n} links on each of ${input.stripCount} ${input.stripCount === 1 ? 'strip' : 'strips'}, none over.`,
+        bad: `${n} on the fullest strip: ${n * input.stripCount - input.linkCount} more than asked come out of it, as spares.`,
+      }),
+      ...(chainMm === 0
+        ? [
+            {
+              level: 'note' as const,
+              code: 'pitch-unknown',
+              field: 'pitchMm',
+              source: 'bench-practice' as const,
+              message: 'Join two links and measure from one to the next: the pitch gives the length of the chain.',
+            },
+          ]
+        : []),
+      {
+        level: 'note',
+        code: 'roll-then-divide',
+        source: 'bench-practice',
+        message: 'Roll first, then measure, mark and part: the strip comes out of the rolls longer than it went in.',
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, n),
+    views: [
+      view('blank', 'Strip', {
+        shapes: [region(rectangleOutline(Math.max(rolledMm, 1), input.widthMm)), ...cuts],
+        dimensions: [
+          { from: [0, 0], to: [rolledMm, 0], offset: -2.2, text: `${n} links, ${formatPlain(rolledMm, 2)} to divide` },
+          { from: [0, input.widthMm], to: [input.linkMm, input.widthMm], offset: 1.6, text: `link ${formatPlain(input.linkMm, 2)}` },
+        ],
+        handles: [{ field: 'widthMm', label: 'width', at: [rolledMm / 2, input.widthMm], along: [0, 1], gain: 1 }],
+      }),
+    ],
+    route: flatRoute('the strip', answer.markAt, target),
+    outcomes: [{ ...target, valueMm: input.linkMm + (answer.markAt - answer.value + input.allowanceMm) / n, blankPerMm: n, primary: true }],
+    method: `strip links, ${CUT_TEXTS[input.schools.cut].title.toLowerCase()}`,
+  })
+}
+
+export const stripLinks = defineForm({
+  id: 'strip-links',
+  title: 'Links from strip',
+  summary: 'Links parted from one or more strips, sawn or sheared: how long each strip, how many links, how long the chain.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { linkMm: 17, widthMm: 5.5, linkCount: 18, stripCount: 2, alloy: 'red-brass-c230', thicknessMm: '19 ga' },
+  ask: { words: ['link'], sizes: ['linkMm', 'widthMm'] },
+  plan: planLinks,
+})

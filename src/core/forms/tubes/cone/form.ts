@@ -1,0 +1,212 @@
+import * as z from 'zod'
+import { arcPoints, rectangleOutline } from '../../../geometry/outline'
+import type { Outline } from '../../../geometry/point'
+import type { Bench } from '../../../toolwall/tools'
+import { lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { commonFields, type OutputOf } from '../../common/fields'
+import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, onlySchool, region, sheetBlank, view } from '../../common/plan-kit'
+import { closedRoute } from '../../common/routes'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const input = z
+  .strictObject({
+    largeMm: lengthMm({ label: 'Large end, outside', min: 2, max: 300 }),
+    smallMm: lengthMm({ label: 'Small end, outside', min: 0, max: 300, help: '0 for a cone to a point.' }),
+    heightMm: lengthMm({ label: 'Height', min: 1, max: 300 }),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'Added along one straight edge.' }).default(0),
+    measuredWith: commonFields.measuredWith(),
+    roundUpMm: commonFields.roundUp(0.1),
+    allowanceMm: commonFields.allowance(),
+    qty: commonFields.qty(),
+    schools: schoolsField({ cone: ['development'] }),
+  })
+  .refine((value) => value.smallMm <= value.largeMm, {
+    path: ['smallMm'],
+    error: 'Small end: it is larger than the large end; turn them round',
+  })
+  .refine((value) => value.largeMm > 1.5 * value.thicknessMm, {
+    path: ['thicknessMm'],
+    error: 'Thickness: it leaves no cone inside the large end; it must be thinner',
+  })
+type Input = OutputOf<typeof input>
+
+interface Frustum {
+  readonly largeRadiusMm: number
+  readonly smallRadiusMm: number
+  readonly slantMm: number
+}
+
+/** Ends differ by less than this: a cylinder, whose development is a rectangle. */
+const STRAIGHT_MM = 1e-3
+
+function frustumOf(log: WorkingLog, input: Input): Frustum {
+  const radius = (symbol: string, label: string, outsideMm: number) =>
+    derive(log, {
+      label,
+      formula: `max(0, (${symbol} − t)/2)`,
+      unit: 'mm',
+      source: 'closed-form',
+      given: [given(symbol, 'outside', outsideMm), given('t', 'thickness', input.thicknessMm)],
+    })
+  const largeRadiusMm = radius('D', 'Large end, middle of the metal', input.largeMm)
+  const smallRadiusMm = radius('d', 'Small end, middle of the metal', input.smallMm)
+  const slantMm = derive(log, {
+    label: 'Slant',
+    formula: '√(h^2 + (R − r)^2)',
+    unit: 'mm',
+    source: 'cone',
+    given: [given('h', 'height', input.heightMm), given('R', 'large radius', largeRadiusMm), given('r', 'small radius', smallRadiusMm)],
+  })
+  return { largeRadiusMm, smallRadiusMm, slantMm }
+}
+
+interface Sector {
+  readonly outerMm: number
+  readonly innerMm: number
+  readonly angleRad: number
+}
+
+/** The sector a frustum unrolls to, or undefined for a cylinder. */
+function sectorOf({ largeRadiusMm: R, smallRadiusMm: r, slantMm }: Frustum): Sector | undefined {
+  if (R - r < STRAIGHT_MM) return undefined
+  return { outerMm: (slantMm * R) / (R - r), innerMm: (slantMm * r) / (R - r), angleRad: (2 * Math.PI * (R - r)) / slantMm }
+}
+
+function outlineOf(frustum: Frustum, sector: Sector | undefined, longMm: number): Outline {
+  if (!sector) return rectangleOutline(longMm, frustum.slantMm)
+  const angle = longMm / sector.outerMm
+  const [from, to] = [Math.PI / 2 - angle / 2, Math.PI / 2 + angle / 2]
+  const inner = sector.innerMm > 0.01 ? [...arcPoints([0, 0], sector.innerMm, from, to)].reverse() : [[0, 0] as const]
+  return [...arcPoints([0, 0], sector.outerMm, from, to), ...inner]
+}
+
+function sideView(input: Input) {
+  const [R, r, h] = [input.largeMm / 2, input.smallMm / 2, input.heightMm]
+  return view('side', 'Side', {
+    shapes: [
+      region([
+        [-R, 0],
+        [R, 0],
+        [Math.max(r, 0.01), h],
+        [-Math.max(r, 0.01), h],
+      ]),
+    ],
+    dimensions: [
+      { from: [-R, 0], to: [R, 0], offset: -1.6, text: `${formatPlain(input.largeMm, 2)} outside` },
+      { from: [R * 1.1, 0], to: [R * 1.1, h], offset: -0.8, text: formatPlain(h, 2) },
+    ],
+    handles: [{ field: 'heightMm', label: 'height', at: [0, h], along: [0, 1], gain: 1 }],
+  })
+}
+
+function planCone(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const frustum = frustumOf(log, input)
+  const sector = sectorOf(frustum)
+  const longEdgeMm = derive(log, {
+    label: 'Long edge',
+    formula: '2·π·R',
+    unit: 'mm',
+    source: 'cone',
+    given: [given('R', 'large radius', frustum.largeRadiusMm)],
+    note: 'The outer edge of the blank goes once round the large end.',
+  })
+  const answer = answerOf(log, input, 'long edge', longEdgeMm, [{ symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm }])
+  const outline = outlineOf(frustum, sector, answer.markAt)
+  const target = { dimension: 'largeMm', label: 'Large end, outside', valueMm: input.largeMm, plusMinusMm: 0.2 }
+  const share = answer.markAt / longEdgeMm
+  const areaMm2 = Math.PI * (frustum.largeRadiusMm + frustum.smallRadiusMm) * frustum.slantMm * share
+  return completePlan({
+    qty: input.qty,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'cone', outline, areaMm2 })],
+    results: {
+      slantMm: { value: frustum.slantMm, unit: 'mm' },
+      lateralAreaMm2: { value: Math.PI * (frustum.largeRadiusMm + frustum.smallRadiusMm) * frustum.slantMm, unit: 'mm2' },
+      ...(sector
+        ? {
+            outerRadiusMm: { value: sector.outerMm, unit: 'mm' },
+            innerRadiusMm: { value: sector.innerMm, unit: 'mm' },
+            angleDeg: { value: (sector.angleRad * 180) / Math.PI, unit: '°' },
+          }
+        : {}),
+    },
+    choice: onlySchool('cone', 'How the blank is reckoned', {
+      id: 'development',
+      title: 'Unrolled by the middle of the metal',
+      value: longEdgeMm,
+      why: 'A cone unrolls without stretching; both arcs are struck from one centre.',
+    }),
+    sensitivity: [
+      { input: 'long edge', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / Math.PI, 2)} mm on the large end` },
+      { input: 'height', change: '+ 0.5 mm', effect: `+ ${formatPlain((0.5 * input.heightMm) / frustum.slantMm, 2)} mm of slant` },
+    ],
+    checks: [
+      limitCheck({
+        code: 'arc-reach',
+        ok: !sector || sector.outerMm <= 600,
+        level: 'note',
+        source: 'bench-practice',
+        actual: sector?.outerMm ?? 0,
+        limit: 600,
+        good: sector
+          ? `Strike both arcs from one centre: ${formatPlain(sector.outerMm, 1)} and ${formatPlain(sector.innerMm, 1)} mm.`
+          : 'The ends are alike: the blank is a plain strip.',
+        bad: 'The arcs are nearly straight: print the blank at full size instead of striking them.',
+      }),
+      {
+        level: 'note',
+        code: 'roll-in-swage',
+        source: 'bench-practice',
+        message: 'Bend the small end ahead of the large one; a cone bent like a strip closes crooked.',
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
+    views: [
+      sideView(input),
+      view('blank', 'Blank', {
+        shapes: [region(outline)],
+        dimensions: [
+          { from: outline[0] ?? [0, 0], to: outline.at(-1) ?? [0, 0], offset: 1.4, text: `slant ${formatPlain(frustum.slantMm, 2)}` },
+        ],
+        notes: [],
+      }),
+    ],
+    route: closedRoute({
+      what: 'the blank',
+      cutMm: answer.markAt,
+      insideRadiusMm: Math.max(0.5, frustum.smallRadiusMm),
+      on: 'a tapered mandrel',
+      target,
+    }),
+    regions: ['outside', 'inside'],
+    outcomes: [
+      {
+        ...target,
+        valueMm: input.largeMm + (answer.markAt - answer.value + input.allowanceMm) / Math.PI,
+        blankPerMm: Math.PI,
+        primary: true,
+      },
+    ],
+    method: 'rolled cone',
+  })
+}
+
+export const cone = defineForm({
+  id: 'cone',
+  title: 'Cone, tapered collar',
+  summary: 'A cone or a tapered collar rolled from sheet: the fan-shaped blank with its two radii and angle.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { largeMm: 34, smallMm: 19, heightMm: 28, alloy: 'copper-c110', thicknessMm: '23 ga' },
+  ask: { words: ['cone', 'collar'], sizes: ['largeMm', 'smallMm', 'heightMm'] },
+  plan: planCone,
+})
