@@ -2,7 +2,9 @@ import { spawn, spawnSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
 import { chromium } from '@playwright/test'
+import { build } from 'esbuild'
 import { BROWSER } from './browser.mjs'
 
 /** Measures the figures the project promises; run after `npm run build`. Prints, never fails. */
@@ -26,6 +28,21 @@ function timeCommand() {
     return performance.now() - began
   })
   report('anvil calc ring-band', median(times), 400)
+}
+
+/** Fifty forms recomputed together in one warm process: every form's example in turn, as often as it takes. */
+async function timeForms() {
+  const outfile = join(mkdtempSync(join(tmpdir(), 'fold-anvil-forms-')), 'forms.mjs')
+  await build({ entryPoints: ['src/core/forms/index.ts'], outfile, bundle: true, platform: 'node', format: 'esm', logLevel: 'warning' })
+  const { FORMS } = await import(pathToFileURL(outfile).href)
+  const fifty = Array.from({ length: 50 }, (_, i) => FORMS[i % FORMS.length])
+  const times = Array.from({ length: 40 }, () => {
+    const began = performance.now()
+    for (const form of fifty) form.run(form.example)
+    return performance.now() - began
+  })
+  report('fifty forms recomputed, warm, median', median(times.slice(10)), 50)
+  report('fifty forms recomputed, warm, slowest', Math.max(...times.slice(10)), 50)
 }
 
 async function timePages() {
@@ -120,6 +137,7 @@ async function timeLookUp() {
   report('anvil find, process and all', median(core), 400)
 }
 
+await timeForms()
 timeCommand()
 const data = mkdtempSync(join(tmpdir(), 'fold-anvil-bench-'))
 const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: data, NEXT_TELEMETRY_DISABLED: '1' }

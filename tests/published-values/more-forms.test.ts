@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { type FormResult, findForm } from '@/core/forms'
+import { netAreaMm2, uniteRegions } from '@/core/geometry'
 
 // Worked examples without another word are common practice, no source; closed forms are checked by another route than the code's own.
 
@@ -75,6 +76,79 @@ describe('rings of wire and wrapped rings', () => {
     const at = (overlapMm: number) =>
       result('ring-wrap', { alloy: 'sterling-925', insideDiameterMm: 17, thicknessMm: 0.8, widthMm: 6, overlapMm }).answer.value
     expect(at(8) - at(6)).toBeCloseTo(2, 0)
+  })
+})
+
+describe('a ring to another size', () => {
+  const RING = { alloy: 'sterling-925', thicknessMm: 1.5, nowMm: 17, kerfMm: 0, jointAllowanceMm: 0, roundUpMm: 0.01 }
+  it('a quarter US size, 0.2032 mm, is 0.64 mm of metal whatever the thickness', () => {
+    for (const thicknessMm of [1, 2])
+      expect(result('ring-resize', { ...RING, thicknessMm, wantedMm: 17 + 0.8128 / 4 }).answer.value).toBeCloseTo(0.638, 3)
+  })
+  it('the new ring has the length of a ring of that size, old piece and new together', () => {
+    const long = (insideDiameterMm: number) =>
+      result('ring-band', { alloy: 'sterling-925', thicknessMm: 1.5, widthMm: 4, insideDiameterMm }).results.lengthMm?.value ?? 0
+    expect(long(17) + result('ring-resize', { ...RING, wantedMm: 18.4 }).answer.value).toBeCloseTo(long(18.4), 6)
+    expect(long(17) - result('ring-resize', { ...RING, wantedMm: 15.9 }).answer.value).toBeCloseTo(long(15.9), 6)
+  })
+  it('saw and file are added to what is let in and taken from what is cut out', () => {
+    const saw = { ...RING, kerfMm: 0.25, jointAllowanceMm: 0.1 }
+    expect(result('ring-resize', { ...saw, wantedMm: 18 }).answer.value).toBeCloseTo(Math.PI + 0.35, 6)
+    expect(result('ring-resize', { ...saw, wantedMm: 16 }).answer.value).toBeCloseTo(Math.PI - 0.6, 6)
+    expect(refusal('ring-resize', { ...saw, wantedMm: 17 })).toMatch(/^wantedMm: Size wanted/)
+  })
+  it('a small step up may be stretched, a large one is said to be large', () => {
+    expect(levels(result('ring-resize', { ...RING, wantedMm: 17.2 }), 'note')).toContain('stretch-instead')
+    expect(levels(result('ring-resize', { ...RING, wantedMm: 20.5 }), 'note')).toContain('far-change')
+  })
+})
+
+describe('row of beads', () => {
+  const ROW = { alloy: 'sterling-925', thicknessMm: 1, borderMm: 60, beadMm: 5.61 }
+  it.each([
+    ['on', 10.7],
+    ['inside', 11.8],
+    ['outside', 9.8],
+  ])('a bead of 5.61 %s a border of 30 radius takes %f° (sample)', (seat, degrees) =>
+    expect(result('bead-row', { ...ROW, seat }).results.pitchDeg?.value).toBeCloseTo(degrees, 1),
+  )
+  it('six touch round one of their own size (closed form)', () => {
+    const plan = result('bead-row', { ...ROW, borderMm: 10, beadMm: 10, seat: 'outside', roundUpMm: 0.01 })
+    expect(plan.results.beadsCount?.value).toBe(6)
+    expect(plan.answer.value).toBeCloseTo(20, 9)
+  })
+  it.each([
+    [60, 5.61, 0.5],
+    [60, 5.61, 3],
+    [20, 8, 0.1],
+    [40, 3, 0.1],
+    [30, 6, 6],
+  ])(
+    'border %f, bead %f, rim %f: the scalloped backing is the disc and a circle round each bead, united (clipping library)',
+    (borderMm, beadMm, rimMm) => {
+      const plan = result('bead-row', { ...ROW, borderMm, beadMm, rimMm, gapMm: rimMm < 0.2 ? 1 : 0 })
+      const count = plan.results.beadsCount?.value ?? 0
+      const radius = plan.answer.markAt / 2
+      const circle = (x: number, y: number, r: number) =>
+        Array.from({ length: 720 }, (_, i) => [x + r * Math.cos((i * Math.PI) / 360), y + r * Math.sin((i * Math.PI) / 360)] as const)
+      const beads = Array.from({ length: count }, (_, i) => (2 * Math.PI * i) / count).map((angle) =>
+        circle(radius * Math.cos(angle), radius * Math.sin(angle), beadMm / 2 + rimMm),
+      )
+      const united = uniteRegions([circle(0, 0, radius), ...beads].map((outer) => ({ outer, holes: [] })))
+      expect(united).toHaveLength(1)
+      expect(Math.abs((plan.blanks[0]?.areaMm2 ?? 0) / netAreaMm2(united[0]?.outer ?? []) - 1)).toBeLessThan(2e-3)
+    },
+  )
+  it('its beads never overlap on the circle it marks, and one more would', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 20, max: 100, noNaN: true }), fc.double({ min: 1.5, max: 6, noNaN: true }), (borderMm, beadMm) => {
+        const plan = result('bead-row', { ...ROW, borderMm, beadMm, seat: 'on' })
+        const count = plan.results.beadsCount?.value ?? 0
+        expect(borderMm * Math.sin(Math.PI / count)).toBeGreaterThanOrEqual(beadMm - 1e-6)
+        expect(borderMm * Math.sin(Math.PI / (count + 1))).toBeLessThan(beadMm)
+      }),
+      { numRuns: 40 },
+    )
   })
 })
 
@@ -201,6 +275,13 @@ describe('settings', () => {
 describe('rivets and wire', () => {
   const RIVET = { alloy: 'copper-c110', thicknessMm: 1, upperMm: 1, lowerMm: 1, holeMm: 1.02 }
   it('two sheets of 1 mm and the stack plus two', () => expect(result('rivet-wire', RIVET).results.stackPlusTwoMm?.value).toBeCloseTo(4, 9))
+  it('two sheets of 18 gauge: 1 + 2 + 1, about 4; two of 24 gauge: 2.04 by one sheet a head, 3.02 by a millimetre', () => {
+    const thick = result('rivet-wire', { ...RIVET, upperMm: '18 ga', lowerMm: '18 ga' })
+    expect(school(thick, 'one-millimetre')).toBeCloseTo(4.05, 2)
+    const thin = result('rivet-wire', { ...RIVET, upperMm: '24 ga', lowerMm: '24 ga' })
+    expect(school(thin, 'one-sheet')).toBeCloseTo(2.04, 2)
+    expect(school(thin, 'one-millimetre')).toBeCloseTo(3.02, 2)
+  })
   it('a loose hole swallows wire: the head gets smaller', () =>
     expect(result('rivet-wire', { ...RIVET, holeMm: 1.2 }).results.headMm?.value ?? 0).toBeLessThan(
       result('rivet-wire', RIVET).results.headMm?.value ?? 0,

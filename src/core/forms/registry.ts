@@ -3,11 +3,13 @@ import { bangleOval } from './bangles/bangle-oval/form'
 import { banglePlain } from './bangles/bangle-plain/form'
 import { cuff } from './bangles/cuff/form'
 import { bead } from './discs/bead/form'
+import { beadRow } from './discs/bead-row/form'
 import { disc } from './discs/disc/form'
 import { dome } from './discs/dome/form'
 import { washer } from './discs/washer/form'
 import { plate } from './plates/plate/form'
 import { ringBand } from './rings/ring-band/form'
+import { ringResize } from './rings/ring-resize/form'
 import { ringWire } from './rings/ring-wire/form'
 import { ringWrap } from './rings/ring-wrap/form'
 import { rivetWire } from './rivets/rivet-wire/form'
@@ -26,6 +28,7 @@ export const FORMS = [
   ringBand,
   ringWire,
   ringWrap,
+  ringResize,
   banglePlain,
   bangleHollow,
   bangleOval,
@@ -33,6 +36,7 @@ export const FORMS = [
   disc,
   dome,
   bead,
+  beadRow,
   washer,
   tubeRound,
   cone,

@@ -6,7 +6,7 @@ import type { SourceId } from '../../sources/sources'
 import { massWith } from '../../tables/figures'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
-import { derive, given, note, type WorkingLog } from '../../working/derive'
+import { derive, type Given, given, note, type WorkingLog } from '../../working/derive'
 import type { BlankSpec, Check, FormPlan, SchoolChoice, SchoolOption } from '../contract'
 import { markUp } from '../define-form'
 
@@ -59,6 +59,11 @@ export function answerOf(
     note: 'A long blank can be filed; a short one cannot.',
   })
   return { name, value, unit: 'mm', markAt }
+}
+
+/** Only the values a formula names, of all that its schools draw on. */
+export function namedIn(formula: string, all: readonly Given[]): Given[] {
+  return all.filter((item) => new RegExp(`(^|[^a-z])${item.symbol}([^a-z]|$)`).test(formula))
 }
 
 interface SheetPart {

@@ -1,5 +1,8 @@
 import type { Confidence, SourceId } from '../../sources/sources'
 
+/** One US size, mm of inside diameter (0.032 in). */
+export const MM_PER_US_SIZE = 0.8128
+
 export const RING_SYSTEMS = ['US', 'UK', 'ISO', 'JP', 'CH'] as const
 export type RingSystem = (typeof RING_SYSTEMS)[number]
 
@@ -27,7 +30,7 @@ export const RING_SCALES: Readonly<Record<RingSystem, RingScale>> = {
  * `ringInsideMm('US', 6)` is 16.51.
  */
 export function ringInsideMm(system: RingSystem, size: number): number {
-  if (system === 'US') return 11.6332 + 0.8128 * size
+  if (system === 'US') return 11.6332 + MM_PER_US_SIZE * size
   if (system === 'JP') return (size + 38) / 3
   return circumferenceOf(system, size) / Math.PI
 }
@@ -39,7 +42,7 @@ function circumferenceOf(system: 'UK' | 'ISO' | 'CH', size: number): number {
 
 /** Ring size of an inside diameter in mm; the exact inverse of `ringInsideMm`. */
 export function ringSizeOf(system: RingSystem, insideDiameterMm: number): number {
-  if (system === 'US') return (insideDiameterMm - 11.6332) / 0.8128
+  if (system === 'US') return (insideDiameterMm - 11.6332) / MM_PER_US_SIZE
   if (system === 'JP') return 3 * insideDiameterMm - 38
   const circumferenceMm = Math.PI * insideDiameterMm
   if (system === 'UK') return (circumferenceMm - 40) / 1.25 + 2

@@ -12,6 +12,7 @@ import {
   hazardNotes,
   limitCheck,
   measuringBand,
+  namedIn,
   region,
   schoolChoice,
   sheetBlank,
@@ -66,7 +67,7 @@ function lengthOf(log: WorkingLog, input: Input, school: School): number {
     formula,
     unit: 'mm',
     source: school === 'plus-three' ? 'bench-practice' : 'pappus',
-    given: all.filter((item) => new RegExp(`(^|[^a-z])${item.symbol}([^a-z]|$)`).test(formula)),
+    given: namedIn(formula, all),
   })
 }
 

@@ -1,4 +1,4 @@
-import { ringSizeName, ringSizeOf } from '../../../tables/rings/rings'
+import { MM_PER_US_SIZE, ringSizeName, ringSizeOf } from '../../../tables/rings/rings'
 import { wideBandUsSizes } from '../../../tables/rings/wide-band'
 import type { Bench } from '../../../toolwall/tools'
 import { formatPlain } from '../../../units/format'
@@ -11,7 +11,6 @@ import { FIT_SCHOOLS, ringBandInput } from './input'
 
 type Input = OutputOf<typeof ringBandInput>
 
-const MM_PER_US_SIZE = 0.8128
 const FIT_TEXT = {
   'as-measured': { title: 'As measured', why: 'The size was taken with a gauge of the same width.' },
   'wide-band': {

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { drawClosedBand } from '../../../drawing/closed-band'
+import { MM_PER_US_SIZE } from '../../../tables/rings/rings'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm, ringDiameterMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -94,7 +95,7 @@ function planRingWire(input: Input, bench: Bench): FormPlan {
     },
     choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
     sensitivity: [
-      { input: 'cut length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / Math.PI / 0.8128, 2)} US sizes` },
+      { input: 'cut length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / Math.PI / MM_PER_US_SIZE, 2)} US sizes` },
       { input: 'height', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.2 * Math.PI * CENTROID[input.profile], 2)} mm of length` },
     ],
     checks: [

@@ -13,6 +13,7 @@ import {
   hazardNotes,
   limitCheck,
   measuringBand,
+  namedIn,
   region,
   schoolChoice,
   sheetBlank,
@@ -89,7 +90,7 @@ function tabOf(log: WorkingLog, input: Input, school: School): number {
     formula,
     unit: 'mm',
     source: school === 'edge-lap-bend' ? 'closed-form' : 'bench-practice',
-    given: all.filter((item) => new RegExp(`(^|[^a-z])${item.symbol}([^a-z]|$)`).test(formula)),
+    given: namedIn(formula, all),
   })
 }
 

@@ -11,6 +11,7 @@ import {
   hazardNotes,
   limitCheck,
   measuringBand,
+  namedIn,
   region,
   schoolChoice,
   sheetBlank,
@@ -80,7 +81,7 @@ function lengthOf(log: WorkingLog, input: Input, school: School): number {
     formula,
     unit: 'mm',
     source: school === 'standard' ? 'din-6935' : school === 'middle' ? 'hill' : 'bench-practice',
-    given: all.filter((item) => new RegExp(`(^|[^a-z])${item.symbol}([^a-z]|$)`).test(formula)),
+    given: namedIn(formula, all),
   })
 }
 
