@@ -20,6 +20,13 @@ describe('the ask line', () => {
     expect(disc.wantsWeight).toBe(true)
     expect(disc.run?.ok && disc.run.result.blanks[0]?.massG).toBeCloseTo((8.53 * Math.PI * 15.7 ** 2 * 1.0236) / 1000, 1)
   })
+  it('reads the longer name before the shorter, two sizes with "to", and bare numbers one after another', () => {
+    expect(form('oval bangle 58 x 49 14ga brass').form).toBe('bangle-oval')
+    expect(form('bead row 41 x 3.9 19ga copper').form).toBe('bead-row')
+    expect(form('resize US 5 to US 6 1/4 15ga silver').input).toMatchObject({ nowMm: 'US 5', wantedMm: 'US 6 1/4' })
+    expect(form('rivet 0.8 1.3 1.6 14ga copper').input).toMatchObject({ upperMm: '0.8', lowerMm: '1.3', holeMm: '1.6' })
+    expect(form('ring 8 1/2 16ga').input).toMatchObject({ insideDiameterMm: 'size 8 1/2' })
+  })
   it('says what it took for granted, what is missing and what it did not understand', () => {
     const answer = form('ring N 0.8 mm thick purple')
     expect(answer.heard.map((heard) => heard.means).join(' ')).toContain('taken as sterling')

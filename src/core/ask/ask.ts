@@ -98,13 +98,16 @@ function hearStockAndCount(state: Listening, hasStock: boolean): void {
   state.heard.push({ text: count[0], means: `${state.input.qty} of them` })
 }
 
-/** The chunks that may be sizes: split at x, by and the gaps left by what was taken out. */
+/** The chunks that may be sizes: split at x, by, to and the gaps left by what was taken out. */
 function sizeChunks(rest: string): string[] {
   return rest
-    .split(/\s*(?:;|×|\bx\b|\bby\b)\s*|(?<=\d)\s*x\s*(?=\d)/i)
+    .split(/\s*(?:;|×|\bx\b|\bby\b|\bto\b)\s*|(?<=\d)\s*x\s*(?=\d)/i)
     .map((chunk) => chunk.trim())
     .filter((chunk) => chunk !== '')
 }
+
+/** Several numbers with nothing between them: one size each, where they are not one size together. */
+const BARE_NUMBERS = /^\d*\.?\d+(?: \d*\.?\d+)+$/
 
 function asTyped(chunk: string, size: string | undefined): string {
   const isPlain = /^\d+(\.\d+)?$|^\d+[ -]\d+\/\d+$/.test(chunk)
@@ -125,11 +128,16 @@ function hearSize(chunk: string, form: Form, field: string | undefined, ringSyst
 function hearSizes(state: Listening, form: Form, ringSystem: SizeContext['ringSystem']): string[] {
   const open = form.ask.sizes.filter((field) => state.input[field] === undefined)
   const strange: string[] = []
-  for (const chunk of sizeChunks(state.rest)) {
+  const chunks = sizeChunks(state.rest)
+  for (let chunk = chunks.shift(); chunk !== undefined; chunk = chunks.shift()) {
     const words = chunk.split(' ').filter((word) => !FILLER.has(word.toLowerCase()))
     if (words.length === 0) continue
     const [field] = open
     const heard = hearSize(chunk, form, field, ringSystem) ?? hearSize(words.join(' '), form, field, ringSystem)
+    if (!heard && BARE_NUMBERS.test(chunk)) {
+      chunks.unshift(...words)
+      continue
+    }
     if (!heard || field === undefined) {
       strange.push(words.join(' '))
       continue
@@ -206,7 +214,8 @@ function askSize(text: string, defaults: AskDefaults): AskAnswer {
   const bare = metal ? text.replace(new RegExp(metal[0], 'i'), '').trim() : text
   const reading = parseSize(bare, metal ? { ...context, gaugeSystem: 'B&S' } : context)
   if ('mm' in reading) return { kind: 'size', reading, found, answer: describeMeaning(reading) }
-  const unread = reading.kind === 'ambiguous' ? reading.question : `${reading.message}. Or name a piece: ring, bangle, disc, dome.`
+  const unread =
+    reading.kind === 'ambiguous' ? reading.question : `${reading.message}. Or name a piece: ring, bangle, disc, dome, tube, bezel, rivet.`
   return { kind: 'size', reading, found, answer: reading.kind === 'unknown' ? (sayFound(found) ?? unread) : unread }
 }
 
