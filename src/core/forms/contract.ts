@@ -118,7 +118,7 @@ export interface FormPlan {
   readonly method: string
 }
 
-/** The result at every door (`contract.md` of the project: docs/contract.md). */
+/** The result at every door (docs/doors.md). */
 export interface FormResult extends Omit<FormPlan, 'choice'> {
   readonly form: string
   readonly coreVersion: string

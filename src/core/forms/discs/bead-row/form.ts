@@ -166,6 +166,7 @@ function planRow(input: Input, bench: Bench): FormPlan {
           region(outline),
           ...centres.map((centre) => region(around(centre, input.beadMm / 2))),
           stroke('scribe', ...circleOutline(answer.markAt / 2), [answer.markAt / 2, 0]),
+          stroke('centre', ...circleOutline(input.borderMm / 2), [input.borderMm / 2, 0]),
         ],
         dimensions: [
           {
@@ -175,7 +176,7 @@ function planRow(input: Input, bench: Bench): FormPlan {
             text: `pitch ${formatPlain(answer.markAt, 2)}, ${beads} beads`,
           },
         ],
-        handles: [{ field: 'borderMm', label: 'border', at: [answer.markAt / 2, 0], along: [1, 0], gain: 2 }],
+        handles: [{ field: 'borderMm', label: 'border', at: [input.borderMm / 2, 0], along: [1, 0], gain: 2 }],
       }),
     ],
     route: [

@@ -72,7 +72,15 @@ function sectionView(input: Input) {
       { from: [-inner, 0], to: [inner, 0], offset: 0, text: `${formatPlain(input.insideDiameterMm, 2)} inside` },
       { from: [-inner - t, -inner - t], to: [inner + t, -inner - t], offset: -2, text: `overlap ${formatPlain(input.overlapMm, 2)}` },
     ],
-    handles: [{ field: 'overlapMm', label: 'overlap', at: [inner + 2 * t, 0], along: [0, 1], gain: 1 }],
+    handles: [
+      {
+        field: 'overlapMm',
+        label: 'overlap',
+        at: [(inner + 2 * t) * Math.cos(lap), (inner + 2 * t) * Math.sin(lap)],
+        along: [-Math.sin(lap), Math.cos(lap)],
+        gain: 1,
+      },
+    ],
   })
 }
 
