@@ -105,13 +105,24 @@ async function timeLookUp() {
   await page.goto(`${base}/tables`)
   await page.getByTestId('row-value').waitFor()
   await page.waitForTimeout(1500)
-  const times = await page.evaluate(
+  const { painted, stood } = await page.evaluate(
     async (texts) => {
       const field = document.querySelector('input[aria-label="Look up"]')
       const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set
-      const taken = []
+      const [painted, stood] = [[], []]
+      let changed = 0
+      const observer = new MutationObserver(() => {
+        if (changed === 0) changed = performance.now()
+      })
+      observer.observe(document.querySelector('section[aria-label="What it is"]'), {
+        subtree: true,
+        childList: true,
+        characterData: true,
+        attributes: true,
+      })
       for (const text of texts) {
         const began = performance.now()
+        changed = 0
         set.call(field, text)
         field.dispatchEvent(new Event('input', { bubbles: true }))
         await new Promise((resolve) => {
@@ -119,15 +130,19 @@ async function timeLookUp() {
           channel.port1.onmessage = resolve
           requestAnimationFrame(() => channel.port2.postMessage(0))
         })
-        taken.push(performance.now() - began)
+        painted.push(performance.now() - began)
+        await new Promise((resolve) => setTimeout(resolve, 150))
+        if (changed > 0) stood.push(changed - began)
       }
-      return taken
+      return { painted, stood }
     },
     ['#5', '#60', 'P6', 'P600', '1', '18', 'N', 'easy', '1.02', '1/16 in', 'sterling', 'US 7', '2-6', 'flux', '600'],
   )
   await browser.close()
-  report('a key in the look-up, painted, median', median(times.slice(1)), 30)
-  report('a key in the look-up, painted, slowest', Math.max(...times.slice(1)), 30)
+  report('a key in the look-up to its answer in the page, median', median(stood.slice(1)), 30)
+  report('a key in the look-up to its answer in the page, slowest', Math.max(...stood.slice(1)), 30)
+  report('a key in the look-up, painted, median', median(painted.slice(1)), 30)
+  report('a key in the look-up, painted, slowest', Math.max(...painted.slice(1)), 30)
   const core = []
   for (const text of ['#60', '18', '1.02', 'sterling density', 'easy']) {
     const began = performance.now()

@@ -5,6 +5,7 @@ import OutlinedInput from '@mui/material/OutlinedInput'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
+import { memo, useDeferredValue } from 'react'
 import { PALETTE } from '../theme/palette'
 import { FoundList } from './found-list'
 import { RulerView } from './ruler-view'
@@ -84,10 +85,16 @@ function Middle({ look }: { readonly look: ReturnType<typeof useLookup> }) {
   )
 }
 
+/** While typing, rulers are drawn after the answer stands there: typing never waits for them. A step along them is drawn at once. */
+const MiddleLater = memo(Middle)
+const NeighboursLater = memo(NeighboursPanel)
+
 /** Type what you would say, see it between its neighbours on every scale that has it. */
 export function TablesView({ startText }: { readonly startText: string }) {
   const look = useLookup(startText)
-  const { table, row, ruler } = look
+  const deferred = useDeferredValue(look)
+  const later = look.isPicked ? look : deferred
+  const { table, row } = look
   return (
     <Box
       sx={{
@@ -115,14 +122,14 @@ export function TablesView({ startText }: { readonly startText: string }) {
           <FoundList found={look.found} selected={look.shown} onPick={look.pickFinding} />
         )}
       </Box>
-      {table ? <Middle look={look} /> : <Box sx={{ p: 3, color: PALETTE.muted }}>Nothing to show for that yet.</Box>}
+      {later.table ? <MiddleLater look={later} /> : <Box sx={{ p: 3, color: PALETTE.muted }}>Nothing to show for that yet.</Box>}
       <Box
         component="section"
         aria-label="What it is"
         sx={{ ...column, bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` } }}
       >
         {table && row ? <RowCard table={table} row={row} /> : null}
-        {ruler ? <NeighboursPanel ruler={ruler} value={look.value} onPick={look.pickNeighbour} /> : null}
+        {later.ruler ? <NeighboursLater ruler={later.ruler} value={later.value} onPick={later.pickNeighbour} /> : null}
       </Box>
     </Box>
   )

@@ -1,5 +1,5 @@
 'use client'
-import { useDeferredValue, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { type Finding, findInTables, type Mark, type Neighbour, rulerOfTable, scalesOf } from '@/core/lookup'
 import { findTable, type Row, type Table } from '@/core/tables'
 import { useWorkshop } from '../shared/workshop-context'
@@ -21,8 +21,7 @@ export function useLookup(startText: string) {
   const [picked, setPicked] = useState<Picked | null>(null)
   const [zoom, setZoom] = useState(1)
   const [asTable, setAsTable] = useState(false)
-  const deferred = useDeferredValue(text)
-  const found = useMemo(() => findInTables(deferred, { ringSystem }), [deferred, ringSystem])
+  const found = useMemo(() => findInTables(text, { ringSystem }), [text, ringSystem])
   const first = found.findings[0]
   const shown = picked ?? (first ? { tableId: first.table.id, rowId: first.row.id } : null)
   const table = shown ? findTable(shown.tableId) : undefined
@@ -41,6 +40,8 @@ export function useLookup(startText: string) {
   return {
     text,
     found,
+    /** Chosen by hand, not found by typing. */
+    isPicked: picked !== null,
     shown,
     table,
     row,
