@@ -56,6 +56,21 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
     }
   })
 
+  it('expects of the finished piece what was marked, rounding and own record with it', () => {
+    const at = (more: Readonly<Record<string, unknown>>) => {
+      const { answer, outcomes } = resultOf(form, more)
+      const primary = outcomes.find((item) => item.primary)
+      return { markAt: answer.markAt, valueMm: primary?.valueMm ?? Number.NaN, perMm: primary?.blankPerMm ?? Number.NaN }
+    }
+    const fine = at({ roundUpMm: 0.01 })
+    for (const more of [at({ roundUpMm: 1 }), at({ roundUpMm: 0.01, allowanceMm: 0.3 })])
+      if (fine.perMm === 0) expect(more.valueMm).toBe(fine.valueMm)
+      else
+        expect(Math.abs((more.valueMm - fine.valueMm) * fine.perMm - (more.markAt - fine.markAt))).toBeLessThan(
+          1e-6 + 0.02 * Math.abs(more.markAt - fine.markAt),
+        )
+  })
+
   it('says what moves it and how sure it is', () => {
     const { sensitivity, uncertainty } = resultOf(form)
     expect(sensitivity.length).toBeGreaterThan(0)

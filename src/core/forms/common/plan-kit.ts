@@ -7,7 +7,7 @@ import { massWith } from '../../tables/figures'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import { derive, type Given, given, note, type WorkingLog } from '../../working/derive'
-import type { BlankSpec, Check, FormPlan, SchoolChoice, SchoolOption } from '../contract'
+import type { BlankSpec, Check, FormPlan, Outcome, SchoolChoice, SchoolOption, Target } from '../contract'
 import { markUp } from '../define-form'
 
 /** What every form's input shares. */
@@ -243,21 +243,30 @@ export function stripView(
 }
 
 /** All a form says beside its answer; the rest is put together here. */
-export type PlanParts = Omit<FormPlan, 'choices' | 'drawing' | 'regions' | 'results'> &
+type PlanParts = Omit<FormPlan, 'choices' | 'drawing' | 'regions' | 'outcomes'> &
   Partial<Pick<FormPlan, 'choices' | 'regions'>> & {
-    readonly qty: number
+    readonly input: CommonInput
     readonly views: Drawing['views']
-    readonly results: FormPlan['results']
+    /** What is measured when it is done, and by how much the answer moves it; 0 where cutting another length would not. */
+    readonly learns: { readonly target: Target; readonly blankPerMm: number }
   }
 
-/** The whole plan: the mass of one piece is added up, presets filled in. */
-export function completePlan({ qty, views, ...parts }: PlanParts): FormPlan {
-  const massG = parts.blanks.reduce((sum, blank) => sum + (blank.massG * blank.qty) / qty, 0)
+/** The measurement the record learns from, as the textbook has it for what was marked: rounding and own record are in it. */
+function outcomeOf({ input, answer, learns: { target, blankPerMm } }: PlanParts): Outcome {
+  const extraMm = answer.markAt - answer.value + input.allowanceMm
+  return { ...target, valueMm: target.valueMm + (blankPerMm === 0 ? 0 : extraMm / blankPerMm), blankPerMm, primary: true }
+}
+
+/** The whole plan: the mass of one piece is added up, what the record learns from is worked out, presets are filled in. */
+export function completePlan(parts: PlanParts): FormPlan {
+  const { input, views, learns, ...plan } = parts
+  const massG = plan.blanks.reduce((sum, blank) => sum + (blank.massG * blank.qty) / input.qty, 0)
   return {
     choices: [],
     regions: ['body'],
-    ...parts,
-    results: { ...parts.results, massG: { value: massG, unit: 'g' } },
+    ...plan,
+    results: { ...plan.results, massG: { value: massG, unit: 'g' } },
     drawing: { views },
+    outcomes: [outcomeOf(parts)],
   }
 }

@@ -103,7 +103,7 @@ function planHollow(input: Input, bench: Bench): FormPlan {
     wire: false,
   }).views
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'strip', outline: rectangleOutline(answer.markAt, input.widthMm) })],
@@ -162,14 +162,7 @@ function planHollow(input: Input, bench: Bench): FormPlan {
       }),
     ],
     regions: ['outside', 'inside'],
-    outcomes: [
-      {
-        ...target,
-        valueMm: input.insideDiameterMm + (answer.markAt - answer.value + input.allowanceMm) / Math.PI,
-        blankPerMm: Math.PI,
-        primary: true,
-      },
-    ],
+    learns: { target, blankPerMm: Math.PI },
     method: `hollow from strip, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
   })
 }

@@ -105,7 +105,7 @@ function planOval(input: Input, bench: Bench): FormPlan {
   ] as const
   const tightest = Math.min(a, b) ** 2 / Math.max(a, b)
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'strip', outline })],
@@ -153,14 +153,7 @@ function planOval(input: Input, bench: Bench): FormPlan {
     ],
     route: closedRoute({ what: 'the strip', cutMm: answer.markAt, insideRadiusMm: Math.max(1, tightest), on: 'the oval mandrel', target }),
     regions: ['outside', 'inside'],
-    outcomes: [
-      {
-        ...target,
-        valueMm: input.insideLengthMm + (answer.markAt - answer.value + input.allowanceMm) / Math.PI,
-        blankPerMm: Math.PI,
-        primary: true,
-      },
-    ],
+    learns: { target, blankPerMm: Math.PI },
     method: 'oval from strip',
   })
 }

@@ -121,7 +121,7 @@ function planCuff(input: Input, bench: Bench): FormPlan {
   const target = { dimension: 'gapMm', label: 'Gap inside', valueMm: Math.max(0.1, input.gapMm), plusMinusMm: 1 }
   const outline = cuffOutline(answer.markAt, input)
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'cuff', outline })],
@@ -184,7 +184,7 @@ function planCuff(input: Input, bench: Bench): FormPlan {
     ],
     route: openRoute({ what: 'the cuff', cutMm: answer.markAt, insideRadiusMm: worn / (2 * Math.PI), on: 'the oval mandrel', target }),
     regions: ['outside', 'inside'],
-    outcomes: [{ ...target, valueMm: Math.max(0.1, input.gapMm - (answer.markAt - answer.value)), blankPerMm: -1, primary: true }],
+    learns: { target, blankPerMm: -1 },
     method: `cuff, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
   })
 }

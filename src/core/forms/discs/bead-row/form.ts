@@ -115,7 +115,7 @@ function planRow(input: Input, bench: Bench): FormPlan {
   const over = given1 * Math.sin(Math.PI / beads) - step
   const target = { dimension: 'pitchMm', label: 'Pitch circle', valueMm: closedMm, plusMinusMm: 0.2 }
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'backing', outline, areaMm2: netAreaMm2(outline) })],
@@ -184,7 +184,7 @@ function planRow(input: Input, bench: Bench): FormPlan {
       { op: 'pickle', params: {} },
       ...flatRoute('the scallops', answer.markAt, target),
     ],
-    outcomes: [{ ...target, valueMm: answer.markAt, blankPerMm: 1, primary: true }],
+    learns: { target, blankPerMm: 1 },
     method: `bead row, ${SEATS[input.seat].toLowerCase()}`,
   })
 }

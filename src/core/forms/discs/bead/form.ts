@@ -67,7 +67,7 @@ function planBead(input: Input, bench: Bench): FormPlan {
   )
   const half = (from: number, to: number) => [...arcPoints([0, 0], outer, from, to), ...[...arcPoints([0, 0], inner, from, to)].reverse()]
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [
@@ -150,7 +150,7 @@ function planBead(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     regions: ['crown', 'rim'],
-    outcomes: [{ ...target, valueMm: input.outsideMm, blankPerMm: Math.SQRT2, primary: true }],
+    learns: { target, blankPerMm: Math.SQRT2 },
     method: BLANK_TEXTS[input.schools.blank].title.toLowerCase(),
   })
 }

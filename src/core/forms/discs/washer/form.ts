@@ -50,7 +50,7 @@ function planWasher(input: Input, bench: Bench): FormPlan {
   const target = { dimension: 'outsideMm', label: 'Outside', valueMm: input.outsideMm, plusMinusMm: 0.1 }
   const hole = circleHole(sawWindowMm / 2)
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [
@@ -130,7 +130,7 @@ function planWasher(input: Input, bench: Bench): FormPlan {
       { op: 'file', params: { what: 'both edges to the line' }, target },
       { op: 'finish', params: {}, target },
     ],
-    outcomes: [{ ...target, valueMm: input.outsideMm + (answer.markAt - answer.value) + input.allowanceMm, blankPerMm: 1, primary: true }],
+    learns: { target, blankPerMm: 1 },
     method: 'sawn',
   })
 }

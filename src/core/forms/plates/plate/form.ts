@@ -133,7 +133,7 @@ function planPlate(input: Input, bench: Bench): FormPlan {
   })
   const target = { dimension: 'lengthMm', label: 'Long way', valueMm: overall, plusMinusMm: 0.2 }
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'plate', outline: cut, holes, areaMm2 })],
@@ -174,7 +174,7 @@ function planPlate(input: Input, bench: Bench): FormPlan {
       ...(input.holeMm > 0 ? [{ op: 'drill' as const, params: { diameterMm: Math.min(20, Math.max(0.3, input.holeMm)) } }] : []),
       ...flatRoute('the outline', answer.markAt, target),
     ],
-    outcomes: [{ ...target, valueMm: overall + (answer.markAt - answer.value) + input.allowanceMm, blankPerMm: 1, primary: true }],
+    learns: { target, blankPerMm: 1 },
     method: `plate, ${PLATE_SHAPES[input.shape].toLowerCase()}`,
   })
 }

@@ -163,7 +163,7 @@ function planResize(input: Input, bench: Bench): FormPlan {
         sectionMm2: input.widthMm * input.thicknessMm,
       })
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [blank],
@@ -204,7 +204,7 @@ function planResize(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
-    outcomes: [{ ...target, valueMm: input.wantedMm + input.allowanceMm / slope, blankPerMm: slope, primary: true }],
+    learns: { target, blankPerMm: slope },
     method: larger ? 'ring, piece let in' : 'ring, piece cut out',
   })
 }

@@ -76,7 +76,7 @@ function planRingWire(input: Input, bench: Bench): FormPlan {
   const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: input.insideDiameterMm, plusMinusMm: 0.1 }
   const extra = (answer.markAt - answer.value + input.allowanceMm) / Math.PI
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [
@@ -124,7 +124,7 @@ function planRingWire(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
-    outcomes: [{ ...target, valueMm: input.insideDiameterMm + extra, blankPerMm: Math.PI, primary: true }],
+    learns: { target, blankPerMm: Math.PI },
     method: `${PROFILES[input.profile].toLowerCase()} wire`,
   })
 }

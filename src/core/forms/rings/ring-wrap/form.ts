@@ -111,7 +111,7 @@ function planRingWrap(input: Input, bench: Bench): FormPlan {
     [0, input.widthMm],
   ] as const
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'strip', outline })],
@@ -143,7 +143,7 @@ function planRingWrap(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
-    outcomes: [{ ...target, valueMm: input.insideDiameterMm + input.allowanceMm / Math.PI, blankPerMm: Math.PI, primary: true }],
+    learns: { target, blankPerMm: Math.PI },
     method: 'strip, wrapped',
   })
 }

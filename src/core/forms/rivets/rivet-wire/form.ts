@@ -134,12 +134,14 @@ function planRivet(input: Input, bench: Bench): FormPlan {
   })
   const answer = answerOf(log, input, 'cut length', reckonedMm, [{ symbol: 'f', name: 'filing of the ends', valueMm: input.filingMm }])
   const ratio = headMm / input.thicknessMm
+  // head² ∝ what is left of the wire for it, which the heads share
+  const headSlope = (2 * input.formedHeadCount * Math.max(0.05, left)) / headMm
   const slender = above / input.thicknessMm
   const need = Math.max(2 * input.holeMm, input.holeMm / 2 + 1)
   const target = { dimension: 'headMm', label: 'Head across', valueMm: headMm, plusMinusMm: 0.3 }
   const plusTwo = grip + 2
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [
@@ -160,7 +162,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
     },
     choice: schoolChoice('head', 'How much stands out', school, SCHOOL_TEXTS, (id) => lengthOf([], input, id)),
     sensitivity: [
-      { input: 'length', change: '± 0.2 mm', effect: `± ${formatPlain((0.1 / Math.max(0.05, left)) * 0.5 * headMm, 2)} mm on each head` },
+      { input: 'length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / headSlope, 2)} mm on each head` },
       {
         input: 'hole',
         change: '+ 0.1 mm',
@@ -230,7 +232,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
       { op: 'planish', params: { thinnedFraction: 0.3, what: 'the heads, a little each side' }, target },
       { op: 'finish', params: {}, target },
     ],
-    outcomes: [{ ...target, blankPerMm: 1, primary: true }],
+    learns: { target, blankPerMm: headSlope },
     method: `wire rivet, ${SCHOOL_TEXTS[school].title.toLowerCase()}`,
   })
 }

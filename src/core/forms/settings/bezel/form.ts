@@ -182,9 +182,9 @@ function planBezel(input: Input, bench: Bench): FormPlan {
   })
   const answer = answerOf(log, input, 'cut length', reckonedMm)
   const over = heightMm - input.stepMm - input.turnMm
-  const target = { dimension: 'cutLengthMm', label: 'Cut length', valueMm: answer.markAt, plusMinusMm: 0.2 }
+  const target = { dimension: 'cutLengthMm', label: 'Cut length', valueMm: reckonedMm, plusMinusMm: 0.2 }
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'bezel', outline: rectangleOutline(answer.markAt, heightMm) })],
@@ -246,7 +246,7 @@ function planBezel(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
-    outcomes: [{ ...target, blankPerMm: 1, primary: true }],
+    learns: { target, blankPerMm: 1 },
     method: `bezel, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
   })
 }

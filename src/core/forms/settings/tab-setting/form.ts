@@ -136,7 +136,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
   const window = input.windowMm > 0 ? [circleHole(input.windowMm / 2)] : []
   const holes = [...(shape?.holes ?? []), ...window]
   const lapLeft = answer.markAt - input.edgeMm - input.thicknessMm
-  const target = { dimension: 'tabMm', label: 'Tab', valueMm: answer.markAt, plusMinusMm: 0.3 }
+  const target = { dimension: 'tabMm', label: 'Tab', valueMm: reckonedMm, plusMinusMm: 0.3 }
   const most = 0.2 * input.stoneWidthMm
   const envelope = input.stoneLengthMm + 2 * answer.markAt + input.slopeMm
   const lowerTab = tabFrame(input, tabAngles(input.tabCount).find((angle) => Math.cos(angle) < -0.2) ?? Math.PI)
@@ -148,7 +148,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
     return stroke('scribe', [x - (tx / length) * half, y - (ty / length) * half], [x + (tx / length) * half, y + (ty / length) * half])
   })
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'setting', outline, holes, areaMm2: netAreaMm2(outline, holes) })],
@@ -228,7 +228,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
       { op: 'bend', params: { insideRadiusMm: input.bendRadiusMm, what: 'the tabs up' } },
       { op: 'finish', params: {}, target },
     ],
-    outcomes: [{ ...target, blankPerMm: 1, primary: true }],
+    learns: { target, blankPerMm: 1 },
     method: `tabs, ${TAB_TEXTS[input.schools.tab].title.toLowerCase()}`,
   })
 }

@@ -92,7 +92,7 @@ function planLinks(input: Input, bench: Bench): FormPlan {
   )
   const chainMm = input.pitchMm * input.linkCount
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'strip', outline: rectangleOutline(answer.markAt, input.widthMm), each: input.stripCount })],
@@ -151,7 +151,7 @@ function planLinks(input: Input, bench: Bench): FormPlan {
       }),
     ],
     route: flatRoute('the strip', answer.markAt, target),
-    outcomes: [{ ...target, valueMm: input.linkMm + (answer.markAt - answer.value + input.allowanceMm) / n, blankPerMm: n, primary: true }],
+    learns: { target, blankPerMm: n },
     method: `strip links, ${CUT_TEXTS[input.schools.cut].title.toLowerCase()}`,
   })
 }

@@ -99,7 +99,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
     width: `${formatPlain(input.widthMm, 2)} long`,
   })
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'strip', outline: rectangleOutline(answer.markAt, input.widthMm) })],
@@ -154,7 +154,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
     ],
     route: closedRoute({ what: 'the strip', cutMm: answer.markAt, insideRadiusMm: input.bendRadiusMm, on: 'a square bar', target }),
     regions: ['outside', 'inside'],
-    outcomes: [{ ...target, valueMm: a + (answer.markAt - answer.value + input.allowanceMm) / 4, blankPerMm: 4, primary: true }],
+    learns: { target, blankPerMm: 4 },
     method: `box strip, ${BEND_TEXTS[input.schools.bend].title.toLowerCase()}`,
   })
 }

@@ -122,7 +122,7 @@ function planCone(input: Input, bench: Bench): FormPlan {
   const share = answer.markAt / longEdgeMm
   const areaMm2 = Math.PI * (frustum.largeRadiusMm + frustum.smallRadiusMm) * frustum.slantMm * share
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'cone', outline, areaMm2 })],
@@ -187,14 +187,7 @@ function planCone(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
-    outcomes: [
-      {
-        ...target,
-        valueMm: input.largeMm + (answer.markAt - answer.value + input.allowanceMm) / Math.PI,
-        blankPerMm: Math.PI,
-        primary: true,
-      },
-    ],
+    learns: { target, blankPerMm: Math.PI },
     method: 'rolled cone',
   })
 }

@@ -125,7 +125,7 @@ function planFerrule(input: Input, bench: Bench): FormPlan {
   const target = { dimension: 'upMm', label: 'Height, outside', valueMm: input.upMm, plusMinusMm: 0.3 }
   const slope = (curveOf([], { ...input, upMm: input.upMm + 0.01 }, 'ellipse') - curveOf([], input, 'ellipse')) / 0.01
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [
@@ -172,7 +172,7 @@ function planFerrule(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
-    outcomes: [{ ...target, valueMm: input.upMm, blankPerMm: Math.max(0.1, slope), primary: true }],
+    learns: { target, blankPerMm: Math.max(0.1, slope) },
     method: `D ferrule, ${CURVE_TEXTS[input.schools.curve].title.toLowerCase()}`,
   })
 }

@@ -70,7 +70,7 @@ function planBall(input: Input, bench: Bench): FormPlan {
   const target = { dimension: 'ballMm', label: 'Ball', valueMm: input.ballMm, plusMinusMm: 0.1 }
   const slope = (2 * input.ballMm ** 2) / input.thicknessMm ** 2
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [
@@ -132,9 +132,7 @@ function planBall(input: Input, bench: Bench): FormPlan {
       { op: 'pickle', params: {} },
       { op: 'finish', params: {}, target },
     ],
-    outcomes: [
-      { ...target, valueMm: input.ballMm + (answer.markAt - answer.value + input.allowanceMm) / slope, blankPerMm: slope, primary: true },
-    ],
+    learns: { target, blankPerMm: slope },
     method: `ball, ${LOSS_TEXTS[input.schools.loss].title.toLowerCase()}`,
   })
 }

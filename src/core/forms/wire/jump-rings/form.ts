@@ -94,7 +94,7 @@ function planJumpRings(input: Input, bench: Bench): FormPlan {
   const [inner, outer] = [input.insideMm / 2, input.insideMm / 2 + input.thicknessMm]
   const shown = Math.min(total, 24)
   return completePlan({
-    qty: input.qty,
+    input,
     answer,
     working: log,
     blanks: [
@@ -177,7 +177,7 @@ function planJumpRings(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     regions: ['outside', 'inside'],
-    outcomes: [{ ...target, blankPerMm: total * Math.PI, primary: true }],
+    learns: { target, blankPerMm: 0 },
     method: `jump rings, ${CUT_TEXTS[input.schools.cut].title.toLowerCase()}`,
   })
 }
