@@ -313,5 +313,18 @@ describe('rivets and wire', () => {
   })
 })
 
+it('a size a few millionths over a coarse step is marked at the next step, not under it', () => {
+  const { answer } = result('strip-links', {
+    alloy: 'copper-c110',
+    linkMm: 15.0000015,
+    linkCount: 2,
+    thicknessMm: 0.8,
+    kerfMm: 0,
+    roundUpMm: 5,
+  })
+  expect(answer.value).toBeGreaterThan(30)
+  expect(answer.markAt).toBe(35)
+})
+
 it('an own allowance that takes away the whole blank is refused by name', () =>
   expect(refusal('ball', { alloy: 'fine-silver', ballMm: 0.5, thicknessMm: 0.8, allowanceMm: -3 })).toMatch(/^allowanceMm: My record/))

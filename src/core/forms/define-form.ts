@@ -94,6 +94,9 @@ export function schoolsField<const T extends Readonly<Record<string, readonly [s
   return z.object(shape as { [K in keyof T]: z.ZodDefault<z.ZodEnum<{ [V in T[K][number]]: V }>> }).prefault({} as never)
 }
 
+/** So near over a mark a size is that mark: what floating point leaves, not metal. */
+const ROUNDING_MM = 5e-7
+
 /** Shorter than this nothing can be marked or sawn (common practice). */
 const LEAST_MM = 0.05
 
@@ -107,5 +110,5 @@ export function markUp(valueMm: number, stepMm: number): number {
       path: 'allowanceMm',
       message: `My record: it would leave ${formatPlain(valueMm, 2)} mm to mark; at least ${LEAST_MM} mm must stay`,
     })
-  return Number(formatPlain(Math.ceil(valueMm / stepMm - 1e-6) * stepMm, 8))
+  return Number(formatPlain(Math.ceil((valueMm - ROUNDING_MM) / stepMm) * stepMm, 8))
 }

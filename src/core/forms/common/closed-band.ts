@@ -18,6 +18,8 @@ import { formatPlain } from '../../units/format'
 import { derive, given, note, type WorkingLog } from '../../working/derive'
 import type { BlankSpec, Check, FormPlan, Outcome, RouteStepSpec, SchoolChoice } from '../contract'
 import { markUp } from '../define-form'
+import { hazardNotes, measuringBand } from './plan-kit'
+import { closedRoute } from './routes'
 
 /** A strip or wire bent into a closed round band: what rings and bangles have in common. */
 export interface ClosedBand {
@@ -157,8 +159,7 @@ export function closedBandChecks(band: ClosedBand): Check[] {
       source: 'bench-practice',
       message: 'Nothing is allowed for filing the ends. Add what you usually take off to get them square.',
     })
-  for (const hazard of ALLOYS[band.alloy].hazards) checks.push({ level: 'note', code: 'hazard', source: 'alloy-handbook', message: hazard })
-  return checks
+  return [...checks, ...hazardNotes(band.alloy)]
 }
 
 function outcomeOf(band: ClosedBand, cutMm: number, markAt: number): Outcome {
@@ -174,28 +175,13 @@ function outcomeOf(band: ClosedBand, cutMm: number, markAt: number): Outcome {
 }
 
 function routeOf(band: ClosedBand, markAt: number): RouteStepSpec[] {
-  const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: fittedMm(band), plusMinusMm: 0.1 }
-  const wide = band.insideDiameterMm > 35 ? 'the bangle mandrel' : 'the ring mandrel'
-  return [
-    {
-      op: 'saw',
-      params: { what: band.stock === 'round-wire' ? 'the wire' : 'the strip', cutMm: markAt },
-      target: { dimension: 'cutLengthMm', label: 'Cut length', valueMm: markAt, plusMinusMm: 0.25 },
-    },
-    { op: 'file', params: { what: 'the ends square' } },
-    { op: 'anneal', params: {} },
-    { op: 'bend', params: { insideRadiusMm: fittedMm(band) / 2, what: 'it round' } },
-    { op: 'solder', params: { solder: 'hard-75', what: 'the joint' } },
-    { op: 'pickle', params: {} },
-    { op: 'true-up', params: { on: wide }, target },
-    { op: 'file', params: { what: 'the joint flush' } },
-    { op: 'finish', params: {}, target },
-  ]
-}
-
-function uncertaintyOf(): FormPlan['uncertainty'] {
-  const plusMinus = Math.PI * Math.hypot(0.02, 0.01)
-  return { plusMinus, unit: 'mm', why: 'calipers ± 0.02 on the inside, ± 0.01 on the thickness' }
+  return closedRoute({
+    what: band.stock === 'round-wire' ? 'the wire' : 'the strip',
+    cutMm: markAt,
+    insideRadiusMm: fittedMm(band) / 2,
+    on: band.insideDiameterMm > 35 ? 'the bangle mandrel' : 'the ring mandrel',
+    target: { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: fittedMm(band), plusMinusMm: 0.1 },
+  })
 }
 
 /** The plan of a closed band; forms add their own results and checks to it. */
@@ -224,7 +210,7 @@ export function planClosedBand(log: WorkingLog, band: ClosedBand, bench: Bench):
       { input: 'inside diameter', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of length` },
     ],
     checks: closedBandChecks(band),
-    uncertainty: uncertaintyOf(),
+    uncertainty: measuringBand('calipers', Math.PI, Math.PI),
     drawing: drawClosedBand({
       insideDiameterMm: band.insideDiameterMm,
       thicknessMm: band.thicknessMm,

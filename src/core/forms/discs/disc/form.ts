@@ -1,12 +1,12 @@
 import * as z from 'zod'
 import type { Drawing } from '../../../drawing/drawing'
-import { arcPoints, circleOutline } from '../../../geometry/outline'
-import { ALLOYS } from '../../../metals/alloys'
+import { circleHole, circleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
 import { blankMassG, commonFields, type OutputOf } from '../../common/fields'
+import { hazardNotes } from '../../common/plan-kit'
 import type { Check, FormPlan, SchoolChoice } from '../../contract'
 import { defineForm, markUp, schoolsField } from '../../define-form'
 
@@ -104,15 +104,13 @@ function checksOf(input: Input): Check[] {
       source: 'bench-practice',
       message: 'No clean-up is allowed: saw marks will bring it under size.',
     })
-  for (const hazard of ALLOYS[input.alloy].hazards)
-    checks.push({ level: 'note', code: 'hazard', source: 'alloy-handbook', message: hazard })
-  return checks
+  return [...checks, ...hazardNotes(input.alloy)]
 }
 
 function drawDisc(input: Input, markAt: number): Drawing {
   const radius = input.diameterMm / 2
   const hole = input.holeMm / 2
-  const holes = hole > 0 ? [[...arcPoints([0, 0], hole, 0, 2 * Math.PI).slice(0, -1)].reverse()] : []
+  const holes = hole > 0 ? [circleHole(hole)] : []
   return {
     views: [
       {
