@@ -12,13 +12,11 @@ import { bendStrain } from '../../forming/strain'
 import { RISK_AT, strainLimit } from '../../forming/work-used'
 import { rectangleOutline } from '../../geometry/outline'
 import { ALLOYS, type AlloyId } from '../../metals/alloys'
-import { massWith } from '../../tables/figures'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
-import { derive, given, note, type WorkingLog } from '../../working/derive'
+import { derive, given, type WorkingLog } from '../../working/derive'
 import type { BlankSpec, Check, FormPlan, Outcome, RouteStepSpec, SchoolChoice } from '../contract'
-import { markUp } from '../define-form'
-import { hazardNotes, measuringBand } from './plan-kit'
+import { hazardNotes, lengthBlank, markedAt, measuringBand, sheetBlank } from './plan-kit'
 import { closedRoute } from './routes'
 
 /** A strip or wire bent into a closed round band: what rings and bangles have in common. */
@@ -64,27 +62,15 @@ function answerOf(log: WorkingLog, band: ClosedBand) {
       given('r', 'my record', band.allowanceMm),
     ],
   })
-  const markAt = markUp(cutMm, band.roundUpMm)
-  note(log, {
-    kind: 'choose',
-    label: 'Mark at',
-    formula: `rounded up to the next ${formatPlain(band.roundUpMm)} mm`,
-    value: markAt,
-    unit: 'mm',
-    source: 'bench-practice',
-    note: 'A long blank can be filed; a short one cannot.',
-  })
+  const markAt = markedAt(log, cutMm, band.roundUpMm)
   return { lengthMm, cutMm, markAt }
 }
 
 function blankOf(band: ClosedBand, markAt: number, bench: Bench): BlankSpec {
-  const wire = band.stock === 'round-wire'
-  const outline = rectangleOutline(markAt, wire ? band.thicknessMm : band.widthMm)
-  const sectionMm2 = wire ? (Math.PI * band.thicknessMm ** 2) / 4 : band.widthMm * band.thicknessMm
-  const massG = massWith(band.alloy, sectionMm2 * markAt, bench.figures)
-  const areaMm2 = markAt * (wire ? band.thicknessMm : band.widthMm)
-  const base = { name: band.name, qty: band.qty, alloy: band.alloy, thicknessMm: band.thicknessMm, outline, holes: [], areaMm2, massG }
-  return wire ? { ...base, stock: 'wire', lengthMm: markAt } : { ...base, stock: 'sheet' }
+  const { name, thicknessMm } = band
+  if (band.stock === 'strip') return sheetBlank(band, bench, { name, outline: rectangleOutline(markAt, band.widthMm) })
+  const sectionMm2 = (Math.PI * thicknessMm ** 2) / 4
+  return lengthBlank(band, bench, { name, stock: 'wire', lengthMm: markAt, heightMm: thicknessMm, sectionMm2 })
 }
 
 function lengthChoice(band: ClosedBand): SchoolChoice {

@@ -1,7 +1,5 @@
 import type { z } from 'zod'
-import { ALLOY_TITLES, type AlloyId } from '../../metals/alloys'
-import { massWith } from '../../tables/figures'
-import type { Bench } from '../../toolwall/tools'
+import { ALLOY_TITLES } from '../../metals/alloys'
 import { choice, count, lengthMm, thicknessMm } from '../../units/fields'
 
 /** Fields that every form cut from sheet shares, in the words of the bench. */
@@ -17,11 +15,6 @@ export const commonFields = {
   cleanUp: (presetMm: number) =>
     lengthMm({ label: 'Clean-up a side', min: 0, max: 5, help: 'Left outside the line for the file.' }).default(presetMm),
 } as const
-
-/** Mass in g of a flat blank. */
-export function blankMassG(alloy: AlloyId, areaMm2: number, thickness: number, bench: Bench): number {
-  return massWith(alloy, areaMm2 * thickness, bench.figures)
-}
 
 /** What an object schema gives after defaults. */
 export type OutputOf<S extends z.ZodType> = z.output<S>

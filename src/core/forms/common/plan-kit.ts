@@ -28,6 +28,19 @@ export interface Addition {
   readonly times?: number
 }
 
+/** Rounds a size up to what can be marked, mm, and says so in the working. */
+export function markedAt(log: WorkingLog, valueMm: number, stepMm: number): number {
+  return note(log, {
+    kind: 'choose',
+    label: 'Mark at',
+    formula: `rounded up to the next ${formatPlain(stepMm)} mm`,
+    value: markUp(valueMm, stepMm),
+    unit: 'mm',
+    source: 'bench-practice',
+    note: 'A long blank can be filed; a short one cannot.',
+  })
+}
+
 /** The size to mark: reckoned, with its additions and the smith's own record, rounded up to what can be marked. */
 export function answerOf(
   log: WorkingLog,
@@ -48,16 +61,7 @@ export function answerOf(
       given('r', 'my record', input.allowanceMm),
     ],
   })
-  const markAt = markUp(value, input.roundUpMm)
-  note(log, {
-    kind: 'choose',
-    label: 'Mark at',
-    formula: `rounded up to the next ${formatPlain(input.roundUpMm)} mm`,
-    value: markAt,
-    unit: 'mm',
-    source: 'bench-practice',
-    note: 'A long blank can be filed; a short one cannot.',
-  })
+  const markAt = markedAt(log, value, input.roundUpMm)
   return { name, value, unit: 'mm', markAt }
 }
 

@@ -1,14 +1,15 @@
 import * as z from 'zod'
 import type { Drawing } from '../../../drawing/drawing'
 import { circleHole, circleOutline } from '../../../geometry/outline'
+import { massWith } from '../../../tables/figures'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, note, type WorkingLog } from '../../../working/derive'
-import { blankMassG, commonFields, type OutputOf } from '../../common/fields'
-import { hazardNotes } from '../../common/plan-kit'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { commonFields, type OutputOf } from '../../common/fields'
+import { hazardNotes, markedAt, sheetBlank } from '../../common/plan-kit'
 import type { Check, FormPlan, SchoolChoice } from '../../contract'
-import { defineForm, markUp, schoolsField } from '../../define-form'
+import { defineForm, schoolsField } from '../../define-form'
 
 const CUT_SCHOOLS = ['saw', 'cutter'] as const
 const CUT_TEXT = {
@@ -172,15 +173,7 @@ function drawDisc(input: Input, markAt: number): Drawing {
 function planDisc(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const value = cutMm(input, input.schools.cut, log)
-  const markAt = markUp(value, input.roundUpMm)
-  note(log, {
-    kind: 'choose',
-    label: 'Mark at',
-    formula: `rounded up to the next ${formatPlain(input.roundUpMm)} mm`,
-    value: markAt,
-    unit: 'mm',
-    source: 'bench-practice',
-  })
+  const markAt = markedAt(log, value, input.roundUpMm)
   const areaMm2 = derive(log, {
     label: 'Area of the blank',
     formula: 'π·(D/2)^2',
@@ -188,30 +181,18 @@ function planDisc(input: Input, bench: Bench): FormPlan {
     unit: 'mm2',
     source: 'closed-form',
   })
-  const massG = blankMassG(input.alloy, areaMm2, input.thicknessMm, bench)
+  const blank = sheetBlank(input, bench, { name: 'disc', outline: circleOutline(markAt / 2), areaMm2, circleRadiusMm: markAt / 2 })
+  const { massG } = blank
   const target = { dimension: 'diameterMm', label: 'Diameter', valueMm: input.diameterMm, plusMinusMm: 0.1 }
   const sawn = input.schools.cut === 'saw'
   return {
     answer: { name: 'cut diameter', value, unit: 'mm', markAt },
-    blanks: [
-      {
-        name: 'disc',
-        qty: input.qty,
-        alloy: input.alloy,
-        thicknessMm: input.thicknessMm,
-        outline: circleOutline(markAt / 2),
-        holes: [],
-        areaMm2,
-        massG,
-        stock: 'sheet',
-        circleRadiusMm: markAt / 2,
-      },
-    ],
+    blanks: [blank],
     results: {
       areaMm2: { value: areaMm2, unit: 'mm2' },
       massG: { value: massG, unit: 'g' },
       finishedMassG: {
-        value: blankMassG(input.alloy, Math.PI * ((input.diameterMm / 2) ** 2 - (input.holeMm / 2) ** 2), input.thicknessMm, bench),
+        value: massWith(input.alloy, Math.PI * ((input.diameterMm / 2) ** 2 - (input.holeMm / 2) ** 2) * input.thicknessMm, bench.figures),
         unit: 'g',
       },
     },

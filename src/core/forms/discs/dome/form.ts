@@ -6,11 +6,11 @@ import { figureOf } from '../../../tables/figures'
 import { DAPPING_PUNCHES_MM } from '../../../tables/tools/dapping'
 import { type Bench, usable } from '../../../toolwall/tools'
 import { formatPlain } from '../../../units/format'
-import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { derive, given, type WorkingLog } from '../../../working/derive'
 import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm } from '../../common/dome-blank'
-import { blankMassG } from '../../common/fields'
+import { markedAt, sheetBlank } from '../../common/plan-kit'
 import type { FormPlan, Quantity, RouteStepSpec, SchoolChoice, Target } from '../../contract'
-import { defineForm, markUp } from '../../define-form'
+import { defineForm } from '../../define-form'
 import { domeChecks } from './checks'
 import { drawDome } from './drawing'
 import { type DomeInput, domeInput, middleOf } from './input'
@@ -113,15 +113,7 @@ function planDome(input: DomeInput, bench: Bench): FormPlan {
       given('r', 'my record', input.allowanceMm),
     ],
   })
-  const markAt = markUp(value, input.roundUpMm)
-  note(log, {
-    kind: 'choose',
-    label: 'Mark at',
-    formula: `rounded up to the next ${formatPlain(input.roundUpMm)} mm`,
-    value: markAt,
-    unit: 'mm',
-    source: 'bench-practice',
-  })
+  const markAt = markedAt(log, value, input.roundUpMm)
   const own = usable(bench.tools, 'punch').map((tool) => tool.size)
   const punchesMm = own.length > 0 ? own : DAPPING_PUNCHES_MM
   const sequence = cupSequence({
@@ -132,25 +124,13 @@ function planDome(input: DomeInput, bench: Bench): FormPlan {
     thicknessesPerStep: figureOf('rim-step', bench.figures),
   })
   const areaMm2 = Math.PI * (markAt / 2) ** 2
-  const massG = blankMassG(input.alloy, areaMm2, input.thicknessMm, bench)
+  const blank = sheetBlank(input, bench, { name: 'disc', outline: circleOutline(markAt / 2), areaMm2, circleRadiusMm: markAt / 2 })
+  const { massG } = blank
   const discPerHeight = (4 * sphere) / blankMm
   const extra = (markAt - value + input.allowanceMm) / discPerHeight
   return {
     answer: { name: 'cut diameter', value, unit: 'mm', markAt },
-    blanks: [
-      {
-        name: 'disc',
-        qty: input.qty,
-        alloy: input.alloy,
-        thicknessMm: input.thicknessMm,
-        outline: circleOutline(markAt / 2),
-        holes: [],
-        areaMm2,
-        massG,
-        stock: 'sheet',
-        circleRadiusMm: markAt / 2,
-      },
-    ],
+    blanks: [blank],
     results: {
       blankMm: { value: blankMm, unit: 'mm' },
       sphereRadiusMm: { value: sphere, unit: 'mm' },
