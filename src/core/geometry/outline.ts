@@ -61,3 +61,35 @@ export function rectangleOutline(widthMm: number, heightMm: number): Outline {
     [0, heightMm],
   ]
 }
+
+/** An ellipse about the origin by its half axes, as an outline of 240 points. */
+export function ellipseOutline(halfLengthMm: number, halfWidthMm: number): Outline {
+  return Array.from({ length: 240 }, (_, i): Point => {
+    const angle = (i * Math.PI) / 120
+    return [halfLengthMm * Math.cos(angle), halfWidthMm * Math.sin(angle)]
+  })
+}
+
+/** A rectangle about the origin with its corners rounded, counter-clockwise; the radius is held to half the shorter side. */
+export function roundedRectangle(lengthMm: number, widthMm: number, radiusMm: number): Outline {
+  const r = Math.min(radiusMm, lengthMm / 2, widthMm / 2)
+  const [x, y] = [lengthMm / 2 - r, widthMm / 2 - r]
+  if (r < 0.01) return rectangleOutline(lengthMm, widthMm).map(([px, py]) => [px - lengthMm / 2, py - widthMm / 2] as const)
+  const quarter = Math.PI / 2
+  return [
+    ...arcPoints([x, -y], r, -quarter, 0),
+    ...arcPoints([x, y], r, 0, quarter),
+    ...arcPoints([-x, y], r, quarter, 2 * quarter),
+    ...arcPoints([-x, -y], r, 2 * quarter, 3 * quarter),
+  ]
+}
+
+/** An outline set off by a distance along its own normals, outward when positive; for smooth convex outlines. */
+export function setOffMm(outline: Outline, distanceMm: number): Outline {
+  return outline.map((point, i): Point => {
+    const [before, after] = [outline.at(i - 1) ?? point, outline[(i + 1) % outline.length] ?? point]
+    const [dx, dy] = [after[0] - before[0], after[1] - before[1]]
+    const length = Math.hypot(dx, dy) || 1
+    return [point[0] + (dy / length) * distanceMm, point[1] - (dx / length) * distanceMm]
+  })
+}

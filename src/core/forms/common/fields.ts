@@ -16,5 +16,15 @@ export const commonFields = {
     lengthMm({ label: 'Clean-up a side', min: 0, max: 5, help: 'Left outside the line for the file.' }).default(presetMm),
 } as const
 
+/** The fields that close every form: the instrument, the finest mark, the own record, how many. */
+export function closingFields(roundUpMm: number) {
+  return {
+    measuredWith: commonFields.measuredWith(),
+    roundUpMm: commonFields.roundUp(roundUpMm),
+    allowanceMm: commonFields.allowance(),
+    qty: commonFields.qty(),
+  }
+}
+
 /** What an object schema gives after defaults. */
 export type OutputOf<S extends z.ZodType> = z.output<S>

@@ -5,7 +5,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { bangleDiameterMm, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -47,10 +47,7 @@ const input = z.strictObject({
   thicknessMm: commonFields.thickness(),
   widthMm: lengthMm({ label: 'Width of the strip', min: 3, max: 60, help: 'Its two edges meet on the inside of the bangle.' }).default(13),
   jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
-  measuredWith: commonFields.measuredWith(),
-  roundUpMm: commonFields.roundUp(0.5),
-  allowanceMm: commonFields.allowance(),
-  qty: commonFields.qty(),
+  ...closingFields(0.5),
   schools: schoolsField({ length: ['plus-three', 'tube', 'plain'] }),
 })
 type Input = OutputOf<typeof input>

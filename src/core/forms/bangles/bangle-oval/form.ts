@@ -1,11 +1,11 @@
 import * as z from 'zod'
-import type { Outline, Point } from '../../../geometry/point'
+import { ellipseOutline, setOffMm } from '../../../geometry/outline'
 import { ellipsePerimeterMm } from '../../../tables/stones/stones'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -41,10 +41,7 @@ const input = z.strictObject({
   thicknessMm: commonFields.thickness(),
   widthMm: lengthMm({ label: 'Width', min: 1, max: 60 }).default(8),
   jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
-  measuredWith: commonFields.measuredWith(),
-  roundUpMm: commonFields.roundUp(0.5),
-  allowanceMm: commonFields.allowance(),
-  qty: commonFields.qty(),
+  ...closingFields(0.5),
   schools: schoolsField({ length: ['parallel', 'middle-ellipse'] }),
 })
 type Input = OutputOf<typeof input>
@@ -73,19 +70,6 @@ function lengthOf(log: WorkingLog, { insideLengthMm, insideWidthMm, thicknessMm 
     unit: 'mm',
     source: 'parallel-curve',
     given: [given('P', 'round the inside', round), given('t', 'thickness', thicknessMm)],
-  })
-}
-
-function ellipse(a: number, b: number): Point[] {
-  return Array.from({ length: 240 }, (_, i) => [a * Math.cos((i * Math.PI) / 120), b * Math.sin((i * Math.PI) / 120)])
-}
-
-/** The ellipse set off outwards by the thickness, along its own normals. */
-function setOff(a: number, b: number, by: number): Outline {
-  return Array.from({ length: 240 }, (_, i): Point => {
-    const [c, s] = [Math.cos((i * Math.PI) / 120), Math.sin((i * Math.PI) / 120)]
-    const length = Math.hypot(b * c, a * s)
-    return [a * c + (by * b * c) / length, b * s + (by * a * s) / length]
   })
 }
 
@@ -136,7 +120,7 @@ function planOval(input: Input, bench: Bench): FormPlan {
     uncertainty: measuringBand(input.measuredWith, 2.3, Math.PI),
     views: [
       view('section', 'Section', {
-        shapes: [region(setOff(a, b, input.thicknessMm), [[...ellipse(a, b)].reverse()])],
+        shapes: [region(setOffMm(ellipseOutline(a, b), input.thicknessMm), [[...ellipseOutline(a, b)].reverse()])],
         dimensions: [
           { from: [-a, 0], to: [a, 0], offset: 0, text: `${formatPlain(input.insideLengthMm, 2)} inside` },
           { from: [a + input.thicknessMm, -b], to: [a + input.thicknessMm, b], offset: -1.2, text: formatPlain(input.insideWidthMm, 2) },

@@ -5,7 +5,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -41,10 +41,7 @@ const input = z
     endWidthMm: lengthMm({ label: 'Width at the ends', min: 2, max: 120, help: 'The same as the middle for a straight cuff.' }).default(20),
     cornerMm: lengthMm({ label: 'Corner radius', min: 0, max: 60, help: '6 or more is kind to the wrist.' }).default(6),
     cleanUpMm: commonFields.cleanUp(0.25),
-    measuredWith: commonFields.measuredWith(),
-    roundUpMm: commonFields.roundUp(0.5),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
+    ...closingFields(0.5),
     schools: schoolsField({ length: ['round', 'wrist-less-25'] }),
   })
   .refine((value) => value.gapMm < value.wristMm + value.easeMm - 20, {

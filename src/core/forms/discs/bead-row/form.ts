@@ -5,7 +5,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -47,10 +47,7 @@ const input = z
     ),
     alloy: commonFields.alloy(),
     thicknessMm: commonFields.thickness('Backing'),
-    measuredWith: commonFields.measuredWith(),
-    roundUpMm: commonFields.roundUp(0.05),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
+    ...closingFields(0.05),
     schools: schoolsField({ row: ['closed'] }),
   })
   .refine((value) => value.beadMm + value.gapMm <= 0.86 * pitchCircleMm(value), {

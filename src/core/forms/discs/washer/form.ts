@@ -4,7 +4,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, onlySchool, region, sheetBlank, view } from '../../common/plan-kit'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -16,10 +16,7 @@ const input = z
     alloy: commonFields.alloy(),
     thicknessMm: commonFields.thickness(),
     cleanUpMm: commonFields.cleanUp(0.2),
-    measuredWith: commonFields.measuredWith(),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
+    ...closingFields(0.1),
     schools: schoolsField({ cut: ['saw'] }),
   })
   .refine((value) => value.windowMm < value.outsideMm - 0.4, {

@@ -6,7 +6,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { choice, count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { note, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -36,10 +36,7 @@ const input = z
     holeCount: count({ label: 'How many holes', min: 1, max: 12 }).default(2),
     holePitchMm: lengthMm({ label: 'Between hole centres', min: 0, max: 480, help: 'In a row along the middle.' }).default(20),
     cleanUpMm: commonFields.cleanUp(0.25),
-    measuredWith: commonFields.measuredWith(),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
+    ...closingFields(0.1),
     schools: schoolsField({ cut: ['saw'] }),
   })
   .refine((value) => value.shape !== 'fan' || value.widthMm < 2 * value.lengthMm, {

@@ -1,4 +1,4 @@
-import { arcPoints, rectangleOutline } from '../../../geometry/outline'
+import { arcPoints, ellipseOutline, roundedRectangle } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
 
 export const PLATE_SHAPES = {
@@ -19,26 +19,6 @@ interface PlateSize {
   readonly lengthMm: number
   readonly widthMm: number
   readonly cornerMm: number
-}
-
-const QUARTER = Math.PI / 2
-
-function rounded(points: readonly Point[], radiusMm: number): Outline {
-  const [a, , c] = [points[0] ?? [0, 0], points[1], points[2] ?? [0, 0]]
-  const [w, h] = [c[0] - a[0], c[1] - a[1]]
-  const r = Math.min(radiusMm, w / 2, h / 2)
-  if (r < 0.01) return points
-  const [x0, y0] = a
-  return [
-    ...arcPoints([x0 + w - r, y0 + r], r, -QUARTER, 0),
-    ...arcPoints([x0 + w - r, y0 + h - r], r, 0, QUARTER),
-    ...arcPoints([x0 + r, y0 + h - r], r, QUARTER, 2 * QUARTER),
-    ...arcPoints([x0 + r, y0 + r], r, 2 * QUARTER, 3 * QUARTER),
-  ]
-}
-
-function centred(lengthMm: number, widthMm: number): Outline {
-  return rectangleOutline(lengthMm, widthMm).map(([x, y]) => [x - lengthMm / 2, y - widthMm / 2] as const)
 }
 
 /** A fan of the length (its radius) and the width of its chord, its point at the left. */
@@ -73,8 +53,8 @@ function shield(lengthMm: number, widthMm: number): Outline {
 
 /** The outline of a plate about its own middle, counter-clockwise. */
 export function plateOutline({ shape, lengthMm, widthMm, cornerMm }: PlateSize): Outline {
-  if (shape === 'rectangle') return rounded(centred(lengthMm, widthMm), cornerMm)
-  if (shape === 'slot') return rounded(centred(lengthMm, widthMm), Math.min(lengthMm, widthMm) / 2)
+  if (shape === 'rectangle') return roundedRectangle(lengthMm, widthMm, cornerMm)
+  if (shape === 'slot') return roundedRectangle(lengthMm, widthMm, Math.min(lengthMm, widthMm) / 2)
   if (shape === 'fan') return fan(lengthMm, widthMm)
   if (shape === 'd-shape') return dShape(lengthMm, widthMm)
   if (shape === 'shield') return shield(lengthMm, widthMm)
@@ -89,8 +69,5 @@ export function plateOutline({ shape, lengthMm, widthMm, cornerMm }: PlateSize):
     const side = widthMm / Math.sqrt(3)
     return Array.from({ length: 6 }, (_, i): Point => [side * Math.cos((i * Math.PI) / 3), side * Math.sin((i * Math.PI) / 3)])
   }
-  return Array.from(
-    { length: 360 },
-    (_, i): Point => [(lengthMm / 2) * Math.cos((i * Math.PI) / 180), (widthMm / 2) * Math.sin((i * Math.PI) / 180)],
-  )
+  return ellipseOutline(lengthMm / 2, widthMm / 2)
 }

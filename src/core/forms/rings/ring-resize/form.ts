@@ -5,7 +5,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, ringDiameterMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -43,10 +43,7 @@ const input = z
       max: 3,
       help: 'What you file off the ends together to close the joint.',
     }).default(0.1),
-    measuredWith: commonFields.measuredWith(),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
+    ...closingFields(0.1),
     schools: schoolsField({ way: ['middle'] }),
   })
   .refine(

@@ -5,7 +5,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm, ringDiameterMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, lengthBlank, measuringBand, schoolChoice } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import type { FormPlan } from '../../contract'
@@ -33,10 +33,7 @@ const input = z.strictObject({
   profile: choice('Profile', PROFILES).default('half-round'),
   thicknessMm: commonFields.thickness('Height'),
   jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'What you file off the two ends together.' }).default(0),
-  measuredWith: commonFields.measuredWith(),
-  roundUpMm: commonFields.roundUp(0.5),
-  allowanceMm: commonFields.allowance(),
-  qty: commonFields.qty(),
+  ...closingFields(0.5),
   schools: schoolsField({ length: ['centroid', 'half-height'] }),
 })
 type Input = OutputOf<typeof input>

@@ -4,7 +4,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, ringDiameterMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -32,10 +32,7 @@ const input = z.strictObject({
   widthMm: lengthMm({ label: 'Width', min: 1, max: 40 }).default(6),
   overlapMm: lengthMm({ label: 'Overlap', min: 0, max: 40, help: 'How far the outer end lies over the inner one.' }).default(5),
   holeMm: lengthMm({ label: 'Rivet hole', min: 0, max: 10, help: 'Through both layers; 0 for none.' }).default(0),
-  measuredWith: commonFields.measuredWith(),
-  roundUpMm: commonFields.roundUp(0.5),
-  allowanceMm: commonFields.allowance(),
-  qty: commonFields.qty(),
+  ...closingFields(0.5),
   schools: schoolsField({ length: ['spiral'] }),
 })
 type Input = OutputOf<typeof input>

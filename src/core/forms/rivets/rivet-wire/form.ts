@@ -5,7 +5,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -42,10 +42,7 @@ const input = z
     formedHeadCount: count({ label: 'Heads to form', min: 1, max: 2, help: '1 where the rivet has a head already.' }).default(2),
     edgeMm: lengthMm({ label: 'Hole centre to edge', min: 0.2, max: 100 }).default(4),
     filingMm: lengthMm({ label: 'Filing of the ends', min: 0, max: 2 }).default(0.1),
-    measuredWith: commonFields.measuredWith(),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
+    ...closingFields(0.1),
     schools: schoolsField({ head: SCHOOL_IDS }),
   })
   .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {

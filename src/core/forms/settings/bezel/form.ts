@@ -1,12 +1,11 @@
 import * as z from 'zod'
-import { rectangleOutline } from '../../../geometry/outline'
-import type { Point } from '../../../geometry/point'
-import { bezelHeightMm, ellipsePerimeterMm } from '../../../tables/stones/stones'
+import { rectangleOutline, setOffMm } from '../../../geometry/outline'
+import { bezelHeightMm } from '../../../tables/stones/stones'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -20,10 +19,20 @@ import {
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import {
+  cornerFits,
+  notTurned,
+  roundStoneMm,
+  STONE_CORNER,
+  STONE_SHAPES,
+  STONE_TURNED,
+  stoneFields,
+  stoneOutline,
+} from '../../common/stone'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
-const SHAPES = { oval: 'Oval or round', cushion: 'Rectangle, rounded corners', wrapped: 'Any convex shape, as wrapped' } as const
+const SHAPES = { ...STONE_SHAPES, wrapped: 'Any convex shape, as wrapped' } as const
 
 const LENGTH_TEXTS = {
   outline: {
@@ -40,9 +49,7 @@ type School = keyof typeof LENGTH_TEXTS
 const input = z
   .strictObject({
     shape: choice('Stone', SHAPES).default('oval'),
-    stoneLengthMm: lengthMm({ label: 'Stone, long way', min: 2, max: 120 }),
-    stoneWidthMm: lengthMm({ label: 'Stone, short way', min: 2, max: 120 }),
-    cornerMm: lengthMm({ label: 'Corner radius', min: 0.1, max: 60, help: 'Of a rectangle.' }).default(1),
+    ...stoneFields,
     roundMm: lengthMm({
       label: 'Round the stone',
       min: 6,
@@ -60,51 +67,22 @@ const input = z
       max: 20,
       help: 'Added to the height for a stepped or gallery bezel.',
     }).default(0),
-    measuredWith: commonFields.measuredWith(),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
+    ...closingFields(0.1),
     schools: schoolsField({ length: ['outline', 'wrap-and-trim'] }),
   })
-  .refine((value) => value.stoneWidthMm <= value.stoneLengthMm, {
-    path: ['stoneWidthMm'],
-    error: 'Stone, short way: it is longer than the long way; turn them round',
-  })
-  .refine((value) => value.shape !== 'cushion' || value.cornerMm <= value.stoneWidthMm / 2, {
-    path: ['cornerMm'],
-    error: 'Corner radius: half the short way at most',
-  })
+  .refine(notTurned, STONE_TURNED)
+  .refine(cornerFits, STONE_CORNER)
 type Input = OutputOf<typeof input>
 
 function roundOf(log: WorkingLog, input: Input): number {
-  if (input.shape === 'wrapped')
-    return note(log, {
-      kind: 'lookup',
-      label: 'Round the stone',
-      formula: 'as wrapped',
-      value: input.roundMm,
-      unit: 'mm',
-      source: 'own-choice',
-    })
-  if (input.shape === 'oval')
-    return note(log, {
-      kind: 'lookup',
-      label: 'Round the stone',
-      formula: 'ellipse of the two sizes, Ramanujan',
-      value: ellipsePerimeterMm(input.stoneLengthMm, input.stoneWidthMm),
-      unit: 'mm',
-      source: 'ramanujan',
-    })
-  return derive(log, {
+  if (input.shape !== 'wrapped') return roundStoneMm(log, input)
+  return note(log, {
+    kind: 'lookup',
     label: 'Round the stone',
-    formula: '2·(a + b) − 8·r + 2·π·r',
+    formula: 'as wrapped',
+    value: input.roundMm,
     unit: 'mm',
-    source: 'closed-form',
-    given: [
-      given('a', 'long way', input.stoneLengthMm),
-      given('b', 'short way', input.stoneWidthMm),
-      given('r', 'corner radius', input.cornerMm),
-    ],
+    source: 'own-choice',
   })
 }
 
@@ -118,38 +96,12 @@ function lengthOf(log: WorkingLog, input: Input, school: School): number {
   })
 }
 
-function planOutline(input: Input): Point[] {
-  const [a, b] = [input.stoneLengthMm / 2, input.stoneWidthMm / 2]
-  if (input.shape !== 'cushion')
-    return Array.from({ length: 180 }, (_, i) => [a * Math.cos((i * Math.PI) / 90), b * Math.sin((i * Math.PI) / 90)])
-  const r = input.cornerMm
-  const corners = [
-    [a - r, b - r, 0],
-    [-a + r, b - r, 1],
-    [-a + r, -b + r, 2],
-    [a - r, -b + r, 3],
-  ] as const
-  return corners.flatMap(([x, y, quarter]) =>
-    Array.from({ length: 13 }, (_, i): Point => {
-      const angle = ((quarter + i / 12) * Math.PI) / 2
-      return [x + r * Math.cos(angle), y + r * Math.sin(angle)]
-    }),
-  )
-}
-
 /** The plan of the stone with its wall about it, the wall set off along the normals of the outline. */
 function settingView(input: Input) {
-  const stone = planOutline(input)
-  const wall = input.thicknessMm
-  const outer = stone.map((point, i): Point => {
-    const [before, after] = [stone.at(i - 1) ?? point, stone[(i + 1) % stone.length] ?? point]
-    const [dx, dy] = [after[0] - before[0], after[1] - before[1]]
-    const length = Math.hypot(dx, dy) || 1
-    return [point[0] + (dy / length) * wall, point[1] - (dx / length) * wall]
-  })
+  const stone = stoneOutline(input)
   const a = input.stoneLengthMm / 2
   return view('plan', 'Stone and wall', {
-    shapes: [region(outer, [[...stone].reverse()])],
+    shapes: [region(setOffMm(stone, input.thicknessMm), [[...stone].reverse()])],
     dimensions: [
       {
         from: [-a, -input.stoneWidthMm / 2],

@@ -6,7 +6,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -57,10 +57,7 @@ const input = z
     tabWidthMm: lengthMm({ label: 'Tab width', min: 0.8, max: 12 }).default(2.5),
     bendRadiusMm: lengthMm({ label: 'Fold radius inside', min: 0, max: 3 }).default(0.2),
     windowMm: lengthMm({ label: 'Window behind the stone', min: 0, max: 100, help: 'Round, in the middle; 0 for none.' }).default(0),
-    measuredWith: commonFields.measuredWith(),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
+    ...closingFields(0.1),
     schools: schoolsField({ tab: ['edge-lap-bend', 'edge-plus-2', 'edge-plus-3'] }),
   })
   .refine((value) => value.stoneWidthMm <= value.stoneLengthMm, {

@@ -4,7 +4,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -44,10 +44,7 @@ const input = z.strictObject({
   pitchMm: lengthMm({ label: 'Pitch when joined', min: 0, max: 150, help: 'From link to link in the chain; 0 if not known yet.' }).default(
     0,
   ),
-  measuredWith: commonFields.measuredWith(),
-  roundUpMm: commonFields.roundUp(0.5),
-  allowanceMm: commonFields.allowance(),
-  qty: commonFields.qty(),
+  ...closingFields(0.5),
   schools: schoolsField({ cut: ['sawn', 'sheared'] }),
 })
 type Input = OutputOf<typeof input>

@@ -4,7 +4,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -56,10 +56,7 @@ const input = z
       help: 'Of the corner; a score and fold takes no notice of it.',
     }).default(0.5),
     jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
-    measuredWith: commonFields.measuredWith(),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
+    ...closingFields(0.1),
     schools: schoolsField({ bend: ['standard', 'middle', 'scored'] }),
   })
   .refine((value) => 2 * (value.bendRadiusMm + value.thicknessMm) <= Math.min(value.acrossMm, value.upMm), {

@@ -5,7 +5,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, onlySchool, region, sheetBlank, view } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import type { FormPlan } from '../../contract'
@@ -19,10 +19,7 @@ const input = z
     alloy: commonFields.alloy(),
     thicknessMm: commonFields.thickness(),
     jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'Added along one straight edge.' }).default(0),
-    measuredWith: commonFields.measuredWith(),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
+    ...closingFields(0.1),
     schools: schoolsField({ cone: ['development'] }),
   })
   .refine((value) => value.smallMm <= value.largeMm, {

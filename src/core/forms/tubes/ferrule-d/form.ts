@@ -5,7 +5,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -38,10 +38,7 @@ const input = z
     widthMm: lengthMm({ label: 'Length along', min: 1, max: 200 }).default(12),
     standoffMm: lengthMm({ label: 'Base stands out', min: 0, max: 10, help: 'All round, filed back after soldering.' }).default(0.75),
     trimMm: lengthMm({ label: 'Trim on the curve', min: 0, max: 10, help: 'Cut long and fitted.' }).default(0.5),
-    measuredWith: commonFields.measuredWith(),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
+    ...closingFields(0.1),
     schools: schoolsField({ curve: ['arc', 'ellipse'] }),
   })
   .refine((value) => riseOf(value) > 0.2 && value.acrossMm > 2.5 * value.thicknessMm, {

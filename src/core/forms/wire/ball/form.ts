@@ -4,7 +4,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -34,10 +34,7 @@ const input = z.strictObject({
   alloy: commonFields.alloy(),
   thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 8 }),
   wireInHandMm: lengthMm({ label: 'Wire in hand', min: 0.5, max: 500, help: 'What ball would a piece of this length give?' }).optional(),
-  measuredWith: commonFields.measuredWith(),
-  roundUpMm: commonFields.roundUp(0.1),
-  allowanceMm: commonFields.allowance(),
-  qty: commonFields.qty(),
+  ...closingFields(0.1),
   schools: schoolsField({ loss: ['mass', 'with-loss'] }),
 })
 type Input = OutputOf<typeof input>

@@ -4,7 +4,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { commonFields, type OutputOf } from '../../common/fields'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
@@ -34,10 +34,7 @@ const input = z.strictObject({
   spareCount: count({ label: 'Spare rings', min: 0, max: 500, help: 'For the ones that snap or melt.' }).default(2),
   kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
   gripMm: lengthMm({ label: 'Wire to hold', min: 0, max: 200, help: 'The two ends that the winding needs.' }).default(25),
-  measuredWith: commonFields.measuredWith(),
-  roundUpMm: commonFields.roundUp(1),
-  allowanceMm: commonFields.allowance(),
-  qty: commonFields.qty(),
+  ...closingFields(1),
   schools: schoolsField({ cut: ['saw', 'snips'] }),
 })
 type Input = OutputOf<typeof input>
