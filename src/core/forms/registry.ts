@@ -7,20 +7,33 @@ import { beadRow } from './discs/bead-row/form'
 import { disc } from './discs/disc/form'
 import { dome } from './discs/dome/form'
 import { washer } from './discs/washer/form'
+import { bentBar } from './plates/bent-bar/form'
 import { plate } from './plates/plate/form'
 import { ringBand } from './rings/ring-band/form'
 import { ringResize } from './rings/ring-resize/form'
 import { ringWire } from './rings/ring-wire/form'
 import { ringWrap } from './rings/ring-wrap/form'
+import { rivetBall } from './rivets/rivet-ball/form'
+import { rivetHidden } from './rivets/rivet-hidden/form'
+import { rivetTube } from './rivets/rivet-tube/form'
 import { rivetWire } from './rivets/rivet-wire/form'
+import { backPlate } from './settings/back-plate/form'
+import { bail } from './settings/bail/form'
 import { bezel } from './settings/bezel/form'
+import { bezelGallery } from './settings/bezel-gallery/form'
 import { tabSetting } from './settings/tab-setting/form'
+import { strapLoop } from './strips/strap-loop/form'
 import { stripLinks } from './strips/strip-links/form'
 import { boxTube } from './tubes/box-tube/form'
 import { cone } from './tubes/cone/form'
 import { ferruleD } from './tubes/ferrule-d/form'
 import { tubeRound } from './tubes/tube-round/form'
 import { ball } from './wire/ball/form'
+import { bindingWire } from './wire/binding-wire/form'
+import { borderWire } from './wire/border-wire/form'
+import { earWire } from './wire/ear-wire/form'
+import { hook } from './wire/hook/form'
+import { jumpOval } from './wire/jump-oval/form'
 import { jumpRings } from './wire/jump-rings/form'
 
 /** Every form, family by family. A new one is one folder and one entry here; screens, doors, docs and shared tests follow. */
@@ -43,12 +56,25 @@ export const FORMS = [
   boxTube,
   ferruleD,
   bezel,
+  bezelGallery,
+  backPlate,
   tabSetting,
+  bail,
   rivetWire,
+  rivetTube,
+  rivetHidden,
+  rivetBall,
   jumpRings,
+  jumpOval,
   ball,
+  earWire,
+  hook,
+  borderWire,
+  bindingWire,
   stripLinks,
+  strapLoop,
   plate,
+  bentBar,
 ] as const
 
 export type FormId = (typeof FORMS)[number]['id']

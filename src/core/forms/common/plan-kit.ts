@@ -109,6 +109,8 @@ interface LengthPart {
   /** Height as it is drawn, and the area of the section for its mass. */
   readonly heightMm: number
   readonly sectionMm2: number
+  /** How many go into one piece. */
+  readonly each?: number
 }
 
 /** A blank cut to length from wire or tube, or out of the piece. */
@@ -116,9 +118,10 @@ export function lengthBlank(input: CommonInput, bench: Bench, part: LengthPart):
   const { lengthMm, heightMm } = part
   return {
     name: part.name,
-    qty: input.qty,
+    qty: input.qty * (part.each ?? 1),
     alloy: input.alloy,
     thicknessMm: input.thicknessMm,
+    ...(part.each === undefined ? {} : { each: part.each }),
     outline: [
       [0, 0],
       [lengthMm, 0],
@@ -131,6 +134,16 @@ export function lengthBlank(input: CommonInput, bench: Bench, part: LengthPart):
     stock: part.stock,
     lengthMm,
   }
+}
+
+/** A blank cut from round wire of the piece's own thickness. */
+export function wireBlank(
+  input: CommonInput,
+  bench: Bench,
+  part: { readonly name: string; readonly lengthMm: number; readonly each?: number },
+): BlankSpec {
+  const { thicknessMm } = input
+  return lengthBlank(input, bench, { ...part, stock: 'wire', heightMm: thicknessMm, sectionMm2: (Math.PI / 4) * thicknessMm ** 2 })
 }
 
 /** One question with one way to reckon it. */

@@ -71,7 +71,6 @@ function planRingWire(input: Input, bench: Bench): FormPlan {
   const answer = answerOf(log, input, 'cut length', lengthMm, [{ symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm }])
   const wide = input.profile.startsWith('half') ? 2 * input.thicknessMm : input.thicknessMm
   const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: input.insideDiameterMm, plusMinusMm: 0.1 }
-  const extra = (answer.markAt - answer.value + input.allowanceMm) / Math.PI
   return completePlan({
     input,
     answer,

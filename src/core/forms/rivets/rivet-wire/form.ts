@@ -6,17 +6,8 @@ import { count, lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import {
-  answerOf,
-  completePlan,
-  hazardNotes,
-  lengthBlank,
-  limitCheck,
-  measuringBand,
-  region,
-  schoolChoice,
-  view,
-} from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
+import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -34,13 +25,9 @@ const input = z
   .strictObject({
     thicknessMm: thicknessMm({ label: 'Wire', min: 0.3, max: 6 }),
     alloy: commonFields.alloy(),
-    upperMm: thicknessMm({ label: 'Upper sheet', min: 0.1, max: 8 }),
-    lowerMm: thicknessMm({ label: 'Lower sheet', min: 0.1, max: 8 }),
-    betweenMm: lengthMm({ label: 'Between them', min: 0, max: 40, help: 'Other layers, washers, spacers together.' }).default(0),
-    holeMm: lengthMm({ label: 'Hole', min: 0.3, max: 7, help: 'As drilled: loose holes swallow wire.' }),
+    ...stackFields,
     headMm: lengthMm({ label: 'Head, thick', min: 0.1, max: 3, help: 'How flat the head is hammered.' }).default(0.5),
     formedHeadCount: count({ label: 'Heads to form', min: 1, max: 2, help: '1 where the rivet has a head already.' }).default(2),
-    edgeMm: lengthMm({ label: 'Hole centre to edge', min: 0.2, max: 100 }).default(4),
     filingMm: lengthMm({ label: 'Filing of the ends', min: 0, max: 2 }).default(0.1),
     ...closingFields(0.1),
     schools: schoolsField({ head: SCHOOL_IDS }),
@@ -57,13 +44,7 @@ function headOf(input: Input, school: School, sheetMm: number): number {
 }
 
 function lengthOf(log: WorkingLog, input: Input, school: School): number {
-  const grip = derive(log, {
-    label: 'Grip',
-    formula: 'u + m + l',
-    unit: 'mm',
-    source: 'closed-form',
-    given: [given('u', 'upper sheet', input.upperMm), given('m', 'between', input.betweenMm), given('l', 'lower sheet', input.lowerMm)],
-  })
+  const grip = gripOf(log, input)
   const upper = headOf(input, school, input.upperMm)
   const lower = input.formedHeadCount === 2 ? headOf(input, school, input.lowerMm) : 0
   return derive(log, {
@@ -76,34 +57,21 @@ function lengthOf(log: WorkingLog, input: Input, school: School): number {
 }
 
 function sideView(input: Input, above: number, below: number) {
-  const wide = Math.max(6 * input.thicknessMm, 2 * input.edgeMm)
-  const grip = input.upperMm + input.betweenMm + input.lowerMm
-  const block = (from: number, to: number) => rectangleOutline(wide, to - from).map(([x, y]) => [x - wide / 2, y + from] as const)
+  const grip = gripOf([], input)
   const d = input.thicknessMm
-  return view('side', 'Stack and wire', {
-    shapes: [
-      region(block(0, input.lowerMm)),
-      ...(input.betweenMm > 0 ? [region(block(input.lowerMm, input.lowerMm + input.betweenMm))] : []),
-      region(block(grip - input.upperMm, grip)),
-      {
-        kind: 'line',
-        layer: 'tool',
-        points: [
-          [-d / 2, -below],
-          [d / 2, -below],
-          [d / 2, grip + above],
-          [-d / 2, grip + above],
-          [-d / 2, -below],
-        ],
-      },
-    ],
-    dimensions: [
-      { from: [wide / 2, 0], to: [wide / 2, grip], offset: -1, text: `grip ${formatPlain(grip, 2)}` },
-      { from: [-wide / 2, grip + above], to: [-wide / 2, grip], offset: -1, text: `${formatPlain(above, 2)} out` },
-      { from: [-d / 2, -below], to: [d / 2, -below], offset: -1.4, text: `wire ${formatPlain(d, 2)}` },
-    ],
-    handles: [{ field: 'thicknessMm', label: 'wire', at: [d / 2, grip + above], along: [1, 0], gain: 2 }],
-  })
+  const wide = Math.max(6 * d, 2 * input.edgeMm)
+  const outline = rectangleOutline(d, grip + above + below).map(([x, y]) => [x - d / 2, y - below] as const)
+  return stackView(
+    input,
+    { outline, widthMm: d, title: 'Stack and wire' },
+    {
+      dimensions: [
+        { from: [-wide / 2, grip + above], to: [-wide / 2, grip], offset: -1, text: `${formatPlain(above, 2)} out` },
+        { from: [-d / 2, -below], to: [d / 2, -below], offset: -1.4, text: `wire ${formatPlain(d, 2)}` },
+      ],
+      handles: [{ field: 'thicknessMm', label: 'wire', at: [d / 2, grip + above], along: [1, 0], gain: 2 }],
+    },
+  )
 }
 
 function planRivet(input: Input, bench: Bench): FormPlan {
@@ -112,7 +80,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
   const reckonedMm = lengthOf(log, input, school)
   const above = headOf(input, school, input.upperMm)
   const below = input.formedHeadCount === 2 ? headOf(input, school, input.lowerMm) : 0
-  const grip = input.upperMm + input.betweenMm + input.lowerMm
+  const grip = gripOf([], input)
   const fill = derive(log, {
     label: 'Wire the hole swallows',
     formula: 'G·((D/d)^2 − 1)',
@@ -134,22 +102,13 @@ function planRivet(input: Input, bench: Bench): FormPlan {
   // head² ∝ what is left of the wire for it, which the heads share
   const headSlope = (2 * input.formedHeadCount * Math.max(0.05, left)) / headMm
   const slender = above / input.thicknessMm
-  const need = Math.max(2 * input.holeMm, input.holeMm / 2 + 1)
   const target = { dimension: 'headMm', label: 'Head across', valueMm: headMm, plusMinusMm: 0.3 }
   const plusTwo = grip + 2
   return completePlan({
     input,
     answer,
     working: log,
-    blanks: [
-      lengthBlank(input, bench, {
-        name: 'rivet',
-        stock: 'wire',
-        lengthMm: answer.markAt,
-        heightMm: input.thicknessMm,
-        sectionMm2: (Math.PI / 4) * input.thicknessMm ** 2,
-      }),
-    ],
+    blanks: [wireBlank(input, bench, { name: 'rivet', lengthMm: answer.markAt })],
     results: {
       gripMm: { value: grip, unit: 'mm' },
       lengthMm: { value: reckonedMm, unit: 'mm' },
@@ -189,17 +148,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
         good: 'The free end is short enough to head without bending.',
         bad: `${formatPlain(above, 2)} mm stands free on ${formatPlain(input.thicknessMm, 2)} mm wire: over one and a half times the wire it bends instead of heading.`,
       }),
-      limitCheck({
-        code: 'edge-distance',
-        ok: input.edgeMm >= need,
-        level: 'warn',
-        field: 'edgeMm',
-        source: 'bench-practice',
-        actual: input.edgeMm,
-        limit: need,
-        good: `${formatPlain(input.edgeMm - input.holeMm / 2, 2)} mm of metal stays between the hole and the edge.`,
-        bad: `The hole wants its centre ${formatPlain(need, 2)} mm from the edge, or the sheet tears.`,
-      }),
+      edgeCheck(input),
       ...(Math.abs(plusTwo - reckonedMm) > 0.3
         ? [
             {

@@ -1,0 +1,77 @@
+import type { DrawingView } from '../../drawing/drawing'
+import { rectangleOutline } from '../../geometry/outline'
+import type { Outline, Point } from '../../geometry/point'
+import { edgeDistanceMm } from '../../tables/rivets/rivets'
+import { lengthMm, thicknessMm } from '../../units/fields'
+import { formatPlain } from '../../units/format'
+import { derive, given, type WorkingLog } from '../../working/derive'
+import type { Check } from '../contract'
+import { limitCheck, region, view } from './plan-kit'
+
+/** What a rivet goes through, in the order it is measured. */
+export const stackFields = {
+  upperMm: thicknessMm({ label: 'Upper sheet', min: 0.1, max: 8 }),
+  lowerMm: thicknessMm({ label: 'Lower sheet', min: 0.1, max: 8 }),
+  betweenMm: lengthMm({ label: 'Between them', min: 0, max: 40, help: 'Other layers, washers, spacers together.' }).default(0),
+  holeMm: lengthMm({ label: 'Hole', min: 0.3, max: 20, help: 'As drilled: a loose one swallows metal.' }),
+  edgeMm: lengthMm({ label: 'Hole centre to edge', min: 0.2, max: 100 }).default(4),
+}
+
+export interface Stack {
+  readonly upperMm: number
+  readonly lowerMm: number
+  readonly betweenMm: number
+  readonly holeMm: number
+  readonly edgeMm: number
+}
+
+/** Everything the rivet holds together, mm. */
+export function gripOf(log: WorkingLog, stack: Stack): number {
+  return derive(log, {
+    label: 'Grip',
+    formula: 'u + m + l',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('u', 'upper sheet', stack.upperMm), given('m', 'between', stack.betweenMm), given('l', 'lower sheet', stack.lowerMm)],
+  })
+}
+
+/** Whether the hole leaves metal enough to the edge. */
+export function edgeCheck({ holeMm, edgeMm }: Stack): Check {
+  const need = edgeDistanceMm(holeMm)
+  return limitCheck({
+    code: 'edge-distance',
+    ok: edgeMm >= need,
+    level: 'warn',
+    field: 'edgeMm',
+    source: 'bench-practice',
+    actual: edgeMm,
+    limit: need,
+    good: `${formatPlain(edgeMm - holeMm / 2, 2)} mm of metal stays between the hole and the edge.`,
+    bad: `The hole wants its centre ${formatPlain(need, 2)} mm from the edge, or the sheet tears.`,
+  })
+}
+
+/** Two ways that bind the number of sheets a rivet may be in: a stack from below, drawn about the rivet. */
+export function stackView(
+  stack: Stack,
+  rivet: { readonly outline: readonly Point[]; readonly widthMm: number; readonly title: string },
+  more: Partial<Pick<DrawingView, 'dimensions' | 'handles'>> = {},
+): DrawingView {
+  const wide = Math.max(6 * rivet.widthMm, 2 * stack.edgeMm)
+  const grip = stack.upperMm + stack.betweenMm + stack.lowerMm
+  const sheet = (from: number, to: number): Outline => rectangleOutline(wide, to - from).map(([x, y]) => [x - wide / 2, y + from] as const)
+  return view('side', rivet.title, {
+    shapes: [
+      region(sheet(0, stack.lowerMm)),
+      ...(stack.betweenMm > 0 ? [region(sheet(stack.lowerMm, stack.lowerMm + stack.betweenMm))] : []),
+      region(sheet(grip - stack.upperMm, grip)),
+      { kind: 'line', layer: 'tool', points: [...rivet.outline, rivet.outline[0] ?? [0, 0]] },
+    ],
+    dimensions: [
+      { from: [wide / 2, 0], to: [wide / 2, grip], offset: -1, text: `grip ${formatPlain(grip, 2)}` },
+      ...(more.dimensions ?? []),
+    ],
+    ...(more.handles ? { handles: more.handles } : {}),
+  })
+}

@@ -1,0 +1,194 @@
+import * as z from 'zod'
+import type { Bench } from '../../../toolwall/tools'
+import { lengthMm, thicknessMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
+import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const FILL_TEXTS = {
+  seats: {
+    title: 'Fills both seats',
+    why: 'The wire driven into the two cone seats, by volume, and a little to file away: hidden in its own metal.',
+    formula: 'G + 2·V/A + f',
+  },
+  'one-seat': {
+    title: 'Fills one seat',
+    why: 'The other end has a head or is soldered already: one seat to fill.',
+    formula: 'G + V/A + f',
+  },
+} as const
+type Fill = keyof typeof FILL_TEXTS
+
+const input = z
+  .strictObject({
+    thicknessMm: thicknessMm({ label: 'Wire', min: 0.3, max: 6 }),
+    alloy: commonFields.alloy(),
+    ...stackFields,
+    seatMm: lengthMm({ label: 'Seat across', min: 0.4, max: 20, help: 'Where the cone meets the face.' }),
+    depthMm: lengthMm({ label: 'Seat deep', min: 0.1, max: 8 }).default(0.5),
+    filingMm: lengthMm({ label: 'To file flush', min: 0, max: 2 }).default(0.2),
+    ...closingFields(0.1),
+    schools: schoolsField({ fill: ['seats', 'one-seat'] }),
+  })
+  .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {
+    path: ['holeMm'],
+    error: 'Hole: it is smaller than the wire; it must be as large at least',
+  })
+  .refine((value) => value.seatMm >= value.holeMm, {
+    path: ['seatMm'],
+    error: 'Seat across: it is smaller than the hole; a seat opens wider than its hole',
+  })
+  .refine((value) => value.depthMm <= Math.min(value.upperMm, value.lowerMm), {
+    path: ['depthMm'],
+    error: 'Seat deep: it goes through its sheet; it can be as deep as the thinner sheet at most',
+  })
+type Input = OutputOf<typeof input>
+
+function lengthOf(log: WorkingLog, input: Input, school: Fill): number {
+  const wire = derive(log, {
+    label: 'Section of the wire',
+    formula: 'π·d^2/4',
+    unit: 'mm2',
+    source: 'closed-form',
+    given: [given('d', 'wire', input.thicknessMm)],
+  })
+  const seat = derive(log, {
+    label: 'Volume of one seat beyond the wire',
+    formula: 'π·e/12·(s^2 + s·h + h^2) − A·e',
+    unit: 'mm3',
+    source: 'closed-form',
+    given: [
+      given('e', 'deep', input.depthMm),
+      given('s', 'seat', input.seatMm),
+      given('h', 'hole', input.holeMm),
+      given('A', 'wire', wire, 'mm2'),
+    ],
+  })
+  const { title, formula } = FILL_TEXTS[school]
+  return derive(log, {
+    label: title,
+    formula,
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('G', 'grip', gripOf(log, input)),
+      given('V', 'one seat', seat, 'mm3'),
+      given('A', 'wire', wire, 'mm2'),
+      given('f', 'to file', input.filingMm),
+    ],
+  })
+}
+
+function planHidden(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const school = input.schools.fill
+  const reckonedMm = lengthOf(log, input, school)
+  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const grip = gripOf([], input)
+  const outMm = (reckonedMm - grip) / (school === 'seats' ? 2 : 1)
+  const slender = outMm / input.thicknessMm
+  const [d, s, h, e] = [input.thicknessMm / 2, input.seatMm / 2, input.holeMm / 2, input.depthMm]
+  const target = { dimension: 'seatMm', label: 'Seat filled across', valueMm: input.seatMm, plusMinusMm: 0.2 }
+  // the filled width² grows with the wire driven in: dL/ds of the seat's volume, both seats
+  const perMm = ((school === 'seats' ? 2 : 1) * ((Math.PI * e) / 12) * (2 * input.seatMm + input.holeMm)) / (Math.PI * d * d)
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [wireBlank(input, bench, { name: 'rivet', lengthMm: answer.markAt })],
+    results: { gripMm: { value: grip, unit: 'mm' }, outMm: { value: outMm, unit: 'mm' }, lengthMm: { value: reckonedMm, unit: 'mm' } },
+    choice: schoolChoice('fill', 'What the wire has to fill', school, FILL_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [
+      {
+        input: 'seat across',
+        change: '+ 0.1 mm',
+        effect: `+ ${formatPlain(lengthOf([], { ...input, seatMm: input.seatMm + 0.1 }, school) - reckonedMm, 2)} mm of wire`,
+      },
+      { input: 'length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / perMm, 2)} mm on what the seats are filled to` },
+    ],
+    checks: [
+      limitCheck({
+        code: 'seat-grips',
+        ok: input.seatMm >= 1.3 * input.holeMm,
+        level: 'warn',
+        field: 'seatMm',
+        source: 'house-default',
+        actual: input.seatMm,
+        limit: 1.3 * input.holeMm,
+        good: 'The seat opens wide enough to hold once its face is filed flush.',
+        bad: `A seat of under ${formatPlain(1.3 * input.holeMm, 2)} mm hardly holds: file it flush and it pulls through.`,
+      }),
+      limitCheck({
+        code: 'free-end',
+        ok: slender <= 1.5,
+        level: slender > 2 ? 'stop' : 'warn',
+        field: 'thicknessMm',
+        source: 'bench-practice',
+        actual: outMm,
+        limit: 1.5 * input.thicknessMm,
+        good: 'The free end is short enough to drive in without bending.',
+        bad: `${formatPlain(outMm, 2)} mm stands free on ${formatPlain(input.thicknessMm, 2)} mm wire: it bends. Shallower seats, or thicker wire.`,
+      }),
+      edgeCheck(input),
+      {
+        level: 'note',
+        code: 'same-metal',
+        source: 'bench-practice',
+        message:
+          'Wire of the same metal as the face, or it shows as a dot. Drive it in from both sides, then file and sand it flush; patina, if any, after.',
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 1.5),
+    views: [
+      stackView(
+        input,
+        {
+          outline: [
+            [-s, 0],
+            [s, 0],
+            [h, e],
+            [h, grip - e],
+            [s, grip],
+            [-s, grip],
+            [-h, grip - e],
+            [-h, e],
+          ],
+          widthMm: input.seatMm,
+          title: 'Stack with its two seats',
+        },
+        {
+          dimensions: [{ from: [-s, grip], to: [s, grip], offset: 1.4, text: `seat ${formatPlain(input.seatMm, 2)}` }],
+          handles: [{ field: 'seatMm', label: 'seat', at: [s, grip], along: [1, 0], gain: 2 }],
+        },
+      ),
+    ],
+    route: [
+      { op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } },
+      { op: 'drill', params: { diameterMm: Math.min(20, input.seatMm) } },
+      { op: 'anneal', params: {} },
+      { op: 'saw', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },
+      { op: 'planish', params: { thinnedFraction: 0.3, what: 'the wire into both seats' }, target },
+      { op: 'file', params: { what: 'both ends flush' } },
+      { op: 'finish', params: {}, target },
+    ],
+    learns: { target, blankPerMm: perMm },
+    method: `hidden rivet, ${FILL_TEXTS[school].title.toLowerCase()}`,
+  })
+}
+
+export const rivetHidden = defineForm({
+  id: 'rivet-hidden',
+  title: 'Hidden rivet',
+  summary: 'Wire driven into cone seats and filed flush: how much it takes to fill them, and whether the seat will hold.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { thicknessMm: '16 ga', alloy: 'yellow-brass-c260', upperMm: 1.2, lowerMm: 1.2, holeMm: 1.3, seatMm: 2, depthMm: 0.6 },
+  ask: { words: ['hidden rivet', 'flush rivet'], sizes: ['upperMm', 'lowerMm'] },
+  plan: planHidden,
+})

@@ -1,0 +1,204 @@
+import * as z from 'zod'
+import { rectangleOutline } from '../../../geometry/outline'
+import { headStickOutMm } from '../../../tables/rivets/rivets'
+import type { Bench } from '../../../toolwall/tools'
+import { lengthMm, thicknessMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { answerOf, completePlan, hazardNotes, lengthBlank, limitCheck, measuringBand, schoolChoice } from '../../common/plan-kit'
+import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const FLARE_TEXTS = {
+  'half-tube': {
+    title: 'Half the tube, 1 mm at most',
+    why: 'What flares over without splitting: half the tube’s width on each side, never over a millimetre.',
+  },
+  'one-millimetre': { title: 'One millimetre', why: 'The bench rule for tubes of 2 mm and more; splits a narrow or hard tube.' },
+  'two-walls': { title: 'Two walls', why: 'A low rim that only holds: for thin sheet and soft stones, two thicknesses of the wall.' },
+} as const
+type Flare = keyof typeof FLARE_TEXTS
+
+const input = z
+  .strictObject({
+    tubeMm: lengthMm({ label: 'Tube, outside', min: 0.8, max: 12 }),
+    thicknessMm: thicknessMm({ label: 'Wall', min: 0.1, max: 3 }),
+    alloy: commonFields.alloy(),
+    ...stackFields,
+    passageMm: lengthMm({
+      label: 'Passage inside the ring',
+      min: 0,
+      max: 200,
+      help: 'Room there to push the rivet through; 0 where it is open.',
+    }).default(0),
+    ...closingFields(0.1),
+    schools: schoolsField({ flare: ['half-tube', 'one-millimetre', 'two-walls'] }),
+  })
+  .refine((value) => value.tubeMm > 2.2 * value.thicknessMm, {
+    path: ['thicknessMm'],
+    error: 'Wall: it leaves no bore; a little under half the tube at most',
+  })
+  .refine((value) => value.holeMm >= value.tubeMm - 0.02, {
+    path: ['holeMm'],
+    error: 'Hole: it is smaller than the tube; it must be as large at least',
+  })
+type Input = OutputOf<typeof input>
+
+function flareOf({ tubeMm, thicknessMm: wall }: Input, school: Flare): number {
+  if (school === 'two-walls') return 2 * wall
+  return school === 'half-tube' ? headStickOutMm('tube', tubeMm, 0) : 1
+}
+
+function lengthOf(log: WorkingLog, input: Input, school: Flare): number {
+  return derive(log, {
+    label: FLARE_TEXTS[school].title,
+    formula: 'G + 2·f',
+    unit: 'mm',
+    source: 'bench-practice',
+    given: [given('G', 'grip', gripOf(log, input)), given('f', 'out each side', flareOf(input, school))],
+  })
+}
+
+function passageChecks(input: Input, cutMm: number, roughMm: number) {
+  if (input.passageMm === 0) return []
+  return [
+    limitCheck({
+      code: 'passage',
+      ok: cutMm < input.passageMm,
+      level: 'stop' as const,
+      field: 'passageMm',
+      source: 'closed-form' as const,
+      actual: cutMm,
+      limit: input.passageMm,
+      good: `It passes inside the ring with ${formatPlain(input.passageMm - cutMm, 2)} mm to spare.`,
+      bad: `${formatPlain(cutMm, 2)} mm does not pass through ${formatPlain(input.passageMm, 2)} mm: flare the outer end first and cut in two goes.`,
+    }),
+    {
+      level: 'note' as const,
+      code: 'two-cuts',
+      source: 'bench-practice' as const,
+      message: `In two goes: head one end in a jig, cut roughly at ${formatPlain(Math.min(roughMm, input.passageMm - 0.5), 1)} mm, thread it, mark it where it stands, take it out and cut to ${formatPlain(cutMm, 2)} mm.`,
+    },
+  ]
+}
+
+function planTubeRivet(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const school = input.schools.flare
+  const reckonedMm = lengthOf(log, input, school)
+  const flare = flareOf(input, school)
+  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const middle = input.tubeMm - input.thicknessMm
+  const rimMm = derive(log, {
+    label: 'Rim across, laid flat',
+    formula: '√(D^2 + 4·(D − t)·f)',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('D', 'tube', input.tubeMm), given('t', 'wall', input.thicknessMm), given('f', 'out', flare)],
+    note: 'The wall that stood out lies down round the hole, its volume and thickness kept.',
+  })
+  const grip = gripOf([], input)
+  const rimSlope = (4 * middle) / (2 * 2 * rimMm)
+  const strain = (rimMm - input.tubeMm) / input.tubeMm
+  const target = { dimension: 'rimMm', label: 'Rim across', valueMm: rimMm, plusMinusMm: 0.3 }
+  const outer = input.tubeMm / 2
+  const outline = rectangleOutline(input.tubeMm, grip + 2 * flare).map(([x, y]) => [x - outer, y - flare] as const)
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [
+      lengthBlank(input, bench, {
+        name: 'tube rivet',
+        stock: 'tube',
+        lengthMm: answer.markAt,
+        heightMm: input.tubeMm,
+        sectionMm2: Math.PI * middle * input.thicknessMm,
+      }),
+    ],
+    results: {
+      gripMm: { value: grip, unit: 'mm' },
+      flareMm: { value: flare, unit: 'mm' },
+      rimMm: { value: rimMm, unit: 'mm' },
+      boreMm: { value: input.tubeMm - 2 * input.thicknessMm, unit: 'mm' },
+    },
+    choice: schoolChoice('flare', 'How much stands out to flare', school, FLARE_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [
+      { input: 'length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 * rimSlope, 2)} mm on each rim` },
+      { input: 'stack', change: '+ 0.1 mm', effect: '+ 0.1 mm of tube' },
+    ],
+    checks: [
+      limitCheck({
+        code: 'rim-split',
+        ok: strain <= 0.6,
+        level: 'warn',
+        field: 'tubeMm',
+        source: 'house-default',
+        actual: rimMm,
+        limit: 1.6 * input.tubeMm,
+        good: 'The rim opens little enough to flare without splitting, if it is soft.',
+        bad: `The rim would open by ${formatPlain(100 * strain, 0)} %: it splits. Less out, or anneal between two goes.`,
+      }),
+      limitCheck({
+        code: 'rim-holds',
+        ok: rimMm >= input.holeMm + 0.4,
+        level: 'warn',
+        field: 'holeMm',
+        source: 'bench-practice',
+        actual: rimMm,
+        limit: input.holeMm + 0.4,
+        good: `The rim laps the hole by ${formatPlain((rimMm - input.holeMm) / 2, 2)} mm all round.`,
+        bad: 'The rim hardly laps the hole: a snugger hole, or more tube out.',
+      }),
+      edgeCheck(input),
+      ...passageChecks(input, answer.markAt, answer.markAt + 4),
+      {
+        level: 'note',
+        code: 'flare-both',
+        source: 'bench-practice',
+        message:
+          'Anneal the ends, file them flat and square. Flare a little with a ball or centre punch, turn over, the other side, and only then lay both rims down.',
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 1.5),
+    views: [
+      stackView(
+        input,
+        { outline, widthMm: input.tubeMm, title: 'Stack and tube' },
+        {
+          dimensions: [
+            { from: [-outer, -flare], to: [outer, -flare], offset: -1.6, text: `tube ${formatPlain(input.tubeMm, 2)}` },
+            { from: [-outer, grip + flare], to: [-outer, grip], offset: -1.4, text: `${formatPlain(flare, 2)} out` },
+          ],
+          handles: [{ field: 'upperMm', label: 'upper sheet', at: [outer, grip], along: [0, 1], gain: 1 }],
+        },
+      ),
+    ],
+    route: [
+      { op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } },
+      { op: 'file', params: { what: 'the burr off both sides' } },
+      { op: 'saw', params: { what: 'the tube, in a tube holder', cutMm: Math.max(0.5, answer.markAt) } },
+      { op: 'anneal', params: {} },
+      { op: 'file', params: { what: 'its ends flat' } },
+      { op: 'planish', params: { thinnedFraction: 0.15, what: 'both rims over, a little each side' }, target },
+      { op: 'finish', params: {}, target },
+    ],
+    learns: { target, blankPerMm: 1 / rimSlope },
+    method: `tube rivet, ${FLARE_TEXTS[school].title.toLowerCase()}`,
+  })
+}
+
+export const rivetTube = defineForm({
+  id: 'rivet-tube',
+  title: 'Tube rivet',
+  summary: 'A length of tube flared on both sides: how long to cut, whether its rim splits or holds, and whether it passes inside a ring.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { tubeMm: 2.4, thicknessMm: 0.3, alloy: 'sterling-925', upperMm: 0.9, lowerMm: 1.2, holeMm: 2.45 },
+  ask: { words: ['tube rivet', 'eyelet'], sizes: ['tubeMm', 'upperMm', 'lowerMm'] },
+  plan: planTubeRivet,
+})

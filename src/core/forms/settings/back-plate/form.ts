@@ -1,0 +1,208 @@
+import * as z from 'zod'
+import { netAreaMm2, setOffMm } from '../../../geometry/outline'
+import type { Bench } from '../../../toolwall/tools'
+import { lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  namedIn,
+  region,
+  schoolChoice,
+  sheetBlank,
+  stroke,
+  view,
+} from '../../common/plan-kit'
+import { flatRoute } from '../../common/routes'
+import { cornerFits, notTurned, STONE_CORNER, STONE_TURNED, stoneFields, stoneOutline, stoneShape } from '../../common/stone'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const EDGE_TEXTS = {
+  flush: {
+    title: 'Flush with the wall',
+    why: 'The plate is filed back to the wall after soldering; a little is left outside to stand solder on.',
+    formula: 'a + 2·w + 2·c',
+  },
+  ledge: {
+    title: 'A ledge round it',
+    why: 'A border stays outside the wall, for beads, twisted wire or a pattern.',
+    formula: 'a + 2·w + 2·b + 2·c',
+  },
+} as const
+type Edge = keyof typeof EDGE_TEXTS
+
+const input = z
+  .strictObject({
+    shape: stoneShape(),
+    ...stoneFields,
+    wallMm: lengthMm({ label: 'Wall of the bezel', min: 0.1, max: 3 }).default(0.3),
+    borderMm: lengthMm({ label: 'Ledge outside the wall', min: 0, max: 30 }).default(1.5),
+    ledgeMm: lengthMm({
+      label: 'Ledge under the stone',
+      min: 0,
+      max: 60,
+      help: 'Left round the window; 0 leaves the back closed.',
+    }).default(0),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    cleanUpMm: commonFields.cleanUp(0.5),
+    ...closingFields(0.1),
+    schools: schoolsField({ edge: ['flush', 'ledge'] }),
+  })
+  .refine(notTurned, STONE_TURNED)
+  .refine(cornerFits, STONE_CORNER)
+  .refine((value) => value.ledgeMm === 0 || value.ledgeMm < value.stoneWidthMm / 2 - 0.5, {
+    path: ['ledgeMm'],
+    error: 'Ledge under the stone: no window stays; it must be half a millimetre under half the short way',
+  })
+type Input = OutputOf<typeof input>
+
+function lengthOf(log: WorkingLog, input: Input, school: Edge): number {
+  const { title, formula } = EDGE_TEXTS[school]
+  return derive(log, {
+    label: title,
+    formula,
+    unit: 'mm',
+    source: 'parallel-curve',
+    given: namedIn(formula, [
+      given('a', 'stone, long way', input.stoneLengthMm),
+      given('w', 'wall', input.wallMm),
+      given('b', 'ledge outside', input.borderMm),
+      given('c', 'clean-up', input.cleanUpMm),
+    ]),
+  })
+}
+
+function planBackPlate(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const school = input.schools.edge
+  const reckonedMm = lengthOf(log, input, school)
+  const answer = answerOf(log, input, 'cut length over all', reckonedMm)
+  const stone = stoneOutline(input)
+  const outer = (answer.markAt - input.stoneLengthMm) / 2
+  const outline = setOffMm(stone, outer)
+  const window = input.ledgeMm > 0 ? [[...setOffMm(stone, -input.ledgeMm)].reverse()] : []
+  const windowLongMm = input.ledgeMm > 0 ? input.stoneLengthMm - 2 * input.ledgeMm : 0
+  const areaMm2 = netAreaMm2(outline, window)
+  const finishedMm = reckonedMm - 2 * input.cleanUpMm
+  const target = { dimension: 'lengthMm', label: 'Plate over all', valueMm: finishedMm, plusMinusMm: 0.2 }
+  const [a, b] = [answer.markAt / 2, input.stoneWidthMm / 2 + outer]
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'back plate', outline, holes: window, areaMm2 })],
+    results: {
+      windowMm: { value: windowLongMm, unit: 'mm' },
+      acrossMm: { value: 2 * b, unit: 'mm' },
+      finishedMm: { value: finishedMm, unit: 'mm' },
+      areaMm2: { value: areaMm2, unit: 'mm2' },
+    },
+    choice: schoolChoice('edge', 'Where the plate ends', school, EDGE_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [{ input: 'ledge or clean-up', change: '+ 0.1 mm', effect: '+ 0.2 mm over all' }],
+    checks: [
+      limitCheck({
+        code: 'solder-shelf',
+        ok: school === 'ledge' || input.cleanUpMm >= 0.4,
+        level: 'warn',
+        field: 'cleanUpMm',
+        source: 'bench-practice',
+        actual: input.cleanUpMm,
+        limit: 0.4,
+        good: 'There is room outside the wall to stand solder on.',
+        bad: 'Leave half a millimetre outside the wall, or there is nowhere to stand the solder.',
+      }),
+      ...(input.ledgeMm > 0
+        ? [
+            limitCheck({
+              code: 'stone-ledge',
+              ok: input.ledgeMm >= 1,
+              level: 'warn' as const,
+              field: 'ledgeMm',
+              source: 'bench-practice' as const,
+              actual: input.ledgeMm,
+              limit: 1,
+              good: `The stone rests on ${formatPlain(input.ledgeMm, 2)} mm of ledge all round.`,
+              bad: `A ledge of ${formatPlain(input.ledgeMm, 2)} mm hardly holds a stone: 1 mm is the usual least.`,
+            }),
+            {
+              level: 'note' as const,
+              code: 'spare-disc',
+              source: 'bench-practice' as const,
+              message: `The window gives back a piece ${formatPlain(windowLongMm, 2)} mm long: worth keeping.`,
+            },
+          ]
+        : [
+            {
+              level: 'note' as const,
+              code: 'closed-back',
+              source: 'bench-practice' as const,
+              message: 'A closed back: try the stone with a thread under it, so that it comes out again.',
+            },
+          ]),
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 1),
+    views: [
+      view('blank', 'Blank', {
+        shapes: [
+          region(setOffMm(stone, finishedMm / 2 - input.stoneLengthMm / 2), window),
+          stroke('scribe', ...stone, stone[0] ?? [0, 0]),
+          stroke('saw', ...outline, outline[0] ?? [0, 0]),
+        ],
+        dimensions: [
+          { from: [-a, -b], to: [a, -b], offset: -2, text: `saw outside at ${formatPlain(answer.markAt, 2)}` },
+          { from: [a, -b], to: [a, b], offset: -1.2, text: formatPlain(2 * b, 2) },
+          ...(windowLongMm > 0
+            ? [
+                {
+                  from: [-windowLongMm / 2, 0] as const,
+                  to: [windowLongMm / 2, 0] as const,
+                  offset: 0,
+                  text: `saw inside, ${formatPlain(windowLongMm, 2)}`,
+                },
+              ]
+            : []),
+        ],
+        handles: [{ field: 'stoneLengthMm', label: 'long way', at: [input.stoneLengthMm / 2, 0], along: [1, 0], gain: 2 }],
+      }),
+    ],
+    route: [
+      ...(window.length > 0
+        ? [
+            { op: 'drill' as const, params: { diameterMm: 1 } },
+            { op: 'saw' as const, params: { what: 'the window, inside its line' } },
+          ]
+        : []),
+      ...flatRoute('the plate', answer.markAt, target),
+    ],
+    learns: { target, blankPerMm: 1 },
+    method: `back plate, ${EDGE_TEXTS[school].title.toLowerCase()}`,
+  })
+}
+
+export const backPlate = defineForm({
+  id: 'back-plate',
+  title: 'Back plate of a bezel',
+  summary: 'The plate a bezel stands on: flush or with a ledge for decoration, closed or with a window and a ledge under the stone.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: {
+    shape: 'oval',
+    stoneLengthMm: 16,
+    stoneWidthMm: 12,
+    alloy: 'sterling-925',
+    thicknessMm: '22 ga',
+    ledgeMm: 2,
+    schools: { edge: 'ledge' },
+  },
+  ask: { words: ['back plate', 'base plate'], sizes: ['stoneLengthMm', 'stoneWidthMm'] },
+  plan: planBackPlate,
+})

@@ -1,0 +1,218 @@
+import * as z from 'zod'
+import { rectangleOutline, setOffMm } from '../../../geometry/outline'
+import type { Bench } from '../../../toolwall/tools'
+import { lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  sheetBlank,
+  stripView,
+  stroke,
+  view,
+} from '../../common/plan-kit'
+import { closedRoute } from '../../common/routes'
+import { cornerFits, notTurned, roundStoneMm, STONE_CORNER, STONE_TURNED, stoneFields, stoneOutline, stoneShape } from '../../common/stone'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const REPEAT_TEXTS = {
+  nearest: {
+    title: 'Whole repeats, nearest',
+    why: 'The pattern closes on itself; the stone sits a little loose or a little tight.',
+    formula: 'p·max(1, N)',
+  },
+  over: {
+    title: 'Whole repeats, over',
+    why: 'Never too small for the stone: the wall is pressed in until it touches.',
+    formula: 'p·max(1, N)',
+  },
+  plain: {
+    title: 'By the stone alone',
+    why: 'An exact fit; the pattern breaks at the seam, which goes where it shows least.',
+    formula: 'L',
+  },
+} as const
+type Repeat = keyof typeof REPEAT_TEXTS
+
+const input = z
+  .strictObject({
+    shape: stoneShape(),
+    ...stoneFields,
+    patternMm: lengthMm({ label: 'One repeat of the pattern', min: 0.3, max: 30, help: 'Along the gallery strip.' }),
+    galleryMm: lengthMm({ label: 'Gallery, high', min: 0.5, max: 30 }).default(3),
+    turnMm: lengthMm({ label: 'Stone turns in at', min: 0.1, max: 50 }).default(1.2),
+    bearingMm: lengthMm({ label: 'Bearing inside, from below', min: 0, max: 20, help: 'What the stone stands on.' }).default(1),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness('Wall'),
+    easeMm: lengthMm({ label: 'Ease on the size', min: 0, max: 1 }).default(0.05),
+    ...closingFields(0.1),
+    schools: schoolsField({ repeat: ['nearest', 'over', 'plain'] }),
+  })
+  .refine(notTurned, STONE_TURNED)
+  .refine(cornerFits, STONE_CORNER)
+type Input = OutputOf<typeof input>
+
+function exactOf(log: WorkingLog, input: Input): number {
+  return derive(log, {
+    label: 'Round the stone, middle of the wall',
+    formula: 'P + π·(t + e)',
+    unit: 'mm',
+    source: 'parallel-curve',
+    given: [
+      given('P', 'round the stone', roundStoneMm(log, input)),
+      given('t', 'wall', input.thicknessMm),
+      given('e', 'ease', input.easeMm),
+    ],
+  })
+}
+
+const repeatsOf = (school: Repeat, repeats: number) => (school === 'over' ? Math.ceil(repeats - 1e-9) : Math.round(repeats))
+
+function lengthOf(log: WorkingLog, input: Input, school: Repeat): number {
+  const exact = exactOf(log, input)
+  const { title, formula } = REPEAT_TEXTS[school]
+  if (school === 'plain')
+    return derive(log, { label: title, formula, unit: 'mm', source: 'parallel-curve', given: [given('L', 'round the stone', exact)] })
+  return derive(log, {
+    label: title,
+    formula,
+    unit: 'mm',
+    source: 'bench-practice',
+    given: [given('p', 'one repeat', input.patternMm), given('N', 'repeats', repeatsOf(school, exact / input.patternMm), 'count')],
+  })
+}
+
+function planGallery(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const reckonedMm = lengthOf(log, input, input.schools.repeat)
+  const exact = exactOf([], input)
+  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const looseMm = derive(log, {
+    label: 'Room round the stone',
+    formula: '(L − X)/π + e',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('L', 'cut', reckonedMm), given('X', 'exact', exact), given('e', 'ease', input.easeMm)],
+    note: 'On the size: half of it on each side.',
+  })
+  const over = input.galleryMm - input.bearingMm - input.turnMm
+  const stone = stoneOutline(input)
+  const a = input.stoneLengthMm / 2
+  const marks = Math.min(80, Math.floor(answer.markAt / input.patternMm))
+  const target = { dimension: 'cutLengthMm', label: 'Cut length', valueMm: reckonedMm, plusMinusMm: 0.2 }
+  const strip = stripView(answer.markAt, input.galleryMm, {
+    length: `cut ${formatPlain(answer.markAt, 2)}`,
+    width: `${formatPlain(input.galleryMm, 2)} high`,
+  })
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'gallery', outline: rectangleOutline(answer.markAt, input.galleryMm) })],
+    results: {
+      exactMm: { value: exact, unit: 'mm' },
+      repeatsCount: { value: answer.markAt / input.patternMm, unit: 'count' },
+      roomMm: { value: looseMm, unit: 'mm' },
+      overTheTurnMm: { value: over, unit: 'mm' },
+    },
+    choice: schoolChoice('repeat', 'How the pattern closes', input.schools.repeat, REPEAT_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [
+      {
+        input: 'one repeat',
+        change: '+ 0.05 mm',
+        effect: `+ ${formatPlain((0.05 * reckonedMm) / input.patternMm, 2)} mm over all repeats`,
+      },
+      { input: 'cut length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / Math.PI, 2)} mm on the fit of the stone` },
+    ],
+    checks: [
+      limitCheck({
+        code: 'gallery-fit',
+        ok: looseMm >= 0 && looseMm <= 0.35,
+        level: 'warn',
+        field: 'patternMm',
+        source: 'house-default',
+        actual: looseMm,
+        limit: 0.35,
+        good: `The stone has ${formatPlain(looseMm, 2)} mm of room on its size.`,
+        bad:
+          looseMm < 0
+            ? `${formatPlain(-looseMm, 2)} mm too tight: the stone does not go in. One repeat more, or the fit by the stone alone.`
+            : `${formatPlain(looseMm, 2)} mm loose: the wall has to be pressed in all round, or cut by the stone alone.`,
+      }),
+      limitCheck({
+        code: 'bezel-height',
+        ok: over >= 0.3 && over <= 1.5,
+        level: 'warn',
+        field: 'galleryMm',
+        source: 'house-default',
+        actual: over,
+        limit: 0.5,
+        good: `${formatPlain(over, 2)} mm stands over the turn of the stone.`,
+        bad: `${formatPlain(over, 2)} mm stands over the turn of the stone; 0.3 to 1.5 holds it without hiding it.`,
+      }),
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
+    views: [
+      view('plan', 'Stone and wall', {
+        shapes: [region(setOffMm(stone, input.thicknessMm), [[...stone].reverse()])],
+        dimensions: [
+          {
+            from: [-a, -input.stoneWidthMm / 2],
+            to: [a, -input.stoneWidthMm / 2],
+            offset: -2,
+            text: `stone ${formatPlain(input.stoneLengthMm, 2)}`,
+          },
+        ],
+        handles: [{ field: 'stoneLengthMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 }],
+      }),
+      {
+        ...strip,
+        shapes: [
+          ...strip.shapes,
+          ...Array.from({ length: marks }, (_, i) =>
+            stroke('scribe', [(i + 1) * input.patternMm, 0], [(i + 1) * input.patternMm, input.galleryMm]),
+          ),
+        ],
+      },
+    ],
+    route: closedRoute({
+      what: 'the gallery',
+      cutMm: answer.markAt,
+      insideRadiusMm: input.stoneWidthMm / 2,
+      on: 'a bezel mandrel',
+      target,
+    }),
+    regions: ['outside', 'inside'],
+    learns: { target, blankPerMm: 1 },
+    method: `gallery bezel, ${REPEAT_TEXTS[input.schools.repeat].title.toLowerCase()}`,
+  })
+}
+
+export const bezelGallery = defineForm({
+  id: 'bezel-gallery',
+  title: 'Gallery bezel',
+  summary: 'A patterned wall round a stone: how many whole repeats close on it, how loose that leaves the stone, how high it stands.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: {
+    shape: 'oval',
+    stoneLengthMm: 14,
+    stoneWidthMm: 10,
+    patternMm: 1.6,
+    alloy: 'fine-silver',
+    thicknessMm: '26 ga',
+    galleryMm: 3.2,
+  },
+  ask: { words: ['gallery', 'gallery bezel'], sizes: ['stoneLengthMm', 'stoneWidthMm', 'patternMm'] },
+  plan: planGallery,
+})

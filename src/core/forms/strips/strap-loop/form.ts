@@ -1,0 +1,208 @@
+import * as z from 'zod'
+import { circleOutline, rectangleOutline, roundedRectangle, setOffMm } from '../../../geometry/outline'
+import type { Bench } from '../../../toolwall/tools'
+import { count, lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  sheetBlank,
+  stripView,
+  stroke,
+  view,
+} from '../../common/plan-kit'
+import { closedRoute } from '../../common/routes'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const JOIN_TEXTS = {
+  butt: { title: 'Soldered end to end', why: 'The ends meet at the back and are soldered: nothing is added.' },
+  lap: { title: 'Lapped and riveted', why: 'The ends lie over one another behind the strap: no heat near the leather.' },
+} as const
+type Join = keyof typeof JOIN_TEXTS
+
+const input = z
+  .strictObject({
+    strapMm: lengthMm({ label: 'Strap, wide', min: 3, max: 120 }),
+    leatherMm: lengthMm({ label: 'Leather, thick', min: 0.5, max: 10 }),
+    easeMm: lengthMm({ label: 'Ease all over', min: 0, max: 5 }).default(0.5),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    widthMm: lengthMm({ label: 'Loop, wide', min: 1, max: 40 }).default(5),
+    radiusMm: lengthMm({ label: 'Corner radius inside', min: 0, max: 10 }).default(0.5),
+    lapMm: lengthMm({ label: 'Lap', min: 2, max: 60, help: 'For a riveted loop.' }).default(8),
+    tongueMm: lengthMm({
+      label: 'Tongue of the buckle',
+      min: 0.5,
+      max: 12,
+      help: 'Its wire: the slot in the leather lets it through.',
+    }).default(2.4),
+    slotMm: lengthMm({ label: 'Slot, long', min: 3, max: 80 }).default(16),
+    holeCount: count({ label: 'Size holes', min: 1, max: 15 }).default(5),
+    holePitchMm: lengthMm({ label: 'Between size holes', min: 5, max: 80 }).default(20),
+    ...closingFields(0.5),
+    schools: schoolsField({ join: ['butt', 'lap'] }),
+  })
+  .refine((value) => value.slotMm > value.tongueMm + 1, { path: ['slotMm'], error: 'Slot, long: it must be longer than its two end holes' })
+type Input = OutputOf<typeof input>
+
+const insideOf = ({ strapMm, leatherMm, easeMm }: Input) => [strapMm + easeMm, 2 * leatherMm + easeMm] as const
+
+function lengthOf(log: WorkingLog, input: Input, school: Join): number {
+  const [wide, high] = insideOf(input)
+  const r = Math.min(input.radiusMm, high / 2)
+  return derive(log, {
+    label: JOIN_TEXTS[school].title,
+    formula: school === 'lap' ? '2·(a + b) − 8·r + 2·π·r + π·t + l' : '2·(a + b) − 8·r + 2·π·r + π·t',
+    unit: 'mm',
+    source: 'parallel-curve',
+    given: [
+      given('a', 'inside, strap and ease', wide),
+      given('b', 'inside, two leathers and ease', high),
+      given('r', 'corner radius', r),
+      given('t', 'thickness', input.thicknessMm),
+      ...(school === 'lap' ? [given('l', 'lap', input.lapMm)] : []),
+    ],
+  })
+}
+
+/** The strap with its tongue slot and its row of size holes. */
+function strapView(input: Input) {
+  const holeMm = input.tongueMm + 0.3
+  const lengthMm = input.slotMm + 24 + (input.holeCount + 1) * input.holePitchMm
+  const middle = input.strapMm / 2
+  const hole = (x: number) => [...circleOutline(holeMm / 2)].map(([px, py]) => [px + x, py + middle] as const).reverse()
+  const slot = roundedRectangle(input.slotMm, holeMm, holeMm / 2).map(([x, y]) => [x + 12 + input.slotMm / 2, y + middle] as const)
+  const first = input.slotMm + 24
+  return view('strap', 'The strap that goes with it', {
+    shapes: [
+      region(rectangleOutline(lengthMm, input.strapMm), [
+        [...slot].reverse(),
+        ...Array.from({ length: input.holeCount }, (_, i) => hole(first + i * input.holePitchMm)),
+      ]),
+      stroke('scribe', [12 + input.slotMm / 2, 0], [12 + input.slotMm / 2, input.strapMm]),
+    ],
+    dimensions: [
+      { from: [12, 0], to: [12 + input.slotMm, 0], offset: -1.6, text: `slot ${formatPlain(input.slotMm, 1)}` },
+      ...(input.holeCount > 1
+        ? [
+            {
+              from: [first, 0] as const,
+              to: [first + input.holePitchMm, 0] as const,
+              offset: -1.6,
+              text: `every ${formatPlain(input.holePitchMm, 1)}`,
+            },
+          ]
+        : []),
+    ],
+  })
+}
+
+function planLoop(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const reckonedMm = lengthOf(log, input, input.schools.join)
+  const bridgeMm = derive(log, {
+    label: 'Bridge between the slot’s end holes',
+    formula: 's − (w + 0.3)',
+    unit: 'mm',
+    source: 'bench-practice',
+    given: [given('s', 'slot', input.slotMm), given('w', 'tongue', input.tongueMm)],
+    note: 'Punch a hole at each end, then cut along both sides from hole to hole.',
+  })
+  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const [wide, high] = insideOf(input)
+  const inside = roundedRectangle(wide, high, Math.max(0.02, Math.min(input.radiusMm, high / 2)))
+  const target = { dimension: 'insideMm', label: 'Inside, strap way', valueMm: wide, plusMinusMm: 0.5 }
+  const holeMm = input.tongueMm + 0.3
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'loop', outline: rectangleOutline(answer.markAt, input.widthMm) })],
+    results: {
+      insideWideMm: { value: wide, unit: 'mm' },
+      insideHighMm: { value: high, unit: 'mm' },
+      slotBridgeMm: { value: bridgeMm, unit: 'mm' },
+      leatherHoleMm: { value: holeMm, unit: 'mm' },
+      holeRowMm: { value: (input.holeCount - 1) * input.holePitchMm, unit: 'mm' },
+    },
+    choice: schoolChoice('join', 'How it closes', input.schools.join, JOIN_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [
+      { input: 'leather', change: '+ 0.5 mm', effect: '+ 2 mm of length: two thicknesses, both sides' },
+      { input: 'strap', change: '+ 1 mm', effect: '+ 2 mm of length' },
+    ],
+    checks: [
+      limitCheck({
+        code: 'size-hole-web',
+        ok: input.holePitchMm >= holeMm + 4,
+        level: 'warn',
+        field: 'holePitchMm',
+        source: 'bench-practice',
+        actual: input.holePitchMm,
+        limit: holeMm + 4,
+        good: 'There is leather enough between the size holes.',
+        bad: `Less than 4 mm of leather between the holes tears: ${formatPlain(holeMm + 4, 1)} mm from hole to hole at least.`,
+      }),
+      {
+        level: 'note',
+        code: 'leather-order',
+        source: 'bench-practice',
+        message: 'Pare the fold, punch the slot, put the loop on, sew the buckle in, and punch the size holes last, when the fit is known.',
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 4, Math.PI),
+    views: [
+      view('section', 'The loop round two leathers', {
+        shapes: [
+          region(setOffMm(inside, input.thicknessMm), [[...inside].reverse()]),
+          stroke('centre', [-input.strapMm / 2, 0], [input.strapMm / 2, 0]),
+        ],
+        dimensions: [
+          { from: [-wide / 2, -high / 2], to: [wide / 2, -high / 2], offset: -2.4, text: `${formatPlain(wide, 2)} inside` },
+          {
+            from: [wide / 2 + input.thicknessMm, -high / 2],
+            to: [wide / 2 + input.thicknessMm, high / 2],
+            offset: -1.2,
+            text: formatPlain(high, 2),
+          },
+        ],
+        handles: [{ field: 'strapMm', label: 'strap', at: [wide / 2, 0], along: [1, 0], gain: 2 }],
+      }),
+      stripView(answer.markAt, input.widthMm, {
+        length: `cut ${formatPlain(answer.markAt, 1)}`,
+        width: `${formatPlain(input.widthMm, 1)} wide`,
+      }),
+      strapView(input),
+    ],
+    route: closedRoute({
+      what: 'the strip',
+      cutMm: answer.markAt,
+      insideRadiusMm: Math.max(0.2, input.radiusMm),
+      on: 'a block of two leathers',
+      target,
+    }).filter((step) => input.schools.join === 'butt' || (step.op !== 'solder' && step.op !== 'pickle')),
+    regions: ['outside', 'inside'],
+    learns: { target, blankPerMm: 2 },
+    method: `strap loop, ${JOIN_TEXTS[input.schools.join].title.toLowerCase()}`,
+  })
+}
+
+export const strapLoop = defineForm({
+  id: 'strap-loop',
+  title: 'Strap loop and its leather',
+  summary: 'A metal keeper round two thicknesses of strap, and the slot and size holes the leather needs.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { strapMm: 24, leatherMm: 2.6, alloy: 'yellow-brass-c260', thicknessMm: '20 ga', widthMm: 6 },
+  ask: { words: ['strap loop', 'keeper', 'belt loop'], sizes: ['strapMm', 'leatherMm'] },
+  plan: planLoop,
+})

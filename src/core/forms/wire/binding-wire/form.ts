@@ -1,0 +1,154 @@
+import * as z from 'zod'
+import { rectangleOutline } from '../../../geometry/outline'
+import type { Bench } from '../../../toolwall/tools'
+import { count, lengthMm, thicknessMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  stripView,
+  stroke,
+  view,
+  wireBlank,
+} from '../../common/plan-kit'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const SECTION_TEXTS = {
+  block: {
+    title: 'Round a block',
+    why: 'Two flat sides and two edges: the wire turns square corners, each a quarter of a circle of its own thickness.',
+    formula: '2·(a + b) + π·w',
+  },
+  round: { title: 'Round a tube or ring', why: 'A round or oval section: the wire lies on it all the way.', formula: 'π/2·(a + b) + π·w' },
+} as const
+type Section = keyof typeof SECTION_TEXTS
+
+const input = z.strictObject({
+  acrossMm: lengthMm({ label: 'Across what is bound', min: 1, max: 300 }),
+  throughMm: lengthMm({ label: 'Through it', min: 0.2, max: 300, help: 'The other way across.' }),
+  alloy: commonFields.alloy(),
+  thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 2 }),
+  turnCount: count({ label: 'Bindings', min: 1, max: 40 }).default(2),
+  kinkCount: count({ label: 'Kinks in each', min: 0, max: 8, help: 'Small Z bends that give when the metal grows.' }).default(2),
+  kinkMm: lengthMm({ label: 'Wire in a kink', min: 0, max: 20 }).default(3),
+  twistMm: lengthMm({ label: 'Each end, to twist', min: 5, max: 100 }).default(20),
+  ...closingFields(5),
+  schools: schoolsField({ section: ['block', 'round'] }),
+})
+type Input = OutputOf<typeof input>
+
+function onceOf(log: WorkingLog, input: Input, school: Section): number {
+  const { title, formula } = SECTION_TEXTS[school]
+  return derive(log, {
+    label: title,
+    formula,
+    unit: 'mm',
+    source: 'parallel-curve',
+    given: [given('a', 'across', input.acrossMm), given('b', 'through', input.throughMm), given('w', 'wire', input.thicknessMm)],
+  })
+}
+
+function lengthOf(log: WorkingLog, input: Input, school: Section): number {
+  return derive(log, {
+    label: 'Wire for all bindings',
+    formula: 'n·(P + c·k + 2·e)',
+    unit: 'mm',
+    source: 'bench-practice',
+    given: [
+      given('n', 'bindings', input.turnCount, 'count'),
+      given('P', 'once round', onceOf(log, input, school)),
+      given('c', 'kinks', input.kinkCount, 'count'),
+      given('k', 'wire in a kink', input.kinkMm),
+      given('e', 'end to twist', input.twistMm),
+    ],
+  })
+}
+
+function planBinding(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const school = input.schools.section
+  const reckonedMm = lengthOf(log, input, school)
+  const answer = answerOf(log, input, 'wire to cut', reckonedMm)
+  const eachMm = reckonedMm / input.turnCount
+  const target = { dimension: 'eachMm', label: 'Each binding', valueMm: eachMm, plusMinusMm: 5 }
+  const [a, b] = [input.acrossMm / 2, input.throughMm / 2]
+  const block = rectangleOutline(2 * a, 2 * b).map(([x, y]) => [x - a, y - b] as const)
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [wireBlank(input, bench, { name: 'binding wire', lengthMm: answer.markAt })],
+    results: { eachMm: { value: eachMm, unit: 'mm' }, onceRoundMm: { value: onceOf([], input, school), unit: 'mm' } },
+    choice: schoolChoice('section', 'What it goes round', school, SECTION_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [{ input: 'one binding more', change: '+ 1', effect: `+ ${formatPlain(eachMm, 1)} mm of wire` }],
+    checks: [
+      limitCheck({
+        code: 'kinks-give',
+        ok: input.kinkCount > 0,
+        level: 'warn',
+        field: 'kinkCount',
+        source: 'bench-practice',
+        actual: input.kinkCount,
+        limit: 1,
+        good: 'The kinks give as the metal grows in the flame.',
+        bad: 'Hot metal grows and wire does not: without a kink it cuts into the edges.',
+      }),
+      {
+        level: 'note',
+        code: 'binding-off',
+        source: 'bench-practice',
+        message:
+          'Usually annealed iron: take it off before truing and before the pickle, which iron spoils. The weight shown is that of the metal chosen.',
+      },
+    ],
+    uncertainty: measuringBand(input.measuredWith, 4 * input.turnCount),
+    views: [
+      view('section', 'What is bound, with the wire round it', {
+        shapes: [
+          region(
+            school === 'block'
+              ? block
+              : Array.from({ length: 90 }, (_, i) => [a * Math.cos((i * Math.PI) / 45), b * Math.sin((i * Math.PI) / 45)] as const),
+          ),
+          stroke('tool', ...block.map(([x, y]) => [x * 1.05, y * 1.05] as const), [-a * 1.05, -b * 1.05]),
+        ],
+        dimensions: [
+          { from: [-a, -b], to: [a, -b], offset: -1.8, text: formatPlain(input.acrossMm, 2) },
+          { from: [a, -b], to: [a, b], offset: -1.4, text: formatPlain(input.throughMm, 2) },
+        ],
+        handles: [{ field: 'acrossMm', label: 'across', at: [a, 0], along: [1, 0], gain: 2 }],
+      }),
+      stripView(
+        eachMm,
+        input.thicknessMm,
+        { length: `${formatPlain(eachMm, 1)} each, ${input.turnCount} of it`, width: 'wire' },
+        'Wire of one binding',
+      ),
+    ],
+    route: [
+      { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, answer.markAt) } },
+      { op: 'bend', params: { insideRadiusMm: 0.5, what: 'the kinks and twist the ends' }, target },
+    ],
+    learns: { target, blankPerMm: input.turnCount },
+    method: 'binding wire',
+  })
+}
+
+export const bindingWire = defineForm({
+  id: 'binding-wire',
+  title: 'Binding wire',
+  summary: 'Wire that holds parts together under the torch: how much for so many bindings, with kinks that give.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { acrossMm: 23, throughMm: 9, alloy: 'copper-c110', thicknessMm: 0.6, turnCount: 2 },
+  ask: { words: ['binding wire', 'binding'], sizes: ['acrossMm', 'throughMm'] },
+  plan: planBinding,
+})

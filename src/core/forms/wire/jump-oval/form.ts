@@ -1,0 +1,185 @@
+import * as z from 'zod'
+import { ellipseOutline, roundedRectangle, setOffMm } from '../../../geometry/outline'
+import type { Outline } from '../../../geometry/point'
+import { ellipsePerimeterMm } from '../../../tables/stones/stones'
+import type { Bench } from '../../../toolwall/tools'
+import { lengthMm, thicknessMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  stripView,
+  stroke,
+  view,
+  wireBlank,
+} from '../../common/plan-kit'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const OVAL_TEXTS = {
+  slot: {
+    title: 'Straight sides, round ends',
+    why: 'What round pliers opened inside a ring leave: two half circles of the jaw and two straight sides.',
+  },
+  ellipse: { title: 'An ellipse', why: 'What an oval mandrel leaves: curved all the way round.' },
+} as const
+type Oval = keyof typeof OVAL_TEXTS
+
+const input = z
+  .strictObject({
+    longMm: lengthMm({ label: 'Inside, long way', min: 1, max: 80 }),
+    shortMm: lengthMm({ label: 'Inside, short way', min: 0.6, max: 80 }),
+    alloy: commonFields.alloy(),
+    thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 6 }),
+    kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 1 }).default(0.25),
+    ...closingFields(0.1),
+    schools: schoolsField({ oval: ['slot', 'ellipse'] }),
+  })
+  .refine((value) => value.shortMm <= value.longMm, {
+    path: ['shortMm'],
+    error: 'Inside, short way: it is longer than the long way; turn them round',
+  })
+type Input = OutputOf<typeof input>
+
+function insideOf(log: WorkingLog, { longMm, shortMm }: Input, school: Oval): number {
+  const label = OVAL_TEXTS[school].title
+  if (school === 'ellipse')
+    return note(log, {
+      kind: 'lookup',
+      label,
+      formula: 'ellipse of the two inside sizes, Ramanujan',
+      value: ellipsePerimeterMm(longMm, shortMm),
+      unit: 'mm',
+      source: 'ramanujan',
+    })
+  return derive(log, {
+    label,
+    formula: '2·(a − b) + π·b',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('a', 'inside, long way', longMm), given('b', 'inside, short way', shortMm)],
+  })
+}
+
+/** Wire of one ring: round its inside, and π times the wire. */
+function lengthOf(log: WorkingLog, input: Input, school: Oval): number {
+  return derive(log, {
+    label: 'Wire in one ring',
+    formula: 'P + π·w + k',
+    unit: 'mm',
+    source: 'parallel-curve',
+    given: [
+      given('P', 'round the inside', insideOf(log, input, school)),
+      given('w', 'wire', input.thicknessMm),
+      given('k', 'kerf', input.kerfMm),
+    ],
+    note: 'What the saw takes was wire of the coil.',
+  })
+}
+
+function outlineOf({ longMm, shortMm, schools }: Input): Outline {
+  return schools.oval === 'ellipse' ? ellipseOutline(longMm / 2, shortMm / 2) : roundedRectangle(longMm, shortMm, shortMm / 2)
+}
+
+function planJumpOval(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const reckonedMm = lengthOf(log, input, input.schools.oval)
+  const rodMm = derive(log, {
+    label: 'Rod for the round ring',
+    formula: '(P + k)/π',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('P', 'round the inside', insideOf([], input, input.schools.oval)), given('k', 'kerf', input.kerfMm)],
+    note: 'The round and the oval have the same length round.',
+  })
+  const answer = answerOf(log, input, 'wire for each', reckonedMm)
+  const inside = outlineOf(input)
+  const target = { dimension: 'longMm', label: 'Inside, long way', valueMm: input.longMm, plusMinusMm: 0.2 }
+  const wire = input.thicknessMm
+  const [a, b] = [input.longMm / 2, input.shortMm / 2]
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [wireBlank(input, bench, { name: 'ring', lengthMm: answer.markAt })],
+    results: {
+      rodMm: { value: rodMm, unit: 'mm' },
+      plierMarkMm: { value: input.shortMm, unit: 'mm' },
+      insidePerimeterMm: { value: insideOf([], input, input.schools.oval), unit: 'mm' },
+      outsideLongMm: { value: input.longMm + 2 * wire, unit: 'mm' },
+    },
+    choice: schoolChoice('oval', 'How it is drawn oval', input.schools.oval, OVAL_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [
+      { input: 'rod', change: '+ 0.2 mm', effect: `+ ${formatPlain((0.2 * Math.PI) / 2, 2)} mm on the long way, the short way kept` },
+      { input: 'short way', change: '+ 0.1 mm', effect: `rod + ${formatPlain((0.1 * (Math.PI - 2)) / Math.PI, 3)} mm` },
+    ],
+    checks: [
+      limitCheck({
+        code: 'room-for-two',
+        ok: input.shortMm >= 2 * wire,
+        level: 'warn',
+        field: 'shortMm',
+        source: 'bench-practice',
+        actual: input.shortMm,
+        limit: 2 * wire,
+        good: 'Two rings of this wire lie side by side in it.',
+        bad: `The short way holds less than two wires: links jam; ${formatPlain(2 * wire, 2)} mm at least.`,
+      }),
+      {
+        level: 'note',
+        code: 'plier-mark',
+        source: 'bench-practice',
+        message: `Mark the round jaw where it is ${formatPlain(input.shortMm, 2)} mm across and open every ring at the mark: all come out alike. Keep the seam on a long side, and solder it first: a weak seam snaps.`,
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 2, Math.PI),
+    views: [
+      view('ring', 'Oval and the round it comes from', {
+        shapes: [
+          region(setOffMm(inside, wire), [[...inside].reverse()]),
+          { kind: 'circle', layer: 'tool', centre: [0, 0], radiusMm: rodMm / 2 },
+          stroke('saw', [0, b], [0, b + wire]),
+        ],
+        dimensions: [
+          { from: [-a, 0], to: [a, 0], offset: 0, text: `${formatPlain(input.longMm, 2)} inside` },
+          { from: [a + wire, -b], to: [a + wire, b], offset: -1.2, text: formatPlain(input.shortMm, 2) },
+          { from: [-rodMm / 2, -rodMm / 2], to: [rodMm / 2, -rodMm / 2], offset: -1.8, text: `rod ${formatPlain(rodMm, 2)}` },
+        ],
+        handles: [{ field: 'longMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 }],
+      }),
+      stripView(answer.markAt, wire, { length: `${formatPlain(answer.markAt, 2)} each`, width: 'wire' }, 'One turn, straight'),
+    ],
+    route: [
+      { op: 'anneal', params: {} },
+      { op: 'bend', params: { insideRadiusMm: Math.min(1000, rodMm / 2), what: 'the coil on its rod' } },
+      { op: 'saw', params: { what: 'down the coil' } },
+      { op: 'solder', params: { solder: 'hard-75', what: 'the seam' } },
+      { op: 'pickle', params: {} },
+      { op: 'bend', params: { insideRadiusMm: b, what: 'it oval at the plier mark' }, target },
+      { op: 'finish', params: {}, target },
+    ],
+    regions: ['outside', 'inside'],
+    learns: { target, blankPerMm: 2 },
+    method: `oval ring, ${OVAL_TEXTS[input.schools.oval].title.toLowerCase()}`,
+  })
+}
+
+export const jumpOval = defineForm({
+  id: 'jump-oval',
+  title: 'Oval rings from round',
+  summary: 'Round rings squeezed oval: the rod to wind the round on, the plier mark, the wire of each.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { longMm: 6.4, shortMm: 3.8, alloy: 'sterling-925', thicknessMm: '18 ga' },
+  ask: { words: ['oval ring', 'oval jump ring', 'oval link'], sizes: ['longMm', 'shortMm'] },
+  plan: planJumpOval,
+})
