@@ -6,11 +6,22 @@ import { bead } from './discs/bead/form'
 import { beadRow } from './discs/bead-row/form'
 import { disc } from './discs/disc/form'
 import { dome } from './discs/dome/form'
+import { domeCup } from './discs/dome-cup/form'
+import { domeNotched } from './discs/dome-notched/form'
+import { lentil } from './discs/lentil/form'
 import { washer } from './discs/washer/form'
 import { bentBar } from './plates/bent-bar/form'
+import { buckle } from './plates/buckle/form'
+import { dieBlank } from './plates/die-blank/form'
+import { foldStar } from './plates/fold-star/form'
+import { foldedBox } from './plates/folded-box/form'
+import { holeRow } from './plates/hole-row/form'
 import { plate } from './plates/plate/form'
+import { sectors } from './plates/sectors/form'
 import { ringBand } from './rings/ring-band/form'
 import { ringResize } from './rings/ring-resize/form'
+import { ringStack } from './rings/ring-stack/form'
+import { ringTaper } from './rings/ring-taper/form'
 import { ringWire } from './rings/ring-wire/form'
 import { ringWrap } from './rings/ring-wrap/form'
 import { rivetBall } from './rivets/rivet-ball/form'
@@ -27,6 +38,7 @@ import { stripLinks } from './strips/strip-links/form'
 import { boxTube } from './tubes/box-tube/form'
 import { cone } from './tubes/cone/form'
 import { ferruleD } from './tubes/ferrule-d/form'
+import { tubeOval } from './tubes/tube-oval/form'
 import { tubeRound } from './tubes/tube-round/form'
 import { ball } from './wire/ball/form'
 import { bindingWire } from './wire/binding-wire/form'
@@ -39,6 +51,8 @@ import { jumpRings } from './wire/jump-rings/form'
 /** Every form, family by family. A new one is one folder and one entry here; screens, doors, docs and shared tests follow. */
 export const FORMS = [
   ringBand,
+  ringStack,
+  ringTaper,
   ringWire,
   ringWrap,
   ringResize,
@@ -48,10 +62,14 @@ export const FORMS = [
   cuff,
   disc,
   dome,
+  domeCup,
+  domeNotched,
   bead,
+  lentil,
   beadRow,
   washer,
   tubeRound,
+  tubeOval,
   cone,
   boxTube,
   ferruleD,
@@ -74,7 +92,13 @@ export const FORMS = [
   stripLinks,
   strapLoop,
   plate,
+  buckle,
   bentBar,
+  sectors,
+  holeRow,
+  foldedBox,
+  foldStar,
+  dieBlank,
 ] as const
 
 export type FormId = (typeof FORMS)[number]['id']

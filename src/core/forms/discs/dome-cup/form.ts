@@ -1,0 +1,175 @@
+import * as z from 'zod'
+import { capHalfAngleRad, rimDiameterMm } from '../../../forming/dome'
+import { arcPoints, circleOutline } from '../../../geometry/outline'
+import { DAPPING_PUNCHES_MM } from '../../../tables/tools/dapping'
+import { type Bench, usable } from '../../../toolwall/tools'
+import { lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm } from '../../common/dome-blank'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, sheetBlank, view } from '../../common/plan-kit'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const input = z
+  .strictObject({
+    cupMm: lengthMm({ label: 'Cup of the block, across its sphere', min: 2, max: 120 }),
+    rimMm: lengthMm({ label: 'Dome wanted, across the rim', min: 1, max: 120, help: 'As wide as the cup is a half sphere.' }),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    discMm: lengthMm({ label: 'Disc in hand', min: 1, max: 300, help: 'What dome would it give in this cup?' }).optional(),
+    ...closingFields(0.1),
+    schools: schoolsField({ blank: BLANK_SCHOOLS }),
+  })
+  .refine((value) => value.cupMm > 3 * value.thicknessMm, {
+    path: ['thicknessMm'],
+    error: 'Thickness: it does not go into this cup; a third of the cup at most',
+  })
+  .refine((value) => value.rimMm <= value.cupMm, {
+    path: ['rimMm'],
+    error: 'Dome wanted: a cup makes no dome wider than itself; take a larger cup',
+  })
+  .refine((value) => value.rimMm > 2 * value.thicknessMm, {
+    path: ['rimMm'],
+    error: 'Dome wanted: it must be wider than twice the thickness',
+  })
+type Input = OutputOf<typeof input>
+
+/** The dome's middle of the metal: it lies against the cup with half its thickness inside. */
+function middleOf({ cupMm, rimMm, thicknessMm }: Input) {
+  const radius = (cupMm - thicknessMm) / 2
+  const baseRadiusMm = (rimMm / cupMm) * radius
+  return { radius, mid: { baseRadiusMm, heightMm: radius - Math.sqrt(Math.max(0, radius ** 2 - baseRadiusMm ** 2)) } }
+}
+
+function planDomeCup(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const school = input.schools.blank
+  const { radius, mid } = middleOf(input)
+  derive(log, {
+    label: 'Height, middle of the metal',
+    formula: 'R − √(R^2 − a^2)',
+    unit: 'mm',
+    source: 'spherical-cap',
+    given: [given('R', 'sphere, middle of the metal', radius), given('a', 'half the rim', mid.baseRadiusMm)],
+  })
+  const reckonedMm = domeBlankMm(log, school, mid)
+  const answer = answerOf(log, input, 'cut diameter', reckonedMm)
+  const inHand = input.discMm ?? answer.markAt
+  const largest = 2 * Math.SQRT2 * radius
+  const gives = rimDiameterMm(Math.min(inHand, largest), radius)
+  const half = capHalfAngleRad(mid)
+  const punchMm = input.cupMm - 2 * input.thicknessMm
+  const own = usable(bench.tools, 'punch').map((tool) => tool.size)
+  const punches = own.length > 0 ? own : DAPPING_PUNCHES_MM
+  const nearest = punches.filter((size) => size <= punchMm + 0.05).sort((first, second) => second - first)[0]
+  const target = { dimension: 'rimMm', label: 'Across the rim', valueMm: input.rimMm, plusMinusMm: 0.3 }
+  const perMm = reckonedMm / input.rimMm
+  const centre = [0, mid.heightMm - radius] as const
+  const [from, to] = [Math.PI / 2 - half, Math.PI / 2 + half]
+  const dome = [
+    ...arcPoints(centre, radius + input.thicknessMm / 2, from, to),
+    ...[...arcPoints(centre, Math.max(0.01, radius - input.thicknessMm / 2), from, to)].reverse(),
+  ]
+  const r = answer.markAt / 2
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'disc', outline: circleOutline(r), areaMm2: Math.PI * r * r, circleRadiusMm: r })],
+    results: {
+      heightMm: { value: mid.heightMm + input.thicknessMm / 2, unit: 'mm' },
+      punchAtMostMm: { value: punchMm, unit: 'mm' },
+      rimFromDiscMm: { value: gives, unit: 'mm' },
+      largestDiscMm: { value: largest, unit: 'mm' },
+    },
+    choice: schoolChoice('blank', 'How the blank is reckoned', school, BLANK_TEXTS, (id) => domeBlankMm([], id, mid)),
+    sensitivity: [
+      { input: 'disc', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / perMm, 2)} mm across the rim` },
+      {
+        input: 'cup',
+        change: 'one of + 2 mm',
+        effect: `${formatPlain(2 * Math.hypot(mid.baseRadiusMm, middleOf({ ...input, cupMm: input.cupMm + 2 }).mid.heightMm), 2)} mm of disc by equal area`,
+      },
+    ],
+    checks: [
+      limitCheck({
+        code: 'disc-in-cup',
+        ok: answer.markAt <= input.cupMm,
+        level: 'note',
+        field: 'cupMm',
+        source: 'bench-practice',
+        actual: answer.markAt,
+        limit: input.cupMm,
+        good: 'The disc lies inside the cup from the first blow.',
+        bad: `The disc is wider than the cup: begin in a cup of ${formatPlain(answer.markAt * 1.05, 0)} mm or more and go down by sizes, or its rim creases.`,
+      }),
+      limitCheck({
+        code: 'punch-clears',
+        ok: nearest !== undefined && nearest >= 0.8 * punchMm,
+        level: 'warn',
+        source: 'bench-practice',
+        actual: nearest ?? 0,
+        limit: punchMm,
+        good: `The ${formatPlain(nearest ?? 0, 1)} mm punch leaves room for the metal in this cup.`,
+        bad: `A punch of ${formatPlain(punchMm, 1)} mm at most goes in with this metal, and there is none near it: a smaller one marks the dome.`,
+      }),
+      {
+        level: 'note',
+        code: 'wood-first',
+        source: 'bench-practice',
+        message: 'Begin in wood or in the largest cup; a step too far crumples the rim. Anneal when it rings.',
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 1.2),
+    views: [
+      view('section', 'In its cup', {
+        shapes: [
+          { kind: 'region', layer: 'metal', outer: dome, holes: [] },
+          { kind: 'line', layer: 'tool', points: arcPoints(centre, input.cupMm / 2, 0, Math.PI) },
+        ],
+        dimensions: [
+          { from: [-mid.baseRadiusMm, 0], to: [mid.baseRadiusMm, 0], offset: -1.6, text: `${formatPlain(input.rimMm, 2)} across the rim` },
+          {
+            from: [input.cupMm / 2, centre[1]],
+            to: [input.cupMm / 2, mid.heightMm],
+            offset: -1,
+            text: `cup ${formatPlain(input.cupMm, 1)}`,
+          },
+        ],
+        handles: [{ field: 'rimMm', label: 'rim', at: [input.rimMm / 2, 0], along: [1, 0], gain: 2 }],
+      }),
+      view('blank', 'Blank', {
+        shapes: [
+          { kind: 'region', layer: 'metal', outer: circleOutline(reckonedMm / 2), holes: [] },
+          { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: r },
+        ],
+        dimensions: [{ from: [-r, -r], to: [r, -r], offset: -1.6, text: `saw outside at ${formatPlain(answer.markAt, 2)}` }],
+      }),
+    ],
+    route: [
+      { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
+      { op: 'file', params: { what: 'the rim true' } },
+      { op: 'anneal', params: {} },
+      { op: 'dap', params: { punchMm: Math.max(1, Math.min(120, nearest ?? punchMm)), discMm: Math.max(1, answer.markAt) }, target },
+      { op: 'finish', params: {}, target },
+    ],
+    regions: ['crown', 'rim'],
+    learns: { target, blankPerMm: perMm },
+    method: `in a cup, ${BLANK_TEXTS[school].title.toLowerCase()}`,
+  })
+}
+
+export const domeCup = defineForm({
+  id: 'dome-cup',
+  title: 'Dome by its cup',
+  summary: 'A dome sunk into a cup of the block: the disc for a rim, the dome a disc gives there, the punch that still goes in.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { cupMm: 19, rimMm: 16, alloy: 'copper-c110', thicknessMm: '23 ga' },
+  ask: { words: ['dome in a cup', 'cup dome'], sizes: ['cupMm', 'rimMm'] },
+  plan: planDomeCup,
+})

@@ -1,0 +1,220 @@
+import * as z from 'zod'
+import { capHalfAngleRad, capRadiusMm } from '../../../forming/dome'
+import { subtractRegions } from '../../../geometry/clip'
+import { circleHole, circleOutline, netAreaMm2, rectangleOutline } from '../../../geometry/outline'
+import type { Outline } from '../../../geometry/point'
+import type { Bench } from '../../../toolwall/tools'
+import { choice, lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { domeBlankMm } from '../../common/dome-blank'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  sheetBlank,
+  stroke,
+  view,
+} from '../../common/plan-kit'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const FLAT_TEXTS = {
+  'equal-area': {
+    title: 'Equal area',
+    why: 'Every ring of the dome has the area of its ring of the disc: the crown opens, the rim draws in.',
+  },
+  arc: { title: 'Along the arc', why: 'Nothing stretches from crown to rim; for shallow domes the two agree.' },
+} as const
+type Flat = keyof typeof FLAT_TEXTS
+
+const input = z
+  .strictObject({
+    widthMm: lengthMm({ label: 'Across the rim', min: 4, max: 300 }),
+    heightMm: lengthMm({ label: 'Dome height', min: 0.3, max: 150 }),
+    opening: choice('Opening', { window: 'Round window in the crown', notch: 'Notch in from the rim' }).default('window'),
+    openingMm: lengthMm({ label: 'Opening across, finished', min: 0.5, max: 250 }),
+    notchMm: lengthMm({ label: 'Notch deep, along the dome', min: 0.3, max: 150, help: 'From the rim towards the crown.' }).default(4),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    cleanUpMm: commonFields.cleanUp(0.25),
+    ...closingFields(0.1),
+    schools: schoolsField({ flat: ['equal-area', 'arc'] }),
+  })
+  .refine((value) => value.heightMm <= value.widthMm / 2, {
+    path: ['heightMm'],
+    error: 'Dome height: half the width at most; deeper has to be raised',
+  })
+  .refine((value) => value.heightMm > value.thicknessMm, {
+    path: ['thicknessMm'],
+    error: 'Thickness: it must be less than the dome is high',
+  })
+  .refine((value) => value.openingMm < 0.8 * value.widthMm, {
+    path: ['openingMm'],
+    error: 'Opening across: at most four fifths of the dome, or there is nothing left to form',
+  })
+type Input = OutputOf<typeof input>
+
+function capOf({ widthMm, heightMm, thicknessMm }: Input) {
+  const mid = { baseRadiusMm: (widthMm - thicknessMm) / 2, heightMm: heightMm - thicknessMm / 2 }
+  return { mid, radius: capRadiusMm(mid), half: capHalfAngleRad(mid) }
+}
+
+/** Where a circle of the dome, by its angle from the crown, lies on the flat disc: 2R·sin(θ/2) at equal area, R·θ along the arc. */
+const flatRadius = (school: Flat, radius: number, angleRad: number) =>
+  school === 'arc' ? radius * angleRad : 2 * radius * Math.sin(angleRad / 2)
+
+/** Size of the opening on the flat disc: its width, and how far in from the rim a notch goes. */
+function flatOpening(log: WorkingLog, input: Input, school: Flat) {
+  const { radius, half } = capOf(input)
+  if (input.opening === 'window') {
+    const angle = Math.asin(Math.min(1, input.openingMm / 2 / radius))
+    const flatMm = derive(log, {
+      label: `Window on the flat, ${FLAT_TEXTS[school].title.toLowerCase()}`,
+      formula: school === 'arc' ? '2·R·asin(w/(2·R))' : '4·R·sin(asin(w/(2·R))/2)',
+      unit: 'mm',
+      source: school === 'arc' ? 'closed-form' : 'spherical-cap',
+      given: [
+        given('R', 'sphere, middle of the metal', radius),
+        given('w', 'window, finished', Math.min(input.openingMm, 2 * radius * Math.sin(angle))),
+      ],
+    })
+    return { acrossMm: flatMm, deepMm: 0 }
+  }
+  const inner = Math.max(0.02, half - input.notchMm / radius)
+  const discRadius = flatRadius(school, radius, half)
+  const deepMm = discRadius - flatRadius(school, radius, inner)
+  const acrossMm = derive(log, {
+    label: `Notch on the flat, ${FLAT_TEXTS[school].title.toLowerCase()}`,
+    formula: 'w·r/a',
+    unit: 'mm',
+    source: school === 'arc' ? 'closed-form' : 'spherical-cap',
+    given: [
+      given('w', 'notch, finished', input.openingMm),
+      given('r', 'radius of the disc', discRadius),
+      given('a', 'radius of the rim', radius * Math.sin(half)),
+    ],
+    note: 'The rim draws in as it is domed, and the notch closes with it.',
+  })
+  return { acrossMm, deepMm }
+}
+
+function planNotched(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const school = input.schools.flat
+  const { mid } = capOf(input)
+  const discOf = (id: Flat, to: WorkingLog) => domeBlankMm(to, id, mid)
+  const reckonedMm = discOf(school, log)
+  const opening = flatOpening(log, input, school)
+  const answer = answerOf(log, input, 'cut diameter', reckonedMm, [
+    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
+  ])
+  const r = answer.markAt / 2
+  const disc = circleOutline(r)
+  const depth = opening.deepMm + (r - reckonedMm / 2)
+  const slot = rectangleOutline(opening.acrossMm, depth + r).map(([x, y]) => [x - opening.acrossMm / 2, y + r - depth] as const)
+  const window = input.opening === 'window'
+  const cut: Outline = window ? disc : (subtractRegions([{ outer: disc, holes: [] }], [{ outer: slot, holes: [] }])[0]?.outer ?? disc)
+  const holes = window ? [circleHole(opening.acrossMm / 2)] : []
+  const areaMm2 = netAreaMm2(cut, holes)
+  const left = window ? (reckonedMm - opening.acrossMm) / 2 : reckonedMm / 2 - opening.deepMm
+  const target = { dimension: 'widthMm', label: 'Across the rim', valueMm: input.widthMm, plusMinusMm: 0.3 }
+  const perMm = reckonedMm / input.widthMm
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'disc', outline: cut, holes, areaMm2 })],
+    results: {
+      openingFlatMm: { value: opening.acrossMm, unit: 'mm' },
+      notchFlatMm: { value: opening.deepMm, unit: 'mm' },
+      discMm: { value: reckonedMm, unit: 'mm' },
+      leftMm: { value: left, unit: 'mm' },
+    },
+    choice: schoolChoice('flat', 'How dome and disc answer', school, FLAT_TEXTS, (id) => discOf(id, [])),
+    sensitivity: [
+      { input: 'disc', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / perMm, 2)} mm across the rim` },
+      {
+        input: 'opening',
+        change: '+ 1 mm finished',
+        effect: `${formatPlain(flatOpening([], { ...input, openingMm: Math.min(0.79 * input.widthMm, input.openingMm + 1) }, school).acrossMm - opening.acrossMm, 2)} mm more on the flat`,
+      },
+    ],
+    checks: [
+      limitCheck({
+        code: 'metal-beside-opening',
+        ok: left >= 3 * input.thicknessMm,
+        level: left <= 0 ? 'stop' : 'warn',
+        field: 'openingMm',
+        source: 'bench-practice',
+        actual: left,
+        limit: 3 * input.thicknessMm,
+        good: `${formatPlain(left, 2)} mm of metal stays beside the opening.`,
+        bad: `Only ${formatPlain(Math.max(0, left), 2)} mm stays beside the opening: it tears or bends out as it is domed.`,
+      }),
+      {
+        level: 'note',
+        code: 'opening-after',
+        source: 'bench-practice',
+        message:
+          'Drill a small hole flat, dome, then saw the opening to its line: a punch wants whole metal, and an open edge spreads. The size on the flat is for scribing it before.',
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 1.2),
+    views: [
+      view('blank', 'Blank with its opening', {
+        shapes: [region(cut, holes), stroke('saw', ...cut, cut[0] ?? [0, 0]), stroke('scribe', ...circleOutline(reckonedMm / 2))],
+        dimensions: [
+          { from: [-r, -r], to: [r, -r], offset: -1.6, text: `saw outside at ${formatPlain(answer.markAt, 2)}` },
+          window
+            ? {
+                from: [-opening.acrossMm / 2, 0],
+                to: [opening.acrossMm / 2, 0],
+                offset: 0,
+                text: `saw inside, ${formatPlain(opening.acrossMm, 2)}`,
+              }
+            : {
+                from: [-opening.acrossMm / 2, r],
+                to: [opening.acrossMm / 2, r],
+                offset: 1.2,
+                text: `notch ${formatPlain(opening.acrossMm, 2)}`,
+              },
+        ],
+        handles: [{ field: 'widthMm', label: 'across the rim', at: [input.widthMm / 2, 0], along: [1, 0], gain: 2 }],
+      }),
+    ],
+    route: [
+      { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
+      { op: 'file', params: { what: 'the rim true' } },
+      { op: 'anneal', params: {} },
+      {
+        op: 'dap',
+        params: { punchMm: Math.max(1, Math.min(120, 2 * capOf(input).radius - input.thicknessMm)), discMm: answer.markAt },
+        target,
+      },
+      { op: 'saw', params: { what: window ? 'the window, inside its line' : 'the notch, inside its line' } },
+      { op: 'finish', params: {}, target },
+    ],
+    regions: ['crown', 'rim'],
+    learns: { target, blankPerMm: perMm },
+    method: `${window ? 'dome with window' : 'dome with notch'}, ${FLAT_TEXTS[school].title.toLowerCase()}`,
+  })
+}
+
+export const domeNotched = defineForm({
+  id: 'dome-notched',
+  title: 'Dome with window or notch',
+  summary: 'A domed disc with an opening: how large the opening is on the flat disc, and the metal that stays beside it.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { widthMm: 27, heightMm: 8, opening: 'window', openingMm: 9, alloy: 'yellow-brass-c260', thicknessMm: '22 ga' },
+  ask: { words: ['notched dome', 'dome with window', 'dome with notch'], sizes: ['widthMm', 'heightMm', 'openingMm'] },
+  plan: planNotched,
+})

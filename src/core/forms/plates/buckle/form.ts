@@ -1,0 +1,228 @@
+import * as z from 'zod'
+import { netAreaMm2, roundedRectangle } from '../../../geometry/outline'
+import type { Outline } from '../../../geometry/point'
+import type { Bench } from '../../../toolwall/tools'
+import { lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, type WorkingLog } from '../../../working/derive'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  lengthBlank,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  sheetBlank,
+  stroke,
+  view,
+} from '../../common/plan-kit'
+import { flatRoute } from '../../common/routes'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const BAR_TEXTS = {
+  centre: { title: 'A bar across the middle', why: 'Two windows; the strap lies over the bar and the tongue turns on it.' },
+  edge: { title: 'One window, heel bar', why: 'The strap folds round the back edge of the frame and the tongue with it.' },
+} as const
+
+const input = z
+  .strictObject({
+    strapMm: lengthMm({ label: 'Strap, wide', min: 5, max: 120 }),
+    easeMm: lengthMm({ label: 'Ease for the strap', min: 0, max: 6 }).default(1),
+    windowMm: lengthMm({ label: 'Window, strap way', min: 3, max: 120, help: 'The room along the strap: one of two with a middle bar.' }),
+    frameMm: lengthMm({ label: 'Frame, wide', min: 1, max: 40 }).default(5),
+    barMm: lengthMm({ label: 'Bar, wide', min: 1, max: 40 }).default(3.5),
+    cornerMm: lengthMm({ label: 'Corner radius, outside', min: 0, max: 60 }).default(4),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    tongueMm: lengthMm({ label: 'Tongue, wire', min: 0.8, max: 8 }).default(2.5),
+    restMm: lengthMm({
+      label: 'Tongue over the frame',
+      min: 0,
+      max: 20,
+      help: 'How far its tip lies past the inner edge of the frame.',
+    }).default(3),
+    cleanUpMm: commonFields.cleanUp(0.3),
+    ...closingFields(0.1),
+    schools: schoolsField({ bar: ['centre', 'edge'] }),
+  })
+  .refine((value) => value.restMm <= value.frameMm, {
+    path: ['restMm'],
+    error: 'Tongue over the frame: its tip would stand out past the frame; as wide as the frame at most',
+  })
+type Input = OutputOf<typeof input>
+
+const barWidth = (input: Input, school: Input['schools']['bar']) => (school === 'centre' ? input.barMm : 0)
+
+function alongOf(log: WorkingLog, input: Input, school: Input['schools']['bar']): number {
+  return derive(log, {
+    label: `Frame along the strap, ${BAR_TEXTS[school].title.toLowerCase()}`,
+    formula: school === 'centre' ? '2·f + 2·w + b' : '2·f + w',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('f', 'frame', input.frameMm),
+      given('w', 'window', input.windowMm),
+      ...(school === 'centre' ? [given('b', 'bar', input.barMm)] : []),
+    ],
+  })
+}
+
+function windowsOf(input: Input): Outline[] {
+  const across = input.strapMm + input.easeMm
+  const corner = Math.max(0, input.cornerMm - input.frameMm)
+  const shift = input.schools.bar === 'centre' ? (input.windowMm + input.barMm) / 2 : 0
+  const places = shift > 0 ? [-shift, shift] : [0]
+  return places.map((x) => [...roundedRectangle(input.windowMm, across, corner)].map(([px, py]) => [px + x, py] as const).reverse())
+}
+
+function planBuckle(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const school = input.schools.bar
+  const along = alongOf(log, input, school)
+  const across = derive(log, {
+    label: 'Frame across the strap',
+    formula: 's + e + 2·f',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('s', 'strap', input.strapMm), given('e', 'ease', input.easeMm), given('f', 'frame', input.frameMm)],
+  })
+  const barMm = school === 'centre' ? input.barMm : input.frameMm
+  const tongueLengthMm = derive(log, {
+    label: 'Tongue, to cut',
+    formula: 'w + b/2 + o + π·(max(b, t) + m)/2',
+    unit: 'mm',
+    source: 'bench-practice',
+    given: [
+      given('w', 'window', input.windowMm),
+      given('b', 'bar it turns on', barMm),
+      given('o', 'over the frame', input.restMm),
+      given('t', 'thickness', input.thicknessMm),
+      given('m', 'tongue wire', input.tongueMm),
+    ],
+    note: 'From the middle of the bar to the tip, and half way round the bar.',
+  })
+  const answer = answerOf(log, input, 'cut length along the strap', along, [
+    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
+  ])
+  const grow = answer.markAt - along
+  const outline = roundedRectangle(answer.markAt, across + grow, input.cornerMm + grow / 2)
+  const windows = windowsOf(input)
+  const areaMm2 = netAreaMm2(outline, windows)
+  const target = { dimension: 'lengthMm', label: 'Frame along the strap', valueMm: along, plusMinusMm: 0.2 }
+  const finished = roundedRectangle(along, across, input.cornerMm)
+  const shift = (barWidth(input, school) + input.windowMm) / 2
+  const start = school === 'centre' ? 0 : -along / 2 + input.frameMm / 2
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [
+      sheetBlank(input, bench, { name: 'frame', outline, holes: windows, areaMm2 }),
+      lengthBlank(input, bench, {
+        name: 'tongue',
+        stock: 'wire',
+        lengthMm: tongueLengthMm,
+        heightMm: input.tongueMm,
+        sectionMm2: (Math.PI / 4) * input.tongueMm ** 2,
+      }),
+    ],
+    results: {
+      acrossMm: { value: across, unit: 'mm' },
+      tongueLengthMm: { value: tongueLengthMm, unit: 'mm' },
+      windowAcrossMm: { value: input.strapMm + input.easeMm, unit: 'mm' },
+    },
+    choice: schoolChoice('bar', 'What the tongue turns on', school, BAR_TEXTS, (id) => alongOf([], input, id)),
+    sensitivity: [
+      { input: 'window', change: '+ 1 mm', effect: `+ ${school === 'centre' ? 2 : 1} mm of frame, + 1 mm of tongue` },
+      { input: 'strap', change: '+ 1 mm', effect: '+ 1 mm across' },
+    ],
+    checks: [
+      limitCheck({
+        code: 'window-takes-strap',
+        ok: input.windowMm >= input.tongueMm + 4,
+        level: 'warn',
+        field: 'windowMm',
+        source: 'bench-practice',
+        actual: input.windowMm,
+        limit: input.tongueMm + 4,
+        good: 'Two thicknesses of strap go through the window.',
+        bad: 'The window is hardly longer than the tongue is thick: a folded strap does not go through.',
+      }),
+      limitCheck({
+        code: 'frame-stiff',
+        ok: input.frameMm >= 2 * input.thicknessMm,
+        level: 'note',
+        field: 'frameMm',
+        source: 'house-default',
+        actual: input.frameMm,
+        limit: 2 * input.thicknessMm,
+        good: 'The frame is wide enough for its thickness to lie flat under a pull.',
+        bad: 'A frame narrower than twice its thickness twists under a pull: widen it.',
+      }),
+      {
+        level: 'note',
+        code: 'windows-first',
+        source: 'bench-practice',
+        message: 'Saw and file the windows before the rim, bend the bar and polish, and put the tongue on last.',
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 1),
+    views: [
+      view('blank', 'Frame, and its tongue', {
+        shapes: [
+          region(finished, windows),
+          stroke('saw', ...outline, outline[0] ?? [0, 0]),
+          stroke(
+            'tool',
+            [start, -input.tongueMm / 2],
+            [start + barMm / 2 + input.windowMm + input.restMm, -input.tongueMm / 2],
+            [start + barMm / 2 + input.windowMm + input.restMm, input.tongueMm / 2],
+            [start, input.tongueMm / 2],
+          ),
+        ],
+        dimensions: [
+          {
+            from: [-answer.markAt / 2, -across / 2],
+            to: [answer.markAt / 2, -across / 2],
+            offset: -2,
+            text: `saw outside at ${formatPlain(answer.markAt, 2)}`,
+          },
+          { from: [answer.markAt / 2, -across / 2], to: [answer.markAt / 2, across / 2], offset: -1.2, text: formatPlain(across, 2) },
+          {
+            from: [shift - input.windowMm / 2, across / 2],
+            to: [shift + input.windowMm / 2, across / 2],
+            offset: 1.4,
+            text: `saw inside, ${formatPlain(input.windowMm, 2)}`,
+          },
+        ],
+        handles: [{ field: 'strapMm', label: 'strap', at: [shift, (input.strapMm + input.easeMm) / 2], along: [0, 1], gain: 2 }],
+      }),
+    ],
+    route: [
+      { op: 'drill', params: { diameterMm: 1 } },
+      { op: 'saw', params: { what: school === 'centre' ? 'both windows, inside the line' : 'the window, inside the line' } },
+      ...flatRoute('the rim', answer.markAt, target).slice(0, 2),
+      { op: 'bend', params: { insideRadiusMm: barMm / 2, what: 'the tongue round the bar' } },
+      { op: 'finish', params: {}, target },
+    ],
+    learns: { target, blankPerMm: 1 },
+    method: `buckle, ${BAR_TEXTS[school].title.toLowerCase()}`,
+  })
+}
+
+export const buckle = defineForm({
+  id: 'buckle',
+  title: 'Buckle',
+  summary: 'A frame with one or two windows for a strap, its bar and its tongue: what to saw, and how long the tongue is.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { strapMm: 24, windowMm: 9, frameMm: 4.5, alloy: 'yellow-brass-c260', thicknessMm: '14 ga' },
+  ask: { words: ['buckle'], sizes: ['strapMm', 'windowMm'] },
+  plan: planBuckle,
+})

@@ -1,0 +1,207 @@
+import * as z from 'zod'
+import { arcPoints, circleHole, circleOutline } from '../../../geometry/outline'
+import type { Outline, Point } from '../../../geometry/point'
+import type { Bench } from '../../../toolwall/tools'
+import { count, lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  sheetBlank,
+  stroke,
+  view,
+} from '../../common/plan-kit'
+import { flatRoute } from '../../common/routes'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const SPLIT_TEXTS = {
+  equal: { title: 'Equal parts', why: 'The stamping is divided into so many like parts, by lines through its middle.' },
+  fans: { title: 'As many fans as fit', why: 'Fans of the width wanted, side by side with a kerf between; the last bit is left over.' },
+} as const
+type Split = keyof typeof SPLIT_TEXTS
+
+const input = z
+  .strictObject({
+    outsideMm: lengthMm({ label: 'Stamping, across', min: 4, max: 400 }),
+    insideMm: lengthMm({ label: 'Hole in it, across', min: 0, max: 380, help: '0 for a full disc.' }).default(0),
+    sectorCount: count({ label: 'Parts', min: 2, max: 48 }).default(4),
+    fanMm: lengthMm({ label: 'Fan, across its rim', min: 1, max: 400, help: 'The chord, where fans of one width are wanted.' }).default(12),
+    kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    cleanUpMm: commonFields.cleanUp(0.2),
+    ...closingFields(0.1),
+    schools: schoolsField({ split: ['equal', 'fans'] }),
+  })
+  .refine((value) => value.insideMm < value.outsideMm - 1, {
+    path: ['insideMm'],
+    error: 'Hole in it: no ring of metal stays; it must be a millimetre under the stamping',
+  })
+  .refine((value) => value.schools.split !== 'fans' || value.fanMm < value.outsideMm, {
+    path: ['fanMm'],
+    error: 'Fan: its chord must be less than the stamping is across',
+  })
+type Input = OutputOf<typeof input>
+
+/** Angle one fan takes at the rim with the kerf beside it, rad. */
+const fanRad = ({ fanMm, kerfMm, outsideMm }: Input) => 2 * Math.asin(Math.min(1, fanMm / outsideMm)) + (2 * kerfMm) / outsideMm
+
+function partsOf(input: Input, school: Split): number {
+  return school === 'equal' ? input.sectorCount : Math.max(1, Math.floor((2 * Math.PI) / fanRad(input) + 1e-9))
+}
+
+/** A sector with half a kerf taken off both its straight sides, cut at the rim and at the hole. */
+function sector(input: Input, fromRad: number, toRad: number): Outline {
+  const [outer, inner] = [input.outsideMm / 2, input.insideMm / 2]
+  const shrink = (radius: number) => Math.min((toRad - fromRad) / 2 - 1e-4, Math.asin(Math.min(1, input.kerfMm / 2 / radius)))
+  const rim = arcPoints([0, 0], outer, fromRad + shrink(outer), toRad - shrink(outer))
+  const least = Math.max(inner, input.kerfMm / 2 / Math.sin(Math.min(Math.PI / 2, (toRad - fromRad) / 2)))
+  if (inner <= least && inner < 0.01) {
+    const half = (fromRad + toRad) / 2
+    const tip: Point = [least * Math.cos(half), least * Math.sin(half)]
+    return [...rim, tip]
+  }
+  return [...rim, ...[...arcPoints([0, 0], least, fromRad + shrink(least), toRad - shrink(least))].reverse()]
+}
+
+function planSectors(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const school = input.schools.split
+  const parts = note(log, {
+    kind: 'choose',
+    label: 'Parts from one stamping',
+    formula: school === 'equal' ? 'as asked' : 'full turn over one fan and its kerf, whole ones',
+    value: partsOf(input, school),
+    unit: 'count',
+    source: 'closed-form',
+  })
+  const eachRad = school === 'equal' ? (2 * Math.PI) / parts : fanRad(input)
+  const chordMm = derive(log, {
+    label: 'Each part, across its rim',
+    formula: 'D·sin(α/2) − k·cos(α/2)',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('D', 'stamping', input.outsideMm), given('α', 'angle of a part', eachRad, 'rad'), given('k', 'kerf', input.kerfMm)],
+    note: 'Half a kerf goes from each of its two sides.',
+  })
+  const answer = answerOf(log, input, 'stamping, across', input.outsideMm, [
+    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
+  ])
+  const outline = circleOutline(answer.markAt / 2)
+  const holes = input.insideMm > 0 ? [circleHole(input.insideMm / 2)] : []
+  const areaMm2 = (Math.PI / 4) * (answer.markAt ** 2 - input.insideMm ** 2)
+  const leftRad = 2 * Math.PI - parts * eachRad
+  const target = { dimension: 'chordMm', label: 'Part, across its rim', valueMm: chordMm, plusMinusMm: 0.3 }
+  const r = input.outsideMm / 2
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [
+      sheetBlank(input, bench, {
+        name: 'stamping',
+        outline,
+        holes,
+        areaMm2,
+        ...(input.insideMm === 0 ? { circleRadiusMm: answer.markAt / 2 } : {}),
+      }),
+    ],
+    results: {
+      partsCount: { value: parts, unit: 'count' },
+      chordMm: { value: chordMm, unit: 'mm' },
+      angleDeg: { value: (eachRad * 180) / Math.PI, unit: '°' },
+      leftOverDeg: { value: (Math.max(0, leftRad) * 180) / Math.PI, unit: '°' },
+    },
+    choice: schoolChoice('split', 'How it is divided', school, SPLIT_TEXTS, () => input.outsideMm),
+    sensitivity: [
+      {
+        input: 'one part more',
+        change: '+ 1',
+        effect: `${formatPlain(chordMm, 2)} becomes ${formatPlain(input.outsideMm * Math.sin(Math.PI / (parts + 1)) - input.kerfMm, 2)} mm across the rim`,
+      },
+      { input: 'kerf', change: '+ 0.1 mm', effect: '− 0.1 mm on every part' },
+    ],
+    checks: [
+      limitCheck({
+        code: 'part-width',
+        ok: chordMm >= 2,
+        level: chordMm <= 0 ? 'stop' : 'warn',
+        field: 'sectorCount',
+        source: 'bench-practice',
+        actual: chordMm,
+        limit: 2,
+        good: `${parts} parts of ${formatPlain(chordMm, 2)} mm across the rim from each stamping.`,
+        bad: 'The parts come out too narrow to hold and saw: fewer of them.',
+      }),
+      ...(parts % 2 === 0 && school === 'equal'
+        ? [
+            {
+              level: 'note' as const,
+              code: 'pairs',
+              source: 'bench-practice' as const,
+              message: `${parts / 2} pairs: saw neighbours as one, then apart, and a pair mirrors exactly.`,
+            },
+          ]
+        : []),
+      {
+        level: 'note',
+        code: 'square-first',
+        source: 'bench-practice',
+        message: 'Scribe the first two lines at right angles through the middle, then divide between them.',
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 1),
+    views: [
+      view('blank', 'Stamping and its parts', {
+        shapes: [
+          ...Array.from({ length: parts }, (_, i) => region(sector(input, i * eachRad, (i + 1) * eachRad))),
+          { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: answer.markAt / 2 },
+          ...Array.from({ length: parts }, (_, i) =>
+            stroke(
+              'saw',
+              [(input.insideMm / 2) * Math.cos(i * eachRad), (input.insideMm / 2) * Math.sin(i * eachRad)],
+              [r * Math.cos(i * eachRad), r * Math.sin(i * eachRad)],
+            ),
+          ),
+        ],
+        dimensions: [
+          {
+            from: [-r, -r],
+            to: [r, -r],
+            offset: -1.8,
+            text: `${formatPlain(input.outsideMm, 2)}, saw outside at ${formatPlain(answer.markAt, 2)}`,
+          },
+        ],
+        handles: [{ field: 'outsideMm', label: 'across', at: [r, 0], along: [1, 0], gain: 2 }],
+      }),
+    ],
+    route: [
+      ...flatRoute('the stamping', answer.markAt, target).slice(0, 1),
+      { op: 'saw', params: { what: 'the parts, on their lines' } },
+      ...flatRoute('', 1, target).slice(1),
+    ],
+    learns: { target, blankPerMm: 0 },
+    method: `parts of a stamping, ${SPLIT_TEXTS[school].title.toLowerCase()}`,
+  })
+}
+
+export const sectors = defineForm({
+  id: 'sectors',
+  title: 'Parts of a stamping',
+  summary: 'A round stamping sawn into equal parts or into fans: how many it gives, how wide each is once the saw has had its kerf.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { outsideMm: 46, insideMm: 14, sectorCount: 6, alloy: 'copper-c110', thicknessMm: '22 ga' },
+  ask: { words: ['sectors', 'parts of a stamping'], sizes: ['outsideMm', 'insideMm'] },
+  plan: planSectors,
+})

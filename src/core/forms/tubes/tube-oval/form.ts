@@ -1,0 +1,167 @@
+import * as z from 'zod'
+import { ellipseOutline, rectangleOutline, setOffMm } from '../../../geometry/outline'
+import { ellipsePerimeterMm } from '../../../tables/stones/stones'
+import type { Bench } from '../../../toolwall/tools'
+import { lengthMm } from '../../../units/fields'
+import { formatPlain } from '../../../units/format'
+import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import {
+  answerOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  region,
+  schoolChoice,
+  sheetBlank,
+  stripView,
+  view,
+} from '../../common/plan-kit'
+import { closedRoute } from '../../common/routes'
+import type { FormPlan } from '../../contract'
+import { defineForm, schoolsField } from '../../define-form'
+
+const LENGTH_TEXTS = {
+  'round-first': {
+    title: 'Round the outside, less π·t',
+    why: 'The outside as it is measured, less what the wall takes: exact for any oval.',
+  },
+  'middle-ellipse': { title: 'Ellipse of the middle', why: 'An ellipse through the middle of the wall; no real difference in thin metal.' },
+} as const
+type School = keyof typeof LENGTH_TEXTS
+
+const input = z
+  .strictObject({
+    outsideLongMm: lengthMm({ label: 'Outside, long way', min: 2, max: 200 }),
+    outsideShortMm: lengthMm({ label: 'Outside, short way', min: 1.5, max: 200 }),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness('Wall'),
+    lengthMm: lengthMm({ label: 'Length of the tube', min: 0.5, max: 400 }).default(20),
+    jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
+    ...closingFields(0.1),
+    schools: schoolsField({ length: ['round-first', 'middle-ellipse'] }),
+  })
+  .refine((value) => value.outsideShortMm <= value.outsideLongMm, {
+    path: ['outsideShortMm'],
+    error: 'Outside, short way: it is longer than the long way; turn them round',
+  })
+  .refine((value) => value.outsideShortMm > 2.2 * value.thicknessMm, {
+    path: ['thicknessMm'],
+    error: 'Wall: it leaves no bore; a little under half the short way at most',
+  })
+type Input = OutputOf<typeof input>
+
+function lengthOf(log: WorkingLog, { outsideLongMm, outsideShortMm, thicknessMm }: Input, school: School): number {
+  const middle = school === 'middle-ellipse'
+  const less = middle ? thicknessMm : 0
+  const round = note(log, {
+    kind: 'lookup',
+    label: middle ? LENGTH_TEXTS[school].title : 'Round the outside',
+    formula: middle ? 'P(a − t, b − t), Ramanujan' : 'ellipse of the two outside sizes, Ramanujan',
+    value: ellipsePerimeterMm(outsideLongMm - less, outsideShortMm - less),
+    unit: 'mm',
+    source: 'ramanujan',
+  })
+  if (middle) return round
+  return derive(log, {
+    label: LENGTH_TEXTS[school].title,
+    formula: 'P − π·t',
+    unit: 'mm',
+    source: 'parallel-curve',
+    given: [given('P', 'round the outside', round), given('t', 'wall', thicknessMm)],
+  })
+}
+
+function planOvalTube(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const school = input.schools.length
+  const reckonedMm = lengthOf(log, input, school)
+  const answer = answerOf(log, input, 'cut width', reckonedMm, [{ symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm }])
+  const roundMm = derive(log, {
+    label: 'Round tube it is pressed from, outside',
+    formula: 'L/π + t',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('L', 'strip', reckonedMm), given('t', 'wall', input.thicknessMm)],
+  })
+  const [a, b] = [input.outsideLongMm / 2, input.outsideShortMm / 2]
+  const outer = ellipseOutline(a, b)
+  const tightest = b ** 2 / a - input.thicknessMm
+  const target = { dimension: 'outsideLongMm', label: 'Outside, long way', valueMm: input.outsideLongMm, plusMinusMm: 0.3 }
+  return completePlan({
+    input,
+    answer,
+    working: log,
+    blanks: [sheetBlank(input, bench, { name: 'tube', outline: rectangleOutline(answer.markAt, input.lengthMm) })],
+    results: { roundOutsideMm: { value: roundMm, unit: 'mm' }, tightestInsideRadiusMm: { value: Math.max(0, tightest), unit: 'mm' } },
+    choice: schoolChoice('length', 'How the width is reckoned', school, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
+    sensitivity: [
+      { input: 'cut width', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / Math.PI, 2)} mm on both sizes together` },
+      { input: 'wall', change: '+ 0.1 mm', effect: `− ${formatPlain(0.1 * Math.PI, 2)} mm of width` },
+    ],
+    checks: [
+      limitCheck({
+        code: 'tight-ends',
+        ok: tightest >= 0.5 * input.thicknessMm,
+        level: 'warn',
+        field: 'outsideShortMm',
+        source: 'bench-practice',
+        actual: tightest,
+        limit: input.thicknessMm / 2,
+        good: 'The tight ends are round enough for soft metal.',
+        bad: 'The tight ends are sharper than half the wall inside: it creases there. Press it over an oval former, annealed.',
+      }),
+      {
+        level: 'note',
+        code: 'solder-round-first',
+        source: 'bench-practice',
+        message: `Solder it as a round tube of ${formatPlain(roundMm, 2)} mm outside, seam on what becomes a long side, then press it oval.`,
+      },
+      ...hazardNotes(input.alloy),
+    ],
+    uncertainty: measuringBand(input.measuredWith, 2.3, Math.PI),
+    views: [
+      view('section', 'Section', {
+        shapes: [
+          region(outer, [[...setOffMm(outer, -input.thicknessMm)].reverse()]),
+          { kind: 'circle', layer: 'tool', centre: [0, 0], radiusMm: roundMm / 2 },
+        ],
+        dimensions: [
+          { from: [-a, -roundMm / 2], to: [a, -roundMm / 2], offset: -1.8, text: `${formatPlain(input.outsideLongMm, 2)} outside` },
+          { from: [a, -b], to: [a, b], offset: -1.2, text: formatPlain(input.outsideShortMm, 2) },
+        ],
+        handles: [
+          { field: 'outsideLongMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 },
+          { field: 'outsideShortMm', label: 'short way', at: [0, b], along: [0, 1], gain: 2 },
+        ],
+      }),
+      stripView(answer.markAt, input.lengthMm, {
+        length: `cut ${formatPlain(answer.markAt, 2)}`,
+        width: `${formatPlain(input.lengthMm, 2)} long`,
+      }),
+    ],
+    route: closedRoute({
+      what: 'the strip',
+      cutMm: answer.markAt,
+      insideRadiusMm: Math.max(0, roundMm / 2 - input.thicknessMm),
+      on: 'the oval former',
+      target,
+    }),
+    regions: ['outside', 'inside'],
+    learns: { target, blankPerMm: Math.PI },
+    method: 'oval tube from strip',
+  })
+}
+
+export const tubeOval = defineForm({
+  id: 'tube-oval',
+  title: 'Oval tube',
+  summary: 'A seamed oval tube: the strip to cut, the round tube it is soldered as, and how tight its ends are.',
+  inputVersion: 1,
+  upgrades: [],
+  input,
+  example: { outsideLongMm: 15, outsideShortMm: 9, alloy: 'copper-c110', thicknessMm: '23 ga', lengthMm: 24 },
+  ask: { words: ['oval tube', 'oval ferrule'], sizes: ['outsideLongMm', 'outsideShortMm', 'lengthMm'] },
+  plan: planOvalTube,
+})
