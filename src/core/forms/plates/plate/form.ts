@@ -1,27 +1,17 @@
 import * as z from 'zod'
 import { offsetOutline } from '../../../geometry/clip'
-import { circleHole, netAreaMm2, perimeterMm } from '../../../geometry/outline'
-import { boundsOf, type Outline } from '../../../geometry/point'
+import { netAreaMm2, perimeterMm } from '../../../geometry/outline'
+import { boundsOf } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
-import { choice, count, lengthMm } from '../../../units/fields'
+import { choice, count, lengthMm, words } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { note, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import {
-  answerOf,
-  completePlan,
-  hazardNotes,
-  limitCheck,
-  measuringBand,
-  onlySchool,
-  region,
-  sheetBlank,
-  stroke,
-  view,
-} from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, measuringBand, onlySchool, region, sheetBlank, stroke, view } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
+import { openingChecks, openingsOf, WINDOWS } from './openings'
 import { PLATE_SHAPES, plateOutline } from './outlines'
 
 const input = z
@@ -29,12 +19,22 @@ const input = z
     shape: choice('Shape', PLATE_SHAPES).default('rectangle'),
     lengthMm: lengthMm({ label: 'Long way', min: 2, max: 500, help: 'Of a hexagon it follows from the short way.' }),
     widthMm: lengthMm({ label: 'Short way', min: 2, max: 500, help: 'Across the flats for a hexagon, the chord for a fan.' }),
-    cornerMm: lengthMm({ label: 'Corner radius', min: 0, max: 200, help: 'Of a rectangle.' }).default(2),
+    cornerMm: lengthMm({ label: 'Corner radius', min: 0, max: 200, help: 'Of a rectangle, a polygon or a free outline.' }).default(2),
+    sideCount: count({ label: 'Sides', min: 3, max: 24, help: 'Of a polygon.' }).default(5),
+    corners: words(
+      'Corners of a free outline',
+      4000,
+      'Such as 0 0; 20 0; 26 8; 12 16: x and y of each, stretched to the two ways.',
+    ).default('0 0; 30 0; 40 12; 30 24; 0 24'),
+    mirror: choice('Corners are', { whole: 'The whole outline', half: 'The upper half, mirrored' }).default('whole'),
     alloy: commonFields.alloy(),
     thicknessMm: commonFields.thickness(),
     holeMm: lengthMm({ label: 'Holes', min: 0, max: 60, help: '0 for none.' }).default(0),
     holeCount: count({ label: 'How many holes', min: 1, max: 12 }).default(2),
     holePitchMm: lengthMm({ label: 'Between hole centres', min: 0, max: 480, help: 'In a row along the middle.' }).default(20),
+    window: choice('Window', WINDOWS).default('none'),
+    windowLengthMm: lengthMm({ label: 'Window, long way', min: 0.5, max: 450, help: 'In the middle of the plate.' }).default(10),
+    windowWidthMm: lengthMm({ label: 'Window, short way', min: 0.5, max: 450 }).default(6),
     cleanUpMm: commonFields.cleanUp(0.25),
     ...closingFields(0.1),
     schools: schoolsField({ cut: ['saw'] }),
@@ -47,62 +47,11 @@ const input = z
     path: ['lengthMm'],
     error: 'Long way: a hexagon is longer across its points than across its flats; enter at least the short way',
   })
+  .refine((value) => value.shape !== 'double-d' || value.widthMm < value.lengthMm, {
+    path: ['widthMm'],
+    error: 'Short way: the straight sides of a double D lie closer together than its circle is wide; enter less than the long way',
+  })
 type Input = OutputOf<typeof input>
-
-function holesOf(input: Input): Outline[] {
-  if (input.holeMm === 0) return []
-  const first = (-(input.holeCount - 1) * input.holePitchMm) / 2
-  return Array.from({ length: input.holeCount }, (_, i) => circleHole(input.holeMm / 2, [first + i * input.holePitchMm, 0]))
-}
-
-/** Least metal between the holes and the edge, and between one hole and the next; infinite where there is none to tear. */
-function websOf(input: Input, outline: Outline): { edgeMm: number; betweenMm: number } {
-  if (input.holeMm === 0) return { edgeMm: 1000, betweenMm: 1000 }
-  const box = boundsOf(outline)
-  const reach = ((input.holeCount - 1) * input.holePitchMm) / 2 + input.holeMm / 2
-  const ends = Math.min(box.maxX, -box.minX) - reach
-  const sides = Math.min(box.maxY, -box.minY) - input.holeMm / 2
-  return { edgeMm: Math.min(ends, sides), betweenMm: input.holeCount > 1 ? input.holePitchMm - input.holeMm : 1000 }
-}
-
-function webChecks(input: Input, outline: Outline) {
-  if (input.holeMm === 0) return []
-  const { edgeMm, betweenMm } = websOf(input, outline)
-  return [
-    limitCheck({
-      code: 'hole-edge-distance',
-      ok: edgeMm >= 1,
-      level: edgeMm < 0 ? 'stop' : 'warn',
-      field: 'holePitchMm',
-      source: 'bench-practice',
-      actual: edgeMm,
-      limit: 1,
-      good: `${formatPlain(edgeMm, 2)} mm of metal stays between the holes and the edge.`,
-      bad:
-        edgeMm < 0
-          ? 'The holes run over the edge: bring them closer together or make them smaller.'
-          : `Only ${formatPlain(edgeMm, 2)} mm stays between a hole and the edge; 1 mm is the usual least.`,
-    }),
-    ...(input.holeCount > 1
-      ? [
-          limitCheck({
-            code: 'hole-web',
-            ok: betweenMm >= 1,
-            level: betweenMm < 0 ? ('stop' as const) : ('warn' as const),
-            field: 'holePitchMm',
-            source: 'bench-practice' as const,
-            actual: betweenMm,
-            limit: 1,
-            good: `${formatPlain(betweenMm, 2)} mm of metal stays between the holes.`,
-            bad:
-              betweenMm < 0
-                ? 'The holes run into one another: space them further apart.'
-                : `Only ${formatPlain(betweenMm, 2)} mm stays between the holes; 1 mm is the usual least.`,
-          }),
-        ]
-      : []),
-  ]
-}
 
 function planPlate(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
@@ -111,7 +60,7 @@ function planPlate(input: Input, bench: Bench): FormPlan {
   const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY]
   const upright = input.shape === 'shield'
   const [overall, across] = upright ? [high, wide] : [wide, high]
-  const holes = holesOf(input)
+  const holes = openingsOf(input)
   const answer = answerOf(log, input, 'cut length over all', overall, [
     { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
   ])
@@ -146,7 +95,7 @@ function planPlate(input: Input, bench: Bench): FormPlan {
       why: 'Outside the line all round; holes are drilled before the rim is sawn.',
     }),
     sensitivity: [{ input: 'clean-up', change: '+ 0.1 mm', effect: '+ 0.2 mm over all' }],
-    checks: [...webChecks(input, finished), ...hazardNotes(input.alloy)],
+    checks: [...openingChecks(input, finished), ...hazardNotes(input.alloy)],
     uncertainty: measuringBand(input.measuredWith, 1),
     views: [
       view('blank', 'Blank', {
@@ -169,6 +118,12 @@ function planPlate(input: Input, bench: Bench): FormPlan {
     ],
     route: [
       ...(input.holeMm > 0 ? [{ op: 'drill' as const, params: { diameterMm: Math.min(20, Math.max(0.3, input.holeMm)) } }] : []),
+      ...(input.window === 'none'
+        ? []
+        : [
+            { op: 'drill' as const, params: { diameterMm: 1 } },
+            { op: 'saw' as const, params: { what: 'the window, inside its line' } },
+          ]),
       ...flatRoute('the outline', answer.markAt, target),
     ],
     learns: { target, blankPerMm: 1 },

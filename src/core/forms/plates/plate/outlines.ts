@@ -1,5 +1,7 @@
+import { offsetOutline } from '../../../geometry/clip'
 import { arcPoints, ellipseOutline, roundedRectangle } from '../../../geometry/outline'
-import type { Outline, Point } from '../../../geometry/point'
+import { boundsOf, type Outline, type Point } from '../../../geometry/point'
+import { freeOutline } from './free-outline'
 
 export const PLATE_SHAPES = {
   rectangle: 'Rectangle, rounded corners',
@@ -10,6 +12,9 @@ export const PLATE_SHAPES = {
   fan: 'Fan, a sector',
   hexagon: 'Hexagon across the flats',
   diamond: 'Diamond',
+  'double-d': 'Double D, two straight sides',
+  polygon: 'Polygon, sides alike',
+  free: 'Free, by its corners',
 } as const
 export type PlateShape = keyof typeof PLATE_SHAPES
 
@@ -19,6 +24,11 @@ interface PlateSize {
   readonly lengthMm: number
   readonly widthMm: number
   readonly cornerMm: number
+  /** Sides of a polygon. */
+  readonly sideCount: number
+  /** Corners of a free outline as typed, and whether only half of it is. */
+  readonly corners: string
+  readonly mirror: 'whole' | 'half'
 }
 
 /** A fan of the length (its radius) and the width of its chord, its point at the left. */
@@ -51,8 +61,36 @@ function shield(lengthMm: number, widthMm: number): Outline {
   return [...right, [half, lengthMm / 2], [-half, lengthMm / 2], ...left.slice(0, -1)]
 }
 
-/** The outline of a plate about its own middle, counter-clockwise. */
-export function plateOutline({ shape, lengthMm, widthMm, cornerMm }: PlateSize): Outline {
+/** A circle of the long way with two straight sides the short way apart. */
+function doubleD(lengthMm: number, widthMm: number): Outline {
+  const r = lengthMm / 2
+  const half = Math.asin(Math.min(1, widthMm / lengthMm))
+  return [...arcPoints([0, 0], r, -half, half), ...arcPoints([0, 0], r, Math.PI - half, Math.PI + half)]
+}
+
+/** Sides alike, one flat below, stretched to both ways over all. */
+function polygon(sides: number, lengthMm: number, widthMm: number): Outline {
+  const corners = Array.from({ length: sides }, (_, i): Point => {
+    const angle = -Math.PI / 2 + ((2 * i + 1) * Math.PI) / sides
+    return [Math.cos(angle), Math.sin(angle)]
+  })
+  const box = boundsOf(corners)
+  const [w, h] = [box.maxX - box.minX, box.maxY - box.minY]
+  return corners.map(([x, y]): Point => [((x - box.minX) / w - 0.5) * lengthMm, ((y - box.minY) / h - 0.5) * widthMm])
+}
+
+/** Corners rounded outside: the outline moved in and out again by the radius; where it would vanish it stays sharp. */
+function softened(outline: Outline, radiusMm: number): Outline {
+  if (radiusMm < 0.01) return outline
+  const inner = offsetOutline(outline, -radiusMm)
+  return inner.length === 1 && inner[0] ? (offsetOutline(inner[0], radiusMm)[0] ?? outline) : outline
+}
+
+/** The outline of a plate about its own middle, counter-clockwise. Throws PlanRefusal where the corners of a free one cannot be used. */
+export function plateOutline({ shape, lengthMm, widthMm, cornerMm, sideCount, corners, mirror }: PlateSize): Outline {
+  if (shape === 'double-d') return doubleD(lengthMm, widthMm)
+  if (shape === 'polygon') return softened(polygon(sideCount, lengthMm, widthMm), cornerMm)
+  if (shape === 'free') return softened(freeOutline(corners, mirror === 'half', lengthMm, widthMm), cornerMm)
   if (shape === 'rectangle') return roundedRectangle(lengthMm, widthMm, cornerMm)
   if (shape === 'slot') return roundedRectangle(lengthMm, widthMm, Math.min(lengthMm, widthMm) / 2)
   if (shape === 'fan') return fan(lengthMm, widthMm)
