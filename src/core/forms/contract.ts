@@ -140,9 +140,8 @@ export interface FormSpec<Id extends string, S extends z.ZodObject> {
   readonly id: Id
   readonly title: string
   readonly summary: string
-  readonly inputVersion: number
-  /** Steps from older stored inputs: entry n turns version n + 1 into n + 2. */
-  readonly upgrades: readonly ((input: Readonly<Record<string, unknown>>) => Record<string, unknown>)[]
+  /** Steps from older stored inputs: entry n turns version n + 1 into n + 2; the version now is one more than there are steps. */
+  readonly upgrades?: readonly ((input: Readonly<Record<string, unknown>>) => Record<string, unknown>)[]
   readonly input: S
   /** A valid input, with sizes as a smith would write them. */
   readonly example: Readonly<Partial<Record<keyof z.input<S>, unknown>>>

@@ -19,7 +19,9 @@ export interface RunOptions extends Partial<Bench> {
 
 const PLAIN_OBJECT = z.record(z.string(), z.unknown())
 
-function upgraded(upgrades: FormSpec<string, z.ZodObject>['upgrades'], raw: Record<string, unknown>, version: number) {
+type Upgrades = NonNullable<FormSpec<string, z.ZodObject>['upgrades']>
+
+function upgraded(upgrades: Upgrades, raw: Record<string, unknown>, version: number) {
   return upgrades.slice(version - 1).reduce<Record<string, unknown>>((input, step) => step(input), raw)
 }
 
@@ -53,11 +55,13 @@ function planOf<S extends z.ZodObject>(
  * it reads typed sizes, names every field that cannot be used, and otherwise gives the whole result.
  */
 export function defineForm<const Id extends string, S extends z.ZodObject>(spec: FormSpec<Id, S>) {
+  const upgrades: Upgrades = spec.upgrades ?? []
+  const inputVersion = upgrades.length + 1
   function run(raw: unknown, options: RunOptions = {}): FormRun {
     const object = PLAIN_OBJECT.safeParse(raw)
     if (!object.success)
       return { ok: false, issues: [{ path: '', message: `an object of fields is needed, such as ${JSON.stringify(spec.example)}` }] }
-    const current = upgraded(spec.upgrades, object.data, options.inputVersion ?? spec.inputVersion)
+    const current = upgraded(upgrades, object.data, options.inputVersion ?? inputVersion)
     const reading = readInput(spec.input, current, {
       gaugeSystem: 'B&S',
       ...(options.ringSystem ? { ringSystem: options.ringSystem } : {}),
@@ -77,6 +81,7 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
   }
   return {
     ...spec,
+    inputVersion,
     run,
     fields: describeFields(spec.input),
     /** JSON Schema of the input, made when it is asked for. */

@@ -16,7 +16,7 @@ import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import { derive, given, type WorkingLog } from '../../working/derive'
 import type { BlankSpec, Check, FormPlan, Outcome, RouteStepSpec, SchoolChoice } from '../contract'
-import { hazardNotes, lengthBlank, markedAt, measuringBand, sheetBlank } from './plan-kit'
+import { hazardNotes, markedAt, measuringBand, sheetBlank, wireBlank } from './plan-kit'
 import { closedRoute } from './routes'
 
 /** A strip or wire bent into a closed round band: what rings and bangles have in common. */
@@ -67,10 +67,9 @@ function answerOf(log: WorkingLog, band: ClosedBand) {
 }
 
 function blankOf(band: ClosedBand, markAt: number, bench: Bench): BlankSpec {
-  const { name, thicknessMm } = band
+  const { name } = band
   if (band.stock === 'strip') return sheetBlank(band, bench, { name, outline: rectangleOutline(markAt, band.widthMm) })
-  const sectionMm2 = (Math.PI * thicknessMm ** 2) / 4
-  return lengthBlank(band, bench, { name, stock: 'wire', lengthMm: markAt, heightMm: thicknessMm, sectionMm2 })
+  return wireBlank(band, bench, { name, lengthMm: markAt })
 }
 
 function lengthChoice(band: ClosedBand): SchoolChoice {

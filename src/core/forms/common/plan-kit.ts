@@ -1,5 +1,5 @@
 import type { Drawing, DrawingShape, DrawingView } from '../../drawing/drawing'
-import { signedAreaMm2 } from '../../geometry/outline'
+import { circleOutline, signedAreaMm2 } from '../../geometry/outline'
 import type { Outline, Point } from '../../geometry/point'
 import { ALLOYS, type AlloyId } from '../../metals/alloys'
 import type { SourceId } from '../../sources/sources'
@@ -66,8 +66,18 @@ export function answerOf(
 }
 
 /** Only the values a formula names, of all that its schools draw on. */
-export function namedIn(formula: string, all: readonly Given[]): Given[] {
+function namedIn(formula: string, all: readonly Given[]): Given[] {
   return all.filter((item) => new RegExp(`(^|[^a-z])${item.symbol}([^a-z]|$)`).test(formula))
+}
+
+interface SchoolFormula {
+  readonly title: string
+  readonly formula: string
+}
+
+/** Reckons by a school's own formula, with those of the values that it names. */
+export function bySchool(log: WorkingLog, { title, formula }: SchoolFormula, source: SourceId, all: readonly Given[]): number {
+  return derive(log, { label: title, formula, unit: 'mm', source, given: namedIn(formula, all) })
 }
 
 interface SheetPart {
@@ -100,6 +110,27 @@ export function sheetBlank(input: CommonInput, bench: Bench, part: SheetPart): B
     ...(part.each === undefined ? {} : { each: part.each }),
     ...(part.circleRadiusMm === undefined ? {} : { circleRadiusMm: part.circleRadiusMm }),
   }
+}
+
+/** A round blank. */
+export function discBlank(
+  input: CommonInput,
+  bench: Bench,
+  part: { readonly name: string; readonly diameterMm: number; readonly each?: number },
+): BlankSpec {
+  const { name, diameterMm, each } = part
+  const circleRadiusMm = diameterMm / 2
+  const areaMm2 = Math.PI * circleRadiusMm ** 2
+  return sheetBlank(input, bench, { name, outline: circleOutline(circleRadiusMm), areaMm2, circleRadiusMm, ...(each ? { each } : {}) })
+}
+
+/** A disc as reckoned, and the circle it is sawn at. */
+export function discView(reckonedMm: number, markAtMm: number, title = 'Blank'): DrawingView {
+  const r = markAtMm / 2
+  return view('blank', title, {
+    shapes: [region(circleOutline(reckonedMm / 2)), { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: r }],
+    dimensions: [{ from: [-r, -r], to: [r, -r], offset: -1.6, text: `saw outside at ${formatPlain(markAtMm, 2)}` }],
+  })
 }
 
 interface LengthPart {

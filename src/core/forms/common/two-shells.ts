@@ -1,22 +1,21 @@
-import { cupSequence } from '../../forming/cup-sequence'
 import { capHalfAngleRad, capRadiusMm } from '../../forming/dome'
-import { arcPoints, circleOutline } from '../../geometry/outline'
-import { figureOf } from '../../tables/figures'
-import { DAPPING_PUNCHES_MM } from '../../tables/tools/dapping'
-import { type Bench, usable } from '../../toolwall/tools'
+import { arcPoints } from '../../geometry/outline'
+import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import type { WorkingLog } from '../../working/derive'
-import type { Check, FormPlan, RouteStepSpec } from '../contract'
+import type { Check, FormPlan } from '../contract'
+import { type Cups, cupsFor, dapSteps } from './cups'
 import { BLANK_TEXTS, type BlankSchool, domeBlankMm } from './dome-blank'
 import {
   answerOf,
   type CommonInput,
   completePlan,
+  discBlank,
+  discView,
   hazardNotes,
   limitCheck,
   region,
   schoolChoice,
-  sheetBlank,
   stroke,
   view,
 } from './plan-kit'
@@ -36,27 +35,7 @@ interface ShellSize {
   readonly label: string
 }
 
-/** The punches from the disc down to a sphere, the smith's own where there are any. */
-function cupsFor(input: CommonInput, bench: Bench, discMm: number, radiusMm: number) {
-  const own = usable(bench.tools, 'punch').map((tool) => tool.size)
-  return cupSequence({
-    discMm,
-    thicknessMm: input.thicknessMm,
-    punchesMm: own.length > 0 ? own : DAPPING_PUNCHES_MM,
-    finalRadiusMm: radiusMm,
-    thicknessesPerStep: figureOf('rim-step', bench.figures),
-  })
-}
-
-/** One step for each punch, large to small; each knows the sphere the one before left. */
-export function dapSteps(punchesMm: readonly number[], discMm: number, thicknessMm: number): RouteStepSpec[] {
-  return punchesMm.map((punchMm, i) => ({
-    op: 'dap',
-    params: { punchMm, discMm, ...(i > 0 ? { fromRadiusMm: ((punchesMm[i - 1] ?? 0) + thicknessMm) / 2 } : {}) },
-  }))
-}
-
-function shellChecks(input: TwoShells, sequence: ReturnType<typeof cupsFor>): Check[] {
+function shellChecks(input: TwoShells, sequence: Cups): Check[] {
   const complete = sequence.outcome === 'complete'
   return [
     limitCheck({
@@ -89,7 +68,7 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
   const answer = answerOf(log, input, 'cut diameter', discMm, [{ symbol: 's', name: 'trim', valueMm: input.trimMm }])
   const radius = capRadiusMm(mid)
   const half = capHalfAngleRad(mid)
-  const sequence = cupsFor(input, bench, discMm, radius)
+  const sequence = cupsFor(input.thicknessMm, bench, discMm, radius)
   const [outer, inner] = [radius + input.thicknessMm / 2, Math.max(0.01, radius - input.thicknessMm / 2)]
   const shell = (sign: 1 | -1) => {
     const centre = [0, sign * (mid.heightMm - radius)] as const
@@ -105,15 +84,7 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
     input,
     answer,
     working: log,
-    blanks: [
-      sheetBlank(input, bench, {
-        name: 'half',
-        outline: circleOutline(answer.markAt / 2),
-        areaMm2: (Math.PI / 4) * answer.markAt ** 2,
-        circleRadiusMm: answer.markAt / 2,
-        each: 2,
-      }),
-    ],
+    blanks: [discBlank(input, bench, { name: 'half', diameterMm: answer.markAt, each: 2 })],
     results: {
       discMm: { value: discMm, unit: 'mm' },
       insideMm: { value: size.overMm - 2 * input.thicknessMm, unit: 'mm' },
@@ -137,17 +108,7 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
         ],
         handles: [{ field: size.field, label: 'across', at: [a, 0], along: [1, 0], gain: 2 }],
       }),
-      view('blank', 'Blank, two of it', {
-        shapes: [region(circleOutline(discMm / 2)), { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: answer.markAt / 2 }],
-        dimensions: [
-          {
-            from: [-answer.markAt / 2, -answer.markAt / 2],
-            to: [answer.markAt / 2, -answer.markAt / 2],
-            offset: -1.6,
-            text: `saw outside at ${formatPlain(answer.markAt, 2)}`,
-          },
-        ],
-      }),
+      discView(discMm, answer.markAt, 'Blank, two of it'),
     ],
     route: [
       { op: 'saw', params: { what: 'the two discs', cutMm: answer.markAt } },

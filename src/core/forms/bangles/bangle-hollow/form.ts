@@ -8,11 +8,11 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  bySchool,
   completePlan,
   hazardNotes,
   limitCheck,
   measuringBand,
-  namedIn,
   region,
   schoolChoice,
   sheetBlank,
@@ -58,14 +58,7 @@ function lengthOf(log: WorkingLog, input: Input, school: School): number {
     given('w', 'width of the strip', input.widthMm),
     given('t', 'thickness', input.thicknessMm),
   ]
-  const { formula, title } = LENGTH_TEXTS[school]
-  return derive(log, {
-    label: title,
-    formula,
-    unit: 'mm',
-    source: school === 'plus-three' ? 'bench-practice' : 'pappus',
-    given: namedIn(formula, all),
-  })
+  return bySchool(log, LENGTH_TEXTS[school], school === 'plus-three' ? 'bench-practice' : 'pappus', all)
 }
 
 function planHollow(input: Input, bench: Bench): FormPlan {
@@ -168,8 +161,6 @@ export const bangleHollow = defineForm({
   id: 'bangle-hollow',
   title: 'Hollow bangle',
   summary: 'A bangle whose narrow strip is curled to a tube and bent round: how long to cut, by rule and by geometry.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { insideDiameterMm: 'bangle 2-7', alloy: 'red-brass-c230', thicknessMm: 0.75, widthMm: 12 },
   ask: { words: ['hollow bangle'], sizes: ['insideDiameterMm', 'widthMm'] },

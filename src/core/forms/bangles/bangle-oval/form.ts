@@ -146,8 +146,6 @@ export const bangleOval = defineForm({
   id: 'bangle-oval',
   title: 'Oval bangle',
   summary: 'A closed oval bangle of flat strip: how long to cut, and the round it is soldered at.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { insideLengthMm: 64, insideWidthMm: 53, alloy: 'yellow-brass-c260', thicknessMm: '15 ga', widthMm: 7 },
   ask: { words: ['oval bangle'], sizes: ['insideLengthMm', 'insideWidthMm', 'widthMm'] },

@@ -40,8 +40,6 @@ export const banglePlain = defineForm({
   id: 'bangle-plain',
   title: 'Plain bangle',
   summary: 'A round bangle bent from flat strip or round wire and soldered shut: how long to cut.',
-  inputVersion: 1,
-  upgrades: [],
   input: banglePlainInput,
   example: { insideDiameterMm: 'bangle 2-6', alloy: 'red-brass-c230', stock: 'strip', thicknessMm: '15 ga', widthMm: 9 },
   ask: { words: ['bangle'], sizes: ['insideDiameterMm', 'widthMm'] },

@@ -190,8 +190,6 @@ export const cuff = defineForm({
   id: 'cuff',
   title: 'Cuff',
   summary: 'An open bracelet, straight or tapered, with rounded ends: the blank for a wrist and a gap.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { wristMm: 158, gapMm: 27, alloy: 'copper-c110', thicknessMm: '17 ga', widthMm: 24, endWidthMm: 16, cornerMm: 7 },
   ask: { words: ['cuff'], sizes: ['wristMm', 'widthMm'] },

@@ -190,8 +190,6 @@ export const beadRow = defineForm({
   id: 'bead-row',
   title: 'Row of beads',
   summary: 'Beads round a border: how many go in, the circle through their middles, and the scalloped backing behind them.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { borderMm: 37, beadMm: 4.3, seat: 'outside', alloy: 'red-brass-c230', thicknessMm: '19 ga' },
   ask: { words: ['bead row', 'row of bead'], sizes: ['borderMm', 'beadMm'] },

@@ -27,8 +27,6 @@ export const bead = defineForm({
   id: 'bead',
   title: 'Hollow bead',
   summary: 'A bead of two half spheres: the disc for each half, the punches, the hole it needs.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { outsideMm: 13, alloy: 'sterling-925', thicknessMm: '23 ga', holeMm: 1.2 },
   ask: { words: ['bead'], sizes: ['outsideMm'] },

@@ -227,8 +227,6 @@ export const disc = defineForm({
   id: 'disc',
   title: 'Flat disc',
   summary: 'A round flat piece, with or without a hole: what to cut, what it weighs.',
-  inputVersion: 1,
-  upgrades: [],
   input: discInput,
   example: { diameterMm: 29, alloy: 'copper-c110', thicknessMm: '19 ga', holeMm: 3 },
   ask: { words: ['disc', 'disk', 'token'], sizes: ['diameterMm', 'holeMm'] },

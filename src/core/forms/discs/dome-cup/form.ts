@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { capHalfAngleRad, rimDiameterMm } from '../../../forming/dome'
-import { arcPoints, circleOutline } from '../../../geometry/outline'
+import { arcPoints } from '../../../geometry/outline'
 import { DAPPING_PUNCHES_MM } from '../../../tables/tools/dapping'
 import { type Bench, usable } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
@@ -8,7 +8,17 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm } from '../../common/dome-blank'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, sheetBlank, view } from '../../common/plan-kit'
+import {
+  answerOf,
+  completePlan,
+  discBlank,
+  discView,
+  hazardNotes,
+  limitCheck,
+  measuringBand,
+  schoolChoice,
+  view,
+} from '../../common/plan-kit'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -72,12 +82,11 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
     ...arcPoints(centre, radius + input.thicknessMm / 2, from, to),
     ...[...arcPoints(centre, Math.max(0.01, radius - input.thicknessMm / 2), from, to)].reverse(),
   ]
-  const r = answer.markAt / 2
   return completePlan({
     input,
     answer,
     working: log,
-    blanks: [sheetBlank(input, bench, { name: 'disc', outline: circleOutline(r), areaMm2: Math.PI * r * r, circleRadiusMm: r })],
+    blanks: [discBlank(input, bench, { name: 'disc', diameterMm: answer.markAt })],
     results: {
       heightMm: { value: mid.heightMm + input.thicknessMm / 2, unit: 'mm' },
       punchAtMostMm: { value: punchMm, unit: 'mm' },
@@ -141,13 +150,7 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
         ],
         handles: [{ field: 'rimMm', label: 'rim', at: [input.rimMm / 2, 0], along: [1, 0], gain: 2 }],
       }),
-      view('blank', 'Blank', {
-        shapes: [
-          { kind: 'region', layer: 'metal', outer: circleOutline(reckonedMm / 2), holes: [] },
-          { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: r },
-        ],
-        dimensions: [{ from: [-r, -r], to: [r, -r], offset: -1.6, text: `saw outside at ${formatPlain(answer.markAt, 2)}` }],
-      }),
+      discView(reckonedMm, answer.markAt),
     ],
     route: [
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
@@ -166,8 +169,6 @@ export const domeCup = defineForm({
   id: 'dome-cup',
   title: 'Dome by its cup',
   summary: 'A dome sunk into a cup of the block: the disc for a rim, the dome a disc gives there, the punch that still goes in.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { cupMm: 19, rimMm: 16, alloy: 'copper-c110', thicknessMm: '23 ga' },
   ask: { words: ['dome in a cup', 'cup dome'], sizes: ['cupMm', 'rimMm'] },

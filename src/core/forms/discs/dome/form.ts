@@ -1,14 +1,11 @@
-import { type CupSequence, cupSequence } from '../../../forming/cup-sequence'
 import { capHeightOnSphereMm, type DomeMid } from '../../../forming/dome'
-import { circleOutline } from '../../../geometry/outline'
 import { bisect } from '../../../numerics/bisect'
-import { figureOf } from '../../../tables/figures'
-import { DAPPING_PUNCHES_MM } from '../../../tables/tools/dapping'
-import { type Bench, usable } from '../../../toolwall/tools'
+import type { Bench } from '../../../toolwall/tools'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
+import { type Cups, cupsFor, dapSteps } from '../../common/cups'
 import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm } from '../../common/dome-blank'
-import { markedAt, sheetBlank } from '../../common/plan-kit'
+import { discBlank, markedAt } from '../../common/plan-kit'
 import type { FormPlan, Quantity, RouteStepSpec, SchoolChoice, Target } from '../../contract'
 import { defineForm } from '../../define-form'
 import { domeChecks } from './checks'
@@ -49,22 +46,22 @@ function inverse(input: DomeInput, mid: DomeMid, discMm: number): Record<string,
   }
 }
 
-function dapSteps(input: DomeInput, sequence: CupSequence, discMm: number, shiftMm: number): RouteStepSpec[] {
-  const { punchesMm } = sequence
-  return punchesMm.map((punchMm, i) => {
-    const before = punchesMm[i - 1]
-    const last = i === punchesMm.length - 1
-    const height = last ? input.heightMm : capHeightOnSphereMm(discMm, (punchMm + input.thicknessMm) / 2) + shiftMm
-    const place = punchesMm.length > 1 ? `Step ${i + 1} of ${punchesMm.length}` : ''
+/** The steps of the punches, each with the height it should come to. */
+function heightSteps(input: DomeInput, sequence: Cups, discMm: number, shiftMm: number): RouteStepSpec[] {
+  const steps = dapSteps(sequence.punchesMm, discMm, input.thicknessMm)
+  return steps.map((step, i) => {
+    const last = i === steps.length - 1
+    const sphere = ((sequence.punchesMm[i] ?? 0) + input.thicknessMm) / 2
+    const height = last ? input.heightMm : capHeightOnSphereMm(discMm, sphere) + shiftMm
     return {
-      op: 'dap',
-      params: { punchMm, discMm, ...(before ? { fromRadiusMm: (before + input.thicknessMm) / 2 } : {}), ...(place ? { place } : {}) },
+      ...step,
+      params: { ...step.params, ...(steps.length > 1 ? { place: `Step ${i + 1} of ${steps.length}` } : {}) },
       target: { dimension: last ? 'heightMm' : `height${i + 1}Mm`, label: 'Height', valueMm: height, plusMinusMm: last ? 0.2 : 0.4 },
     }
   })
 }
 
-function routeOf(input: DomeInput, sequence: CupSequence, blankMm: number, markAt: number): RouteStepSpec[] {
+function routeOf(input: DomeInput, sequence: Cups, blankMm: number, markAt: number): RouteStepSpec[] {
   const shiftMm = input.heightMm - middleOf(input).heightMm
   const width: Target = { dimension: 'widthMm', label: 'Across the rim', valueMm: input.widthMm, plusMinusMm: 0.3 }
   return [
@@ -76,7 +73,7 @@ function routeOf(input: DomeInput, sequence: CupSequence, blankMm: number, markA
     { op: 'file', params: { what: 'the edge smooth' } },
     { op: 'anneal', params: {} },
     { op: 'pickle', params: {} },
-    ...dapSteps(input, sequence, blankMm, shiftMm),
+    ...heightSteps(input, sequence, blankMm, shiftMm),
     { op: 'file', params: { what: 'the rim level' }, target: width },
     { op: 'finish', params: {}, target: { ...width, dimension: 'heightMm', label: 'Height', valueMm: input.heightMm, plusMinusMm: 0.2 } },
   ]
@@ -114,18 +111,9 @@ function planDome(input: DomeInput, bench: Bench): FormPlan {
     ],
   })
   const markAt = markedAt(log, value, input.roundUpMm)
-  const own = usable(bench.tools, 'punch').map((tool) => tool.size)
-  const punchesMm = own.length > 0 ? own : DAPPING_PUNCHES_MM
-  const sequence = cupSequence({
-    discMm: blankMm,
-    thicknessMm: input.thicknessMm,
-    punchesMm,
-    finalRadiusMm: sphere,
-    thicknessesPerStep: figureOf('rim-step', bench.figures),
-  })
-  const areaMm2 = Math.PI * (markAt / 2) ** 2
-  const blank = sheetBlank(input, bench, { name: 'disc', outline: circleOutline(markAt / 2), areaMm2, circleRadiusMm: markAt / 2 })
-  const { massG } = blank
+  const sequence = cupsFor(input.thicknessMm, bench, blankMm, sphere)
+  const blank = discBlank(input, bench, { name: 'disc', diameterMm: markAt })
+  const { massG, areaMm2 } = blank
   const discPerHeight = (4 * sphere) / blankMm
   const extra = (markAt - value + input.allowanceMm) / discPerHeight
   return {
@@ -154,7 +142,7 @@ function planDome(input: DomeInput, bench: Bench): FormPlan {
         effect: `+ ${formatPlain(domeBlankMm([], input.schools.blank, { ...mid, baseRadiusMm: mid.baseRadiusMm + 0.25 }) - blankMm, 2)} mm of disc`,
       },
     ],
-    checks: domeChecks(input, mid, blankMm, { sequence, ownSet: own.length > 0 }),
+    checks: domeChecks(input, mid, blankMm, { sequence, ownSet: sequence.ownSet }),
     uncertainty: { plusMinus: 0.025 * blankMm, unit: 'mm', why: 'how far the crown stretches: −2 to +3 % of the disc' },
     drawing: drawDome(input, mid, blankMm, markAt),
     route: routeOf(input, sequence, blankMm, markAt),
@@ -178,8 +166,6 @@ export const dome = defineForm({
   id: 'dome',
   title: 'Domed disc',
   summary: 'A shallow or full dome from a flat disc: the disc to cut, the punches to use, and what dome a disc gives.',
-  inputVersion: 1,
-  upgrades: [],
   input: domeInput,
   example: { widthMm: 26, heightMm: 6.5, alloy: 'red-brass-c230', thicknessMm: '21 ga' },
   ask: { words: ['dome', 'domed', 'button'], sizes: ['widthMm', 'heightMm'] },

@@ -31,8 +31,6 @@ export const lentil = defineForm({
   id: 'lentil',
   title: 'Lentil',
   summary: 'Two shallow domes soldered rim to rim: the disc for each, the punches, the hole it needs.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { acrossMm: 21, overMm: 8, alloy: 'sterling-925', thicknessMm: '24 ga' },
   ask: { words: ['lentil', 'lentil bead'], sizes: ['acrossMm', 'overMm'] },

@@ -136,8 +136,6 @@ export const washer = defineForm({
   id: 'washer',
   title: 'Washer, ring plate',
   summary: 'A flat ring with a round window: where to saw each edge, what stays, the disc it spares.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { outsideMm: 33, windowMm: 21, alloy: 'yellow-brass-c260', thicknessMm: '19 ga' },
   ask: { words: ['washer'], sizes: ['outsideMm', 'windowMm'] },

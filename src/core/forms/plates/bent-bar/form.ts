@@ -160,8 +160,6 @@ export const bentBar = defineForm({
   id: 'bent-bar',
   title: 'Bar bent out of plane',
   summary: 'A bar or bridge that stands off a plate between two feet: how long to cut it, and the room under it.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { spanMm: 24, riseMm: 4.5, alloy: 'yellow-brass-c260', thicknessMm: '17 ga', widthMm: 5, footMm: 5, radiusMm: 0.8 },
   ask: { words: ['bar', 'bridge', 'staple'], sizes: ['spanMm', 'riseMm'] },

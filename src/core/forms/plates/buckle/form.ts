@@ -219,8 +219,6 @@ export const buckle = defineForm({
   id: 'buckle',
   title: 'Buckle',
   summary: 'A frame with one or two windows for a strap, its bar and its tongue: what to saw, and how long the tongue is.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { strapMm: 24, windowMm: 9, frameMm: 4.5, alloy: 'yellow-brass-c260', thicknessMm: '14 ga' },
   ask: { words: ['buckle'], sizes: ['strapMm', 'windowMm'] },

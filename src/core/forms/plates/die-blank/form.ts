@@ -7,11 +7,11 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  bySchool,
   completePlan,
   hazardNotes,
   limitCheck,
   measuringBand,
-  namedIn,
   region,
   schoolChoice,
   sheetBlank,
@@ -77,20 +77,13 @@ function wayOver(log: WorkingLog, { lengthMm: a, depthMm: h }: Input): number {
 }
 
 function lengthOf(log: WorkingLog, input: Input, school: Die): number {
-  const { title, formula } = DIE_TEXTS[school]
   const all = [
     given('a', 'impression', input.lengthMm),
     given('m', 'margin', input.marginMm),
     given('s', 'way over the form', school === 'free' ? wayOver(log, input) : input.lengthMm),
     given('b', 'tab', input.tabMm),
   ]
-  return derive(log, {
-    label: title,
-    formula,
-    unit: 'mm',
-    source: school === 'free' ? 'closed-form' : 'bench-practice',
-    given: namedIn(formula, all),
-  })
+  return bySchool(log, DIE_TEXTS[school], school === 'free' ? 'closed-form' : 'bench-practice', all)
 }
 
 function planDie(input: Input, bench: Bench): FormPlan {
@@ -190,8 +183,6 @@ export const dieBlank = defineForm({
   id: 'die-blank',
   title: 'Blank for a die',
   summary: 'Sheet for an impression or cutting die: margin, what draws in, how thin it gets, parts in one go, the tab to remove.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { lengthMm: 28, widthMm: 19, depthMm: 3, alloy: 'fine-silver', thicknessMm: '24 ga' },
   ask: { words: ['die blank', 'die', 'impression'], sizes: ['lengthMm', 'widthMm', 'depthMm'] },

@@ -167,8 +167,6 @@ export const foldStar = defineForm({
   id: 'fold-star',
   title: 'Folded star',
   summary: 'A star creased out of one sheet: which lines are ridges, which valleys, how deep to cut, how many points.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { sheet: 'six', reachMm: 22, alloy: 'copper-c110', thicknessMm: '26 ga' },
   ask: { words: ['star', 'folded star'], sizes: ['reachMm'] },

@@ -212,8 +212,6 @@ export const foldedBox = defineForm({
   id: 'folded-box',
   title: 'Folded box',
   summary: 'A box with four walls folded up from one cross of sheet: how large to cut it, where to score, how deep.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { lengthInsideMm: 32, widthInsideMm: 21, heightMm: 9, alloy: 'sterling-925', thicknessMm: '20 ga' },
   ask: { words: ['box', 'folded box', 'tray'], sizes: ['lengthInsideMm', 'widthInsideMm', 'heightMm'] },

@@ -3,10 +3,11 @@ import { circleHole, rectangleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, type WorkingLog } from '../../../working/derive'
+import { given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  bySchool,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -64,19 +65,12 @@ const input = z
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Row): number {
-  const { title, formula } = ROW_TEXTS[school]
-  return derive(log, {
-    label: title,
-    formula,
-    unit: 'mm',
-    source: 'closed-form',
-    given: [
-      given('n', 'holes', input.holeCount, 'count'),
-      given('d', 'hole', input.holeMm),
-      given('e', 'metal at each end', input.edgeMm),
-      ...(school === 'webs' ? [given('w', 'metal between', input.webMm)] : [given('p', 'step', input.pitchMm)]),
-    ],
-  })
+  return bySchool(log, ROW_TEXTS[school], 'closed-form', [
+    given('n', 'holes', input.holeCount, 'count'),
+    given('d', 'hole', input.holeMm),
+    given('e', 'metal at each end', input.edgeMm),
+    ...(school === 'webs' ? [given('w', 'metal between', input.webMm)] : [given('p', 'step', input.pitchMm)]),
+  ])
 }
 
 /** A hole that a post goes through and its nut does not. */
@@ -225,8 +219,6 @@ export const holeRow = defineForm({
   id: 'hole-row',
   title: 'Row of holes',
   summary: 'Adjustment holes along a strip: how long the row is, the metal that stays, and a hole that takes its post and holds its nut.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: {
     holeMm: 1.6,

@@ -135,8 +135,6 @@ export const plate = defineForm({
   id: 'plate',
   title: 'Plate',
   summary: 'A flat plate from a simple outline, with a row of holes: the saw line, the metal that stays, what it weighs.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: {
     shape: 'shield',

@@ -198,8 +198,6 @@ export const sectors = defineForm({
   id: 'sectors',
   title: 'Parts of a stamping',
   summary: 'A round stamping sawn into equal parts or into fans: how many it gives, how wide each is once the saw has had its kerf.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { outsideMm: 46, insideMm: 14, sectorCount: 6, alloy: 'copper-c110', thicknessMm: '22 ga' },
   ask: { words: ['sectors', 'parts of a stamping'], sizes: ['outsideMm', 'insideMm'] },

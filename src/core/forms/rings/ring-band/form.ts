@@ -108,8 +108,6 @@ export const ringBand = defineForm({
   id: 'ring-band',
   title: 'Ring band',
   summary: 'A finger ring bent round from flat strip or round wire and soldered shut: how long to cut.',
-  inputVersion: 1,
-  upgrades: [],
   input: ringBandInput,
   example: { insideDiameterMm: 'US 7 1/4', alloy: 'sterling-925', stock: 'strip', thicknessMm: '17 ga', widthMm: 3.5 },
   ask: { words: ['ring', 'band'], sizes: ['insideDiameterMm', 'widthMm'] },

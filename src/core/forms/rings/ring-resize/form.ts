@@ -210,8 +210,6 @@ export const ringResize = defineForm({
   id: 'ring-resize',
   title: 'Ring to another size',
   summary: 'A ring that exists, made larger or smaller: the piece to let in or to cut out, and when stretching is enough.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { nowMm: 'UK L', wantedMm: 'UK P', alloy: 'sterling-925', thicknessMm: '15 ga', widthMm: 3.2 },
   ask: { words: ['resize', 'ring to another size'], sizes: ['nowMm', 'wantedMm'] },

@@ -155,8 +155,6 @@ export const ringStack = defineForm({
   id: 'ring-stack',
   title: 'Stacking set',
   summary: 'Several narrow rings worn together: made to the fit of one wide band, all strips from one piece.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { insideDiameterMm: 'US 7', ringCount: 4, widthMm: 1.8, alloy: 'yellow-brass-c260', thicknessMm: '18 ga' },
   ask: { words: ['stacking set', 'stacking rings', 'stack'], sizes: ['insideDiameterMm', 'widthMm'] },

@@ -169,8 +169,6 @@ export const ringTaper = defineForm({
   id: 'ring-taper',
   title: 'Tapered band',
   summary: 'A ring wide in front and narrow behind: the length by its fit, and the strip to saw with both edges mirrored.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { insideDiameterMm: 'UK M', frontMm: 11, backMm: 4.5, alloy: 'sterling-925', thicknessMm: '18 ga' },
   ask: { words: ['tapered band', 'tapered ring', 'wide band'], sizes: ['insideDiameterMm', 'frontMm', 'backMm'] },

@@ -129,8 +129,6 @@ export const ringWire = defineForm({
   id: 'ring-wire',
   title: 'Ring of profiled wire',
   summary: 'A finger ring bent from round, square or half-round wire: how long to cut, by where the middle of the section lies.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { insideDiameterMm: 'UK P', alloy: 'sterling-925', profile: 'half-round', thicknessMm: 1.7 },
   ask: { words: ['wire ring', 'half round ring'], sizes: ['insideDiameterMm'] },

@@ -149,8 +149,6 @@ export const ringWrap = defineForm({
   id: 'ring-wrap',
   title: 'Wrapped ring',
   summary: 'A ring of strip that laps over itself, riveted or sprung: how long to cut, and whether a rivet has room.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { insideDiameterMm: 'UK O', alloy: 'red-brass-c230', thicknessMm: '19 ga', widthMm: 7, overlapMm: 6, holeMm: 1.5 },
   ask: { words: ['wrap ring', 'wrapped ring'], sizes: ['insideDiameterMm', 'widthMm'] },

@@ -157,8 +157,6 @@ export const rivetBall = defineForm({
   id: 'rivet-ball',
   title: 'Ball-headed rivet',
   summary: 'A rivet with a melted ball for its head: the wire for ball, stack and back, and whether the ball holds.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { ballMm: 2.8, thicknessMm: '17 ga', alloy: 'sterling-925', upperMm: 0.8, lowerMm: 1, holeMm: 1.2 },
   ask: { words: ['ball rivet', 'ball-headed rivet'], sizes: ['ballMm', 'upperMm', 'lowerMm'] },

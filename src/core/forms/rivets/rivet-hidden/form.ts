@@ -4,7 +4,7 @@ import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
+import { answerOf, bySchool, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
 import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -68,19 +68,12 @@ function lengthOf(log: WorkingLog, input: Input, school: Fill): number {
       given('A', 'wire', wire, 'mm2'),
     ],
   })
-  const { title, formula } = FILL_TEXTS[school]
-  return derive(log, {
-    label: title,
-    formula,
-    unit: 'mm',
-    source: 'closed-form',
-    given: [
-      given('G', 'grip', gripOf(log, input)),
-      given('V', 'one seat', seat, 'mm3'),
-      given('A', 'wire', wire, 'mm2'),
-      given('f', 'to file', input.filingMm),
-    ],
-  })
+  return bySchool(log, FILL_TEXTS[school], 'closed-form', [
+    given('G', 'grip', gripOf(log, input)),
+    given('V', 'one seat', seat, 'mm3'),
+    given('A', 'wire', wire, 'mm2'),
+    given('f', 'to file', input.filingMm),
+  ])
 }
 
 function planHidden(input: Input, bench: Bench): FormPlan {
@@ -185,8 +178,6 @@ export const rivetHidden = defineForm({
   id: 'rivet-hidden',
   title: 'Hidden rivet',
   summary: 'Wire driven into cone seats and filed flush: how much it takes to fill them, and whether the seat will hold.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { thicknessMm: '16 ga', alloy: 'yellow-brass-c260', upperMm: 1.2, lowerMm: 1.2, holeMm: 1.3, seatMm: 2, depthMm: 0.6 },
   ask: { words: ['hidden rivet', 'flush rivet'], sizes: ['upperMm', 'lowerMm'] },

@@ -195,8 +195,6 @@ export const rivetTube = defineForm({
   id: 'rivet-tube',
   title: 'Tube rivet',
   summary: 'A length of tube flared on both sides: how long to cut, whether its rim splits or holds, and whether it passes inside a ring.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { tubeMm: 2.4, thicknessMm: 0.3, alloy: 'sterling-925', upperMm: 0.9, lowerMm: 1.2, holeMm: 2.45 },
   ask: { words: ['tube rivet', 'eyelet'], sizes: ['tubeMm', 'upperMm', 'lowerMm'] },

@@ -187,8 +187,6 @@ export const rivetWire = defineForm({
   id: 'rivet-wire',
   title: 'Wire rivet',
   summary: 'A rivet of wire through a stack: how long to cut, the head it makes, whether it bends, pulls through or tears the edge.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { thicknessMm: '15 ga', alloy: 'copper-c110', upperMm: 0.9, lowerMm: 1.15, holeMm: 1.5 },
   ask: { words: ['rivet'], sizes: ['upperMm', 'lowerMm', 'holeMm'] },

@@ -3,15 +3,15 @@ import { netAreaMm2, setOffMm } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, type WorkingLog } from '../../../working/derive'
+import { given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  bySchool,
   completePlan,
   hazardNotes,
   limitCheck,
   measuringBand,
-  namedIn,
   region,
   schoolChoice,
   sheetBlank,
@@ -64,19 +64,12 @@ const input = z
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Edge): number {
-  const { title, formula } = EDGE_TEXTS[school]
-  return derive(log, {
-    label: title,
-    formula,
-    unit: 'mm',
-    source: 'parallel-curve',
-    given: namedIn(formula, [
-      given('a', 'stone, long way', input.stoneLengthMm),
-      given('w', 'wall', input.wallMm),
-      given('b', 'ledge outside', input.borderMm),
-      given('c', 'clean-up', input.cleanUpMm),
-    ]),
-  })
+  return bySchool(log, EDGE_TEXTS[school], 'parallel-curve', [
+    given('a', 'stone, long way', input.stoneLengthMm),
+    given('w', 'wall', input.wallMm),
+    given('b', 'ledge outside', input.borderMm),
+    given('c', 'clean-up', input.cleanUpMm),
+  ])
 }
 
 function planBackPlate(input: Input, bench: Bench): FormPlan {
@@ -191,8 +184,6 @@ export const backPlate = defineForm({
   id: 'back-plate',
   title: 'Back plate of a bezel',
   summary: 'The plate a bezel stands on: flush or with a ledge for decoration, closed or with a window and a ledge under the stone.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: {
     shape: 'oval',

@@ -3,11 +3,12 @@ import type { Outline } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, type WorkingLog } from '../../../working/derive'
+import { given, type WorkingLog } from '../../../working/derive'
 import { type BentSegment, bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  bySchool,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -54,14 +55,10 @@ const input = z
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Fold): number {
-  const { title, formula } = FOLD_TEXTS[school]
-  return derive(log, {
-    label: title,
-    formula,
-    unit: 'mm',
-    source: 'closed-form',
-    given: [given('H', 'centre to foot', input.dropMm), given('R', 'round, middle of the metal', (input.chainMm + input.thicknessMm) / 2)],
-  })
+  return bySchool(log, FOLD_TEXTS[school], 'closed-form', [
+    given('H', 'centre to foot', input.dropMm),
+    given('R', 'round, middle of the metal', (input.chainMm + input.thicknessMm) / 2),
+  ])
 }
 
 function segmentsOf({ chainMm, thicknessMm, dropMm, schools }: Input): { segments: BentSegment[]; headingRad: number } {
@@ -177,8 +174,6 @@ export const bail = defineForm({
   id: 'bail',
   title: 'Bail',
   summary: 'A strip folded round for a pendant to hang from: a drop or a loop, the leaf to saw, and whether the clasp passes.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { chainMm: 3.6, dropMm: 5.2, alloy: 'sterling-925', thicknessMm: '23 ga', widthMm: 4.5, footMm: 2 },
   ask: { words: ['bail'], sizes: ['chainMm', 'dropMm'] },

@@ -7,6 +7,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  bySchool,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -78,16 +79,11 @@ const repeatsOf = (school: Repeat, repeats: number) => (school === 'over' ? Math
 
 function lengthOf(log: WorkingLog, input: Input, school: Repeat): number {
   const exact = exactOf(log, input)
-  const { title, formula } = REPEAT_TEXTS[school]
-  if (school === 'plain')
-    return derive(log, { label: title, formula, unit: 'mm', source: 'parallel-curve', given: [given('L', 'round the stone', exact)] })
-  return derive(log, {
-    label: title,
-    formula,
-    unit: 'mm',
-    source: 'bench-practice',
-    given: [given('p', 'one repeat', input.patternMm), given('N', 'repeats', repeatsOf(school, exact / input.patternMm), 'count')],
-  })
+  if (school === 'plain') return bySchool(log, REPEAT_TEXTS[school], 'parallel-curve', [given('L', 'round the stone', exact)])
+  return bySchool(log, REPEAT_TEXTS[school], 'bench-practice', [
+    given('p', 'one repeat', input.patternMm),
+    given('N', 'repeats', repeatsOf(school, exact / input.patternMm), 'count'),
+  ])
 }
 
 function planGallery(input: Input, bench: Bench): FormPlan {
@@ -201,8 +197,6 @@ export const bezelGallery = defineForm({
   id: 'bezel-gallery',
   title: 'Gallery bezel',
   summary: 'A patterned wall round a stone: how many whole repeats close on it, how loose that leaves the stone, how high it stands.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: {
     shape: 'oval',

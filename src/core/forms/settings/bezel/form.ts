@@ -207,8 +207,6 @@ export const bezel = defineForm({
   id: 'bezel',
   title: 'Bezel',
   summary: 'A wall round a stone of any convex shape: how long and how high to cut it, and whether it will hold.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: {
     shape: 'oval',

@@ -5,15 +5,15 @@ import type { Outline, Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, type WorkingLog } from '../../../working/derive'
+import { given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  bySchool,
   completePlan,
   hazardNotes,
   limitCheck,
   measuringBand,
-  namedIn,
   region,
   schoolChoice,
   sheetBlank,
@@ -75,20 +75,13 @@ const input = z
 type Input = OutputOf<typeof input>
 
 function tabOf(log: WorkingLog, input: Input, school: School): number {
-  const { formula, title } = TAB_TEXTS[school]
   const all = [
     given('e', 'edge of the stone', input.edgeMm),
     given('o', 'lap', input.lapMm),
     given('r', 'fold radius', input.bendRadiusMm),
     given('t', 'thickness', input.thicknessMm),
   ]
-  return derive(log, {
-    label: title,
-    formula,
-    unit: 'mm',
-    source: school === 'edge-lap-bend' ? 'closed-form' : 'bench-practice',
-    given: namedIn(formula, all),
-  })
+  return bySchool(log, TAB_TEXTS[school], school === 'edge-lap-bend' ? 'closed-form' : 'bench-practice', all)
 }
 
 function ellipseAt(input: Input, angle: number): Point {
@@ -234,8 +227,6 @@ export const tabSetting = defineForm({
   id: 'tab-setting',
   title: 'Tab setting',
   summary: 'A plate cut to a stone with tabs that fold over it: how long each tab, what lies over the stone, the whole outline.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { stoneLengthMm: 23, stoneWidthMm: 17, edgeMm: 3.2, alloy: 'yellow-brass-c260', thicknessMm: '23 ga', tabCount: 4, windowMm: 9 },
   ask: { words: ['tab setting', 'tab'], sizes: ['stoneLengthMm', 'stoneWidthMm', 'edgeMm'] },

@@ -199,8 +199,6 @@ export const strapLoop = defineForm({
   id: 'strap-loop',
   title: 'Strap loop and its leather',
   summary: 'A metal keeper round two thicknesses of strap, and the slot and size holes the leather needs.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { strapMm: 24, leatherMm: 2.6, alloy: 'yellow-brass-c260', thicknessMm: '20 ga', widthMm: 6 },
   ask: { words: ['strap loop', 'keeper', 'belt loop'], sizes: ['strapMm', 'leatherMm'] },

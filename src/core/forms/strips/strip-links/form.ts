@@ -157,8 +157,6 @@ export const stripLinks = defineForm({
   id: 'strip-links',
   title: 'Links from strip',
   summary: 'Links parted from one or more strips, sawn or sheared: how long each strip, how many links, how long the chain.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { linkMm: 17, widthMm: 5.5, linkCount: 18, stripCount: 2, alloy: 'red-brass-c230', thicknessMm: '19 ga' },
   ask: { words: ['link'], sizes: ['linkMm', 'widthMm'] },

@@ -3,15 +3,15 @@ import { rectangleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, type WorkingLog } from '../../../working/derive'
+import { given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  bySchool,
   completePlan,
   hazardNotes,
   limitCheck,
   measuringBand,
-  namedIn,
   region,
   schoolChoice,
   sheetBlank,
@@ -66,20 +66,13 @@ const input = z
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: School): number {
-  const { formula, title } = BEND_TEXTS[school]
   const all = [
     given('a', 'outside, one way', input.acrossMm),
     given('b', 'outside, other way', input.upMm),
     given('r', 'inside bend radius', input.bendRadiusMm),
     given('t', 'thickness', input.thicknessMm),
   ]
-  return derive(log, {
-    label: title,
-    formula,
-    unit: 'mm',
-    source: school === 'standard' ? 'din-6935' : school === 'middle' ? 'hill' : 'bench-practice',
-    given: namedIn(formula, all),
-  })
+  return bySchool(log, BEND_TEXTS[school], school === 'standard' ? 'din-6935' : school === 'middle' ? 'hill' : 'bench-practice', all)
 }
 
 function planBox(input: Input, bench: Bench): FormPlan {
@@ -160,8 +153,6 @@ export const boxTube = defineForm({
   id: 'box-tube',
   title: 'Square or rectangular tube',
   summary: 'A strip folded at four corners and soldered shut: how long to cut, by how the corners are bent.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { acrossMm: 18, upMm: 11, alloy: 'red-brass-c230', thicknessMm: '21 ga', widthMm: 30, bendRadiusMm: 0.6 },
   ask: { words: ['box strip', 'square tube'], sizes: ['acrossMm', 'upMm', 'widthMm'] },

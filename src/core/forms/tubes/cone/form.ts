@@ -193,8 +193,6 @@ export const cone = defineForm({
   id: 'cone',
   title: 'Cone, tapered collar',
   summary: 'A cone or a tapered collar rolled from sheet: the fan-shaped blank with its two radii and angle.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { largeMm: 34, smallMm: 19, heightMm: 28, alloy: 'copper-c110', thicknessMm: '23 ga' },
   ask: { words: ['cone', 'collar'], sizes: ['largeMm', 'smallMm', 'heightMm'] },

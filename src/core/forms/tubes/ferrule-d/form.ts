@@ -178,8 +178,6 @@ export const ferruleD = defineForm({
   id: 'ferrule-d',
   title: 'D ferrule, two parts',
   summary: 'A curved top soldered to a flat base: the strip for the top and the rough base with its standoff.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { acrossMm: 17, upMm: 7.5, heightOf: 'whole', alloy: 'red-brass-c230', thicknessMm: 0.7, baseMm: 1.1, widthMm: 14 },
   ask: { words: ['d ferrule'], sizes: ['acrossMm', 'upMm', 'widthMm'] },

@@ -158,8 +158,6 @@ export const tubeOval = defineForm({
   id: 'tube-oval',
   title: 'Oval tube',
   summary: 'A seamed oval tube: the strip to cut, the round tube it is soldered as, and how tight its ends are.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { outsideLongMm: 15, outsideShortMm: 9, alloy: 'copper-c110', thicknessMm: '23 ga', lengthMm: 24 },
   ask: { words: ['oval tube', 'oval ferrule'], sizes: ['outsideLongMm', 'outsideShortMm', 'lengthMm'] },

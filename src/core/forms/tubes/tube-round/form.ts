@@ -29,8 +29,6 @@ export const tubeRound = defineForm({
   id: 'tube-round',
   title: 'Round tube, ferrule',
   summary: 'A seamed tube or ferrule rolled from sheet to an outside diameter: the strip to cut.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { outsideDiameterMm: 11.5, alloy: 'copper-c110', thicknessMm: '23 ga', widthMm: 26 },
   ask: { words: ['tube', 'ferrule'], sizes: ['outsideDiameterMm', 'widthMm'] },

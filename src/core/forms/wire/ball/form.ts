@@ -9,13 +9,13 @@ import {
   answerOf,
   completePlan,
   hazardNotes,
-  lengthBlank,
   limitCheck,
   measuringBand,
   region,
   schoolChoice,
   stripView,
   view,
+  wireBlank,
 } from '../../common/plan-kit'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -70,15 +70,7 @@ function planBall(input: Input, bench: Bench): FormPlan {
     input,
     answer,
     working: log,
-    blanks: [
-      lengthBlank(input, bench, {
-        name: 'wire',
-        stock: 'wire',
-        lengthMm: answer.markAt,
-        heightMm: input.thicknessMm,
-        sectionMm2: (Math.PI / 4) * input.thicknessMm ** 2,
-      }),
-    ],
+    blanks: [wireBlank(input, bench, { name: 'wire', lengthMm: answer.markAt })],
     results: { lengthMm: { value: reckonedMm, unit: 'mm' }, fromWireMm: { value: gives, unit: 'mm' } },
     choice: schoolChoice('loss', 'How much wire', input.schools.loss, LOSS_TEXTS, (id) => lengthOf([], input, id)),
     sensitivity: [
@@ -138,8 +130,6 @@ export const ball = defineForm({
   id: 'ball',
   title: 'Ball from wire',
   summary: 'A melted ball of a size: the wire to cut for it, and what ball a piece of wire gives.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { ballMm: 2.7, alloy: 'fine-silver', thicknessMm: '17 ga' },
   ask: { words: ['ball'], sizes: ['ballMm'] },

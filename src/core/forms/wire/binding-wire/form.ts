@@ -7,6 +7,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  bySchool,
   completePlan,
   limitCheck,
   measuringBand,
@@ -45,14 +46,11 @@ const input = z.strictObject({
 type Input = OutputOf<typeof input>
 
 function onceOf(log: WorkingLog, input: Input, school: Section): number {
-  const { title, formula } = SECTION_TEXTS[school]
-  return derive(log, {
-    label: title,
-    formula,
-    unit: 'mm',
-    source: 'parallel-curve',
-    given: [given('a', 'across', input.acrossMm), given('b', 'through', input.throughMm), given('w', 'wire', input.thicknessMm)],
-  })
+  return bySchool(log, SECTION_TEXTS[school], 'parallel-curve', [
+    given('a', 'across', input.acrossMm),
+    given('b', 'through', input.throughMm),
+    given('w', 'wire', input.thicknessMm),
+  ])
 }
 
 function lengthOf(log: WorkingLog, input: Input, school: Section): number {
@@ -145,8 +143,6 @@ export const bindingWire = defineForm({
   id: 'binding-wire',
   title: 'Binding wire',
   summary: 'Wire that holds parts together under the torch: how much for so many bindings, with kinks that give.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { acrossMm: 23, throughMm: 9, alloy: 'copper-c110', thicknessMm: 0.6, turnCount: 2 },
   ask: { words: ['binding wire', 'binding'], sizes: ['acrossMm', 'throughMm'] },

@@ -156,8 +156,6 @@ export const borderWire = defineForm({
   id: 'border-wire',
   title: 'Rolled border wire',
   summary: 'A border rolled from round wire: what profile it comes out as, by equal area, and how much wire to cut.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { thicknessMm: '12 ga', alloy: 'copper-c110', profile: 'half-round', borderMm: 118 },
   ask: { words: ['border wire', 'border'], sizes: ['thicknessMm', 'borderMm'] },

@@ -7,11 +7,11 @@ import { type BentSegment, bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  bySchool,
   completePlan,
   hazardNotes,
   limitCheck,
   measuringBand,
-  namedIn,
   schoolChoice,
   stripView,
   wireBlank,
@@ -48,14 +48,10 @@ const input = z.strictObject({
 type Input = OutputOf<typeof input>
 
 function endMm(log: WorkingLog, { endMm: size, thicknessMm: wire }: Input, school: End): number {
-  const { title, formula } = END_TEXTS[school]
-  return derive(log, {
-    label: title,
-    formula,
-    unit: 'mm',
-    source: school === 'ball' ? 'closed-form' : 'pappus',
-    given: namedIn(formula, [given('e', 'eye inside, or ball', size), given('w', 'wire', wire)]),
-  })
+  return bySchool(log, END_TEXTS[school], school === 'ball' ? 'closed-form' : 'pappus', [
+    given('e', 'eye inside, or ball', size),
+    given('w', 'wire', wire),
+  ])
 }
 
 function lengthOf(log: WorkingLog, input: Input, school: End): number {
@@ -165,8 +161,6 @@ export const earWire = defineForm({
   id: 'ear-wire',
   title: 'Ear wires',
   summary: 'A pair of hooks for pierced ears: the wire for each, by the rod, the tail, the front leg and how the drop is held.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { rodMm: 8.5, alloy: 'sterling-925', thicknessMm: '19 ga', tailMm: 15, frontMm: 6 },
   ask: { words: ['ear wire', 'earwire', 'ear hook'], sizes: ['rodMm', 'tailMm'] },

@@ -138,8 +138,6 @@ export const hook = defineForm({
   id: 'hook',
   title: 'Hook or catch',
   summary: 'A clasp bent from wire or from the edge itself: hook on an eye, S, or folded tongue, and whether it takes its ring.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { hookMm: 6, eyeMm: 2.6, alloy: 'yellow-brass-c260', thicknessMm: '16 ga', straightMm: 5, tipMm: 3.5 },
   ask: { words: ['hook', 'catch', 'clasp'], sizes: ['hookMm', 'eyeMm'] },

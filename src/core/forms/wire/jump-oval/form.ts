@@ -176,8 +176,6 @@ export const jumpOval = defineForm({
   id: 'jump-oval',
   title: 'Oval rings from round',
   summary: 'Round rings squeezed oval: the rod to wind the round on, the plier mark, the wire of each.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { longMm: 6.4, shortMm: 3.8, alloy: 'sterling-925', thicknessMm: '18 ga' },
   ask: { words: ['oval ring', 'oval jump ring', 'oval link'], sizes: ['longMm', 'shortMm'] },

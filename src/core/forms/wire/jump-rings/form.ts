@@ -9,13 +9,13 @@ import {
   answerOf,
   completePlan,
   hazardNotes,
-  lengthBlank,
   limitCheck,
   measuringBand,
   region,
   schoolChoice,
   stroke,
   view,
+  wireBlank,
 } from '../../common/plan-kit'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -94,15 +94,7 @@ function planJumpRings(input: Input, bench: Bench): FormPlan {
     input,
     answer,
     working: log,
-    blanks: [
-      lengthBlank(input, bench, {
-        name: 'wire',
-        stock: 'wire',
-        lengthMm: answer.markAt,
-        heightMm: input.thicknessMm,
-        sectionMm2: (Math.PI / 4) * input.thicknessMm ** 2,
-      }),
-    ],
+    blanks: [wireBlank(input, bench, { name: 'wire', lengthMm: answer.markAt })],
     results: {
       eachMm: { value: eachOf([], input), unit: 'mm' },
       coilMm: { value: coilMm, unit: 'mm' },
@@ -183,8 +175,6 @@ export const jumpRings = defineForm({
   id: 'jump-rings',
   title: 'Jump rings',
   summary: 'A set of rings wound on a rod: the wire to cut, the coil, what is left inside after sawing.',
-  inputVersion: 1,
-  upgrades: [],
   input,
   example: { insideMm: 5.2, alloy: 'sterling-925', thicknessMm: '17 ga', ringCount: 36, spareCount: 3 },
   ask: { words: ['jump ring'], sizes: ['insideMm'] },
