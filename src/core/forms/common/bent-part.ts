@@ -7,11 +7,6 @@ export type BentSegment = { readonly straightMm: number } | { readonly radiusMm:
 
 const FULL_TURN_STEPS = 72
 
-/** Length along the middle of the metal, mm: what Pappus keeps when a bend keeps its section. */
-export function bentLengthMm(segments: readonly BentSegment[]): number {
-  return segments.reduce((sum, part) => sum + ('straightMm' in part ? part.straightMm : part.radiusMm * Math.abs(part.turnRad)), 0)
-}
-
 /** The middle line of a bent part as points, from a start and a heading in rad. */
 export function bentPath(segments: readonly BentSegment[], start: Point, headingRad: number): Point[] {
   const points: Point[] = [start]

@@ -1,8 +1,8 @@
 import { ellipseOutline, roundedRectangle } from '../../geometry/outline'
 import type { Outline } from '../../geometry/point'
-import { ellipsePerimeterMm } from '../../tables/stones/stones'
 import { choice, lengthMm } from '../../units/fields'
-import { derive, given, note, type WorkingLog } from '../../working/derive'
+import { derive, given, type WorkingLog } from '../../working/derive'
+import { roundOvalMm } from './oval'
 
 export const STONE_SHAPES = { oval: 'Oval or round', cushion: 'Rectangle, rounded corners' } as const
 
@@ -38,15 +38,7 @@ export function stoneOutline({ shape, stoneLengthMm, stoneWidthMm, cornerMm }: S
 
 /** Round the stone, mm: Ramanujan's ellipse, or sides and corners of a rounded rectangle. */
 export function roundStoneMm(log: WorkingLog, stone: Stone): number {
-  if (stone.shape !== 'cushion')
-    return note(log, {
-      kind: 'lookup',
-      label: 'Round the stone',
-      formula: 'ellipse of the two sizes, Ramanujan',
-      value: ellipsePerimeterMm(stone.stoneLengthMm, stone.stoneWidthMm),
-      unit: 'mm',
-      source: 'ramanujan',
-    })
+  if (stone.shape !== 'cushion') return roundOvalMm(log, 'Round the stone', stone.stoneLengthMm, stone.stoneWidthMm)
   return derive(log, {
     label: 'Round the stone',
     formula: '2·(a + b) − 8·r + 2·π·r',

@@ -4,8 +4,9 @@ import { ellipsePerimeterMm } from '../../../tables/stones/stones'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { roundOvalMm } from '../../common/oval'
 import {
   answerOf,
   completePlan,
@@ -48,22 +49,8 @@ type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, { insideLengthMm, insideWidthMm, thicknessMm }: Input, school: School): number {
   if (school === 'middle-ellipse')
-    return note(log, {
-      kind: 'lookup',
-      label: LENGTH_TEXTS[school].title,
-      formula: 'P(a + t, b + t), Ramanujan',
-      value: ellipsePerimeterMm(insideLengthMm + thicknessMm, insideWidthMm + thicknessMm),
-      unit: 'mm',
-      source: 'ramanujan',
-    })
-  const round = note(log, {
-    kind: 'lookup',
-    label: 'Round the inside',
-    formula: 'ellipse of the two inside sizes, Ramanujan',
-    value: ellipsePerimeterMm(insideLengthMm, insideWidthMm),
-    unit: 'mm',
-    source: 'ramanujan',
-  })
+    return roundOvalMm(log, LENGTH_TEXTS[school].title, insideLengthMm + thicknessMm, insideWidthMm + thicknessMm)
+  const round = roundOvalMm(log, 'Round the inside', insideLengthMm, insideWidthMm)
   return derive(log, {
     label: LENGTH_TEXTS[school].title,
     formula: 'P + π·t',

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { BAND_LENGTH_SCHOOLS, BAND_LENGTH_TEXTS, bandLengthMm } from '../../../forming/band-length'
+import { BAND_LENGTH_SCHOOLS, bandLengthMm } from '../../../forming/band-length'
 import { rectangleOutline } from '../../../geometry/outline'
 import { MM_PER_US_SIZE } from '../../../tables/rings/rings'
 import { wideBandUsSizes } from '../../../tables/rings/wide-band'
@@ -21,6 +21,7 @@ import {
   stroke,
   view,
 } from '../../common/plan-kit'
+import { bandLengthChoice, fittedBand } from '../../common/ring-fit'
 import { closedRoute } from '../../common/routes'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -63,14 +64,8 @@ function planStack(input: Input, bench: Bench): FormPlan {
     given: [given('n', 'rings', input.ringCount, 'count'), given('w', 'each', input.widthMm), given('g', 'play', input.gapMm)],
   })
   const fitMm = fitOf(input, input.schools.fit, bench)
-  const inside = derive(log, {
-    label: 'Inside they are made to',
-    formula: 'd + f',
-    unit: 'mm',
-    source: 'house-default',
-    given: [given('d', 'inside diameter', input.insideDiameterMm), given('f', 'room for a wide set', fitMm)],
-  })
-  const band = { insideDiameterMm: inside, thicknessMm: input.thicknessMm, neutralAxisRatio: 0.5, pi: 'full' as const }
+  const band = fittedBand(log, input, fitMm)
+  const inside = band.insideDiameterMm
   const reckonedMm = bandLengthMm(log, input.schools.length, band)
   const answer = answerOf(log, input, 'cut length of each', reckonedMm, [
     { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
@@ -96,9 +91,7 @@ function planStack(input: Input, bench: Bench): FormPlan {
       pieceWidthMm: { value: pieceMm, unit: 'mm' },
       lengthMm: { value: reckonedMm, unit: 'mm' },
     },
-    choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, BAND_LENGTH_TEXTS, (id) =>
-      bandLengthMm([], id, band),
-    ),
+    choice: bandLengthChoice(input.schools.length, band),
     choices: [schoolChoice('fit', 'Fit of the whole set', input.schools.fit, FIT_TEXTS, (id) => fitOf(input, id, bench))],
     sensitivity: [
       { input: 'cut length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / Math.PI / MM_PER_US_SIZE, 2)} US sizes` },

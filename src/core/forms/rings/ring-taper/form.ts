@@ -1,13 +1,13 @@
 import * as z from 'zod'
 import { drawClosedBand } from '../../../drawing/closed-band'
-import { BAND_LENGTH_SCHOOLS, BAND_LENGTH_TEXTS, bandLengthMm } from '../../../forming/band-length'
+import { BAND_LENGTH_SCHOOLS, bandLengthMm } from '../../../forming/band-length'
 import type { Outline, Point } from '../../../geometry/point'
 import { MM_PER_US_SIZE } from '../../../tables/rings/rings'
 import { wideBandUsSizes } from '../../../tables/rings/wide-band'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm, ringDiameterMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, type WorkingLog } from '../../../working/derive'
+import type { WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
@@ -21,6 +21,7 @@ import {
   stroke,
   view,
 } from '../../common/plan-kit'
+import { bandLengthChoice, fittedBand } from '../../common/ring-fit'
 import { closedRoute } from '../../common/routes'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -71,14 +72,8 @@ function taperOutline({ frontMm, backMm, taper }: Input, lengthMm: number): Outl
 function planTaper(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const fitMm = fitOf(input, input.schools.fit, bench)
-  const inside = derive(log, {
-    label: 'Inside it is made to',
-    formula: 'd + f',
-    unit: 'mm',
-    source: 'house-default',
-    given: [given('d', 'inside diameter', input.insideDiameterMm), given('f', 'room for a wide front', fitMm)],
-  })
-  const band = { insideDiameterMm: inside, thicknessMm: input.thicknessMm, neutralAxisRatio: 0.5, pi: 'full' as const }
+  const band = fittedBand(log, input, fitMm)
+  const inside = band.insideDiameterMm
   const reckonedMm = bandLengthMm(log, input.schools.length, band)
   const answer = answerOf(log, input, 'cut length', reckonedMm, [
     { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
@@ -104,9 +99,7 @@ function planTaper(input: Input, bench: Bench): FormPlan {
       lengthMm: { value: reckonedMm, unit: 'mm' },
       edgeAngleDeg: { value: (Math.atan((input.frontMm - input.backMm) / answer.markAt) * 180) / Math.PI, unit: '°' },
     },
-    choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, BAND_LENGTH_TEXTS, (id) =>
-      bandLengthMm([], id, band),
-    ),
+    choice: bandLengthChoice(input.schools.length, band),
     choices: [schoolChoice('fit', 'Fit of a wide front', input.schools.fit, FIT_TEXTS, (id) => fitOf(input, id, bench))],
     sensitivity: [
       { input: 'cut length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / Math.PI / MM_PER_US_SIZE, 2)} US sizes` },

@@ -1,11 +1,11 @@
 import * as z from 'zod'
 import { ellipseOutline, rectangleOutline, setOffMm } from '../../../geometry/outline'
-import { ellipsePerimeterMm } from '../../../tables/stones/stones'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { roundOvalMm } from '../../common/oval'
 import {
   answerOf,
   completePlan,
@@ -55,14 +55,8 @@ type Input = OutputOf<typeof input>
 function lengthOf(log: WorkingLog, { outsideLongMm, outsideShortMm, thicknessMm }: Input, school: School): number {
   const middle = school === 'middle-ellipse'
   const less = middle ? thicknessMm : 0
-  const round = note(log, {
-    kind: 'lookup',
-    label: middle ? LENGTH_TEXTS[school].title : 'Round the outside',
-    formula: middle ? 'P(a − t, b − t), Ramanujan' : 'ellipse of the two outside sizes, Ramanujan',
-    value: ellipsePerimeterMm(outsideLongMm - less, outsideShortMm - less),
-    unit: 'mm',
-    source: 'ramanujan',
-  })
+  const label = middle ? LENGTH_TEXTS[school].title : 'Round the outside'
+  const round = roundOvalMm(log, label, outsideLongMm - less, outsideShortMm - less)
   if (middle) return round
   return derive(log, {
     label: LENGTH_TEXTS[school].title,

@@ -1,12 +1,12 @@
 import * as z from 'zod'
 import { ellipseOutline, roundedRectangle, setOffMm } from '../../../geometry/outline'
 import type { Outline } from '../../../geometry/point'
-import { ellipsePerimeterMm } from '../../../tables/stones/stones'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { roundOvalMm } from '../../common/oval'
 import {
   answerOf,
   completePlan,
@@ -50,15 +50,7 @@ type Input = OutputOf<typeof input>
 
 function insideOf(log: WorkingLog, { longMm, shortMm }: Input, school: Oval): number {
   const label = OVAL_TEXTS[school].title
-  if (school === 'ellipse')
-    return note(log, {
-      kind: 'lookup',
-      label,
-      formula: 'ellipse of the two inside sizes, Ramanujan',
-      value: ellipsePerimeterMm(longMm, shortMm),
-      unit: 'mm',
-      source: 'ramanujan',
-    })
+  if (school === 'ellipse') return roundOvalMm(log, label, longMm, shortMm)
   return derive(log, {
     label,
     formula: '2·(a − b) + π·b',

@@ -1,0 +1,25 @@
+import { BAND_LENGTH_TEXTS, type BandLengthInput, type BandLengthSchool, bandLengthMm } from '../../forming/band-length'
+import { derive, given, type WorkingLog } from '../../working/derive'
+import type { SchoolChoice } from '../contract'
+import { schoolChoice } from './plan-kit'
+
+/** The round a ring is made to when it wears wider than it measures: the size asked for and the room its width wants. */
+export function fittedBand(
+  log: WorkingLog,
+  input: { readonly insideDiameterMm: number; readonly thicknessMm: number },
+  fitMm: number,
+): BandLengthInput {
+  const insideDiameterMm = derive(log, {
+    label: 'Inside it is made to',
+    formula: 'd + f',
+    unit: 'mm',
+    source: 'house-default',
+    given: [given('d', 'inside diameter', input.insideDiameterMm), given('f', 'room for its width', fitMm)],
+  })
+  return { insideDiameterMm, thicknessMm: input.thicknessMm, neutralAxisRatio: 0.5, pi: 'full' }
+}
+
+/** What each way to reckon a closed band comes to. */
+export function bandLengthChoice(school: BandLengthSchool, band: BandLengthInput): SchoolChoice {
+  return schoolChoice('length', 'How the length is reckoned', school, BAND_LENGTH_TEXTS, (id) => bandLengthMm([], id, band))
+}
