@@ -9,7 +9,7 @@ module.exports = {
       severity: 'error',
       comment: 'pure computation only: schemas (zod) and polygon clipping (clipper2-ts)',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown', 'core'], pathNot: 'node_modules/(zod|clipper2-ts)/' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown', 'core'], pathNot: 'node_modules/(zod|clipper2-ts|earcut)/' },
     },
     {
       name: 'core-level-1',

@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { Drawing } from '../drawing/drawing'
+import type { SolidPart } from '../drawing/solid/solid'
 import type { Outline } from '../geometry/point'
 import type { AlloyId } from '../metals/alloys'
 import type { OperationId } from '../operations/catalogue'
@@ -110,6 +111,8 @@ export interface FormPlan {
   readonly checks: readonly Check[]
   readonly uncertainty: { readonly plusMinus: number; readonly unit: Unit; readonly why: string }
   readonly drawing: Drawing
+  /** The finished piece in three dimensions, where it is more than its flat blank. */
+  readonly solids?: readonly SolidPart[]
   readonly route: readonly RouteStepSpec[]
   /** Parts of the piece that harden differently. */
   readonly regions: readonly string[]

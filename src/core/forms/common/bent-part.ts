@@ -1,9 +1,7 @@
 import type { DrawingView } from '../../drawing/drawing'
+import type { BentSegment } from '../../drawing/solid/solid'
 import type { Outline, Point } from '../../geometry/point'
 import { region, stroke, view } from './plan-kit'
-
-/** A stretch of a bent strip or wire along the middle of its metal: straight on, or round a circle by an angle (left when positive). */
-export type BentSegment = { readonly straightMm: number } | { readonly radiusMm: number; readonly turnRad: number }
 
 const FULL_TURN_STEPS = 72
 

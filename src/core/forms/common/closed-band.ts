@@ -10,7 +10,7 @@ import {
 } from '../../forming/band-length'
 import { bendStrain } from '../../forming/strain'
 import { RISK_AT, strainLimit } from '../../forming/work-used'
-import { rectangleOutline } from '../../geometry/outline'
+import { circleOutline, rectangleOutline } from '../../geometry/outline'
 import { ALLOYS, type AlloyId } from '../../metals/alloys'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
@@ -18,6 +18,7 @@ import { derive, given, type WorkingLog } from '../../working/derive'
 import type { BlankSpec, Check, FormPlan, Outcome, RouteStepSpec, SchoolChoice } from '../contract'
 import { hazardNotes, markedAt, measuringBand, sheetBlank, wireBlank } from './plan-kit'
 import { closedRoute } from './routes'
+import { ringSolid, stripSection } from './solids'
 
 /** A strip or wire bent into a closed round band: what rings and bangles have in common. */
 export interface ClosedBand {
@@ -196,6 +197,14 @@ export function planClosedBand(log: WorkingLog, band: ClosedBand, bench: Bench):
     ],
     checks: closedBandChecks(band),
     uncertainty: measuringBand('calipers', Math.PI, Math.PI),
+    solids: ringSolid(
+      band.insideDiameterMm,
+      band.neutralAxisRatio * band.thicknessMm,
+      (wire ? circleOutline(band.thicknessMm / 2) : stripSection(band.widthMm, band.thicknessMm)).map(([across, out]) => [
+        across,
+        out + (0.5 - band.neutralAxisRatio) * band.thicknessMm,
+      ]),
+    ),
     drawing: drawClosedBand({
       insideDiameterMm: band.insideDiameterMm,
       thicknessMm: band.thicknessMm,

@@ -122,6 +122,17 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
       { op: 'finish', params: {}, target },
     ],
     regions: ['crown', 'rim'],
+    solids: [1 as const, -1 as const].map((facing) => ({
+      solid: {
+        kind: 'cap' as const,
+        discMm,
+        halfAngleRad: half,
+        thicknessMm: input.thicknessMm,
+        holeMm: Math.min(input.holeMm, discMm / 3),
+        facing,
+      },
+      at: [0, 0, 0] as const,
+    })),
     learns: { target, blankPerMm: perMm },
     method: BLANK_TEXTS[input.schools.blank].title.toLowerCase(),
   })

@@ -19,6 +19,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import { stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -152,6 +153,17 @@ function planHollow(input: Input, bench: Bench): FormPlan {
       }),
     ],
     regions: ['outside', 'inside'],
+    solids: [
+      {
+        solid: {
+          kind: 'swept',
+          bends: [{ radiusMm: (input.insideDiameterMm + tubeOutsideMm) / 2, turnRad: 2 * Math.PI }],
+          section: stripSection(input.widthMm, input.thicknessMm),
+          curlRad: 1.96 * Math.PI,
+        },
+        at: [0, 0, 0],
+      },
+    ],
     learns: { target, blankPerMm: Math.PI },
     method: `hollow from strip, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
   })

@@ -20,6 +20,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import { aroundSolid, stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -124,6 +125,7 @@ function planOval(input: Input, bench: Bench): FormPlan {
     ],
     route: closedRoute({ what: 'the strip', cutMm: answer.markAt, insideRadiusMm: Math.max(1, tightest), on: 'the oval mandrel', target }),
     regions: ['outside', 'inside'],
+    solids: aroundSolid(setOffMm(ellipseOutline(a, b), input.thicknessMm / 2), stripSection(input.widthMm, input.thicknessMm)),
     learns: { target, blankPerMm: Math.PI },
     method: 'oval from strip',
   })

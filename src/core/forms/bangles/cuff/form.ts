@@ -18,6 +18,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
+import { bentSolid, stripSection, taperOf } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -181,6 +182,11 @@ function planCuff(input: Input, bench: Bench): FormPlan {
     ],
     route: openRoute({ what: 'the cuff', cutMm: answer.markAt, insideRadiusMm: worn / (2 * Math.PI), on: 'the oval mandrel', target }),
     regions: ['outside', 'inside'],
+    solids: bentSolid(
+      [{ radiusMm: worn / (2 * Math.PI) + input.thicknessMm / 2, turnRad: (2 * Math.PI * (worn - input.gapMm)) / worn }],
+      stripSection(Math.max(input.widthMm, input.endWidthMm), input.thicknessMm),
+      taperOf(outline),
+    ),
     learns: { target, blankPerMm: -1 },
     method: `cuff, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
   })

@@ -160,6 +160,7 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     regions: ['crown', 'rim'],
+    solids: [{ solid: { kind: 'cap', discMm: reckonedMm, halfAngleRad: half, thicknessMm: input.thicknessMm, facing: 1 }, at: [0, 0, 0] }],
     learns: { target, blankPerMm: perMm },
     method: `in a cup, ${BLANK_TEXTS[school].title.toLowerCase()}`,
   })

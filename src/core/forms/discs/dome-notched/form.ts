@@ -202,6 +202,23 @@ function planNotched(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     regions: ['crown', 'rim'],
+    ...(window
+      ? {
+          solids: [
+            {
+              solid: {
+                kind: 'cap' as const,
+                discMm: reckonedMm,
+                halfAngleRad: capOf(input).half,
+                thicknessMm: input.thicknessMm,
+                holeMm: opening.acrossMm,
+                facing: 1 as const,
+              },
+              at: [0, 0, 0] as const,
+            },
+          ],
+        }
+      : {}),
     learns: { target, blankPerMm: perMm },
     method: `${window ? 'dome with window' : 'dome with notch'}, ${FLAT_TEXTS[school].title.toLowerCase()}`,
   })

@@ -1,4 +1,4 @@
-import { capHeightOnSphereMm, type DomeMid } from '../../../forming/dome'
+import { capHalfAngleRad, capHeightOnSphereMm, type DomeMid } from '../../../forming/dome'
 import { bisect } from '../../../numerics/bisect'
 import type { Bench } from '../../../toolwall/tools'
 import { formatPlain } from '../../../units/format'
@@ -144,6 +144,12 @@ function planDome(input: DomeInput, bench: Bench): FormPlan {
     ],
     checks: domeChecks(input, mid, blankMm, { sequence, ownSet: sequence.ownSet }),
     uncertainty: { plusMinus: 0.025 * blankMm, unit: 'mm', why: 'how far the crown stretches: −2 to +3 % of the disc' },
+    solids: [
+      {
+        solid: { kind: 'cap', discMm: blankMm, halfAngleRad: capHalfAngleRad(mid), thicknessMm: input.thicknessMm, facing: 1 },
+        at: [0, 0, 0],
+      },
+    ],
     drawing: drawDome(input, mid, blankMm, markAt),
     route: routeOf(input, sequence, blankMm, markAt),
     regions: ['crown', 'rim'],

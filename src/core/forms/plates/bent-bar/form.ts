@@ -1,13 +1,15 @@
 import * as z from 'zod'
+import type { BentSegment } from '../../../drawing/solid/solid'
 import { rectangleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { type BentSegment, bentView } from '../../common/bent-part'
+import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, sheetBlank, stripView } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
+import { bentSolid, stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -151,6 +153,7 @@ function planBar(input: Input, bench: Bench): FormPlan {
     ],
     route: openRoute({ what: 'the bar', cutMm: answer.markAt, insideRadiusMm: input.radiusMm, on: 'the vice jaws', target }),
     regions: ['outside', 'inside'],
+    solids: bentSolid(segmentsOf(input).segments, stripSection(input.widthMm, input.thicknessMm)),
     learns: { target, blankPerMm: perMm },
     method: `bar, ${SHAPE_TEXTS[school].title.toLowerCase()}`,
   })

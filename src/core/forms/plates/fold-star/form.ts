@@ -158,6 +158,12 @@ function planStar(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     regions: ['faces', 'creases'],
+    solids: [
+      {
+        solid: { kind: 'star', rays, reachMm: input.reachMm, liftRad: (input.foldRatio * Math.PI) / 4, thicknessMm: input.thicknessMm },
+        at: [0, 0, 0],
+      },
+    ],
     learns: { target, blankPerMm: 2 },
     method: `folded star, ${SHEETS[input.sheet].toLowerCase()}`,
   })

@@ -203,6 +203,18 @@ function planBox(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     regions: ['bottom', 'fold'],
+    solids: [
+      {
+        solid: {
+          kind: 'box',
+          lengthMm: input.lengthInsideMm,
+          widthMm: input.widthInsideMm,
+          wallMm: input.heightMm,
+          thicknessMm: input.thicknessMm,
+        },
+        at: [0, 0, 0],
+      },
+    ],
     learns: { target, blankPerMm: 1 },
     method: `box, ${FOLD_TEXTS[school].title.toLowerCase()}`,
   })

@@ -21,6 +21,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import { ringSolid, stripSection } from '../../common/solids'
 import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -201,6 +202,7 @@ function planResize(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
+    solids: ringSolid(input.wantedMm, input.thicknessMm / 2, stripSection(input.widthMm, input.thicknessMm)),
     learns: { target, blankPerMm: slope },
     method: larger ? 'ring, piece let in' : 'ring, piece cut out',
   })

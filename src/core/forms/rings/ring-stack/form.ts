@@ -23,6 +23,7 @@ import {
 } from '../../common/plan-kit'
 import { bandLengthChoice, fittedBand } from '../../common/ring-fit'
 import { closedRoute } from '../../common/routes'
+import { stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -139,6 +140,14 @@ function planStack(input: Input, bench: Bench): FormPlan {
     ],
     route: closedRoute({ what: 'the strips', cutMm: answer.markAt, insideRadiusMm: inside / 2, on: 'the ring mandrel', target }),
     regions: ['outside', 'inside'],
+    solids: Array.from({ length: input.ringCount }, (_, i) => ({
+      solid: {
+        kind: 'swept' as const,
+        bends: [{ radiusMm: (inside + input.thicknessMm) / 2, turnRad: 2 * Math.PI }],
+        section: stripSection(input.widthMm, input.thicknessMm),
+      },
+      at: [0, 0, i * pitch] as const,
+    })),
     learns: { target, blankPerMm: Math.PI },
     method: 'set of strips',
   })

@@ -23,6 +23,7 @@ import {
 } from '../../common/plan-kit'
 import { bandLengthChoice, fittedBand } from '../../common/ring-fit'
 import { closedRoute } from '../../common/routes'
+import { ringSolid, stripSection, taperOf } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -153,6 +154,7 @@ function planTaper(input: Input, bench: Bench): FormPlan {
     ],
     route: closedRoute({ what: 'the tapered strip', cutMm: answer.markAt, insideRadiusMm: inside / 2, on: 'the ring mandrel', target }),
     regions: ['outside', 'inside'],
+    solids: ringSolid(inside, input.thicknessMm / 2, stripSection(input.frontMm, input.thicknessMm), taperOf(outline)),
     learns: { target, blankPerMm: Math.PI },
     method: 'tapered strip',
   })

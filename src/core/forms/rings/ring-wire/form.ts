@@ -1,5 +1,7 @@
 import * as z from 'zod'
 import { drawClosedBand } from '../../../drawing/closed-band'
+import { arcPoints, circleOutline } from '../../../geometry/outline'
+import type { Outline } from '../../../geometry/point'
 import { MM_PER_US_SIZE } from '../../../tables/rings/rings'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm, ringDiameterMm } from '../../../units/fields'
@@ -8,6 +10,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, lengthBlank, measuringBand, schoolChoice } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import { ringSolid, stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -49,6 +52,16 @@ const CENTROID: Readonly<Record<Profile, number>> = {
 function sectionMm2(profile: Profile, heightMm: number): number {
   if (profile === 'square') return heightMm ** 2
   return profile === 'round' ? (Math.PI * heightMm ** 2) / 4 : (Math.PI * heightMm ** 2) / 2
+}
+
+/** The section about its centroid, outward up. */
+function sectionOf(profile: Profile, heightMm: number): Outline {
+  if (profile === 'round') return circleOutline(heightMm / 2)
+  if (profile === 'square') return stripSection(heightMm, heightMm)
+  const foot = -CENTROID[profile] * heightMm
+  return profile === 'half-round'
+    ? arcPoints([0, foot], heightMm, 0, Math.PI)
+    : arcPoints([0, foot + heightMm], heightMm, Math.PI, 2 * Math.PI)
 }
 
 function lengthOf(log: WorkingLog, input: Input, school: Input['schools']['length']): number {
@@ -120,6 +133,7 @@ function planRingWire(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
+    solids: ringSolid(input.insideDiameterMm, CENTROID[input.profile] * input.thicknessMm, sectionOf(input.profile, input.thicknessMm)),
     learns: { target, blankPerMm: Math.PI },
     method: `${PROFILES[input.profile].toLowerCase()} wire`,
   })

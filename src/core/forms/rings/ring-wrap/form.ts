@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import type { BentSegment } from '../../../drawing/solid/solid'
 import { arcPoints } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, ringDiameterMm } from '../../../units/fields'
@@ -19,6 +20,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
+import { bentSolid, stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -81,6 +83,17 @@ function sectionView(input: Input) {
   })
 }
 
+/** Once round and over itself: the strip climbs by its own thickness on the way. */
+function spiral({ insideDiameterMm, thicknessMm, overlapMm }: Input): BentSegment[] {
+  const [inner, steps] = [(insideDiameterMm + thicknessMm) / 2, 48]
+  const climb = Array.from({ length: steps }, (_, i) => ({
+    radiusMm: inner + (thicknessMm * Math.max(0, i - steps / 2)) / (steps / 2),
+    turnRad: (2 * Math.PI) / steps,
+  }))
+  const over = inner + thicknessMm
+  return [...climb, { radiusMm: over, turnRad: overlapMm / over }]
+}
+
 function overlapCheck(input: Input) {
   const need = input.holeMm + 2 * WEB_MM
   return limitCheck({
@@ -140,6 +153,7 @@ function planRingWrap(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
+    solids: bentSolid(spiral(input), stripSection(input.widthMm, input.thicknessMm)),
     learns: { target, blankPerMm: Math.PI },
     method: 'strip, wrapped',
   })

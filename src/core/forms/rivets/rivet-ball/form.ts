@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { circleOutline } from '../../../geometry/outline'
+import { arcPoints, circleOutline } from '../../../geometry/outline'
 import { headStickOutMm } from '../../../tables/rivets/rivets'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, thicknessMm } from '../../../units/fields'
@@ -8,6 +8,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, region, schoolChoice, wireBlank } from '../../common/plan-kit'
 import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
+import { stackSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -148,6 +149,14 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
       { op: 'planish', params: { thinnedFraction: 0.3, what: 'the back head, ball in a hollow' }, target },
       { op: 'finish', params: {}, target },
     ],
+    solids: stackSolid(input, [
+      [0, -0.6 * d],
+      [1.6 * d, -0.6 * d],
+      [1.6 * d, 0],
+      [d, 0],
+      [d, grip],
+      ...arcPoints([0, grip + r], r, -1.2, Math.PI / 2),
+    ]),
     learns: { target, blankPerMm: slope },
     method: `ball rivet, ${BACK_TEXTS[school].title.toLowerCase()}`,
   })

@@ -6,6 +6,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, bySchool, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
 import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
+import { stackSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -169,6 +170,14 @@ function planHidden(input: Input, bench: Bench): FormPlan {
       { op: 'file', params: { what: 'both ends flush' } },
       { op: 'finish', params: {}, target },
     ],
+    solids: stackSolid(input, [
+      [0, 0],
+      [s, 0],
+      [h, e],
+      [h, grip - e],
+      [s, grip],
+      [0, grip],
+    ]),
     learns: { target, blankPerMm: perMm },
     method: `hidden rivet, ${FILL_TEXTS[school].title.toLowerCase()}`,
   })

@@ -8,6 +8,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, lengthBlank, limitCheck, measuringBand, schoolChoice } from '../../common/plan-kit'
 import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
+import { stackSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -186,6 +187,16 @@ function planTubeRivet(input: Input, bench: Bench): FormPlan {
       { op: 'planish', params: { thinnedFraction: 0.15, what: 'both rims over, a little each side' }, target },
       { op: 'finish', params: {}, target },
     ],
+    solids: stackSolid(input, [
+      [outer - input.thicknessMm, -input.thicknessMm],
+      [rimMm / 2, -input.thicknessMm],
+      [rimMm / 2, 0],
+      [outer, 0],
+      [outer, grip],
+      [rimMm / 2, grip],
+      [rimMm / 2, grip + input.thicknessMm],
+      [outer - input.thicknessMm, grip + input.thicknessMm],
+    ]),
     learns: { target, blankPerMm: 1 / rimSlope },
     method: `tube rivet, ${FLARE_TEXTS[school].title.toLowerCase()}`,
   })

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { rectangleOutline } from '../../../geometry/outline'
+import type { Point } from '../../../geometry/point'
 import { flatHeadMm, headStickOutMm, holeFillMm, RIVET_SCHOOLS, type RivetSchool } from '../../../tables/rivets/rivets'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm, thicknessMm } from '../../../units/fields'
@@ -8,6 +9,7 @@ import { derive, given, note, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
 import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
+import { stackSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -72,6 +74,21 @@ function sideView(input: Input, above: number, below: number) {
       handles: [{ field: 'thicknessMm', label: 'wire', at: [d / 2, grip + above], along: [1, 0], gain: 2 }],
     },
   )
+}
+
+/** The rivet when both its heads are made: wire in the stack, flat heads on it. */
+function headedProfile({ thicknessMm, headMm: highMm }: Input, grip: number, acrossMm: number): Point[] {
+  const [r, head] = [thicknessMm / 2, acrossMm / 2]
+  return [
+    [0, -highMm],
+    [head, -highMm],
+    [head, 0],
+    [r, 0],
+    [r, grip],
+    [head, grip],
+    [head, grip + highMm],
+    [0, grip + highMm],
+  ]
 }
 
 function planRivet(input: Input, bench: Bench): FormPlan {
@@ -178,6 +195,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
       { op: 'planish', params: { thinnedFraction: 0.3, what: 'the heads, a little each side' }, target },
       { op: 'finish', params: {}, target },
     ],
+    solids: stackSolid(input, headedProfile(input, grip, headMm)),
     learns: { target, blankPerMm: headSlope },
     method: `wire rivet, ${SCHOOL_TEXTS[school].title.toLowerCase()}`,
   })

@@ -1,10 +1,11 @@
 import * as z from 'zod'
+import type { BentSegment } from '../../../drawing/solid/solid'
 import type { Outline } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { given, type WorkingLog } from '../../../working/derive'
-import { type BentSegment, bentView } from '../../common/bent-part'
+import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
@@ -19,6 +20,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
+import { bentSolid, stripSection, taperOf } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -165,6 +167,7 @@ function planBail(input: Input, bench: Bench): FormPlan {
     ],
     route: openRoute({ what: 'the leaf', cutMm: answer.markAt, insideRadiusMm: input.chainMm / 2, on: 'round pliers', target }),
     regions: ['outside', 'inside'],
+    solids: bentSolid(segmentsOf(input).segments, stripSection(Math.max(input.widthMm, input.footMm), input.thicknessMm), taperOf(outline)),
     learns: { target, blankPerMm: perMm },
     method: `bail, ${FOLD_TEXTS[input.schools.fold].title.toLowerCase()}`,
   })

@@ -20,6 +20,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import { aroundSolid, stripSection } from '../../common/solids'
 import { cornerFits, notTurned, roundStoneMm, STONE_CORNER, STONE_TURNED, stoneFields, stoneOutline, stoneShape } from '../../common/stone'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -188,6 +189,7 @@ function planGallery(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
+    solids: aroundSolid(setOffMm(stone, input.thicknessMm / 2), stripSection(input.galleryMm, input.thicknessMm)),
     learns: { target, blankPerMm: 1 },
     method: `gallery bezel, ${REPEAT_TEXTS[input.schools.repeat].title.toLowerCase()}`,
   })

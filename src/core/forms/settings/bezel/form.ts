@@ -19,6 +19,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import { aroundSolid, stripSection } from '../../common/solids'
 import {
   cornerFits,
   notTurned,
@@ -198,6 +199,7 @@ function planBezel(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
+    solids: aroundSolid(setOffMm(stoneOutline(input), input.thicknessMm / 2), stripSection(heightMm, input.thicknessMm)),
     learns: { target, blankPerMm: 1 },
     method: `bezel, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
   })

@@ -19,6 +19,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import { aroundSolid, stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -190,6 +191,7 @@ function planLoop(input: Input, bench: Bench): FormPlan {
       target,
     }).filter((step) => input.schools.join === 'butt' || (step.op !== 'solder' && step.op !== 'pickle')),
     regions: ['outside', 'inside'],
+    solids: aroundSolid(setOffMm(inside, input.thicknessMm / 2), stripSection(input.widthMm, input.thicknessMm)),
     learns: { target, blankPerMm: 2 },
     method: `strap loop, ${JOIN_TEXTS[input.schools.join].title.toLowerCase()}`,
   })

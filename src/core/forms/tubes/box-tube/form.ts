@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { rectangleOutline } from '../../../geometry/outline'
+import { rectangleOutline, roundedRectangle } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -20,6 +20,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import { aroundSolid, stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -144,6 +145,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
     ],
     route: closedRoute({ what: 'the strip', cutMm: answer.markAt, insideRadiusMm: input.bendRadiusMm, on: 'a square bar', target }),
     regions: ['outside', 'inside'],
+    solids: aroundSolid(roundedRectangle(a - t, b - t, input.bendRadiusMm + t / 2), stripSection(input.widthMm, t)),
     learns: { target, blankPerMm: 4 },
     method: `box strip, ${BEND_TEXTS[input.schools.bend].title.toLowerCase()}`,
   })

@@ -8,6 +8,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, onlySchool, region, sheetBlank, view } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import { ringSolid, stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -184,6 +185,20 @@ function planCone(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
+    solids: sector
+      ? [
+          {
+            solid: {
+              kind: 'cone',
+              nearMm: sector.innerMm,
+              farMm: sector.outerMm,
+              sectorRad: sector.angleRad,
+              thicknessMm: input.thicknessMm,
+            },
+            at: [0, 0, 0],
+          },
+        ]
+      : ringSolid(2 * frustum.largeRadiusMm, 0, stripSection(frustum.slantMm, input.thicknessMm)),
     learns: { target, blankPerMm: Math.PI },
     method: 'rolled cone',
   })

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import type { SolidPart } from '../../../drawing/solid/solid'
 import { arcPoints, rectangleOutline } from '../../../geometry/outline'
 import { ellipsePerimeterMm } from '../../../tables/stones/stones'
 import type { Bench } from '../../../toolwall/tools'
@@ -18,6 +19,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import { bentSolid, stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -107,6 +109,22 @@ function sectionView(input: Input) {
   })
 }
 
+/** The curved top over its base. */
+function archSolid(input: Input): SolidPart[] {
+  const [w, h] = [input.acrossMm - input.thicknessMm, riseOf(input)]
+  const half = 2 * Math.atan((2 * h) / w)
+  const arch = [
+    { radiusMm: 1e-6, turnRad: half },
+    { radiusMm: (w * w) / (8 * h) + h / 2, turnRad: -2 * half },
+  ]
+  const over = input.standoffMm + input.thicknessMm / 2
+  const base = bentSolid([{ straightMm: w + 2 * over }], stripSection(input.widthMm + 2 * input.standoffMm, input.baseMm))
+  return [
+    ...bentSolid(arch, stripSection(input.widthMm, input.thicknessMm)),
+    ...base.map((part) => ({ ...part, at: [-over, -input.baseMm / 2, 0] as const })),
+  ]
+}
+
 function planFerrule(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = curveOf(log, input, input.schools.curve)
@@ -169,6 +187,7 @@ function planFerrule(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
+    solids: archSolid(input),
     learns: { target, blankPerMm: Math.max(0.1, slope) },
     method: `D ferrule, ${CURVE_TEXTS[input.schools.curve].title.toLowerCase()}`,
   })

@@ -19,6 +19,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
+import { aroundSolid, stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -143,6 +144,7 @@ function planOvalTube(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
+    solids: aroundSolid(setOffMm(outer, -input.thicknessMm / 2), stripSection(input.lengthMm, input.thicknessMm)),
     learns: { target, blankPerMm: Math.PI },
     method: 'oval tube from strip',
   })

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { circleOutline } from '../../../geometry/outline'
+import { arcPoints, circleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -121,6 +121,7 @@ function planBall(input: Input, bench: Bench): FormPlan {
       { op: 'pickle', params: {} },
       { op: 'finish', params: {}, target },
     ],
+    solids: [{ solid: { kind: 'turned', profile: arcPoints([0, 0], input.ballMm / 2, -Math.PI / 2, Math.PI / 2) }, at: [0, 0, 0] }],
     learns: { target, blankPerMm: slope },
     method: `ball, ${LOSS_TEXTS[input.schools.loss].title.toLowerCase()}`,
   })

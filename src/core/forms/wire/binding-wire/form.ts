@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { rectangleOutline } from '../../../geometry/outline'
+import { circleOutline, ellipseOutline, rectangleOutline, roundedRectangle, setOffMm } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -18,6 +18,7 @@ import {
   view,
   wireBlank,
 } from '../../common/plan-kit'
+import { aroundSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -134,6 +135,10 @@ function planBinding(input: Input, bench: Bench): FormPlan {
       { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, answer.markAt) } },
       { op: 'bend', params: { insideRadiusMm: 0.5, what: 'the kinks and twist the ends' }, target },
     ],
+    solids: aroundSolid(
+      setOffMm(school === 'block' ? roundedRectangle(2 * a, 2 * b, 0.2) : ellipseOutline(a, b), input.thicknessMm / 2),
+      circleOutline(input.thicknessMm / 2),
+    ),
     learns: { target, blankPerMm: input.turnCount },
     method: 'binding wire',
   })

@@ -18,6 +18,7 @@ import {
   view,
   wireBlank,
 } from '../../common/plan-kit'
+import { bentSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -147,6 +148,7 @@ function planBorder(input: Input, bench: Bench): FormPlan {
       { op: 'bend', params: { insideRadiusMm: Math.min(1000, input.borderMm / (2 * Math.PI)), what: 'it round the edge' }, target },
       { op: 'finish', params: {}, target },
     ],
+    solids: bentSolid([{ straightMm: input.borderMm }], sectionOutline(input.profile, wide, high)),
     learns: { target, blankPerMm: 1 / (1 + growth) },
     method: `border, ${PROFILES[input.profile].toLowerCase()}`,
   })

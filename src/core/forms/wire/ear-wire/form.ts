@@ -1,9 +1,10 @@
 import * as z from 'zod'
+import type { BentSegment } from '../../../drawing/solid/solid'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { type BentSegment, bentView } from '../../common/bent-part'
+import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
@@ -17,6 +18,7 @@ import {
   wireBlank,
 } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
+import { wireSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -152,6 +154,7 @@ function planEarWire(input: Input, bench: Bench): FormPlan {
       stripView(answer.markAt, input.thicknessMm, { length: `cut ${formatPlain(answer.markAt, 1)}`, width: 'wire' }, 'Straight, two of it'),
     ],
     route: openRoute({ what: 'the two wires', cutMm: answer.markAt, insideRadiusMm: input.rodMm / 2, on: 'the rod', target }),
+    solids: wireSolid(segmentsOf(input), input.thicknessMm),
     learns: { target, blankPerMm: 1 },
     method: `ear wire, ${END_TEXTS[input.schools.end].title.toLowerCase()}`,
   })

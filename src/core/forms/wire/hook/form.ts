@@ -1,12 +1,14 @@
 import * as z from 'zod'
+import type { BentSegment } from '../../../drawing/solid/solid'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { type BentSegment, bentView } from '../../common/bent-part'
+import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, stripView, wireBlank } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
+import { wireSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -55,13 +57,13 @@ function lengthOf(log: WorkingLog, input: Input, school: Shape): number {
   })
 }
 
+/** From the tip of the hook to its other end. */
 function segmentsOf({ eyeMm, hookMm, thicknessMm: wire, straightMm, tipMm, schools }: Input): BentSegment[] {
-  const small = (eyeMm + wire) / 2
-  const hook = [{ straightMm }, { radiusMm: (hookMm + wire) / 2, turnRad: -Math.PI }, { straightMm: tipMm }]
-  if (schools.shape === 'hook-and-eye') return [{ radiusMm: small, turnRad: 2 * Math.PI }, ...hook]
-  if (schools.shape === 's-hook') return [{ straightMm: tipMm }, { radiusMm: small, turnRad: Math.PI }, ...hook]
-  const [run, ...bend] = hook
-  return [...(run ? [run] : []), { radiusMm: small, turnRad: Math.PI / 2 }, ...bend]
+  const radiusMm = (eyeMm + wire) / 2
+  const hook = [{ straightMm: tipMm }, { radiusMm: (hookMm + wire) / 2, turnRad: Math.PI }]
+  if (schools.shape === 'bent-tongue') return [...hook, { radiusMm, turnRad: -Math.PI / 2 }, { straightMm }]
+  if (schools.shape === 's-hook') return [...hook, { straightMm }, { radiusMm, turnRad: -Math.PI }, { straightMm: tipMm }]
+  return [...hook, { straightMm }, { radiusMm, turnRad: -2 * Math.PI }]
 }
 
 function planHook(input: Input, bench: Bench): FormPlan {
@@ -123,12 +125,21 @@ function planHook(input: Input, bench: Bench): FormPlan {
         title: 'As it is bent',
         segments: segmentsOf(input),
         thicknessMm: input.thicknessMm,
-        dimensions: [{ from: [0, 0], to: [input.hookMm, 0], offset: -3, text: `hook ${formatPlain(input.hookMm, 2)} inside` }],
-        handles: [{ field: 'hookMm', label: 'hook', at: [input.hookMm, 0], along: [1, 0], gain: 1 }],
+        start: [-input.tipMm, 0],
+        dimensions: [
+          {
+            from: [0, input.thicknessMm / 2],
+            to: [0, input.thicknessMm / 2 + input.hookMm],
+            offset: 0,
+            text: `${formatPlain(input.hookMm, 2)} inside`,
+          },
+        ],
+        handles: [{ field: 'hookMm', label: 'hook', at: [0, input.thicknessMm / 2 + input.hookMm], along: [0, 1], gain: 1 }],
       }),
       stripView(answer.markAt, input.thicknessMm, { length: `cut ${formatPlain(answer.markAt, 1)}`, width: 'wire' }, 'Straight'),
     ],
     route: openRoute({ what: 'the wire', cutMm: answer.markAt, insideRadiusMm: input.hookMm / 2, on: 'round pliers', target }),
+    solids: wireSolid(segmentsOf(input), input.thicknessMm),
     learns: { target, blankPerMm: Math.PI / 2 },
     method: `hook, ${SHAPE_TEXTS[input.schools.shape].title.toLowerCase()}`,
   })

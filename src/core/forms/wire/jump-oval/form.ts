@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { ellipseOutline, roundedRectangle, setOffMm } from '../../../geometry/outline'
+import { circleOutline, ellipseOutline, roundedRectangle, setOffMm } from '../../../geometry/outline'
 import type { Outline } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, thicknessMm } from '../../../units/fields'
@@ -20,6 +20,7 @@ import {
   view,
   wireBlank,
 } from '../../common/plan-kit'
+import { aroundSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -159,6 +160,7 @@ function planJumpOval(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     regions: ['outside', 'inside'],
+    solids: aroundSolid(setOffMm(inside, wire / 2), circleOutline(wire / 2)),
     learns: { target, blankPerMm: 2 },
     method: `oval ring, ${OVAL_TEXTS[input.schools.oval].title.toLowerCase()}`,
   })

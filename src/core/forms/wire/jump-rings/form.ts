@@ -17,6 +17,7 @@ import {
   view,
   wireBlank,
 } from '../../common/plan-kit'
+import { ringSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -166,6 +167,7 @@ function planJumpRings(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     regions: ['outside', 'inside'],
+    solids: ringSolid(input.insideMm, input.thicknessMm / 2, circleOutline(input.thicknessMm / 2)),
     learns: { target, blankPerMm: 0 },
     method: `jump rings, ${CUT_TEXTS[input.schools.cut].title.toLowerCase()}`,
   })
