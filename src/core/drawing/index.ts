@@ -8,3 +8,5 @@ export {
   viewBounds,
 } from './drawing'
 export { type CutSheetItem, cutSheetSvg } from './svg'
+export { piecesMesh } from './solid/mesh'
+export type { Mesh, SolidPart } from './solid/solid'

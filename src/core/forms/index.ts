@@ -15,3 +15,4 @@ export type {
 export type { FormField } from './fields'
 export { rangeText } from './read-input'
 export { FORM_IDS, FORMS, type FormId, findForm } from './registry'
+export { solidsOf } from './solids-of'

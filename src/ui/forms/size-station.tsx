@@ -1,7 +1,10 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
+import { useState } from 'react'
 import { type DrawingView as View, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { ownAllowance } from '@/core/logbook'
@@ -11,6 +14,7 @@ import type { Growths } from '@/server/services/own-record'
 import { DrawingView } from '../drawing/drawing-view'
 import { useSize } from '../drawing/use-size'
 import { Ribbon } from '../route/ribbon'
+import { SolidView } from '../solid/solid-view'
 import { PALETTE } from '../theme/palette'
 import { AnswerColumn } from './answer-column'
 import { FormFields } from './form-fields'
@@ -75,6 +79,47 @@ function Drawings({ result, onHandle }: { readonly result: FormResult; readonly 
           onHandle={onHandle}
         />
       ))}
+    </Box>
+  )
+}
+
+/** The metal in the middle: drawn in section and flat, or in the round. */
+function Stage({
+  result,
+  faded,
+  onHandle,
+}: {
+  readonly result: FormResult | undefined
+  readonly faded: boolean
+  readonly onHandle: (field: string, by: number) => void
+}) {
+  const [look, setLook] = useState<'drawn' | 'round'>('drawn')
+  return (
+    <Box
+      component="section"
+      aria-label="Drawing"
+      sx={{ display: 'flex', flexDirection: 'column', minWidth: 0, minHeight: 0, overflow: 'hidden', opacity: faded ? 0.45 : 1 }}
+    >
+      <Box sx={{ flex: 1, minHeight: 0 }}>
+        {result ? look === 'round' ? <SolidView result={result} /> : <Drawings result={result} onHandle={onHandle} /> : null}
+      </Box>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={look}
+        aria-label="Look at it"
+        onChange={(_, choice: 'drawn' | 'round' | null) => {
+          if (choice) setLook(choice)
+        }}
+        sx={{ alignSelf: 'center', my: 0.75 }}
+      >
+        <ToggleButton value="drawn" sx={{ py: 0.25 }}>
+          Drawn to scale
+        </ToggleButton>
+        <ToggleButton value="round" sx={{ py: 0.25 }}>
+          In the round
+        </ToggleButton>
+      </ToggleButtonGroup>
     </Box>
   )
 }
@@ -152,9 +197,7 @@ export function SizeStation({ piece, growths, cardHref }: SizeStationProps) {
             {SAVE_WORDS[design.state]}
           </Typography>
         </Box>
-        <Box component="section" aria-label="Drawing" sx={{ minWidth: 0, minHeight: 0, overflow: 'hidden', opacity: plan.ok ? 1 : 0.45 }}>
-          {result ? <Drawings result={result} onHandle={design.nudge} /> : null}
-        </Box>
+        <Stage result={result} faded={!plan.ok} onHandle={design.nudge} />
         <Box
           component="section"
           aria-label="Answer and working"
