@@ -30,9 +30,9 @@ module.exports = {
         'forming|drawing|operations|instruments|forms|layout|route|advice|logbook|ask|commands',
       ],
       ['core-level-4', 'forming|drawing|operations|instruments', 'forms|layout|route|advice|logbook|ask|commands'],
-      ['core-level-5', 'forms', 'layout|route|advice|logbook|ask|commands'],
-      ['core-level-6', 'layout|route|advice', 'logbook|ask|commands'],
-      ['core-level-7', 'logbook|ask', 'commands'],
+      ['core-level-5', 'forms', 'layout|route|advice|costing|logbook|ask|commands'],
+      ['core-level-6', 'layout|route|advice', 'costing|logbook|ask|commands'],
+      ['core-level-7', 'costing|logbook|ask', 'commands'],
     ].map(([name, own, above]) => ({ name, severity: 'error', from: { path: core(own) }, to: { path: core(above) } })),
     {
       name: 'clipper-adapter',

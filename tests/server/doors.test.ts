@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process'
 import { build } from 'esbuild'
 import { describe, expect, it } from 'vitest'
 import { advise, COMMANDS, calc, convert, listAdvisers, listForms, listTables, openApiDocument, table } from '@/core/commands'
+import { FORM_IDS } from '@/core/forms'
 
 const clock = () => 0
 const RING = { insideDiameterMm: 'US 7', thicknessMm: '18 ga', alloy: 'red-brass-c230' }
@@ -59,8 +60,10 @@ describe('the command line', () => {
       expect({ ok: true, body: anvil(['advise', id, JSON.stringify(example)]).out }).toEqual(advise(id, example))
   })
   it('lists forms with a valid example each', () => {
-    for (const { id, example } of anvil(['forms']).out as unknown as { id: string; example: unknown }[])
-      expect(anvil(['calc', id, JSON.stringify(example)]).code).toBe(0)
+    const listed = anvil(['forms']).out as unknown as { id: string; example: unknown }[]
+    expect(listed.map((form) => form.id)).toEqual(FORM_IDS)
+    for (const { id, example } of listed) expect(calc(id, example).ok).toBe(true)
+    for (const { id, example } of listed.filter((_, i) => i % 9 === 0)) expect(anvil(['calc', id, JSON.stringify(example)]).code).toBe(0)
   })
 })
 

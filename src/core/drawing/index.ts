@@ -7,6 +7,6 @@ export {
   type DrawingView,
   viewBounds,
 } from './drawing'
-export { type CutSheetItem, cutSheetSvg } from './svg'
 export { piecesMesh } from './solid/mesh'
 export type { Mesh, SolidPart } from './solid/solid'
+export { type CutSheetItem, cutSheetSvg } from './svg'

@@ -148,6 +148,8 @@ export interface FormSpec<Id extends string, S extends z.ZodObject> {
   readonly input: S
   /** A valid input, with sizes as a smith would write them. */
   readonly example: Readonly<Partial<Record<keyof z.input<S>, unknown>>>
+  /** Fields that matter only while a choice stands at one of some options: field, then the choice and its options. */
+  readonly onlyWhen?: Readonly<Record<string, readonly [choice: string, ...options: string[]]>>
   /** Words that call this form in the ask line, and which field each size typed there fills, in order. */
   readonly ask: { readonly words: readonly string[]; readonly sizes: readonly string[] }
   /** `bench` holds the smith's own tools and figures; an empty one means the usual sets and presets. */

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { intersectRegions, offsetOutline, subtractRegions } from '../geometry/clip'
 import { circleOutline, netAreaMm2, rectangleOutline } from '../geometry/outline'
 import { findIllegal } from './legal'
-import { packLayout, placedOutline, remnantsOf } from './pack'
+import { packLayout, placedRegion, remnantsOf } from './pack'
 import { type LayoutInput, layoutInput } from './schema'
 
 const control = { shouldStop: () => false, elapsedS: () => 0 }
@@ -18,7 +18,7 @@ function overlapMm2(input: LayoutInput, solution: ReturnType<typeof packLayout>)
   const items = new Map(input.items.map((item) => [item.id, item]))
   const shapes = solution.placements.flatMap((place) => {
     const item = items.get(place.id)
-    return item ? offsetOutline(placedOutline(item, place), input.kerfMm / 2 - 0.01).map((outer) => ({ outer, holes: [] })) : []
+    return item ? offsetOutline(placedRegion(item, place).outer, input.kerfMm / 2 - 0.01).map((outer) => ({ outer, holes: [] })) : []
   })
   let sum = 0
   for (const [i, shape] of shapes.entries()) {
@@ -96,7 +96,7 @@ describe('legality', () => {
 })
 
 it('what stays of a sheet is the sheet less the blanks and their kerf', () => {
-  const remnants = remnantsOf({ ...sheet(40, 20), holes: [] }, [rectangleOutline(10, 20)], 0.4)
+  const remnants = remnantsOf({ ...sheet(40, 20), holes: [] }, [{ outer: rectangleOutline(10, 20), holes: [] }], 0.4)
   const left = remnants.reduce((sum, remnant) => sum + netAreaMm2(remnant.outer, remnant.holes), 0)
   expect(left).toBeCloseTo((40 - 10.4) * 20, 1)
 })

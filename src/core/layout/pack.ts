@@ -1,4 +1,4 @@
-import { offsetOutline, subtractRegions, uniteRegions } from '../geometry/clip'
+import { offsetOutline, type Region, subtractRegions, uniteRegions } from '../geometry/clip'
 import { circleOutline, netAreaMm2, perimeterMm } from '../geometry/outline'
 import { boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
 import { boxCandidates, discCandidates, type SheetRoom } from './candidates'
@@ -105,21 +105,30 @@ function openSheets(input: LayoutInput): OpenSheet[] {
     }))
 }
 
-/** What stays of a sheet when the blanks are sawn out with their kerf; slivers are scrap. */
+/** The metal a blank takes with it: its outline and a kerf round it, but not what comes out of its windows, less a kerf inside. */
+function takenBy({ outer, holes }: Region, kerfMm: number): Region[] {
+  const kerf = Math.max(kerfMm, 0.01)
+  const windows = holes.flatMap((hole) => offsetOutline(hole, -kerf)).map((window) => ({ outer: window, holes: [] }))
+  const whole = offsetOutline(outer, kerf).map((outline) => ({ outer: outline, holes: [] }))
+  return windows.length === 0 ? whole : subtractRegions(whole, windows)
+}
+
+/** What stays of a sheet when the blanks are sawn out with their kerf, the pieces out of their windows with it; slivers are scrap. */
 export function remnantsOf(
   sheet: { readonly id: string; readonly outer: Outline; readonly holes: readonly Outline[] },
-  blanks: readonly Outline[],
+  blanks: readonly Region[],
   kerfMm: number,
 ): Remnant[] {
-  const cut = uniteRegions(blanks.flatMap((blank) => offsetOutline(blank, Math.max(kerfMm, 0.01)).map((outer) => ({ outer, holes: [] }))))
+  const cut = uniteRegions(blanks.flatMap((blank) => takenBy(blank, kerfMm)))
   return subtractRegions([{ outer: sheet.outer, holes: sheet.holes }], cut)
     .filter((region) => offsetOutline(region.outer, -USEFUL_HALF_WIDTH_MM).length > 0)
     .map((region) => ({ sheet: sheet.id, ...region }))
 }
 
-/** The outline of an item where it lies on the sheet. */
-export function placedOutline(item: LayoutItem, pose: Pose): Outline {
-  return placeOutline(outlineOf(item), (pose.rotationDeg * Math.PI) / 180, pose.x, pose.y)
+/** An item where it lies on the sheet, with its holes. */
+export function placedRegion(item: LayoutItem, pose: Pose): Region {
+  const put = (outline: Outline) => placeOutline(outline, (pose.rotationDeg * Math.PI) / 180, pose.x, pose.y)
+  return { outer: put(outlineOf(item)), holes: item.holes.map(put) }
 }
 
 function summarise(
@@ -134,7 +143,7 @@ function summarise(
   const outlines = (sheet: string) =>
     placements.flatMap((place) => {
       const item = items.get(place.id)
-      return place.sheet === sheet && item ? [placedOutline(item, place)] : []
+      return place.sheet === sheet && item ? [placedRegion(item, place)] : []
     })
   const placedArea = placements.reduce((sum, place) => sum + areaOf(items.get(place.id) ?? (input.items[0] as LayoutItem)), 0)
   const sheetArea = used.reduce((sum, open) => sum + netAreaMm2(open.sheet.outer, open.sheet.holes), 0)
@@ -150,7 +159,10 @@ function summarise(
     utilisation: sheetArea === 0 ? 0 : placedArea / sheetArea,
     lengthUsedMm: right,
     remnants: used.flatMap((open) => remnantsOf(open.sheet, outlines(open.sheet.id), input.kerfMm)),
-    cutLengthMm: used.flatMap((open) => outlines(open.sheet.id)).reduce((sum, outline) => sum + perimeterMm(outline), 0),
+    cutLengthMm: used
+      .flatMap((open) => outlines(open.sheet.id))
+      .flatMap(({ outer, holes }) => [outer, ...holes])
+      .reduce((sum, outline) => sum + perimeterMm(outline), 0),
     seconds: control.elapsedS(),
     iterations,
   }

@@ -1,3 +1,4 @@
+export { type Compared, type CompareRow, type Comparison, comparePieces } from './compare'
 export { checkOrder, type OrderFinding } from './order'
 export { type DesignStep, defaultSteps, type PieceDesign, type PiecePlan, type PlanOptions, planPiece } from './plan-piece'
 export { temperInput } from './schema'

@@ -50,6 +50,25 @@ function densityFigures(): Record<string, Figure> {
   )
 }
 
+/** Stand-ins for what a supplier would quote for a gram, by metal: round numbers to reckon with until one's own stand beside them. */
+const PRICE_PRESETS: Readonly<Record<AlloyId, number>> = {
+  'copper-c110': 0.03,
+  'red-brass-c230': 0.03,
+  'yellow-brass-c260': 0.03,
+  'nickel-silver-c752': 0.05,
+  'fine-silver': 1.2,
+  'sterling-925': 1.1,
+}
+
+function priceFigures(): Record<string, Figure> {
+  return Object.fromEntries(
+    ALLOY_IDS.map((id) => [
+      `price-${id}`,
+      figure(`A gram of ${ALLOYS[id].title.toLowerCase()}, in your money`, 'money/g', PRICE_PRESETS[id], [0, 10_000], 'low'),
+    ]),
+  )
+}
+
 /** Every figure that can be one's own, by id. */
 export const FIGURES: Readonly<Record<string, Figure>> = {
   ...fitFigures(),
@@ -69,6 +88,7 @@ export const FIGURES: Readonly<Record<string, Figure>> = {
   'wide-band-12': figure('Wider than 12 mm: add', 'US size', 0.75, [0, 3], 'low'),
   'rim-step': figure('The rim closes by at most so many thicknesses a punch', 'count', 5, [2, 12], 'low'),
   ...densityFigures(),
+  ...priceFigures(),
 }
 
 /** A figure to reckon with: one's own, else the preset. Throws nothing; an id that is not there is a slip of ours and gives NaN. */

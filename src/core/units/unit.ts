@@ -23,6 +23,7 @@ export const UNITS = [
   'HRC',
   'µm',
   '‰',
+  'money/g',
 ] as const
 
 export type Unit = (typeof UNITS)[number]

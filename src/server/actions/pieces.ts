@@ -25,6 +25,25 @@ export async function moveRevision(pieceId: number, way: 'undo' | 'redo'): Promi
   return { ok: true }
 }
 
+/** The name of the next variant: "Ring" gives "Ring, variant", that gives "Ring, variant 2". */
+function variantName(name: string, taken: ReadonlySet<string>): string {
+  const stem = name.replace(/, variant( \d+)?$/, '')
+  const names = [`${stem}, variant`, ...Array.from({ length: 500 }, (_, i) => `${stem}, variant ${i + 2}`)]
+  return names.find((candidate) => !taken.has(candidate)) ?? `${stem}, variant`
+}
+
+/** A second piece with the same design in the same job, to be changed and compared with the first. */
+export async function duplicatePiece(pieceId: number): Promise<ActionResult<{ id: number }>> {
+  const { jobs } = workshop()
+  const piece = jobs.piece(pieceId)
+  if (!piece) return refuse('This piece is no longer there.')
+  const taken = new Set(jobs.pieces(piece.jobId).map((other) => other.name))
+  const { jobId, quantity, spares, design } = piece
+  const id = jobs.addPiece({ jobId, name: variantName(piece.name, taken).slice(0, 120), quantity, spares, design })
+  revalidatePath('/', 'layout')
+  return { ok: true, id }
+}
+
 const describeSchema = z.object({
   name: z.string().trim().min(1, { error: 'Piece: give it a name' }).max(120),
   quantity: z

@@ -5,7 +5,7 @@ import { drawCheckBar, FAINT, INK, type Kit, makeKit, PAPERS, type Paper, PT_PER
 export interface LayoutPrint {
   readonly title: string
   readonly sheet: { readonly outer: Outline; readonly holes: readonly Outline[] }
-  readonly blanks: readonly { readonly name: string; readonly outline: Outline }[]
+  readonly blanks: readonly { readonly name: string; readonly outer: Outline; readonly holes: readonly Outline[] }[]
   readonly paper: Paper
   /** What the 50 mm bar measured on the last print: 50 where the printer is true. */
   readonly checkBarMm: number
@@ -49,8 +49,9 @@ function drawTile(kit: Kit, print: LayoutPrint, tile: Tile, pageMm: { width: num
   for (const outline of [print.sheet.outer, ...print.sheet.holes])
     page.drawSvgPath(pathOf(outline), { ...origin, scale: k, borderColor: FAINT, borderWidth: 0.5 / k, borderDashArray: [2, 1] })
   for (const blank of print.blanks) {
-    page.drawSvgPath(pathOf(blank.outline), { ...origin, scale: k, borderColor: SAW, borderWidth: 0.25 / k })
-    const box = boundsOf(blank.outline)
+    for (const outline of [blank.outer, ...blank.holes])
+      page.drawSvgPath(pathOf(outline), { ...origin, scale: k, borderColor: SAW, borderWidth: 0.25 / k })
+    const box = boundsOf(blank.outer)
     page.drawText(printable(blank.name), {
       x: origin.x + ((box.minX + box.maxX) / 2) * k - kit.text.widthOfTextAtSize(printable(blank.name), 5) / 2,
       y: origin.y + ((box.minY + box.maxY) / 2) * k - 2,

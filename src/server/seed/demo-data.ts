@@ -110,6 +110,20 @@ export const JOBS = {
     note: 'Two strips, ends joined by rings.',
   },
   lantern: { title: 'Lantern shade', customer: 'Waiting room, Tarn Halt', dueOn: '2027-03-01', status: 'promised', note: '' },
+  belts: {
+    title: 'Guards’ belts',
+    customer: 'Guards’ mess, Orrin Vale',
+    dueOn: '2027-03-19',
+    status: 'asked',
+    note: 'Straps come from the saddler, 28 wide.',
+  },
+  tags: {
+    title: 'Luggage tags',
+    customer: 'Left luggage, Hollin Junction',
+    dueOn: '2027-04-02',
+    status: 'asked',
+    note: 'A slot for the strap, the number stamped after sawing.',
+  },
 } as const satisfies Record<string, NewJob>
 
 /** Growth of finished pieces over the textbook, mm: a hand that leaves rings a little large and lamp bangles nearly true. */

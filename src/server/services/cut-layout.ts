@@ -1,4 +1,4 @@
-import { findIllegal, type LayoutInput, placedOutline, remnantsOf } from '@/core/layout'
+import { findIllegal, type LayoutInput, placedRegion, remnantsOf } from '@/core/layout'
 import type { Repositories, StoredLayout } from '../db/repositories'
 import { itemsOfPieces, layoutSheetOf } from './layout-items'
 import { planOptions } from './piece-plan'
@@ -40,7 +40,7 @@ export function cutLayout(repositories: Repositories, id: number): CutResult {
   const items = new Map(instance.items.map((item) => [item.id, item]))
   const outlines = layout.placements.flatMap((place) => {
     const item = items.get(place.id)
-    return item ? [placedOutline(item, place)] : []
+    return item ? [placedRegion(item, place)] : []
   })
   const remnants = remnantsOf({ id: String(stock.id), outer: stock.outer, holes: stock.holes }, outlines, layout.kerfMm)
   return repositories.transaction(() => {

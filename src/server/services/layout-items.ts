@@ -36,7 +36,7 @@ export function itemsOfPieces(pieces: readonly Piece[], options: PlanOptions): J
         const item = {
           id: itemId(piece.id, i),
           qty: (piece.quantity + piece.spares) * (blank.each ?? 1),
-          holes: [],
+          holes: blank.holes.map((hole) => hole.map(([x, y]): [number, number] => [x, y])),
           alloy: blank.alloy,
           thicknessMm: blank.thicknessMm,
           rotations,

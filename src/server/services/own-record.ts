@@ -1,4 +1,4 @@
-import { type GrowthReading, growthOf, type OwnAllowance, ownAllowance } from '@/core/logbook'
+import { type GrowthReading, growthOf, type Losses, type OwnAllowance, ownAllowance } from '@/core/logbook'
 import type { Reading, Repositories, Tray } from '../db/repositories'
 
 /** One finished workpiece: what was predicted, what was measured. */
@@ -69,6 +69,20 @@ export function recordGroups(repositories: Repositories): RecordGroup[] {
     groups.set(key, group)
   }
   return [...groups.values()]
+}
+
+/** Workpieces of a form and metal that were begun on finished trays, and how many of them went wrong. */
+export function lossesFor(repositories: Repositories, form: string, alloy: string): Losses {
+  const trays = repositories.bench
+    .trays()
+    .filter((tray) => tray.finishedAt !== null && tray.plan.form === form && tray.plan.alloy === alloy)
+  const lostOf = (tray: Tray) =>
+    new Set(repositories.bench.events(tray.id).flatMap((event) => (event.kind === 'wrong' && event.workpiece ? [event.workpiece] : [])))
+      .size
+  return {
+    begun: trays.reduce((sum, tray) => sum + tray.size, 0),
+    lost: trays.reduce((sum, tray) => sum + lostOf(tray), 0),
+  }
 }
 
 export type Growths = Readonly<Record<string, readonly GrowthReading[]>>

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { type CutSheetItem, cutSheetSvg } from '@/core/drawing'
-import { type LayoutInput, layoutInput, placedOutline } from '@/core/layout'
+import { type LayoutInput, layoutInput, placedRegion } from '@/core/layout'
 import type { Repositories, StoredLayout } from '../db/repositories'
 import type { LayoutPrint } from '../export/layout-pdf'
 import type { Paper } from '../export/pdf-kit'
@@ -26,9 +26,7 @@ export function printOf(repositories: Repositories, id: number, paper?: Paper): 
   const pieces = repositories.jobs.pieces(layout.jobId)
   const blanks = layout.placements.flatMap((place) => {
     const item = items.get(place.id)
-    return item
-      ? [{ name: pieces.find((piece) => isItemOf(place.id, piece.id))?.name ?? place.id, outline: placedOutline(item, place) }]
-      : []
+    return item ? [{ name: pieces.find((piece) => isItemOf(place.id, piece.id))?.name ?? place.id, ...placedRegion(item, place) }] : []
   })
   const job = repositories.jobs.job(layout.jobId)
   const stock = repositories.drawer.one(layout.sheetId)
@@ -45,7 +43,7 @@ export function printOf(repositories: Repositories, id: number, paper?: Paper): 
 export function svgOf(print: LayoutPrint): string {
   const items: CutSheetItem[] = [
     { kind: 'stock', outlines: [print.sheet.outer, ...print.sheet.holes] },
-    ...print.blanks.map((blank): CutSheetItem => ({ kind: 'cut', outlines: [blank.outline] })),
+    ...print.blanks.map((blank): CutSheetItem => ({ kind: 'cut', outlines: [blank.outer, ...blank.holes] })),
   ]
   return cutSheetSvg(print.title, items)
 }

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
+import { metalCost } from '@/core/costing'
 import type { Check, FormResult } from '@/core/forms'
 import { SOURCES } from '@/core/sources'
 import { formatPlain, mmToInch } from '@/core/units'
@@ -118,8 +119,16 @@ export function AnswerBox({ result }: { readonly result: FormResult }) {
   )
 }
 
-export function AnswerColumn({ result, record }: { readonly result: FormResult; readonly record: ReactNode }) {
+interface AnswerColumnProps {
+  readonly result: FormResult
+  readonly record: ReactNode
+  readonly supply: ReactNode
+}
+
+export function AnswerColumn({ result, record, supply }: AnswerColumnProps) {
+  const { bench } = useWorkshop()
   const massG = result.results.massG?.value ?? 0
+  const costEach = metalCost(massG, result.blanks[0]?.alloy ?? 'sterling-925', bench.figures)
   const madeQty = (result.blanks[0]?.qty ?? 1) / (result.blanks[0]?.each ?? 1)
   return (
     <>
@@ -127,7 +136,16 @@ export function AnswerColumn({ result, record }: { readonly result: FormResult; 
       <Typography className="fig" data-testid="mass" sx={{ fontSize: 13 }}>
         {formatPlain(massG, 2)} g each, {formatPlain(massG * madeQty, 2)} g in all
       </Typography>
+      <Typography
+        className="fig"
+        data-testid="cost"
+        variant="body2"
+        title="By weight, at the price of a gram under Tables, Figures of the bench"
+      >
+        metal {formatPlain(costEach, 2)} each, {formatPlain(costEach * madeQty, 2)} in all, in your money
+      </Typography>
       {record}
+      {supply}
       <Typography variant="h2" sx={{ mt: 1.5 }}>
         Look out for
       </Typography>

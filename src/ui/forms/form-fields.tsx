@@ -45,7 +45,16 @@ export function FieldRows({ fields, values, understood, issues, onChange, onLeav
         />
       )
     if (field.kind === 'text')
-      return <TextRow key={name} label={field.label} value={value} error={issues[name]} onChange={(text) => onChange(name, text)} />
+      return (
+        <TextRow
+          key={name}
+          label={field.label}
+          value={value}
+          error={issues[name]}
+          {...(field.help ? { help: field.help } : {})}
+          onChange={(text) => onChange(name, text)}
+        />
+      )
     const { meta } = field
     const said = /^[\d.,]+$/.test(value) ? undefined : understood[name]?.how
     const help = meta.help ? `${meta.help} ${rangeText(meta)}` : undefined
@@ -58,6 +67,7 @@ export function FieldRows({ fields, values, understood, issues, onChange, onLeav
         unit={unitOf(meta)}
         error={issues[name]}
         understood={value === '' ? help : said}
+        {...(help ? { help } : {})}
         onChange={(text) => onChange(name, text)}
         {...(onLeave ? { onBlur: onLeave } : {})}
       />
@@ -65,8 +75,12 @@ export function FieldRows({ fields, values, understood, issues, onChange, onLeav
   })
 }
 
-/** The fields of a form in the order a smith measures, straight from its schema. */
+/** The fields of a form in the order a smith measures, straight from its schema; those that do not matter as it stands are left out. */
 export function FormFields({ formId, ...rows }: FormFieldsProps) {
   const form = findForm(formId)
-  return form ? <FieldRows fields={form.fields.filter((field) => !ELSEWHERE.has(field.name))} {...rows} /> : null
+  const matters = (name: string) => {
+    const [choice = '', ...options] = form?.onlyWhen?.[name] ?? []
+    return choice === '' || options.includes(rows.values[choice] ?? '')
+  }
+  return form ? <FieldRows fields={form.fields.filter(({ name }) => !ELSEWHERE.has(name) && matters(name))} {...rows} /> : null
 }

@@ -1,26 +1,48 @@
 'use client'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import { type Losses, sparesFor } from '@/core/logbook'
 import { describePiece } from '@/server/actions/pieces'
 import { SizeField } from '../shared/size-field'
 
 interface HowManyProps {
   readonly piece: { readonly id: number; readonly name: string; readonly quantity: number; readonly spares: number }
+  /** What was lost of such pieces before. */
+  readonly losses: Losses
 }
 
 /** How many are wanted, and how many more are cut against losses. */
-export function HowMany({ piece }: HowManyProps) {
+export function HowMany({ piece, losses }: HowManyProps) {
   const [quantity, setQuantity] = useState(String(piece.quantity))
   const [spares, setSpares] = useState(String(piece.spares))
   const [problem, setProblem] = useState<string>()
-  async function keep() {
-    if (quantity === String(piece.quantity) && spares === String(piece.spares)) return
-    const kept = await describePiece(piece.id, { name: piece.name, quantity: Number(quantity), spares: Number(spares) })
+  const advised = sparesFor(Math.max(1, Math.min(5000, Number(quantity) || 1)), losses)
+  async function keep(wanted = spares) {
+    if (quantity === String(piece.quantity) && wanted === String(piece.spares)) return
+    const kept = await describePiece(piece.id, { name: piece.name, quantity: Number(quantity), spares: Number(wanted) })
     setProblem(kept.ok ? undefined : kept.message)
   }
   return (
     <>
       <SizeField label="How many" value={quantity} onChange={setQuantity} onBlur={() => void keep()} error={problem} />
       <SizeField label="Spares" value={spares} onChange={setSpares} onBlur={() => void keep()} />
+      {advised ? (
+        <Typography variant="body2" data-testid="spares-advice">
+          {advised.why}
+          {String(advised.spares) === spares ? null : (
+            <Button
+              variant="text"
+              onClick={() => {
+                setSpares(String(advised.spares))
+                void keep(String(advised.spares))
+              }}
+            >
+              Take {advised.spares}
+            </Button>
+          )}
+        </Typography>
+      ) : null}
     </>
   )
 }

@@ -10,6 +10,7 @@ export function Stations({ pieceId }: { readonly pieceId: number }) {
         { href: at, label: 'Size' },
         { href: `${at}/route`, label: 'Route' },
         { href: `${at}/record`, label: 'Record' },
+        { href: `${at}/compare`, label: 'Compare' },
       ]}
     />
   )

@@ -5,9 +5,10 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import type { Supply } from '@/core/costing'
 import { type DrawingView as View, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
-import { ownAllowance } from '@/core/logbook'
+import { type Losses, ownAllowance } from '@/core/logbook'
 import { ALLOYS } from '@/core/metals'
 import { type PieceDesign, walkTemper } from '@/core/route'
 import type { Growths } from '@/server/services/own-record'
@@ -21,6 +22,7 @@ import { FormFields } from './form-fields'
 import { HowMany } from './how-many'
 import { OwnRecord } from './own-record'
 import { Schools } from './schools'
+import { SupplyPanel } from './supply-panel'
 import { useDesign } from './use-design'
 import { useLast } from './use-last'
 
@@ -36,6 +38,8 @@ interface SizeStationProps {
     readonly design: PieceDesign
   }
   readonly growths: Growths
+  readonly losses: Losses
+  readonly supply: readonly Supply[]
   readonly cardHref: string
 }
 
@@ -130,7 +134,7 @@ function ownOf(result: FormResult, growths: Growths) {
 }
 
 /** Finished piece to blank: what was measured at the left, the metal in the middle, the answer and its working at the right. */
-export function SizeStation({ piece, growths, cardHref }: SizeStationProps) {
+export function SizeStation({ piece, growths, losses, supply, cardHref }: SizeStationProps) {
   const design = useDesign(piece)
   const { plan, typed } = design
   const shown = useLast(plan.ok ? plan : undefined)
@@ -172,7 +176,7 @@ export function SizeStation({ piece, growths, cardHref }: SizeStationProps) {
             onChange={design.change}
             onLeave={design.saveNow}
           />
-          <HowMany piece={piece} />
+          <HowMany piece={piece} losses={losses} />
           {issues.form ? <Typography role="alert">{issues.form}</Typography> : null}
           {result ? (
             <>
@@ -212,6 +216,7 @@ export function SizeStation({ piece, growths, cardHref }: SizeStationProps) {
           {result && plan.ok ? (
             <AnswerColumn
               result={result}
+              supply={<SupplyPanel supply={supply} />}
               record={
                 <OwnRecord
                   own={ownOf(result, growths)}

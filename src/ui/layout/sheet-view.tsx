@@ -1,7 +1,7 @@
 'use client'
 import { useRef } from 'react'
 import { boundsOf } from '@/core/geometry'
-import { type Illegality, type LayoutItem, type LayoutSheet, type Placement, placedOutline } from '@/core/layout'
+import { type Illegality, type LayoutItem, type LayoutSheet, type Placement, placedRegion } from '@/core/layout'
 import { FONTS, PALETTE } from '../theme/palette'
 
 interface SheetViewProps {
@@ -99,8 +99,8 @@ export function SheetView({
       {placements.map((place, index) => {
         const entry = items.get(place.id)
         if (!entry) return null
-        const outline = placedOutline(entry.item, place)
-        const middle = boundsOf(outline)
+        const { outer, holes } = placedRegion(entry.item, place)
+        const middle = boundsOf(outer)
         const reason = bad.get(index)
         const name = `${entry.name} ${place.copy + 1}`
         return (
@@ -135,7 +135,8 @@ export function SheetView({
             }}
           >
             <path
-              d={path(outline)}
+              d={[outer, ...holes].map(path).join('')}
+              fillRule="evenodd"
               fill={reason ? 'url(#hatch)' : '#ffffffb0'}
               stroke={selected === index ? PALETTE.verdigris : PALETTE.ink}
               strokeWidth={selected === index ? 3 : 1.1}

@@ -13,17 +13,26 @@ interface SizeFieldProps {
   /** What was understood, or the help that stands there until something is typed. */
   readonly understood?: string | undefined
   readonly error?: string | undefined
+  /** What the field is for and what is possible; shown while it is being typed in and nothing else has to be said. */
+  readonly help?: string
   readonly unit?: string
   readonly wide?: boolean
   readonly name?: string
 }
 
 /** A field for what a smith would write: the label beside it, the unit inside, what was understood underneath. */
-export function SizeField({ label, value, onChange, onBlur, understood, error, unit, wide, name }: SizeFieldProps) {
+export function SizeField({ label, value, onChange, onBlur, understood, error, help, unit, wide, name }: SizeFieldProps) {
   const id = useId()
   const showUnit = unit !== undefined && unit !== '' && /^-?[\d.,\s]*$/.test(value)
   return (
-    <Box sx={{ borderBottom: `1px dotted ${PALETTE.hairline}`, py: 0.75 }}>
+    <Box
+      sx={{
+        borderBottom: `1px dotted ${PALETTE.hairline}`,
+        py: 0.75,
+        '& .help': { display: 'none' },
+        '&:focus-within .help': { display: 'block' },
+      }}
+    >
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 1 }}>
         <Box component="label" htmlFor={id} sx={{ fontWeight: 600, fontSize: 14 }}>
           {label}
@@ -58,6 +67,11 @@ export function SizeField({ label, value, onChange, onBlur, understood, error, u
       >
         {error ?? understood ?? ''}
       </Box>
+      {help && !error && !understood ? (
+        <Box className="help" sx={{ fontSize: 12.5, lineHeight: 1.35, color: PALETTE.muted, mt: 0.5 }}>
+          {help}
+        </Box>
+      ) : null}
     </Box>
   )
 }

@@ -10,14 +10,16 @@ interface TextRowProps {
   readonly onChange: (value: string) => void
   readonly type?: 'text' | 'date'
   readonly error?: string | undefined
+  /** Said under the words; a line with help gets the whole width and as many lines as it needs. */
+  readonly help?: string
 }
 
 /** A labelled line of plain words. */
-export function TextRow({ label, value, onChange, type = 'text', error }: TextRowProps) {
+export function TextRow({ label, value, onChange, type = 'text', error, help }: TextRowProps) {
   const id = useId()
   return (
     <Box sx={{ py: 0.75, borderBottom: `1px dotted ${PALETTE.hairline}` }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, justifyContent: 'space-between' }}>
+      <Box sx={{ display: help ? 'block' : 'flex', alignItems: 'center', gap: 1, justifyContent: 'space-between' }}>
         <Box component="label" htmlFor={id} sx={{ fontWeight: 600, fontSize: 14 }}>
           {label}
         </Box>
@@ -28,9 +30,11 @@ export function TextRow({ label, value, onChange, type = 'text', error }: TextRo
           error={error !== undefined}
           onChange={(event) => onChange(event.target.value)}
           autoComplete="off"
-          sx={{ width: '64%', fontFamily: FONTS.text }}
+          multiline={help !== undefined}
+          sx={help ? { width: '100%', height: 'auto', mt: 0.5, fontFamily: FONTS.mono } : { width: '64%', fontFamily: FONTS.text }}
         />
       </Box>
+      {help && !error ? <Box sx={{ color: PALETTE.muted, fontSize: 12.5, lineHeight: 1.35, mt: 0.5 }}>{help}</Box> : null}
       {error ? (
         <Box role="alert" sx={{ color: PALETTE.fire, fontSize: 12.5, mt: 0.5 }}>
           {error}

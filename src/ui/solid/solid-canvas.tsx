@@ -63,7 +63,7 @@ function Piece({ parts, formed, colour, turn, onReady }: Omit<SolidCanvasProps, 
 }
 
 /** The metal itself, drawn only when something moved; coarser while it turns, fine at rest. */
-export default function SolidCanvas({ turning, ...piece }: SolidCanvasProps) {
+export function SolidCanvas({ turning, ...piece }: SolidCanvasProps) {
   return (
     <Canvas orthographic frameloop="demand" dpr={turning ? 0.5 : 2} gl={{ antialias: false, alpha: true }} camera={{ position: [0, 0, 1] }}>
       <ambientLight intensity={0.9} />

@@ -9,7 +9,7 @@ import { solidsOf } from '@/core/forms'
 import { ALLOYS } from '@/core/metals'
 import type { Turn } from './solid-canvas'
 
-const SolidCanvas = dynamic(() => import('./solid-canvas'), { ssr: false })
+const SolidCanvas = dynamic(() => import('./solid-canvas').then((module) => module.SolidCanvas), { ssr: false })
 
 const START: Turn = { yaw: -0.55, pitch: 0.5 }
 const RAD_A_PIXEL = 0.01

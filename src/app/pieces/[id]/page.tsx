@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation'
-import { growthsFor } from '@/server/services/own-record'
+import { growthsFor, lossesFor } from '@/server/services/own-record'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
+import { supplyFor } from '@/server/services/supply'
 import { workshop } from '@/server/workshop'
 import { SizeStation } from '@/ui/forms/size-station'
 
@@ -11,5 +12,9 @@ export default async function SizePage({ params }: { params: Promise<{ id: strin
   if (!piece) notFound()
   const plan = planDesign(piece.design, planOptions(repositories))
   const growths = plan.ok ? growthsFor(repositories, plan.result.form, plan.temper.alloy) : {}
-  return <SizeStation key={piece.id} piece={piece} growths={growths} cardHref={`/api/pieces/${piece.id}/card`} />
+  const losses = plan.ok ? lossesFor(repositories, plan.result.form, plan.temper.alloy) : { begun: 0, lost: 0 }
+  const supply = plan.ok ? supplyFor(repositories, plan.result, piece.quantity + piece.spares) : []
+  return (
+    <SizeStation key={piece.id} piece={piece} growths={growths} losses={losses} supply={supply} cardHref={`/api/pieces/${piece.id}/card`} />
+  )
 }

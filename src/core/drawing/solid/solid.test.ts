@@ -88,7 +88,7 @@ describe('solids', () => {
       const apart = (a: number, b: number) => Math.hypot(...at(a).map((value, axis) => value - (at(b)[axis] ?? 0)))
       return [apart(0, 1), apart(1, 2), apart(2, 0)]
     }
-    for (const formed of [0.2, 0.6, 1]) sides(formed).forEach((side, i) => expect(side).toBeCloseTo(sides(0)[i] ?? 0, 5))
+    for (const formed of [0.2, 0.6, 1]) for (const [i, side] of sides(formed).entries()) expect(side).toBeCloseTo(sides(0)[i] ?? 0, 5)
   })
 
   it('parts stand where they are put', () => {

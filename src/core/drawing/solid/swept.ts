@@ -1,7 +1,7 @@
 import type { Outline, Point } from '../../geometry/point'
 import { triangulate } from '../../geometry/triangulate'
 import type { BentSegment, Mesh, Solid } from './solid'
-import { Surface, type Vertex } from './surface'
+import { Surface } from './surface'
 
 type Swept = Extract<Solid, { kind: 'swept' }>
 
@@ -83,30 +83,33 @@ function refined(section: Outline): Outline {
   })
 }
 
+/** Closes both ends of a sweep with its section. */
+function capEnds(surface: Surface, section: Outline, first: readonly number[], last: readonly number[]): void {
+  const { triangles } = triangulate(section, [])
+  for (let i = 0; i < triangles.length; i += 3) {
+    const [a = 0, b = 0, c = 0] = triangles.slice(i, i + 3)
+    surface.triangle(first[a] ?? 0, first[c] ?? 0, first[b] ?? 0)
+    surface.triangle(last[a] ?? 0, last[b] ?? 0, last[c] ?? 0)
+  }
+}
+
 /** A swept part, formed by a share from 0 (straight and flat) to 1. A curled section rolls up in the first half of it. */
 export function sweptMesh(solid: Swept, formed: number): Mesh {
   const curl = solid.curlRad ?? 0
-  const section = curl > 0 ? curled(refined(solid.section), curl * Math.min(1, 2 * formed)) : solid.section
+  const rolled = (angleRad: number) => (curl > 0 ? curled(refined(solid.section), angleRad) : solid.section)
+  const section = rolled(curl * Math.min(1, 2 * formed))
   const bent = curl > 0 ? Math.max(0, 2 * formed - 1) : formed
   const surface = new Surface()
   const rings = stationsOf(solid, bent).map(({ x, y, headingRad, share }) => {
     const factor = factorAt(solid.taper, share)
-    return section.map(([across, out]): number => {
-      const vertex: Vertex = [x + out * Math.sin(headingRad), y - out * Math.cos(headingRad), across * factor]
-      return surface.add(vertex)
-    })
+    return section.map(([across, out]): number =>
+      surface.add([x + out * Math.sin(headingRad), y - out * Math.cos(headingRad), across * factor]),
+    )
   })
   rings.slice(1).forEach((ring, i) => {
-    const before = rings[i]
-    if (before) surface.join(before, ring)
+    surface.join(rings[i] ?? ring, ring)
   })
-  // a rolled section has no points in line, which triangles would pass over
-  const { triangles } = triangulate(curl > 0 ? curled(refined(solid.section), curl) : section, [])
-  const [first, last] = [rings[0] ?? [], rings.at(-1) ?? []]
-  for (let i = 0; i < triangles.length; i += 3) {
-    const [a, b, c] = [triangles[i] ?? 0, triangles[i + 1] ?? 0, triangles[i + 2] ?? 0]
-    surface.triangle(first[a] ?? 0, first[c] ?? 0, first[b] ?? 0)
-    surface.triangle(last[a] ?? 0, last[b] ?? 0, last[c] ?? 0)
-  }
+  // a section rolled right up has no points in line, which triangles would pass over
+  capEnds(surface, rolled(curl), rings[0] ?? [], rings.at(-1) ?? [])
   return surface.mesh()
 }

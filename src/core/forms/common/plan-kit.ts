@@ -140,6 +140,8 @@ interface LengthPart {
   /** Height as it is drawn, and the area of the section for its mass. */
   readonly heightMm: number
   readonly sectionMm2: number
+  /** Where it is other metal than the piece's own thickness. */
+  readonly thicknessMm?: number
   /** How many go into one piece. */
   readonly each?: number
 }
@@ -151,7 +153,7 @@ export function lengthBlank(input: CommonInput, bench: Bench, part: LengthPart):
     name: part.name,
     qty: input.qty * (part.each ?? 1),
     alloy: input.alloy,
-    thicknessMm: input.thicknessMm,
+    thicknessMm: part.thicknessMm ?? input.thicknessMm,
     ...(part.each === undefined ? {} : { each: part.each }),
     outline: [
       [0, 0],

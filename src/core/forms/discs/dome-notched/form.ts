@@ -229,6 +229,7 @@ export const domeNotched = defineForm({
   title: 'Dome with window or notch',
   summary: 'A domed disc with an opening: how large the opening is on the flat disc, and the metal that stays beside it.',
   input,
+  onlyWhen: { notchMm: ['opening', 'notch'] },
   example: { widthMm: 27, heightMm: 8, opening: 'window', openingMm: 9, alloy: 'yellow-brass-c260', thicknessMm: '22 ga' },
   ask: { words: ['notched dome', 'dome with window', 'dome with notch'], sizes: ['widthMm', 'heightMm', 'openingMm'] },
   plan: planNotched,

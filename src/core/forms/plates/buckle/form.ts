@@ -127,6 +127,7 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
         stock: 'wire',
         lengthMm: tongueLengthMm,
         heightMm: input.tongueMm,
+        thicknessMm: input.tongueMm,
         sectionMm2: (Math.PI / 4) * input.tongueMm ** 2,
       }),
     ],

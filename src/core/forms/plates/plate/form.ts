@@ -136,6 +136,14 @@ export const plate = defineForm({
   title: 'Plate',
   summary: 'A flat plate from a simple outline, with a row of holes: the saw line, the metal that stays, what it weighs.',
   input,
+  onlyWhen: {
+    cornerMm: ['shape', 'rectangle', 'polygon', 'free'],
+    sideCount: ['shape', 'polygon'],
+    corners: ['shape', 'free'],
+    mirror: ['shape', 'free'],
+    windowLengthMm: ['window', 'rectangle', 'slot', 'oval'],
+    windowWidthMm: ['window', 'rectangle', 'slot', 'oval'],
+  },
   example: {
     shape: 'shield',
     lengthMm: 34,

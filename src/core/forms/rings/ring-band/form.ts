@@ -109,6 +109,7 @@ export const ringBand = defineForm({
   title: 'Ring band',
   summary: 'A finger ring bent round from flat strip or round wire and soldered shut: how long to cut.',
   input: ringBandInput,
+  onlyWhen: { widthMm: ['stock', 'strip'] },
   example: { insideDiameterMm: 'US 7 1/4', alloy: 'sterling-925', stock: 'strip', thicknessMm: '17 ga', widthMm: 3.5 },
   ask: { words: ['ring', 'band'], sizes: ['insideDiameterMm', 'widthMm'] },
   plan: planRingBand,

@@ -185,6 +185,7 @@ export const backPlate = defineForm({
   title: 'Back plate of a bezel',
   summary: 'The plate a bezel stands on: flush or with a ledge for decoration, closed or with a window and a ledge under the stone.',
   input,
+  onlyWhen: { cornerMm: ['shape', 'cushion'] },
   example: {
     shape: 'oval',
     stoneLengthMm: 16,

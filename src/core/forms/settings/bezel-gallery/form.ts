@@ -200,6 +200,7 @@ export const bezelGallery = defineForm({
   title: 'Gallery bezel',
   summary: 'A patterned wall round a stone: how many whole repeats close on it, how loose that leaves the stone, how high it stands.',
   input,
+  onlyWhen: { cornerMm: ['shape', 'cushion'] },
   example: {
     shape: 'oval',
     stoneLengthMm: 14,

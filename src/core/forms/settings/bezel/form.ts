@@ -210,6 +210,7 @@ export const bezel = defineForm({
   title: 'Bezel',
   summary: 'A wall round a stone of any convex shape: how long and how high to cut it, and whether it will hold.',
   input,
+  onlyWhen: { cornerMm: ['shape', 'cushion'], roundMm: ['shape', 'wrapped'] },
   example: {
     shape: 'oval',
     stoneLengthMm: 16,

@@ -1,0 +1,29 @@
+import { notFound } from 'next/navigation'
+import { comparable, compareTwo } from '@/server/services/compare'
+import { workshop } from '@/server/workshop'
+import { CompareStation } from '@/ui/compare/compare-station'
+
+interface ComparePageProps {
+  readonly params: Promise<{ id: string }>
+  readonly searchParams: Promise<{ with?: string }>
+}
+
+export default async function ComparePage({ params, searchParams }: ComparePageProps) {
+  const { id } = await params
+  const { with: wanted } = await searchParams
+  const repositories = workshop()
+  const piece = repositories.jobs.piece(Number(id))
+  if (!piece) notFound()
+  const others = comparable(piece, repositories.jobs.pieces())
+  const other = others.find((item) => item.id === Number(wanted)) ?? others[0]
+  const compared = other ? compareTwo(repositories, piece, other) : undefined
+  return (
+    <CompareStation
+      piece={{ id: piece.id, name: piece.name }}
+      others={others.map((item) => ({ id: item.id, name: item.name, jobTitle: item.jobTitle }))}
+      otherId={other?.id ?? null}
+      results={compared ? [compared.first.plan.result, compared.second.plan.result] : null}
+      comparison={compared?.comparison ?? null}
+    />
+  )
+}

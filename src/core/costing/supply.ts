@@ -1,0 +1,263 @@
+import type { BlankSpec } from '../forms/contract'
+import { boundsOf, type Outline } from '../geometry/point'
+import { type LayoutControl, packLayout } from '../layout/pack'
+import type { LayoutItem, LayoutSheet } from '../layout/schema'
+import { ALLOYS, type AlloyId } from '../metals/alloys'
+import { massWith, type OwnFigures } from '../tables/figures'
+import { formatPlain } from '../units/format'
+import { standInPrices } from './metal-prices'
+
+/** A sheet or a wire of the drawer, its thickness as it was measured. */
+export interface StockPiece {
+  readonly id: number
+  readonly label: string
+  readonly kind: 'sheet' | 'wire'
+  readonly alloy: AlloyId
+  readonly thicknessMm: number
+  readonly outer: Outline | null
+  readonly holes: readonly Outline[]
+  readonly lengthMm: number | null
+}
+
+/** What to ask a supplier for. */
+export interface ToBuy {
+  readonly kind: 'sheet' | 'wire' | 'tube'
+  readonly alloy: AlloyId
+  readonly thicknessMm: number
+  readonly lengthMm: number
+  /** Width of a sheet, or how thick a wire or tube is across. */
+  readonly widthMm: number
+  readonly pieces: number
+  readonly temper: 'annealed' | 'half-hard'
+  readonly massG: number
+  readonly cost: number
+}
+
+/** Other metal of the drawer that would do, and what is different about it. */
+export interface Instead {
+  readonly label: string
+  readonly takes: number
+  readonly why: string
+}
+
+/** Whether the drawer holds a blank's metal, and what to do where it does not. */
+export interface Supply {
+  readonly blank: string
+  readonly needed: number
+  /** How many the drawer gives, from which of its pieces. */
+  readonly covered: number
+  readonly from: readonly string[]
+  readonly buy: ToBuy | null
+  readonly instead: readonly Instead[]
+}
+
+interface Setup {
+  readonly drawer: readonly StockPiece[]
+  readonly kerfMm: number
+  readonly marginMm: number
+  /** The piece is bent, domed or struck: it wants soft metal. */
+  readonly formed: boolean
+  readonly figures: OwnFigures
+  readonly control: LayoutControl
+}
+
+/** Sheets as they are sold, mm: common sizes, a house default. */
+const SHEET_SIZES: readonly (readonly [number, number])[] = [
+  [50, 50],
+  [50, 100],
+  [100, 100],
+  [100, 150],
+  [100, 200],
+  [150, 200],
+  [150, 300],
+  [200, 300],
+  [300, 300],
+  [300, 600],
+  [600, 600],
+]
+/** More of one blank than this are not laid out to see whether they fit. */
+const MOST_LAID = 2000
+/** Wire is bought by the next so many mm. */
+const WIRE_STEP_MM = 100
+/** Metal as near as this in thickness is the same (as the layout has it); up to the second it would do at a pinch. */
+const SAME = 0.05
+const NEAR = 0.25
+
+/** The box about an outline: quick to lay out, and never less metal than the blank itself wants. */
+function boxOf(outline: Outline): [number, number][] {
+  const { minX, minY, maxX, maxY } = boundsOf(outline)
+  return [
+    [minX, minY],
+    [maxX, minY],
+    [maxX, maxY],
+    [minX, maxY],
+  ]
+}
+
+function itemOf(blank: BlankSpec, qty: number): LayoutItem {
+  return {
+    id: blank.name,
+    qty,
+    holes: [],
+    alloy: '',
+    thicknessMm: 0,
+    rotations: blank.circleRadiusMm === undefined ? [0, 90] : [0],
+    ...(blank.circleRadiusMm === undefined ? { outer: boxOf(blank.outline) } : { circle: { radiusMm: blank.circleRadiusMm } }),
+  }
+}
+
+function sheetOf(id: string, outer: Outline, holes: readonly Outline[]): LayoutSheet {
+  const points = (outline: Outline) => outline.map(([x, y]): [number, number] => [x, y])
+  return { id, outer: points(outer), holes: holes.map(points), alloy: '', thicknessMm: 0, rollingDirectionDeg: null, costRank: 0 }
+}
+
+function packed(blank: BlankSpec, qty: number, sheets: readonly LayoutSheet[], { kerfMm, marginMm, control }: Setup) {
+  const input = {
+    name: '',
+    objective: 'place' as const,
+    kerfMm,
+    marginMm,
+    seconds: 1,
+    iterations: null,
+    seed: 1,
+    items: [itemOf(blank, Math.min(qty, MOST_LAID))],
+    sheets: [...sheets],
+  }
+  return packLayout(input, control).placements
+}
+
+const rectangle = (lengthMm: number, widthMm: number): Outline => [
+  [0, 0],
+  [lengthMm, 0],
+  [lengthMm, widthMm],
+  [0, widthMm],
+]
+
+function isThickness(stock: StockPiece, blank: BlankSpec, within: number): boolean {
+  return Math.abs(stock.thicknessMm - blank.thicknessMm) <= within * Math.max(stock.thicknessMm, blank.thicknessMm) + 1e-9
+}
+
+interface Bought {
+  readonly lengthMm: number
+  readonly widthMm: number
+  readonly pieces: number
+}
+
+/** Of the sizes that are sold, the smallest that holds them all; a larger number of the largest where none does. */
+function sheetToBuy(blank: BlankSpec, qty: number, setup: Setup): Bought {
+  const box = boundsOf(blank.outline)
+  const long = Math.max(box.maxX - box.minX, box.maxY - box.minY) + 2 * setup.marginMm
+  const needMm2 = blank.areaMm2 * qty
+  const sizes = SHEET_SIZES.filter(([w, l]) => w * l > needMm2 && l >= long)
+  for (const [widthMm, lengthMm] of sizes) {
+    if (packed(blank, qty, [sheetOf('new', rectangle(lengthMm, widthMm), [])], setup).length >= qty) return { lengthMm, widthMm, pieces: 1 }
+  }
+  const widthMm = Math.max(300, Math.ceil(Math.min(box.maxX - box.minX, box.maxY - box.minY) / 10) * 10 + 10)
+  const lengthMm = Math.max(600, Math.ceil(long / 100) * 100)
+  const each = Math.max(1, packed(blank, Math.min(qty, 400), [sheetOf('new', rectangle(lengthMm, widthMm), [])], setup).length)
+  return { lengthMm, widthMm, pieces: Math.ceil(qty / each) }
+}
+
+function bought(blank: BlankSpec, size: Bought, sectionMm2: number, setup: Setup): ToBuy {
+  const kind = blank.stock === 'piece' ? 'sheet' : blank.stock
+  const massG = massWith(blank.alloy, sectionMm2 * size.lengthMm * size.pieces, setup.figures)
+  return {
+    kind,
+    alloy: blank.alloy,
+    thicknessMm: blank.thicknessMm,
+    ...size,
+    temper: setup.formed || kind !== 'sheet' ? 'annealed' : 'half-hard',
+    massG,
+    cost: massG * standInPrices(setup.figures).perGram(blank.alloy),
+  }
+}
+
+/** Same metal of another thickness, then other metals of the same thickness. */
+function instead(blank: BlankSpec, kind: 'sheet' | 'wire', takes: (stock: StockPiece) => number, drawer: readonly StockPiece[]): Instead[] {
+  const words = (stock: StockPiece) => {
+    const share = (100 * (stock.thicknessMm - blank.thicknessMm)) / blank.thicknessMm
+    return stock.alloy === blank.alloy
+      ? `${formatPlain(stock.thicknessMm, 2)} mm, ${formatPlain(Math.abs(share), 0)} % ${share > 0 ? 'thicker' : 'thinner'}: size it again for this metal`
+      : `${ALLOYS[stock.alloy].title.toLowerCase()}, as thick`
+  }
+  return drawer
+    .filter((stock) => stock.kind === kind)
+    .filter((stock) =>
+      stock.alloy === blank.alloy ? isThickness(stock, blank, NEAR) && !isThickness(stock, blank, SAME) : isThickness(stock, blank, SAME),
+    )
+    .map((stock) => ({ label: stock.label, takes: takes(stock), why: words(stock) }))
+    .filter((item) => item.takes > 0)
+    .slice(0, 4)
+}
+
+function boughtSheet(blank: BlankSpec, short: number, setup: Setup): ToBuy {
+  const size = sheetToBuy(blank, short, setup)
+  return bought(blank, size, size.widthMm * blank.thicknessMm, setup)
+}
+
+function sheetSupply(blank: BlankSpec, qty: number, setup: Setup): Supply {
+  const sheets = setup.drawer.filter((stock) => stock.kind === 'sheet' && stock.outer)
+  const lay = (stocks: readonly StockPiece[], count: number) =>
+    packed(
+      blank,
+      count,
+      stocks.map((stock) => sheetOf(stock.label, stock.outer ?? [], stock.holes)),
+      setup,
+    )
+  const same = sheets.filter((stock) => stock.alloy === blank.alloy && isThickness(stock, blank, SAME))
+  const placed = same.length > 0 ? lay(same, qty) : []
+  const short = qty - placed.length
+  return {
+    blank: blank.name,
+    needed: qty,
+    covered: placed.length,
+    from: [...new Set(placed.map((place) => place.sheet))],
+    buy: short > 0 ? boughtSheet(blank, short, setup) : null,
+    instead: short > 0 ? instead(blank, 'sheet', (stock) => lay([stock], short).length, sheets) : [],
+  }
+}
+
+function lengthSupply(blank: BlankSpec, qty: number, setup: Setup): Supply {
+  const kind = blank.stock === 'tube' ? 'tube' : 'wire'
+  const box = boundsOf(blank.outline)
+  const step = (blank.lengthMm ?? 0) + setup.kerfMm
+  const takes = (stock: StockPiece) => Math.floor(((stock.lengthMm ?? 0) + setup.kerfMm) / step)
+  const wires = setup.drawer.filter((stock) => stock.kind === 'wire')
+  const same = kind === 'wire' ? wires.filter((stock) => stock.alloy === blank.alloy && isThickness(stock, blank, SAME)) : []
+  const from: string[] = []
+  let covered = 0
+  for (const stock of same) {
+    if (covered >= qty || takes(stock) === 0) continue
+    covered = Math.min(qty, covered + takes(stock))
+    from.push(stock.label)
+  }
+  const short = qty - covered
+  const lengthMm = Math.ceil((short * step) / WIRE_STEP_MM) * WIRE_STEP_MM
+  const sectionMm2 = blank.massG / massWith(blank.alloy, blank.lengthMm ?? 1, setup.figures)
+  return {
+    blank: blank.name,
+    needed: qty,
+    covered,
+    from,
+    buy: short > 0 ? bought(blank, { lengthMm, widthMm: box.maxY - box.minY, pieces: 1 }, sectionMm2, setup) : null,
+    instead: short > 0 && kind === 'wire' ? instead(blank, 'wire', takes, wires) : [],
+  }
+}
+
+/**
+ * Whether the drawer holds the metal of every blank of a piece, by laying the blanks out; where it does not, what to buy and what else
+ * of the drawer would do. `qty` is how many pieces, spares in it. Metal cut out of the piece itself needs none.
+ */
+export function supplyOf(blanks: readonly BlankSpec[], qty: number, setup: Setup): Supply[] {
+  return blanks
+    .filter((blank) => blank.stock !== 'piece')
+    .map((blank) => {
+      const count = qty * (blank.each ?? 1)
+      return blank.stock === 'sheet' ? sheetSupply(blank, count, setup) : lengthSupply(blank, count, setup)
+    })
+}
+
+/** What the metal of one piece costs by weight, in the workshop's own money. */
+export function metalCost(massG: number, alloy: AlloyId, figures: OwnFigures): number {
+  return massG * standInPrices(figures).perGram(alloy)
+}

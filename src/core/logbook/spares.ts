@@ -1,0 +1,44 @@
+/** What the record says of losing pieces: how many were begun and how many of them went wrong. */
+export interface Losses {
+  readonly begun: number
+  readonly lost: number
+}
+
+/** As sure as this that enough good ones come out (house default). */
+const SURE = 0.9
+const MOST_SPARES = 500
+
+/** Share lost that a record speaks for, few pieces drawn toward a half by Jeffreys’ prior: (lost + ½)/(begun + 1). */
+export function lossRate({ begun, lost }: Losses): number {
+  return (lost + 0.5) / (begun + 1)
+}
+
+/** Chance that of `tries` pieces at most `spares` are lost: the binomial sum (source: closed-form). */
+export function chanceEnough(tries: number, spares: number, rate: number): number {
+  let term = (1 - rate) ** tries
+  let sum = term
+  for (let k = 1; k <= spares; k++) {
+    term *= ((tries - k + 1) / k) * (rate / (1 - rate))
+    sum += term
+  }
+  return Math.min(1, sum)
+}
+
+export interface Spares extends Losses {
+  readonly spares: number
+  readonly rate: number
+  readonly why: string
+}
+
+/**
+ * Spares to cut for a quantity, so that in nine cases of ten enough good ones come out, by what was lost before.
+ * Undefined where fewer than ten pieces were ever begun: such a record says nothing yet.
+ */
+export function sparesFor(quantity: number, losses: Losses): Spares | undefined {
+  if (losses.begun < 10) return undefined
+  const rate = lossRate(losses)
+  let spares = 0
+  while (spares < MOST_SPARES && chanceEnough(quantity + spares, spares, rate) < SURE) spares++
+  const why = `${losses.lost} of ${losses.begun} begun went wrong; ${spares === 0 ? 'no spare is needed' : `${spares} ${spares === 1 ? 'spare' : 'spares'}`} nine times in ten.`
+  return { ...losses, spares, rate, why }
+}

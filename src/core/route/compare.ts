@@ -1,0 +1,110 @@
+import type { FormField } from '../forms/fields'
+import { findForm } from '../forms/registry'
+import { ALLOYS, type AlloyId } from '../metals/alloys'
+import { figureOf, type OwnFigures } from '../tables/figures'
+import { formatPlain } from '../units/format'
+import type { PieceDesign, PiecePlan } from './plan-piece'
+import { walkTemper } from './temper'
+
+type Planned = Extract<PiecePlan, { ok: true }>
+
+/** A piece as it is compared: its design, and what it came to. */
+export interface Compared {
+  readonly design: PieceDesign
+  readonly plan: Planned
+}
+
+/** One line of the comparison; `difference` is second less first where both are numbers. */
+export interface CompareRow {
+  readonly label: string
+  readonly first: string
+  readonly second: string
+  readonly differs: boolean
+  readonly difference: string
+}
+
+export interface Comparison {
+  /** What was entered differently. */
+  readonly entered: readonly CompareRow[]
+  /** What it comes to. */
+  readonly comesTo: readonly CompareRow[]
+}
+
+function typedOf(field: FormField, value: unknown): string {
+  const raw = value && typeof value === 'object' && 'typed' in value ? value.typed : (value ?? field.preset ?? '')
+  const text = String(raw)
+  if (field.kind === 'choice') return field.titles[text] ?? text
+  return field.kind === 'number' && field.meta.unit === 'mm' && /^[\d.]+$/.test(text) ? `${text} mm` : text
+}
+
+function enteredRows(first: Compared, second: Compared): CompareRow[] {
+  const [a, b] = [first.design.parts[0], second.design.parts[0]]
+  const fields = new Map<string, FormField>()
+  for (const part of [a, b])
+    for (const field of findForm(part?.form ?? '')?.fields ?? []) fields.set(field.name, fields.get(field.name) ?? field)
+  const rows = [...fields.values()].map((field): CompareRow => {
+    const [one, two] = [typedOf(field, a?.input[field.name]), typedOf(field, b?.input[field.name])]
+    return { label: field.label, first: one, second: two, differs: one !== two, difference: '' }
+  })
+  return rows.filter((row) => row.differs && row.label !== 'How many')
+}
+
+function numberRow(label: string, first: number, second: number, unit: string, digits: number): CompareRow {
+  const [one, two] = [formatPlain(first, digits), formatPlain(second, digits)]
+  const words = (text: string) => (unit === '' ? text : `${text} ${unit}`)
+  const by = second - first
+  return {
+    label,
+    first: words(one),
+    second: words(two),
+    differs: one !== two,
+    difference: one === two ? '' : `${by > 0 ? '+' : '−'} ${words(formatPlain(Math.abs(by), digits))}`,
+  }
+}
+
+function textRow(label: string, first: string, second: string): CompareRow {
+  return { label, first, second, differs: first !== second, difference: '' }
+}
+
+function facts({ plan }: Compared, figures: OwnFigures) {
+  const { result } = plan
+  const alloy = plan.temper.alloy as AlloyId
+  const massG = result.results.massG?.value ?? 0
+  const walk = walkTemper(plan.temper)
+  const count = (level: string) => result.checks.filter((check) => check.level === level).length
+  return {
+    result,
+    massG,
+    cost: massG * figureOf(`price-${alloy}`, figures),
+    metal: ALLOYS[alloy].title,
+    sheetCm2: result.blanks.reduce((sum, blank) => sum + (blank.stock === 'sheet' ? blank.areaMm2 * (blank.each ?? 1) : 0), 0) / 100,
+    leastLeft: 100 * walk.steps.reduce((least, state) => Math.min(least, state.workLeftFraction), 1),
+    stops: count('stop'),
+    warns: count('warn'),
+    school: result.schools.find((item) => item.id === result.school)?.title ?? result.school,
+    anneals: plan.steps.filter((step) => step.op === 'anneal').length,
+    steps: plan.steps.length,
+  }
+}
+
+/** Two pieces side by side: what was entered differently, and what each comes to. */
+export function comparePieces(first: Compared, second: Compared, figures: OwnFigures): Comparison {
+  const [a, b] = [facts(first, figures), facts(second, figures)]
+  return {
+    entered: enteredRows(first, second),
+    comesTo: [
+      textRow('Metal', a.metal, b.metal),
+      textRow('Reckoned', a.school, b.school),
+      numberRow(`Mark the ${a.result.answer.name} at`, a.result.answer.markAt, b.result.answer.markAt, 'mm', 2),
+      numberRow('Band of the answer', a.result.uncertainty.plusMinus, b.result.uncertainty.plusMinus, 'mm', 2),
+      numberRow('Metal each', a.massG, b.massG, 'g', 2),
+      numberRow('Metal each, in your money', a.cost, b.cost, '', 2),
+      numberRow('Sheet each', a.sheetCm2, b.sheetCm2, 'cm²', 2),
+      numberRow('Least temper left on the route', a.leastLeft, b.leastLeft, '%', 0),
+      numberRow('Steps', a.steps, b.steps, '', 0),
+      numberRow('Anneals', a.anneals, b.anneals, '', 0),
+      numberRow('Stops', a.stops, b.stops, '', 0),
+      numberRow('Warnings', a.warns, b.warns, '', 0),
+    ],
+  }
+}
