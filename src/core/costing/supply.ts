@@ -1,4 +1,5 @@
 import type { BlankSpec } from '../forms/contract'
+import { netAreaMm2 } from '../geometry/outline'
 import { boundsOf, type Outline } from '../geometry/point'
 import { type LayoutControl, packLayout } from '../layout/pack'
 import type { LayoutItem, LayoutSheet } from '../layout/schema'
@@ -126,13 +127,6 @@ function packed(blank: BlankSpec, qty: number, sheets: readonly LayoutSheet[], {
   return packLayout(input, control).placements
 }
 
-const rectangle = (lengthMm: number, widthMm: number): Outline => [
-  [0, 0],
-  [lengthMm, 0],
-  [lengthMm, widthMm],
-  [0, widthMm],
-]
-
 function isThickness(stock: StockPiece, blank: BlankSpec, within: number): boolean {
   return Math.abs(stock.thicknessMm - blank.thicknessMm) <= within * Math.max(stock.thicknessMm, blank.thicknessMm) + 1e-9
 }
@@ -143,19 +137,29 @@ interface Bought {
   readonly pieces: number
 }
 
-/** Of the sizes that are sold, the smallest that holds them all; a larger number of the largest where none does. */
-function sheetToBuy(blank: BlankSpec, qty: number, setup: Setup): Bought {
+/** How many blanks lie in straight rows on a rectangle, the better of both ways round: what no layout falls below. */
+export function inRows(
+  blank: BlankSpec,
+  lengthMm: number,
+  widthMm: number,
+  { kerfMm, marginMm }: Pick<Setup, 'kerfMm' | 'marginMm'>,
+): number {
   const box = boundsOf(blank.outline)
-  const long = Math.max(box.maxX - box.minX, box.maxY - box.minY) + 2 * setup.marginMm
-  const needMm2 = blank.areaMm2 * qty
-  const sizes = SHEET_SIZES.filter(([w, l]) => w * l > needMm2 && l >= long)
-  for (const [widthMm, lengthMm] of sizes) {
-    if (packed(blank, qty, [sheetOf('new', rectangle(lengthMm, widthMm), [])], setup).length >= qty) return { lengthMm, widthMm, pieces: 1 }
+  const [long, wide] = [box.maxX - box.minX, box.maxY - box.minY]
+  const along = (room: number, size: number) => Math.max(0, Math.floor((room - 2 * marginMm + kerfMm + 1e-9) / (size + kerfMm)))
+  return Math.max(along(lengthMm, long) * along(widthMm, wide), along(lengthMm, wide) * along(widthMm, long))
+}
+
+/** Of the sizes that are sold, the smallest that holds them all in rows; so many of the largest where none does. */
+function sheetToBuy(blank: BlankSpec, qty: number, setup: Setup): Bought {
+  for (const [widthMm, lengthMm] of SHEET_SIZES) {
+    if (inRows(blank, lengthMm, widthMm, setup) >= qty) return { lengthMm, widthMm, pieces: 1 }
   }
-  const widthMm = Math.max(300, Math.ceil(Math.min(box.maxX - box.minX, box.maxY - box.minY) / 10) * 10 + 10)
-  const lengthMm = Math.max(600, Math.ceil(long / 100) * 100)
-  const each = Math.max(1, packed(blank, Math.min(qty, 400), [sheetOf('new', rectangle(lengthMm, widthMm), [])], setup).length)
-  return { lengthMm, widthMm, pieces: Math.ceil(qty / each) }
+  const box = boundsOf(blank.outline)
+  const [long, wide] = [box.maxX - box.minX, box.maxY - box.minY].sort((first, second) => second - first)
+  const over = (mm: number) => Math.ceil((mm + 2 * setup.marginMm) / 100) * 100
+  const [lengthMm, widthMm] = [Math.max(600, over(long ?? 0)), Math.max(600, over(wide ?? 0))]
+  return { lengthMm, widthMm, pieces: Math.ceil(qty / inRows(blank, lengthMm, widthMm, setup)) }
 }
 
 function bought(blank: BlankSpec, size: Bought, sectionMm2: number, setup: Setup): ToBuy {
@@ -190,6 +194,14 @@ function instead(blank: BlankSpec, kind: 'sheet' | 'wire', takes: (stock: StockP
     .slice(0, 4)
 }
 
+/** Blanks in rows on a sheet of the drawer that is a plain rectangle; none on any other. */
+function rowsOn({ outer, holes }: StockPiece, blank: BlankSpec, setup: Setup): number {
+  if (outer?.length !== 4 || holes.length > 0) return 0
+  const box = boundsOf(outer)
+  const [lengthMm, widthMm] = [box.maxX - box.minX, box.maxY - box.minY]
+  return netAreaMm2(outer) > 0.999 * lengthMm * widthMm ? inRows(blank, lengthMm, widthMm, setup) : 0
+}
+
 function boughtSheet(blank: BlankSpec, short: number, setup: Setup): ToBuy {
   const size = sheetToBuy(blank, short, setup)
   return bought(blank, size, size.widthMm * blank.thicknessMm, setup)
@@ -206,12 +218,20 @@ function sheetSupply(blank: BlankSpec, qty: number, setup: Setup): Supply {
     )
   const same = sheets.filter((stock) => stock.alloy === blank.alloy && isThickness(stock, blank, SAME))
   const placed = same.length > 0 ? lay(same, qty) : []
-  const short = qty - placed.length
+  const rows = same.map((stock) => ({ label: stock.label, takes: rowsOn(stock, blank, setup) }))
+  const inAll = Math.min(
+    qty,
+    rows.reduce((sum, row) => sum + row.takes, 0),
+  )
+  // the layout may have run out of its time: what lies in plain rows is there all the same
+  const byRows = inAll > placed.length
+  const covered = byRows ? inAll : placed.length
+  const short = qty - covered
   return {
     blank: blank.name,
     needed: qty,
-    covered: placed.length,
-    from: [...new Set(placed.map((place) => place.sheet))],
+    covered,
+    from: byRows ? rows.filter((row) => row.takes > 0).map((row) => row.label) : [...new Set(placed.map((place) => place.sheet))],
     buy: short > 0 ? boughtSheet(blank, short, setup) : null,
     instead: short > 0 ? instead(blank, 'sheet', (stock) => lay([stock], short).length, sheets) : [],
   }
