@@ -17,12 +17,15 @@ export const dynamic = 'force-dynamic'
 
 export default function RootLayout({ children }: { children: ReactNode }) {
   const { settings, tools } = workshop()
-  const { ringSystem, defaultAlloy, units, figures } = settings.read()
+  const { ringSystem, defaultAlloy, units, figures, kerfMm } = settings.read()
   return (
     <html lang="en">
       <body>
         <Themed>
-          <Frame demo={currentWorkshop() === 'demo'} view={{ ringSystem, defaultAlloy, units, bench: { tools: tools.owned(), figures } }}>
+          <Frame
+            demo={currentWorkshop() === 'demo'}
+            view={{ ringSystem, defaultAlloy, units, kerfMm, bench: { tools: tools.owned(), figures } }}
+          >
             {children}
           </Frame>
         </Themed>

@@ -1,6 +1,7 @@
 import { arcPoints, rectangleOutline } from '../geometry/outline'
 import type { Point } from '../geometry/point'
 import { formatPlain } from '../units/format'
+import { cutAlong } from './cut'
 import type { Drawing, DrawingHandle, DrawingView } from './drawing'
 
 export interface ClosedBandDrawing {
@@ -32,14 +33,7 @@ function sectionView(band: ClosedBandDrawing): DrawingView {
     shapes: [
       { kind: 'region', layer: 'metal', outer: circlePoints(outer), holes: [[...circlePoints(inner)].reverse()] },
       { kind: 'circle', layer: 'centre', centre: [0, 0], radiusMm: inner + band.thicknessMm / 2 },
-      {
-        kind: 'line',
-        layer: 'saw',
-        points: [
-          [0, -inner],
-          [0, -outer],
-        ],
-      },
+      cutAlong([0, -inner], [0, -outer]),
     ],
     dimensions: [
       { from: [-inner, 0], to: [inner, 0], offset: 0, text: `${formatPlain(band.insideDiameterMm, 2)} inside` },
@@ -59,14 +53,7 @@ function blankView(band: ClosedBandDrawing): DrawingView {
     notes: [],
     shapes: [
       { kind: 'region', layer: 'metal', outer: rectangleOutline(band.cutMm, band.widthMm), holes: [] },
-      {
-        kind: 'line',
-        layer: 'saw',
-        points: [
-          [band.cutMm, -0.18 * band.cutMm ** 0.6],
-          [band.cutMm, band.widthMm + 0.18 * band.cutMm ** 0.6],
-        ],
-      },
+      cutAlong([band.cutMm, -0.18 * band.cutMm ** 0.6], [band.cutMm, band.widthMm + 0.18 * band.cutMm ** 0.6], 'outside'),
       ...(band.lengthMm < band.cutMm
         ? [
             {

@@ -1,4 +1,5 @@
 import { type Bounds, boundsOf, type Outline, type Point } from '../geometry/point'
+import type { Cut } from './cut'
 
 /** What a line stands for; the screen and the printer choose how it looks. */
 export type DrawingLayer = 'metal' | 'saw' | 'scribe' | 'centre' | 'allowance' | 'tool'
@@ -6,6 +7,7 @@ export type DrawingLayer = 'metal' | 'saw' | 'scribe' | 'centre' | 'allowance' |
 export type DrawingShape =
   | { readonly kind: 'region'; readonly layer: DrawingLayer; readonly outer: Outline; readonly holes: readonly Outline[] }
   | { readonly kind: 'line'; readonly layer: DrawingLayer; readonly points: readonly Point[] }
+  | Cut
   | { readonly kind: 'circle'; readonly layer: DrawingLayer; readonly centre: Point; readonly radiusMm: number }
 
 /** A dimension line between two points, set off to one side; `text` is what it says. */

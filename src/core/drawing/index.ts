@@ -1,3 +1,4 @@
+export { type Cut, kerfLine } from './cut'
 export {
   type Dimension,
   type Drawing,

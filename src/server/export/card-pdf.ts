@@ -39,7 +39,9 @@ function drawView(kit: Kit, page: PDFPage, view: DrawingView, box: { x: number; 
         ? [shape.outer, ...shape.holes].map(pathOf).join('')
         : shape.kind === 'circle'
           ? circlePath(shape.centre[0], shape.centre[1], shape.radiusMm)
-          : pathOf(shape.points).slice(0, -1)
+          : shape.kind === 'cut' && shape.closed
+            ? pathOf(shape.points)
+            : pathOf(shape.points).slice(0, -1)
     page.drawSvgPath(path, { ...origin, scale, borderColor: colour, borderWidth: (shape.layer === 'metal' ? 0.8 : 0.5) / scale })
   }
   const words = view.dimensions.map((dimension) => dimension.text).join('   ')

@@ -2,7 +2,8 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useRef } from 'react'
-import type { DrawingHandle, DrawingShape, DrawingView as View } from '@/core/drawing'
+import { type DrawingHandle, type DrawingShape, kerfLine, type DrawingView as View } from '@/core/drawing'
+import { useWorkshop } from '../shared/workshop-context'
 import { FONTS, PALETTE } from '../theme/palette'
 import { DimensionLine } from './dimension-line'
 import { type Fit, fitView, scaleWords } from './scale'
@@ -30,13 +31,30 @@ function pathOf(points: readonly (readonly [number, number])[], fit: Fit, close:
   return points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${fit.toX(x).toFixed(2)} ${fit.toY(y).toFixed(2)}`).join('') + (close ? 'Z' : '')
 }
 
-function Shape({ shape, fit, colour }: { readonly shape: DrawingShape; readonly fit: Fit; readonly colour: DrawingViewProps['colour'] }) {
+interface ShapeProps {
+  readonly shape: DrawingShape
+  readonly fit: Fit
+  readonly colour: DrawingViewProps['colour']
+  readonly kerfMm: number
+}
+
+/** The metal the blade takes, on its own side of the line. */
+const KERF = { stroke: PALETTE.fire, strokeOpacity: 0.22, fill: 'none' }
+
+function Shape({ shape, fit, colour, kerfMm }: ShapeProps) {
   if (shape.kind === 'region') {
     const d = [shape.outer, ...shape.holes].map((outline) => pathOf(outline, fit, true)).join('')
     return <path d={d} fillRule="evenodd" fill={colour.face} stroke={colour.edge} strokeWidth={1.2} />
   }
   if (shape.kind === 'circle')
     return <circle cx={fit.toX(shape.centre[0])} cy={fit.toY(shape.centre[1])} r={shape.radiusMm * fit.scale} {...LINE[shape.layer]} />
+  if (shape.kind === 'cut')
+    return (
+      <>
+        <path d={pathOf(kerfLine(shape, kerfMm), fit, shape.closed)} {...KERF} strokeWidth={Math.max(0.5, kerfMm * fit.scale)} />
+        <path d={pathOf(shape.points, fit, shape.closed)} {...LINE.saw} />
+      </>
+    )
   const [a, b] = shape.points
   const isShort = a !== undefined && b !== undefined && shape.layer === 'centre' && Math.hypot(a[0] - b[0], a[1] - b[1]) * fit.scale < 60
   return <path d={pathOf(shape.points, fit, false)} {...LINE[shape.layer]} {...(isShort ? { strokeDasharray: 'none' } : {})} />
@@ -94,6 +112,7 @@ function Handle({ handle, fit, onMove }: { readonly handle: DrawingHandle; reado
 /** One view of the piece, true to scale in its own metal, with dimension lines and handles that change the inputs. */
 export function DrawingView({ view, colour, width, height, maxScale, onHandle }: DrawingViewProps) {
   const fit = fitView(view, width, height, maxScale)
+  const { kerfMm } = useWorkshop()
   return (
     <Box component="figure" sx={{ m: 0 }}>
       <Box component="figcaption" sx={{ display: 'flex', justifyContent: 'space-between', px: 2.25, pt: 1.25 }}>
@@ -113,7 +132,7 @@ export function DrawingView({ view, colour, width, height, maxScale, onHandle }:
         style={{ display: 'block', maxWidth: '100%' }}
       >
         {view.shapes.map((shape, i) => (
-          <Shape key={`${shape.kind}-${i}`} shape={shape} fit={fit} colour={colour} />
+          <Shape key={`${shape.kind}-${i}`} shape={shape} fit={fit} colour={colour} kerfMm={kerfMm} />
         ))}
         {view.dimensions.map((dimension) => (
           <DimensionLine key={dimension.text} dimension={dimension} fit={fit} />

@@ -9,11 +9,19 @@ export interface WorkshopView {
   readonly ringSystem: RingSystem
   readonly defaultAlloy: AlloyId
   readonly units: 'mm' | 'inch' | 'both'
+  /** What a blade takes away, mm. */
+  readonly kerfMm: number
   /** The tool wall and the own figures: plans and advice pick from them. */
   readonly bench: Bench
 }
 
-const WorkshopContext = createContext<WorkshopView>({ ringSystem: 'US', defaultAlloy: 'sterling-925', units: 'both', bench: USUAL_BENCH })
+const WorkshopContext = createContext<WorkshopView>({
+  ringSystem: 'US',
+  defaultAlloy: 'sterling-925',
+  units: 'both',
+  kerfMm: 0.3,
+  bench: USUAL_BENCH,
+})
 
 export function WorkshopProvider({ value, children }: { readonly value: WorkshopView; readonly children: ReactNode }) {
   return <WorkshopContext.Provider value={value}>{children}</WorkshopContext.Provider>

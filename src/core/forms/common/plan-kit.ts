@@ -1,3 +1,4 @@
+import { cutAlong, cutAround } from '../../drawing/cut'
 import type { Drawing, DrawingShape, DrawingView } from '../../drawing/drawing'
 import { circleOutline, signedAreaMm2 } from '../../geometry/outline'
 import type { Outline, Point } from '../../geometry/point'
@@ -128,7 +129,7 @@ export function discBlank(
 export function discView(reckonedMm: number, markAtMm: number, title = 'Blank'): DrawingView {
   const r = markAtMm / 2
   return view('blank', title, {
-    shapes: [region(circleOutline(reckonedMm / 2)), { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: r }],
+    shapes: [region(circleOutline(reckonedMm / 2)), cutAround(circleOutline(r), 'outside')],
     dimensions: [{ from: [-r, -r], to: [r, -r], offset: -1.6, text: `saw outside at ${formatPlain(markAtMm, 2)}` }],
   })
 }
@@ -283,7 +284,7 @@ export function stripView(
         [lengthMm, widthMm],
         [0, widthMm],
       ]),
-      stroke('saw', [lengthMm, -over], [lengthMm, widthMm + over]),
+      cutAlong([lengthMm, -over], [lengthMm, widthMm + over], 'outside'),
     ],
     dimensions: [
       { from: [0, 0], to: [lengthMm, 0], offset: -2.4, text: words.length },

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAround } from '../../../drawing/cut'
 import type { Drawing } from '../../../drawing/drawing'
 import { circleHole, circleOutline } from '../../../geometry/outline'
 import { massWith } from '../../../tables/figures'
@@ -120,7 +121,7 @@ function drawDisc(input: Input, markAt: number): Drawing {
         notes: [],
         shapes: [
           { kind: 'region', layer: 'metal', outer: circleOutline(radius), holes },
-          { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: markAt / 2 },
+          cutAround(circleOutline(markAt / 2), 'outside'),
           {
             kind: 'line',
             layer: 'centre',

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAround } from '../../../drawing/cut'
 import { capHalfAngleRad, capRadiusMm } from '../../../forming/dome'
 import { subtractRegions } from '../../../geometry/clip'
 import { circleHole, circleOutline, netAreaMm2, rectangleOutline } from '../../../geometry/outline'
@@ -169,7 +170,12 @@ function planNotched(input: Input, bench: Bench): FormPlan {
     uncertainty: measuringBand(input.measuredWith, 1.2),
     views: [
       view('blank', 'Blank with its opening', {
-        shapes: [region(cut, holes), stroke('saw', ...cut, cut[0] ?? [0, 0]), stroke('scribe', ...circleOutline(reckonedMm / 2))],
+        shapes: [
+          region(cut, holes),
+          cutAround(cut, 'outside'),
+          ...holes.map((hole) => cutAround(hole, 'inside')),
+          stroke('scribe', ...circleOutline(reckonedMm / 2)),
+        ],
         dimensions: [
           { from: [-r, -r], to: [r, -r], offset: -1.6, text: `saw outside at ${formatPlain(answer.markAt, 2)}` },
           window

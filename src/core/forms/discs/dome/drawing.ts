@@ -1,3 +1,4 @@
+import { cutAround } from '../../../drawing/cut'
 import type { Drawing, DrawingView } from '../../../drawing/drawing'
 import { capHalfAngleRad, capRadiusMm, type DomeMid } from '../../../forming/dome'
 import { arcPoints, circleOutline } from '../../../geometry/outline'
@@ -48,7 +49,7 @@ function blankView(blankMm: number, markAt: number): DrawingView {
     handles: [],
     shapes: [
       { kind: 'region', layer: 'metal', outer: circleOutline(radius), holes: [] },
-      { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: markAt / 2 },
+      cutAround(circleOutline(markAt / 2), 'outside'),
       {
         kind: 'line',
         layer: 'centre',

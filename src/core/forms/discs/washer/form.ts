@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAround } from '../../../drawing/cut'
 import { circleHole, circleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
@@ -96,8 +97,8 @@ function planWasher(input: Input, bench: Bench): FormPlan {
       view('blank', 'Blank', {
         shapes: [
           region(circleOutline(input.outsideMm / 2), [circleHole(input.windowMm / 2)]),
-          { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: answer.markAt / 2 },
-          { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: sawWindowMm / 2 },
+          cutAround(circleOutline(answer.markAt / 2), 'outside'),
+          cutAround(circleOutline(sawWindowMm / 2), 'inside'),
         ],
         dimensions: [
           {

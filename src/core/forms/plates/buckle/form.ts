@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAround } from '../../../drawing/cut'
 import { netAreaMm2, roundedRectangle } from '../../../geometry/outline'
 import type { Outline } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
@@ -177,7 +178,8 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
       view('blank', 'Frame, and its tongue', {
         shapes: [
           region(finished, windows),
-          stroke('saw', ...outline, outline[0] ?? [0, 0]),
+          cutAround(outline, 'outside'),
+          ...windows.map((window) => cutAround(window, 'inside')),
           stroke(
             'tool',
             [start, -input.tongueMm / 2],

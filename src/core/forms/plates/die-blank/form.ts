@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAround } from '../../../drawing/cut'
 import { ellipseOutline, roundedRectangle } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, count, lengthMm } from '../../../units/fields'
@@ -157,7 +158,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
     uncertainty: measuringBand(input.measuredWith, 1),
     views: [
       view('blank', 'Blank and impression', {
-        shapes: [region(outline), stroke('scribe', ...form, form[0] ?? [0, 0]), stroke('saw', ...outline, outline[0] ?? [0, 0])],
+        shapes: [region(outline), stroke('scribe', ...form, form[0] ?? [0, 0]), cutAround(outline, 'outside')],
         dimensions: [
           { from: [-x, -y], to: [x, -y], offset: -2, text: `cut ${formatPlain(answer.markAt, 1)}` },
           { from: [x, -y], to: [x, y], offset: -1.2, text: formatPlain(acrossMm, 1) },

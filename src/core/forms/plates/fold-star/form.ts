@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAlong, cutAround } from '../../../drawing/cut'
 import type { Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm, ratio } from '../../../units/fields'
@@ -139,8 +140,8 @@ function planStar(input: Input, bench: Bench): FormPlan {
           region(sheet),
           ...each.map((i) => stroke('scribe', [0, 0], tip(i, school === 'half' ? 0.5 : 1))),
           ...sheet.map((corner) => stroke('centre', [0, 0], corner)),
-          ...(school === 'half' ? each.map((i) => stroke('saw', tip(i, 0.5), tip(i, 1))) : []),
-          stroke('saw', ...cut, cut[0] ?? [0, 0]),
+          ...(school === 'half' ? each.map((i) => cutAlong(tip(i, 0.5), tip(i, 1))) : []),
+          cutAround(cut, 'outside'),
         ],
         dimensions: [
           { from: [-r, -r], to: [r, -r], offset: -2, text: `saw outside at ${formatPlain(answer.markAt, 2)}` },

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAround } from '../../../drawing/cut'
 import type { Outline } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, ratio } from '../../../units/fields'
@@ -180,11 +181,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
     uncertainty: measuringBand(input.measuredWith, 2, 2),
     views: [
       view('blank', 'Blank, with its fold lines', {
-        shapes: [
-          region(outline),
-          stroke('scribe', [-u, -v], [u, -v], [u, v], [-u, v], [-u, -v]),
-          stroke('saw', ...outline, outline[0] ?? [0, 0]),
-        ],
+        shapes: [region(outline), stroke('scribe', [-u, -v], [u, -v], [u, v], [-u, v], [-u, -v]), cutAround(outline, 'outside')],
         dimensions: [
           { from: [-x, -y], to: [x, -y], offset: -2, text: `cut ${formatPlain(answer.markAt, 2)}` },
           { from: [x, -y], to: [x, y], offset: -1.4, text: formatPlain(2 * y, 2) },

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAround } from '../../../drawing/cut'
 import { offsetOutline } from '../../../geometry/clip'
 import { netAreaMm2, perimeterMm } from '../../../geometry/outline'
 import { boundsOf } from '../../../geometry/point'
@@ -7,11 +8,11 @@ import { choice, count, lengthMm, words } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { note, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, measuringBand, onlySchool, region, sheetBlank, stroke, view } from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, measuringBand, onlySchool, region, sheetBlank, view } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
-import { openingChecks, openingsOf, WINDOWS } from './openings'
+import { openingChecks, openingsOf, WINDOWS, windowOf } from './openings'
 import { PLATE_SHAPES, plateOutline } from './outlines'
 
 const input = z
@@ -99,7 +100,7 @@ function planPlate(input: Input, bench: Bench): FormPlan {
     uncertainty: measuringBand(input.measuredWith, 1),
     views: [
       view('blank', 'Blank', {
-        shapes: [region(finished, holes), stroke('saw', ...cut, cut[0] ?? [0, 0])],
+        shapes: [region(finished, holes), cutAround(cut, 'outside'), ...windowOf(input).map((window) => cutAround(window, 'inside'))],
         dimensions: [
           { from: [box.minX - grow, box.minY - grow], to: [box.maxX + grow, box.minY - grow], offset: -2, text: upright ? plain : sawLine },
           {

@@ -16,7 +16,8 @@ interface Openings {
   readonly windowWidthMm: number
 }
 
-function windowOf({ window, windowLengthMm: a, windowWidthMm: b }: Openings): Outline[] {
+/** The window in the middle of the plate, clockwise; none where there is none. */
+export function windowOf({ window, windowLengthMm: a, windowWidthMm: b }: Openings): Outline[] {
   if (window === 'none') return []
   const outline = window === 'oval' ? ellipseOutline(a / 2, b / 2) : roundedRectangle(a, b, window === 'slot' ? Math.min(a, b) / 2 : 0)
   return [[...outline].reverse()]

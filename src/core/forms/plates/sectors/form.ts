@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAlong, cutAround } from '../../../drawing/cut'
 import { arcPoints, circleHole, circleOutline } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
@@ -15,7 +16,6 @@ import {
   region,
   schoolChoice,
   sheetBlank,
-  stroke,
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
@@ -164,10 +164,9 @@ function planSectors(input: Input, bench: Bench): FormPlan {
       view('blank', 'Stamping and its parts', {
         shapes: [
           ...Array.from({ length: parts }, (_, i) => region(sector(input, i * eachRad, (i + 1) * eachRad))),
-          { kind: 'circle', layer: 'saw', centre: [0, 0], radiusMm: answer.markAt / 2 },
+          cutAround(circleOutline(answer.markAt / 2), 'outside'),
           ...Array.from({ length: parts }, (_, i) =>
-            stroke(
-              'saw',
+            cutAlong(
               [(input.insideMm / 2) * Math.cos(i * eachRad), (input.insideMm / 2) * Math.sin(i * eachRad)],
               [r * Math.cos(i * eachRad), r * Math.sin(i * eachRad)],
             ),

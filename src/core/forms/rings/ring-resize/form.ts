@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAlong } from '../../../drawing/cut'
 import { circleHole, circleOutline, rectangleOutline } from '../../../geometry/outline'
 import { MM_PER_US_SIZE } from '../../../tables/rings/rings'
 import type { Bench } from '../../../toolwall/tools'
@@ -17,7 +18,6 @@ import {
   region,
   sheetBlank,
   stripView,
-  stroke,
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
@@ -119,8 +119,7 @@ function ringView(input: Input, pieceLongMm: number) {
   const middle = inner + input.thicknessMm / 2
   const half = Math.min(1.2, pieceLongMm / (2 * middle))
   const cut = (angle: number) =>
-    stroke(
-      'saw',
+    cutAlong(
       [(inner - 0.6) * Math.sin(angle), (inner - 0.6) * Math.cos(angle)],
       [(inner + input.thicknessMm + 0.6) * Math.sin(angle), (inner + input.thicknessMm + 0.6) * Math.cos(angle)],
     )

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAlong } from '../../../drawing/cut'
 import type { BentSegment } from '../../../drawing/solid/solid'
 import { arcPoints } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
@@ -16,7 +17,6 @@ import {
   region,
   sheetBlank,
   stripView,
-  stroke,
   view,
 } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
@@ -65,7 +65,7 @@ function sectionView(input: Input) {
     shapes: [
       region([...ring(inner + t, 0, turn - 0.02), ...[...ring(inner, 0, turn - 0.02)].reverse()]),
       region([...ring(inner + 2 * t, 0, Math.max(0.02, lap)), ...[...ring(inner + t, 0, Math.max(0.02, lap))].reverse()]),
-      stroke('saw', [inner, 0], [inner + t, 0]),
+      cutAlong([inner, 0], [inner + t, 0]),
     ],
     dimensions: [
       { from: [-inner, 0], to: [inner, 0], offset: 0, text: `${formatPlain(input.insideDiameterMm, 2)} inside` },

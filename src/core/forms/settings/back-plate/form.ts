@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAround } from '../../../drawing/cut'
 import { netAreaMm2, setOffMm } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
@@ -147,7 +148,8 @@ function planBackPlate(input: Input, bench: Bench): FormPlan {
         shapes: [
           region(setOffMm(stone, finishedMm / 2 - input.stoneLengthMm / 2), window),
           stroke('scribe', ...stone, stone[0] ?? [0, 0]),
-          stroke('saw', ...outline, outline[0] ?? [0, 0]),
+          cutAround(outline, 'outside'),
+          ...window.map((edge) => cutAround(edge, 'inside')),
         ],
         dimensions: [
           { from: [-a, -b], to: [a, -b], offset: -2, text: `saw outside at ${formatPlain(answer.markAt, 2)}` },

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { type Cut, cutAround, cutThrough } from '../../../drawing/cut'
 import { uniteRegions } from '../../../geometry/clip'
 import { circleHole, netAreaMm2 } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
@@ -117,6 +118,20 @@ function blankRegion(input: Input, tabMm: number) {
   return uniteRegions([stone, ...tabs].map((outer) => ({ outer, holes: [] })))[0]
 }
 
+/** The outline in the stretches that are sawn alike: inside the line where it is the stone's own, outside it round the tabs. */
+function cutsOf(input: Input, outline: Outline): Cut[] {
+  const onStone = ([x, y]: Point) => ((2 * x) / input.stoneLengthMm) ** 2 + ((2 * y) / input.stoneWidthMm) ** 2 < 1.01
+  const edges = outline.map((point, i) => [point, outline[(i + 1) % outline.length] ?? point] as const)
+  const runs: { inside: boolean; points: Point[] }[] = []
+  for (const [from, to] of edges) {
+    const inside = onStone(from) && onStone(to)
+    const last = runs.at(-1)
+    if (last && last.inside === inside) last.points.push(to)
+    else runs.push({ inside, points: [from, to] })
+  }
+  return runs.map(({ inside, points }) => cutThrough(points, inside ? 'inside' : 'outside'))
+}
+
 function planTabs(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = tabOf(log, input, input.schools.tab)
@@ -193,7 +208,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
     regions: ['outside', 'inside'],
     views: [
       view('blank', 'Blank', {
-        shapes: [region(outline, holes), ...folds],
+        shapes: [region(outline, holes), ...folds, ...cutsOf(input, outline), ...window.map((hole) => cutAround(hole, 'inside'))],
         dimensions: [
           {
             from: [-input.stoneLengthMm / 2, -input.stoneWidthMm / 2 - answer.markAt],

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAlong } from '../../../drawing/cut'
 import { rectangleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm } from '../../../units/fields'
@@ -14,7 +15,6 @@ import {
   region,
   schoolChoice,
   sheetBlank,
-  stroke,
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
@@ -85,7 +85,7 @@ function planLinks(input: Input, bench: Bench): FormPlan {
   const target = { dimension: 'linkMm', label: 'Link, long', valueMm: input.linkMm, plusMinusMm: 0.3 }
   const step = input.linkMm + (input.schools.cut === 'sawn' ? input.kerfMm : 0)
   const cuts = Array.from({ length: n - 1 }, (_, i) =>
-    stroke('saw', [(i + 1) * step - (step - input.linkMm) / 2, -0.6], [(i + 1) * step - (step - input.linkMm) / 2, input.widthMm + 0.6]),
+    cutAlong([(i + 1) * step - (step - input.linkMm) / 2, -0.6], [(i + 1) * step - (step - input.linkMm) / 2, input.widthMm + 0.6]),
   )
   const chainMm = input.pitchMm * input.linkCount
   return completePlan({

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAlong } from '../../../drawing/cut'
 import { circleOutline, ellipseOutline, roundedRectangle, setOffMm } from '../../../geometry/outline'
 import type { Outline } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
@@ -16,7 +17,6 @@ import {
   region,
   schoolChoice,
   stripView,
-  stroke,
   view,
   wireBlank,
 } from '../../common/plan-kit'
@@ -139,7 +139,7 @@ function planJumpOval(input: Input, bench: Bench): FormPlan {
         shapes: [
           region(setOffMm(inside, wire), [[...inside].reverse()]),
           { kind: 'circle', layer: 'tool', centre: [0, 0], radiusMm: rodMm / 2 },
-          stroke('saw', [0, b], [0, b + wire]),
+          cutAlong([0, b], [0, b + wire]),
         ],
         dimensions: [
           { from: [-a, 0], to: [a, 0], offset: 0, text: `${formatPlain(input.longMm, 2)} inside` },

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { cutAlong } from '../../../drawing/cut'
 import { circleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm, thicknessMm } from '../../../units/fields'
@@ -13,7 +14,6 @@ import {
   measuringBand,
   region,
   schoolChoice,
-  stroke,
   view,
   wireBlank,
 } from '../../common/plan-kit'
@@ -139,7 +139,7 @@ function planJumpRings(input: Input, bench: Bench): FormPlan {
     uncertainty: measuringBand(input.measuredWith, total * Math.PI, total * Math.PI),
     views: [
       view('ring', 'Ring', {
-        shapes: [region(circleOutline(outer), [[...circleOutline(inner)].reverse()]), stroke('saw', [0, inner], [0, outer])],
+        shapes: [region(circleOutline(outer), [[...circleOutline(inner)].reverse()]), cutAlong([0, inner], [0, outer])],
         dimensions: [
           { from: [-inner, 0], to: [inner, 0], offset: 0, text: `rod ${formatPlain(input.insideMm, 2)}` },
           { from: [-outer, -outer], to: [outer, -outer], offset: -1.8, text: `${formatPlain(2 * outer, 2)} outside` },
