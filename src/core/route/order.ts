@@ -15,8 +15,11 @@ interface OrderRule {
   /** Must be done before `after`, whenever both are on the route. */
   readonly first: (step: RouteStep) => boolean
   readonly after: (step: RouteStep) => boolean
-  /** `each`: every `after` needs a `first` since the last heat. `any`: no `first` may follow a `after`. */
-  readonly reach: 'last-heat' | 'any'
+  /**
+   * `last-heat`: every `after` needs a `first` since the last heat. `any`: no `first` may follow an `after`.
+   * `once`: one `first` before the `after` is enough; more of them may follow.
+   */
+  readonly reach: 'last-heat' | 'any' | 'once'
   readonly message: string
 }
 
@@ -49,7 +52,7 @@ const RULES: readonly OrderRule[] = [
     level: 'stop',
     first: isOp('bend'),
     after: isOp('solder'),
-    reach: 'any',
+    reach: 'once',
     message: 'The joint cannot be soldered before it is bent shut.',
   },
   {
@@ -65,7 +68,8 @@ const RULES: readonly OrderRule[] = [
 function findBroken(rule: OrderRule, steps: readonly RouteStep[]): OrderFinding[] {
   return steps.flatMap((step, i) => {
     if (!rule.after(step)) return []
-    if (rule.reach === 'any')
+    if (rule.reach === 'once' && steps.slice(0, i).some(rule.first)) return []
+    if (rule.reach !== 'last-heat')
       return steps.slice(i + 1).some(rule.first) ? [{ level: rule.level, code: rule.code, step: i, message: rule.message }] : []
     const lastHeat = steps.slice(0, i).findLastIndex(isHeat)
     const since = steps.slice(lastHeat + 1, i)
