@@ -30,7 +30,7 @@ export function TextRow({ label, value, onChange, type = 'text', error, help }: 
           error={error !== undefined}
           onChange={(event) => onChange(event.target.value)}
           autoComplete="off"
-          multiline={help !== undefined}
+          {...(help ? { multiline: true, rows: 3 } : {})}
           sx={help ? { width: '100%', height: 'auto', mt: 0.5, fontFamily: FONTS.mono } : { width: '64%', fontFamily: FONTS.text }}
         />
       </Box>
