@@ -1,5 +1,5 @@
 import type { PDFPage } from 'pdf-lib'
-import { type DrawingView, viewBounds } from '@/core/drawing'
+import { type DrawingShape, type DrawingView, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { ALLOYS, type AlloyId } from '@/core/metals'
 import type { DesignStep } from '@/core/route'
@@ -25,6 +25,13 @@ function circlePath(cx: number, cy: number, r: number): string {
   return `M${cx - r} ${-cy}A${r} ${r} 0 1 0 ${cx + r} ${-cy}A${r} ${r} 0 1 0 ${cx - r} ${-cy}Z`
 }
 
+function shapePath(shape: DrawingShape): string {
+  if (shape.kind === 'region') return [shape.outer, ...shape.holes].map(pathOf).join('')
+  if (shape.kind === 'circle') return circlePath(shape.centre[0], shape.centre[1], shape.radiusMm)
+  const closed = pathOf(shape.points)
+  return shape.kind === 'cut' && shape.closed ? closed : closed.slice(0, -1)
+}
+
 function drawView(kit: Kit, page: PDFPage, view: DrawingView, box: { x: number; y: number; width: number; height: number }): void {
   const bounds = viewBounds(view)
   const scale = Math.min(box.width / (bounds.maxX - bounds.minX || 1), (box.height - 30) / (bounds.maxY - bounds.minY || 1))
@@ -34,15 +41,12 @@ function drawView(kit: Kit, page: PDFPage, view: DrawingView, box: { x: number; 
   }
   for (const shape of view.shapes) {
     const colour = shape.layer === 'saw' ? SAW : shape.layer === 'metal' ? INK : FAINT
-    const path =
-      shape.kind === 'region'
-        ? [shape.outer, ...shape.holes].map(pathOf).join('')
-        : shape.kind === 'circle'
-          ? circlePath(shape.centre[0], shape.centre[1], shape.radiusMm)
-          : shape.kind === 'cut' && shape.closed
-            ? pathOf(shape.points)
-            : pathOf(shape.points).slice(0, -1)
-    page.drawSvgPath(path, { ...origin, scale, borderColor: colour, borderWidth: (shape.layer === 'metal' ? 0.8 : 0.5) / scale })
+    page.drawSvgPath(shapePath(shape), {
+      ...origin,
+      scale,
+      borderColor: colour,
+      borderWidth: (shape.layer === 'metal' ? 0.8 : 0.5) / scale,
+    })
   }
   const words = view.dimensions.map((dimension) => dimension.text).join('   ')
   page.drawText(printable(`${view.title}: ${words}`), { x: box.x, y: box.y, size: 8, font: kit.mono, color: INK })
