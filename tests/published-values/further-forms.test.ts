@@ -625,3 +625,82 @@ describe('blanks for dies', () => {
     expect(school(plan, 'free') - school(plan, 'held')).toBeCloseTo(arc - a, 6)
   })
 })
+
+describe('rings from what is in hand', () => {
+  const RING = { insideDiameterMm: 16.51, alloy: 'sterling-925', thicknessMm: 1, widthMm: 3 }
+  it('75 mm of strip closes to 22.87 inside in 1 mm metal, US 13.8; in 1.5 mm to 22.37, US 13.2', () => {
+    const thin = result('ring-band', { ...RING, stripMm: 75 })
+    expect(value(thin, 'stripInsideMm')).toBeCloseTo(22.87, 2)
+    expect(value(thin, 'stripUsSize')).toBeCloseTo(13.8, 1)
+    const thick = result('ring-band', { ...RING, thicknessMm: 1.5, stripMm: 75 })
+    expect(value(thick, 'stripInsideMm')).toBeCloseTo(22.37, 2)
+    expect(value(thick, 'stripUsSize')).toBeCloseTo(13.2, 1)
+  })
+  it('a ring’s own length gives its own size back (inverse of inverse)', () => {
+    const plan = result('ring-band', RING)
+    expect(value(result('ring-band', { ...RING, stripMm: plan.answer.value }), 'stripInsideMm')).toBeCloseTo(16.51, 9)
+  })
+  it('a former smaller than the strip’s own size makes the ends lap by what is over', () => {
+    const plan = result('ring-band', { ...RING, stripMm: 75, formerMm: 20 })
+    expect(value(plan, 'lapMm')).toBeCloseTo(75 - 21 * Math.PI, 9)
+    expect(levels(plan, 'warn')).toContain('strip-laps')
+    expect(levels(result('ring-band', { ...RING, stripMm: 75, formerMm: 24 }), 'warn')).not.toContain('strip-laps')
+  })
+  it('a strip too short for a finger is a stop', () =>
+    expect(levels(result('ring-band', { ...RING, stripMm: 20 }), 'stop')).toContain('strip-in-hand'))
+  it('a quarter size of growth in truing takes 0.64 mm off the cut: 57 becomes 56.36', () => {
+    const ring = { insideDiameterMm: 16.51, alloy: 'sterling-925', thicknessMm: 1.63, widthMm: 3, roundUpMm: 0.01 }
+    const grown = result('ring-band', { ...ring, growthMm: 0.25 * 0.8128 })
+    expect(result('ring-band', ring).answer.value - grown.answer.value).toBeCloseTo(0.638, 3)
+    expect(grown.outcomes[0]?.valueMm).toBeCloseTo(16.51, 2)
+  })
+})
+
+describe('a bangle and the hand', () => {
+  const BANGLE = { insideDiameterMm: 62, alloy: 'copper-c110', thicknessMm: 1, widthMm: 6 }
+  it('does not pass a hand that is larger as a round', () => {
+    expect(levels(result('bangle-plain', { ...BANGLE, handMm: 210 }), 'stop')).toContain('passes-hand')
+    expect(levels(result('bangle-plain', { ...BANGLE, handMm: 190 }), 'ok')).toContain('passes-hand')
+  })
+  it('says nothing of a hand nobody measured', () =>
+    expect(result('bangle-plain', BANGLE).checks.some((check) => check.code === 'passes-hand')).toBe(false))
+})
+
+describe('tab settings of any stone', () => {
+  const TABS = { stoneLengthMm: 20, stoneWidthMm: 14, edgeMm: 3, alloy: 'copper-c110', thicknessMm: 0.6 }
+  it('a rectangle with corners as large as its short half is a slot: its area and four tabs', () => {
+    const plan = result('tab-setting', { ...TABS, shape: 'cushion', cornerMm: 7, slopeMm: 0, tabWidthMm: 2 })
+    const stone = 6 * 14 + Math.PI * 49
+    const tabs = (plan.blanks[0]?.areaMm2 ?? 0) - stone
+    expect(tabs / (4 * 2 * plan.answer.markAt)).toBeCloseTo(1, 1)
+  })
+  it('a free outline carries its tabs all round, inside one piece', () => {
+    const plan = result('tab-setting', { ...TABS, shape: 'free', corners: '0 0; 20 0; 26 7; 20 14; 0 14', tabCount: 5 })
+    expect(plan.blanks[0]?.areaMm2).toBeGreaterThan(20 * 14 * 0.8)
+    expect(plan.blanks[0]?.outline.length).toBeGreaterThan(15)
+  })
+  it('a bail loop is once round the chain and two to lie on the back', () => {
+    const plan = result('tab-setting', { ...TABS, bailMm: 4 })
+    expect(value(plan, 'bailLoopMm')).toBeCloseTo(4.6 * Math.PI + 2, 9)
+    const top = Math.max(...(plan.blanks[0]?.outline.map(([, y]) => y) ?? []))
+    expect(top).toBeCloseTo(7 + 4.6 * Math.PI + 2, 1)
+  })
+  it('a 5 mm stone by the bench rule takes 7 to 8 mm of tab', () => {
+    const plan = result('tab-setting', { ...TABS, edgeMm: 5 })
+    expect(school(plan, 'edge-plus-2')).toBeCloseTo(7, 9)
+    expect(school(plan, 'edge-plus-3')).toBeCloseTo(8, 9)
+  })
+})
+
+describe('any rivet inside a ring', () => {
+  it.each([
+    ['rivet-wire', { thicknessMm: 2, alloy: 'copper-c110', upperMm: 3, lowerMm: 3, holeMm: 2.05 }],
+    ['rivet-hidden', { thicknessMm: 2, alloy: 'copper-c110', upperMm: 3, lowerMm: 3, holeMm: 2.05, seatMm: 3, depthMm: 1 }],
+    ['rivet-ball', { ballMm: 3, thicknessMm: 2, alloy: 'copper-c110', upperMm: 3, lowerMm: 3, holeMm: 2.05 }],
+  ])('%s is stopped by a passage shorter than it, and told the two cuts', (form, input) => {
+    const plan = result(form, { ...input, passageMm: 5 })
+    expect(levels(plan, 'stop')).toContain('passage')
+    expect(levels(plan, 'note')).toContain('two-cuts')
+    expect(levels(result(form, { ...input, passageMm: 60 }), 'ok')).toContain('passage')
+  })
+})

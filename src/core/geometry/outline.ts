@@ -93,3 +93,30 @@ export function setOffMm(outline: Outline, distanceMm: number): Outline {
     return [point[0] + (dy / length) * distanceMm, point[1] - (dx / length) * distanceMm]
   })
 }
+
+/** A place on an outline and the way straight out from it. */
+export interface OutlinePlace {
+  readonly point: Point
+  readonly normal: Point
+}
+
+/** The place on a counter-clockwise outline that lies a share of its length on from where its right side crosses y = 0. */
+export function placeAlong(outline: Outline, share: number): OutlinePlace {
+  const edges = outline.map((point, i) => [point, outline[(i + 1) % outline.length] ?? point] as const)
+  const first = edges.findIndex(([a, b]) => a[0] + b[0] > 0 && a[1] <= 0 && b[1] > 0)
+  const turned = [...edges.slice(Math.max(0, first)), ...edges.slice(0, Math.max(0, first))]
+  const [start] = turned
+  const skipped =
+    start && start[1][1] !== start[0][1]
+      ? (-start[0][1] / (start[1][1] - start[0][1])) * Math.hypot(start[1][0] - start[0][0], start[1][1] - start[0][1])
+      : 0
+  let left = (((share % 1) + 1) % 1) * perimeterMm(outline) + skipped
+  for (const [a, b] of [...turned, ...(start ? [start] : [])]) {
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+    const length = Math.hypot(dx, dy)
+    if (left <= length && length > 0)
+      return { point: [a[0] + (dx * left) / length, a[1] + (dy * left) / length], normal: [dy / length, -dx / length] }
+    left -= length
+  }
+  return { point: outline[0] ?? [0, 0], normal: [1, 0] }
+}

@@ -36,6 +36,8 @@ export interface ClosedBand {
   readonly schools: { readonly length: BandLengthSchool; readonly pi: PiSchool }
   /** Added to the inside diameter before reckoning (a wide band's fit). */
   readonly fitMm: number
+  /** How much it grows on the diameter in truing and texture: it is reckoned so much smaller. */
+  readonly growthMm?: number
   /** What half a millimetre of cut does to the size, in the words of the form. */
   readonly sizeEffect: (diameterMm: number) => string
 }
@@ -47,7 +49,7 @@ function fittedMm(band: ClosedBand): number {
 
 function lengthOf(log: WorkingLog, band: ClosedBand, school = band.schools.length, pi = band.schools.pi): number {
   const { thicknessMm, neutralAxisRatio } = band
-  return bandLengthMm(log, school, { insideDiameterMm: fittedMm(band), thicknessMm, neutralAxisRatio, pi })
+  return bandLengthMm(log, school, { insideDiameterMm: fittedMm(band) - (band.growthMm ?? 0), thicknessMm, neutralAxisRatio, pi })
 }
 
 function answerOf(log: WorkingLog, band: ClosedBand) {

@@ -15,6 +15,12 @@ export const stackFields = {
   betweenMm: lengthMm({ label: 'Between them', min: 0, max: 40, help: 'Other layers, washers, spacers together.' }).default(0),
   holeMm: lengthMm({ label: 'Hole', min: 0.3, max: 20, help: 'As drilled: a loose one swallows metal.' }),
   edgeMm: lengthMm({ label: 'Hole centre to edge', min: 0.2, max: 100 }).default(4),
+  passageMm: lengthMm({
+    label: 'Passage inside the ring',
+    min: 0,
+    max: 200,
+    help: 'Room there to push the rivet through; 0 where it is open.',
+  }).default(0),
 }
 
 export interface Stack {
@@ -23,6 +29,7 @@ export interface Stack {
   readonly betweenMm: number
   readonly holeMm: number
   readonly edgeMm: number
+  readonly passageMm: number
 }
 
 /** Everything the rivet holds together, mm. */
@@ -74,4 +81,31 @@ export function stackView(
     ],
     ...(more.handles ? { handles: more.handles } : {}),
   })
+}
+
+/** So much longer a rivet is cut at first, to be held while it is threaded and marked. */
+const ROUGH_MM = 4
+
+/** Whether a rivet goes in from inside a ring, and how it is cut in two goes. */
+export function passageChecks(input: Stack, cutMm: number): Check[] {
+  if (input.passageMm === 0) return []
+  return [
+    limitCheck({
+      code: 'passage',
+      ok: cutMm < input.passageMm,
+      level: 'stop' as const,
+      field: 'passageMm',
+      source: 'closed-form' as const,
+      actual: cutMm,
+      limit: input.passageMm,
+      good: `It passes inside the ring with ${formatPlain(input.passageMm - cutMm, 2)} mm to spare.`,
+      bad: `${formatPlain(cutMm, 2)} mm does not pass through ${formatPlain(input.passageMm, 2)} mm: head the outer end first and cut in two goes.`,
+    }),
+    {
+      level: 'note' as const,
+      code: 'two-cuts',
+      source: 'bench-practice' as const,
+      message: `In two goes: head one end in a jig, cut roughly at ${formatPlain(Math.min(cutMm + ROUGH_MM, input.passageMm - 0.5), 1)} mm, thread it, mark it where it stands, take it out and cut to ${formatPlain(cutMm, 2)} mm.`,
+    },
+  ]
 }

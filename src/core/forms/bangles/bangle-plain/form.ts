@@ -5,6 +5,7 @@ import { bangleDiameterMm, choice, lengthMm, ratio } from '../../../units/fields
 import { formatPlain } from '../../../units/format'
 import { planClosedBand } from '../../common/closed-band'
 import { commonFields } from '../../common/fields'
+import { limitCheck } from '../../common/plan-kit'
 import type { Check } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -15,6 +16,12 @@ const banglePlainInput = z.strictObject({
   stock: choice('Stock', { strip: 'Flat strip', 'round-wire': 'Round wire' }).default('strip'),
   thicknessMm: commonFields.thickness(),
   widthMm: lengthMm({ label: 'Width', min: 0.5, max: 60 }).default(8),
+  handMm: lengthMm({
+    label: 'Round the hand',
+    min: 100,
+    max: 350,
+    help: 'Thumb folded in, over the knuckles: the bangle has to pass it.',
+  }).optional(),
   jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'What you file off the two ends together.' }).default(0),
   neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0, max: 0.5, help: '0.5 is the middle of the metal.' }).default(0.5),
   roundUpMm: commonFields.roundUp(0.5),
@@ -36,6 +43,25 @@ function widthCheck(widthMm: number, stock: string): Check[] {
   ]
 }
 
+/** Whether a closed bangle passes the hand, flesh giving way by a few millimetres of its round. */
+function handCheck({ handMm, insideDiameterMm }: { readonly handMm?: number | undefined; readonly insideDiameterMm: number }): Check[] {
+  if (handMm === undefined) return []
+  const need = handMm / Math.PI
+  return [
+    limitCheck({
+      code: 'passes-hand',
+      ok: insideDiameterMm >= need - 1,
+      level: 'stop',
+      field: 'insideDiameterMm',
+      source: 'bench-practice',
+      actual: insideDiameterMm,
+      limit: need,
+      good: `The hand measures ${formatPlain(need, 1)} mm as a round: it passes.`,
+      bad: `The hand measures ${formatPlain(need, 1)} mm as a round: a closed bangle of ${formatPlain(insideDiameterMm, 1)} mm does not pass it.`,
+    }),
+  ]
+}
+
 export const banglePlain = defineForm({
   id: 'bangle-plain',
   title: 'Plain bangle',
@@ -52,6 +78,6 @@ export const banglePlain = defineForm({
       source: 'bangle-scale',
       message: `Nearest bangle size is ${bangleSizeName(input.insideDiameterMm)}. Names such as medium differ between makers; the millimetres do not.`,
     }
-    return { ...plan, checks: [size, ...plan.checks, ...widthCheck(input.widthMm, input.stock)] }
+    return { ...plan, checks: [size, ...plan.checks, ...handCheck(input), ...widthCheck(input.widthMm, input.stock)] }
   },
 })

@@ -4,10 +4,11 @@ import { offsetOutline } from '../../../geometry/clip'
 import { netAreaMm2, perimeterMm } from '../../../geometry/outline'
 import { boundsOf } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
-import { choice, count, lengthMm, words } from '../../../units/fields'
+import { choice, count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { note, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { cornerFields } from '../../common/free-outline'
 import { answerOf, completePlan, hazardNotes, measuringBand, onlySchool, region, sheetBlank, view } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
 import type { FormPlan } from '../../contract'
@@ -22,12 +23,7 @@ const input = z
     widthMm: lengthMm({ label: 'Short way', min: 2, max: 500, help: 'Across the flats for a hexagon, the chord for a fan.' }),
     cornerMm: lengthMm({ label: 'Corner radius', min: 0, max: 200, help: 'Of a rectangle, a polygon or a free outline.' }).default(2),
     sideCount: count({ label: 'Sides', min: 3, max: 24, help: 'Of a polygon.' }).default(5),
-    corners: words(
-      'Corners of a free outline',
-      4000,
-      'Such as 0 0; 20 0; 26 8; 12 16: x and y of each, stretched to the two ways.',
-    ).default('0 0; 30 0; 40 12; 30 24; 0 24'),
-    mirror: choice('Corners are', { whole: 'The whole outline', half: 'The upper half, mirrored' }).default('whole'),
+    ...cornerFields,
     alloy: commonFields.alloy(),
     thicknessMm: commonFields.thickness(),
     holeMm: lengthMm({ label: 'Holes', min: 0, max: 60, help: '0 for none.' }).default(0),

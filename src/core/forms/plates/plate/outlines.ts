@@ -1,7 +1,7 @@
 import { offsetOutline } from '../../../geometry/clip'
 import { arcPoints, ellipseOutline, roundedRectangle } from '../../../geometry/outline'
 import { boundsOf, type Outline, type Point } from '../../../geometry/point'
-import { freeOutline } from './free-outline'
+import { freeOutline } from '../../common/free-outline'
 
 export const PLATE_SHAPES = {
   rectangle: 'Rectangle, rounded corners',

@@ -57,6 +57,55 @@ function ownChecks(input: Input, bench: Bench): Check[] {
   return checks
 }
 
+/** What a strip in hand gives: the inside it closes to, and how far its ends lap on a former that is smaller. */
+function fromStrip(log: WorkingLog, input: Input): Pick<FormPlan, 'results' | 'checks'> {
+  const stripMm = input.stripMm
+  if (stripMm === undefined) return { results: {}, checks: [] }
+  const insideMm = derive(log, {
+    label: 'Inside from the strip in hand',
+    formula: 'S/π − 2·k·t',
+    unit: 'mm',
+    source: 'hill',
+    given: [
+      given('S', 'strip', stripMm),
+      given('k', 'neutral axis', input.neutralAxisRatio, 'ratio'),
+      given('t', 'thickness', input.thicknessMm),
+    ],
+  })
+  const lapMm = Math.max(0, stripMm - Math.PI * ((input.formerMm ?? insideMm) + 2 * input.neutralAxisRatio * input.thicknessMm))
+  const size = ringSizeOf('US', insideMm)
+  return {
+    results: {
+      stripInsideMm: { value: insideMm, unit: 'mm' },
+      stripUsSize: { value: size, unit: 'US size' },
+      lapMm: { value: lapMm, unit: 'mm' },
+    },
+    checks: [
+      {
+        level: insideMm < 8 ? 'stop' : 'note',
+        code: 'strip-in-hand',
+        field: 'stripMm',
+        source: 'hill',
+        message:
+          insideMm < 8
+            ? `A strip of ${formatPlain(stripMm, 1)} mm closes to ${formatPlain(Math.max(0, insideMm), 2)} mm inside: too small for any finger.`
+            : `A strip of ${formatPlain(stripMm, 1)} mm closes to ${formatPlain(insideMm, 2)} mm inside, about US ${formatPlain(size, 1)}.`,
+      },
+      ...(input.formerMm !== undefined && lapMm > 0.05
+        ? [
+            {
+              level: 'warn' as const,
+              code: 'strip-laps',
+              field: 'formerMm',
+              source: 'closed-form' as const,
+              message: `On a former of ${formatPlain(input.formerMm, 2)} mm its ends lap by ${formatPlain(lapMm, 2)} mm: cut that off, or take the larger former.`,
+            },
+          ]
+        : []),
+    ],
+  }
+}
+
 function planRingBand(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const fitMm = fitOf(input, input.schools.fit, bench)
@@ -79,6 +128,7 @@ function planRingBand(input: Input, bench: Bench): FormPlan {
     },
     bench,
   )
+  const strip = fromStrip(log, input)
   const us = ringSizeOf('US', input.insideDiameterMm)
   const uk = ringSizeOf('UK', input.insideDiameterMm)
   return {
@@ -88,6 +138,7 @@ function planRingBand(input: Input, bench: Bench): FormPlan {
       usSize: { value: us, unit: 'US size' },
       ukSize: { value: uk, unit: 'UK size' },
       isoSize: { value: ringSizeOf('ISO', input.insideDiameterMm), unit: 'ISO size' },
+      ...strip.results,
       usSizesPerHalfMm: { value: 0.5 / Math.PI / MM_PER_US_SIZE, unit: 'US size' },
     },
     choices: [...plan.choices, fitChoice(input, bench)],
@@ -99,6 +150,7 @@ function planRingBand(input: Input, bench: Bench): FormPlan {
         message: `US ${ringSizeName('US', us)}, UK ${ringSizeName('UK', uk)}, ISO ${ringSizeName('ISO', ringSizeOf('ISO', input.insideDiameterMm))}, to the nearest step of each scale.`,
       },
       ...plan.checks,
+      ...strip.checks,
       ...ownChecks(input, bench),
     ],
   }

@@ -14,6 +14,14 @@ export const ringBandInput = z.strictObject({
   thicknessMm: commonFields.thickness(),
   widthMm: lengthMm({ label: 'Width', min: 0.5, max: 40 }).default(4),
   jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'What you file off the two ends together.' }).default(0),
+  growthMm: lengthMm({
+    label: 'Grows in truing, texture',
+    min: 0,
+    max: 2,
+    help: 'On the inside diameter: a quarter US size is 0.2 mm. It is made so much smaller.',
+  }).default(0),
+  stripMm: lengthMm({ label: 'Strip in hand', min: 15, max: 300, help: 'Which size would a strip of this length give?' }).optional(),
+  formerMm: lengthMm({ label: 'Former it is bent on', min: 5, max: 60, help: 'Smaller than the size: the ends lap over.' }).optional(),
   neutralAxisRatio: ratio({
     label: 'Neutral axis k',
     min: 0,

@@ -7,7 +7,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, region, schoolChoice, wireBlank } from '../../common/plan-kit'
-import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
+import { edgeCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -130,6 +130,7 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
         bad: 'The end behind bends instead of heading: over one and a half times the wire.',
       }),
       edgeCheck(input),
+      ...passageChecks(input, answer.markAt),
       {
         level: 'note',
         code: 'ball-first',

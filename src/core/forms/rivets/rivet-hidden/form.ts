@@ -5,7 +5,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, bySchool, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
-import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
+import { edgeCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -128,6 +128,7 @@ function planHidden(input: Input, bench: Bench): FormPlan {
         bad: `${formatPlain(outMm, 2)} mm stands free on ${formatPlain(input.thicknessMm, 2)} mm wire: it bends. Shallower seats, or thicker wire.`,
       }),
       edgeCheck(input),
+      ...passageChecks(input, answer.markAt),
       {
         level: 'note',
         code: 'same-metal',

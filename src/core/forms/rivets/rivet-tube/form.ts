@@ -7,7 +7,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, lengthBlank, limitCheck, measuringBand, schoolChoice } from '../../common/plan-kit'
-import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
+import { edgeCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -28,12 +28,6 @@ const input = z
     thicknessMm: thicknessMm({ label: 'Wall', min: 0.1, max: 3 }),
     alloy: commonFields.alloy(),
     ...stackFields,
-    passageMm: lengthMm({
-      label: 'Passage inside the ring',
-      min: 0,
-      max: 200,
-      help: 'Room there to push the rivet through; 0 where it is open.',
-    }).default(0),
     ...closingFields(0.1),
     schools: schoolsField({ flare: ['half-tube', 'one-millimetre', 'two-walls'] }),
   })
@@ -60,29 +54,6 @@ function lengthOf(log: WorkingLog, input: Input, school: Flare): number {
     source: 'bench-practice',
     given: [given('G', 'grip', gripOf(log, input)), given('f', 'out each side', flareOf(input, school))],
   })
-}
-
-function passageChecks(input: Input, cutMm: number, roughMm: number) {
-  if (input.passageMm === 0) return []
-  return [
-    limitCheck({
-      code: 'passage',
-      ok: cutMm < input.passageMm,
-      level: 'stop' as const,
-      field: 'passageMm',
-      source: 'closed-form' as const,
-      actual: cutMm,
-      limit: input.passageMm,
-      good: `It passes inside the ring with ${formatPlain(input.passageMm - cutMm, 2)} mm to spare.`,
-      bad: `${formatPlain(cutMm, 2)} mm does not pass through ${formatPlain(input.passageMm, 2)} mm: flare the outer end first and cut in two goes.`,
-    }),
-    {
-      level: 'note' as const,
-      code: 'two-cuts',
-      source: 'bench-practice' as const,
-      message: `In two goes: head one end in a jig, cut roughly at ${formatPlain(Math.min(roughMm, input.passageMm - 0.5), 1)} mm, thread it, mark it where it stands, take it out and cut to ${formatPlain(cutMm, 2)} mm.`,
-    },
-  ]
 }
 
 function planTubeRivet(input: Input, bench: Bench): FormPlan {
@@ -154,7 +125,7 @@ function planTubeRivet(input: Input, bench: Bench): FormPlan {
         bad: 'The rim hardly laps the hole: a snugger hole, or more tube out.',
       }),
       edgeCheck(input),
-      ...passageChecks(input, answer.markAt, answer.markAt + 4),
+      ...passageChecks(input, answer.markAt),
       {
         level: 'note',
         code: 'flare-both',

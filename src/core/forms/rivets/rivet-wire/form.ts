@@ -8,7 +8,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
-import { edgeCheck, gripOf, stackFields, stackView } from '../../common/rivet-stack'
+import { edgeCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -166,6 +166,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
         bad: `${formatPlain(above, 2)} mm stands free on ${formatPlain(input.thicknessMm, 2)} mm wire: over one and a half times the wire it bends instead of heading.`,
       }),
       edgeCheck(input),
+      ...passageChecks(input, answer.markAt),
       ...(Math.abs(plusTwo - reckonedMm) > 0.3
         ? [
             {

@@ -1,13 +1,15 @@
 import * as z from 'zod'
 import { type Cut, cutAround, cutThrough } from '../../../drawing/cut'
 import { uniteRegions } from '../../../geometry/clip'
-import { circleHole, netAreaMm2 } from '../../../geometry/outline'
+import { pointToOutlineMm } from '../../../geometry/distance'
+import { circleHole, netAreaMm2, type OutlinePlace, placeAlong } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
-import { count, lengthMm } from '../../../units/fields'
+import { choice, count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { given, type WorkingLog } from '../../../working/derive'
+import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { cornerFields, freeOutline } from '../../common/free-outline'
 import {
   answerOf,
   bySchool,
@@ -22,6 +24,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
+import { cornerFits, notTurned, STONE_CORNER, STONE_SHAPES, STONE_TURNED, stoneFields, stoneOutline } from '../../common/stone'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -42,8 +45,9 @@ type School = keyof typeof TAB_TEXTS
 
 const input = z
   .strictObject({
-    stoneLengthMm: lengthMm({ label: 'Stone, long way', min: 3, max: 120 }),
-    stoneWidthMm: lengthMm({ label: 'Stone, short way', min: 3, max: 120 }),
+    shape: choice('Stone', { ...STONE_SHAPES, free: 'Free, by its corners' }).default('oval'),
+    ...stoneFields,
+    ...cornerFields,
     edgeMm: lengthMm({ label: 'Edge of the stone, high', min: 0.3, max: 30, help: 'Where the tab stands up beside it.' }),
     slopeMm: lengthMm({
       label: 'Thicker side, more',
@@ -57,14 +61,18 @@ const input = z
     tabCount: count({ label: 'Tabs', min: 3, max: 16 }).default(4),
     tabWidthMm: lengthMm({ label: 'Tab width', min: 0.8, max: 12 }).default(2.5),
     bendRadiusMm: lengthMm({ label: 'Fold radius inside', min: 0, max: 3 }).default(0.2),
+    bailMm: lengthMm({
+      label: 'Bail loop, room for the chain',
+      min: 0,
+      max: 20,
+      help: 'A longer tab at the top, folded back; 0 for none.',
+    }).default(0),
     windowMm: lengthMm({ label: 'Window behind the stone', min: 0, max: 100, help: 'Round, in the middle; 0 for none.' }).default(0),
     ...closingFields(0.1),
     schools: schoolsField({ tab: ['edge-lap-bend', 'edge-plus-2', 'edge-plus-3'] }),
   })
-  .refine((value) => value.stoneWidthMm <= value.stoneLengthMm, {
-    path: ['stoneWidthMm'],
-    error: 'Stone, short way: it is longer than the long way; turn them round',
-  })
+  .refine(notTurned, STONE_TURNED)
+  .refine(cornerFits, STONE_CORNER)
   .refine((value) => value.tabWidthMm * value.tabCount < 0.8 * Math.PI * value.stoneWidthMm, {
     path: ['tabWidthMm'],
     error: 'Tab width: so many tabs of this width run into one another; fewer or narrower',
@@ -85,42 +93,55 @@ function tabOf(log: WorkingLog, input: Input, school: School): number {
   return bySchool(log, TAB_TEXTS[school], school === 'edge-lap-bend' ? 'closed-form' : 'bench-practice', all)
 }
 
-function ellipseAt(input: Input, angle: number): Point {
-  return [(input.stoneLengthMm / 2) * Math.cos(angle), (input.stoneWidthMm / 2) * Math.sin(angle)]
+/** The stone seen from above: one of the plain shapes, or a free outline stretched to its two ways. */
+function stoneOf(input: Input): Outline {
+  return input.shape === 'free'
+    ? freeOutline(input.corners, input.mirror === 'half', input.stoneLengthMm, input.stoneWidthMm)
+    : stoneOutline({ ...input, shape: input.shape })
 }
 
-/** Points by how far out from the stone's outline and how far across the tab at this angle. */
-function tabFrame(input: Input, angle: number): (out: number, across: number) => Point {
-  const [x, y] = ellipseAt(input, angle)
-  const [nx, ny] = [Math.cos(angle) / (input.stoneLengthMm / 2), Math.sin(angle) / (input.stoneWidthMm / 2)]
-  const length = Math.hypot(nx, ny)
-  const [ux, uy] = [nx / length, ny / length]
+/** Points by how far out from the stone's outline and how far across the tab at this place. */
+function tabFrame({ point: [x, y], normal: [ux, uy] }: OutlinePlace): (out: number, across: number) => Point {
   return (out, across) => [x + ux * out - uy * across, y + uy * out + ux * across]
 }
 
-/** One tab: from inside the stone's outline outward along its normal, longer on the thicker side (to the right). */
-function tabOutline(input: Input, angle: number, tabMm: number): Outline {
-  const at = tabFrame(input, angle)
+/** One tab: from inside the stone's outline outward, longer on the thicker side (to the right). */
+function tabOutline(input: Input, place: OutlinePlace, tabMm: number): Outline {
+  const at = tabFrame(place)
   const half = input.tabWidthMm / 2
-  const reach = tabMm + (input.slopeMm * (1 + Math.cos(angle))) / 2
+  const reach = tabMm + (input.slopeMm * (1 + place.point[0] / (input.stoneLengthMm / 2))) / 2
   const inset = Math.min(input.stoneWidthMm / 4, input.tabWidthMm)
   return [at(-inset, -half), at(reach, -half), at(reach, half), at(-inset, half)]
 }
 
-/** Angles of the tabs: evenly round, the first pair astride the long way. */
-function tabAngles(tabCount: number): number[] {
-  return Array.from({ length: tabCount }, (_, i) => (2 * Math.PI * (i + 0.5)) / tabCount)
+/** Where the tabs stand: evenly round, a pair astride the long way, or astride the top where a bail loop takes it. */
+function tabPlaces(input: Input, stone: Outline): OutlinePlace[] {
+  const first = input.bailMm > 0 ? 0.25 + 0.5 / input.tabCount : 0.5 / input.tabCount
+  return Array.from({ length: input.tabCount }, (_, i) => placeAlong(stone, first + i / input.tabCount))
 }
 
-function blankRegion(input: Input, tabMm: number) {
-  const stone: Outline = Array.from({ length: 240 }, (_, i) => ellipseAt(input, (i * Math.PI) / 120))
-  const tabs = tabAngles(input.tabCount).map((angle) => tabOutline(input, angle, tabMm))
-  return uniteRegions([stone, ...tabs].map((outer) => ({ outer, holes: [] })))[0]
+/** The strip at the top that is folded back to a loop. */
+function bailLoopMm(log: WorkingLog, { bailMm, thicknessMm }: Input): number {
+  if (bailMm === 0) return 0
+  return derive(log, {
+    label: 'Strip for the bail loop',
+    formula: 'π·(b + t) + 2',
+    unit: 'mm',
+    source: 'bench-practice',
+    given: [given('b', 'room for the chain', bailMm), given('t', 'thickness', thicknessMm)],
+    note: 'Once round, and two millimetres to lie on the back.',
+  })
+}
+
+function blankRegion(input: Input, stone: Outline, tabMm: number) {
+  const tabs = tabPlaces(input, stone).map((place) => tabOutline(input, place, tabMm))
+  const bail = input.bailMm > 0 ? [tabOutline({ ...input, slopeMm: 0 }, placeAlong(stone, 0.25), bailLoopMm([], input))] : []
+  return uniteRegions([stone, ...tabs, ...bail].map((outer) => ({ outer, holes: [] })))[0]
 }
 
 /** The outline in the stretches that are sawn alike: inside the line where it is the stone's own, outside it round the tabs. */
-function cutsOf(input: Input, outline: Outline): Cut[] {
-  const onStone = ([x, y]: Point) => ((2 * x) / input.stoneLengthMm) ** 2 + ((2 * y) / input.stoneWidthMm) ** 2 < 1.01
+function cutsOf(stone: Outline, outline: Outline): Cut[] {
+  const onStone = (point: Point) => pointToOutlineMm(point, stone) < 0.02
   const edges = outline.map((point, i) => [point, outline[(i + 1) % outline.length] ?? point] as const)
   const runs: { inside: boolean; points: Point[] }[] = []
   for (const [from, to] of edges) {
@@ -136,7 +157,9 @@ function planTabs(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = tabOf(log, input, input.schools.tab)
   const answer = answerOf(log, input, 'tab length', reckonedMm)
-  const shape = blankRegion(input, answer.markAt)
+  const stone = stoneOf(input)
+  const loopMm = bailLoopMm(log, input)
+  const shape = blankRegion(input, stone, answer.markAt)
   const outline = shape?.outer ?? []
   const window = input.windowMm > 0 ? [circleHole(input.windowMm / 2)] : []
   const holes = [...(shape?.holes ?? []), ...window]
@@ -144,13 +167,11 @@ function planTabs(input: Input, bench: Bench): FormPlan {
   const target = { dimension: 'tabMm', label: 'Tab', valueMm: reckonedMm, plusMinusMm: 0.3 }
   const most = 0.2 * input.stoneWidthMm
   const envelope = input.stoneLengthMm + 2 * answer.markAt + input.slopeMm
-  const lowerTab = tabFrame(input, tabAngles(input.tabCount).find((angle) => Math.cos(angle) < -0.2) ?? Math.PI)
-  const folds = tabAngles(input.tabCount).map((angle) => {
-    const [x, y] = ellipseAt(input, angle)
-    const half = input.tabWidthMm / 2
-    const [tx, ty] = [-Math.sin(angle) * (input.stoneLengthMm / 2), Math.cos(angle) * (input.stoneWidthMm / 2)]
-    const length = Math.hypot(tx, ty)
-    return stroke('scribe', [x - (tx / length) * half, y - (ty / length) * half], [x + (tx / length) * half, y + (ty / length) * half])
+  const places = tabPlaces(input, stone)
+  const lowerTab = tabFrame(places.find(({ point }) => point[0] < -0.1 * input.stoneLengthMm) ?? placeAlong(stone, 0.5))
+  const folds = places.map((place) => {
+    const at = tabFrame(place)
+    return stroke('scribe', at(0, -input.tabWidthMm / 2), at(0, input.tabWidthMm / 2))
   })
   return completePlan({
     input,
@@ -160,6 +181,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
     results: {
       tabMm: { value: reckonedMm, unit: 'mm' },
       lapLeftMm: { value: lapLeft, unit: 'mm' },
+      ...(loopMm > 0 ? { bailLoopMm: { value: loopMm, unit: 'mm' as const } } : {}),
       longestTabMm: { value: answer.markAt + input.slopeMm, unit: 'mm' },
       envelopeMm: { value: envelope, unit: 'mm' },
       ...(input.windowMm > 0 ? { ledgeMm: { value: (input.stoneWidthMm - input.windowMm) / 2, unit: 'mm' as const } } : {}),
@@ -208,7 +230,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
     regions: ['outside', 'inside'],
     views: [
       view('blank', 'Blank', {
-        shapes: [region(outline, holes), ...folds, ...cutsOf(input, outline), ...window.map((hole) => cutAround(hole, 'inside'))],
+        shapes: [region(outline, holes), ...folds, ...cutsOf(stone, outline), ...window.map((hole) => cutAround(hole, 'inside'))],
         dimensions: [
           {
             from: [-input.stoneLengthMm / 2, -input.stoneWidthMm / 2 - answer.markAt],
@@ -243,6 +265,7 @@ export const tabSetting = defineForm({
   title: 'Tab setting',
   summary: 'A plate cut to a stone with tabs that fold over it: how long each tab, what lies over the stone, the whole outline.',
   input,
+  onlyWhen: { cornerMm: ['shape', 'cushion'], corners: ['shape', 'free'], mirror: ['shape', 'free'] },
   example: { stoneLengthMm: 23, stoneWidthMm: 17, edgeMm: 3.2, alloy: 'yellow-brass-c260', thicknessMm: '23 ga', tabCount: 4, windowMm: 9 },
   ask: { words: ['tab setting', 'tab'], sizes: ['stoneLengthMm', 'stoneWidthMm', 'edgeMm'] },
   plan: planTabs,

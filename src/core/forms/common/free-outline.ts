@@ -1,7 +1,16 @@
-import { edgesOf, segmentToSegmentMm } from '../../../geometry/distance'
-import { signedAreaMm2 } from '../../../geometry/outline'
-import { boundsOf, type Outline, type Point } from '../../../geometry/point'
-import { PlanRefusal } from '../../refusal'
+import { edgesOf, segmentToSegmentMm } from '../../geometry/distance'
+import { signedAreaMm2 } from '../../geometry/outline'
+import { boundsOf, type Outline, type Point } from '../../geometry/point'
+import { choice, words } from '../../units/fields'
+import { PlanRefusal } from '../refusal'
+
+/** The fields of an outline by its corners. */
+export const cornerFields = {
+  corners: words('Corners of a free outline', 4000, 'Such as 0 0; 20 0; 26 8; 12 16: x and y of each, stretched to the two ways.').default(
+    '0 0; 30 0; 40 12; 30 24; 0 24',
+  ),
+  mirror: choice('Corners are', { whole: 'The whole outline', half: 'The upper half, mirrored' }).default('whole'),
+}
 
 const LABEL = 'Corners of a free outline'
 const MOST_POINTS = 200
