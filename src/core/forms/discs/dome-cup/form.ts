@@ -140,11 +140,11 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
           { kind: 'line', layer: 'tool', points: arcPoints(centre, input.cupMm / 2, 0, Math.PI) },
         ],
         dimensions: [
-          { from: [-mid.baseRadiusMm, 0], to: [mid.baseRadiusMm, 0], offset: -1.6, text: `${formatPlain(input.rimMm, 2)} across the rim` },
+          { from: [-input.rimMm / 2, 0], to: [input.rimMm / 2, 0], offset: -1.6, text: `${formatPlain(input.rimMm, 2)} across the rim` },
           {
-            from: [input.cupMm / 2, centre[1]],
-            to: [input.cupMm / 2, mid.heightMm],
-            offset: -1,
+            from: [-input.cupMm / 2, centre[1]],
+            to: [input.cupMm / 2, centre[1]],
+            offset: -2,
             text: `cup ${formatPlain(input.cupMm, 1)}`,
           },
         ],

@@ -98,10 +98,15 @@ function planPlate(input: Input, bench: Bench): FormPlan {
       view('blank', 'Blank', {
         shapes: [region(finished, holes), cutAround(cut, 'outside'), ...windowOf(input).map((window) => cutAround(window, 'inside'))],
         dimensions: [
-          { from: [box.minX - grow, box.minY - grow], to: [box.maxX + grow, box.minY - grow], offset: -2, text: upright ? plain : sawLine },
           {
-            from: [box.maxX + grow, box.minY - grow],
-            to: [box.maxX + grow, box.maxY + grow],
+            from: [box.minX - (upright ? 0 : grow), box.minY - grow],
+            to: [box.maxX + (upright ? 0 : grow), box.minY - grow],
+            offset: -2,
+            text: upright ? plain : sawLine,
+          },
+          {
+            from: [box.maxX + grow, box.minY - (upright ? grow : 0)],
+            to: [box.maxX + grow, box.maxY + (upright ? grow : 0)],
             offset: -1.2,
             text: upright ? sawLine : plain,
           },

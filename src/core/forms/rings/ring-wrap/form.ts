@@ -69,7 +69,12 @@ function sectionView(input: Input) {
     ],
     dimensions: [
       { from: [-inner, 0], to: [inner, 0], offset: 0, text: `${formatPlain(input.insideDiameterMm, 2)} inside` },
-      { from: [-inner - t, -inner - t], to: [inner + t, -inner - t], offset: -2, text: `overlap ${formatPlain(input.overlapMm, 2)}` },
+      {
+        from: [-inner - t, -inner - t],
+        to: [inner + t, -inner - t],
+        offset: -2,
+        text: `${formatPlain(2 * (inner + t), 2)} outside, overlap ${formatPlain(input.overlapMm, 2)}`,
+      },
     ],
     handles: [
       {

@@ -143,8 +143,8 @@ function planEarWire(input: Input, bench: Bench): FormPlan {
         dimensions: [
           { from: [0, 0], to: [0, input.tailMm], offset: 1.4, text: `tail ${formatPlain(input.tailMm, 1)}` },
           {
-            from: [0, input.tailMm + across / 2],
-            to: [across - input.thicknessMm, input.tailMm + across / 2],
+            from: [input.thicknessMm / 2, input.tailMm + across / 2],
+            to: [input.rodMm + input.thicknessMm / 2, input.tailMm + across / 2],
             offset: 1,
             text: `rod ${formatPlain(input.rodMm, 2)}`,
           },

@@ -155,7 +155,10 @@ function planJumpRings(input: Input, bench: Bench): FormPlan {
             from: [-input.thicknessMm / 2, -input.thicknessMm],
             to: [(shown - 0.5) * input.thicknessMm, -input.thicknessMm],
             offset: -1.4,
-            text: shown < total ? `${shown} of ${total} turns; the coil is ${formatPlain(coilMm, 1)}` : `coil ${formatPlain(coilMm, 1)}`,
+            text:
+              shown < total
+                ? `${shown} of ${total} turns, ${formatPlain(shown * input.thicknessMm, 1)}; the coil is ${formatPlain(coilMm, 1)}`
+                : `coil ${formatPlain(coilMm, 1)}`,
           },
         ],
       }),
