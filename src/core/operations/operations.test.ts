@@ -1,0 +1,89 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { ALLOY_IDS, ALLOYS } from '../metals/alloys'
+import { findOperation, OPERATIONS } from './catalogue'
+import type { OperationContext, ReadStep } from './contract'
+
+const CONTEXT: OperationContext = { alloy: ALLOYS['sterling-925'], thicknessMm: 1, widthMm: 4 }
+/** Parameters that each operation reads; what is not named here needs none. */
+const PARAMS: Readonly<Record<string, Record<string, unknown>>> = {
+  drill: { diameterMm: 1.6 },
+  bend: { insideRadiusMm: 9 },
+  dap: { punchMm: 20, discMm: 24 },
+  roll: { fromMm: 2, toMm: 1.4 },
+}
+
+function read(id: string, params: Record<string, unknown> = {}): ReadStep {
+  const found = findOperation(id)?.read({ ...PARAMS[id], ...params })
+  if (!found?.ok) throw new Error(`${id}: ${JSON.stringify(found)}`)
+  return found.step
+}
+
+const worst = (step: ReadStep, context = CONTEXT) => {
+  const { elsewhere, at } = step.effect(context)
+  return Math.max(elsewhere.strain * elsewhere.weight, ...Object.values(at ?? {}).map((work) => work.strain * work.weight))
+}
+
+describe.each(OPERATIONS.map((operation) => [operation.id, operation] as const))('%s', (id, operation) => {
+  it('speaks at the bench: a title, what to do, and times that are times', () => {
+    const words = read(id).words(CONTEXT)
+    expect(words.title.length).toBeGreaterThan(2)
+    expect(words.say).toMatch(/\.$/)
+    expect(operation.handsOnS).toBeGreaterThan(0)
+    expect(operation.waitS).toBeGreaterThanOrEqual(0)
+    for (const fact of words.facts) expect(fact.value.length).toBeGreaterThan(0)
+  })
+  it('does something finite to every metal, and never takes strain away but by heat', () => {
+    for (const alloy of ALLOY_IDS) {
+      const { elsewhere, at, heat, thicknessRatio } = read(id).effect({ ...CONTEXT, alloy: ALLOYS[alloy] })
+      for (const work of [elsewhere, ...Object.values(at ?? {})]) {
+        expect(Number.isFinite(work.strain)).toBe(true)
+        expect(work.strain).toBeGreaterThanOrEqual(0)
+        expect(work.weight).toBeGreaterThan(0)
+      }
+      if (operation.kind === 'heat') expect(heat?.tempC).toBeGreaterThan(300)
+      else expect(heat).toBeUndefined()
+      if (thicknessRatio !== undefined) expect(thicknessRatio).toBeGreaterThan(0)
+    }
+  })
+  it('refuses parameters that are no parameters, naming itself', () => {
+    for (const field of Object.keys(operation.params.shape)) {
+      const found = operation.read({ ...PARAMS[id], [field]: { rubbish: true } })
+      expect(found.ok).toBe(false)
+      if (!found.ok) expect(found.message).toContain(operation.title)
+    }
+  })
+})
+
+describe('what work does', () => {
+  it('a tighter bend strains more (any thickness, any radius)', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 50, noNaN: true }), fc.double({ min: 0.2, max: 3, noNaN: true }), (radius, thicknessMm) => {
+        const context = { ...CONTEXT, thicknessMm }
+        expect(worst(read('bend', { insideRadiusMm: radius }), context)).toBeGreaterThan(
+          worst(read('bend', { insideRadiusMm: radius * 1.5 }), context),
+        )
+      }),
+      { numRuns: 60 },
+    ))
+  it('rolling to half is 2/√3·ln 2, and leaves half the thickness (von Mises, plane strain)', () => {
+    const effect = read('roll', { fromMm: 2, toMm: 1 }).effect(CONTEXT)
+    expect(effect.elsewhere.strain).toBeCloseTo((2 / Math.sqrt(3)) * Math.log(2), 6)
+    expect(effect.thicknessRatio).toBeCloseTo(0.5, 9)
+  })
+  it('a smaller punch works the rim more', () =>
+    expect(worst(read('dap', { punchMm: 18, discMm: 24 }))).toBeGreaterThan(worst(read('dap', { punchMm: 40, discMm: 24 }))))
+  it('a dome already begun takes less from the next punch', () =>
+    expect(worst(read('dap', { punchMm: 20, discMm: 24, fromRadiusMm: 14 }))).toBeLessThan(worst(read('dap', { punchMm: 20, discMm: 24 }))))
+  it('sawing, filing and drilling leave the metal as it was', () => {
+    for (const id of ['saw', 'file', 'drill']) expect(worst(read(id))).toBe(0)
+  })
+  it('an anneal is hotter for metal that needs it: each at a heat below its own melting', () => {
+    for (const alloy of ALLOY_IDS) {
+      const heat = read('anneal').effect({ ...CONTEXT, alloy: ALLOYS[alloy] }).heat
+      expect(heat?.tempC).toBeLessThan(ALLOYS[alloy].solidusC)
+    }
+  })
+})
+
+it('an operation nobody has is none', () => expect(findOperation('enchant')).toBeUndefined())
