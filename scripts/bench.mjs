@@ -51,6 +51,8 @@ async function timePages() {
     '/pieces/1',
     '/pieces/6/route',
     '/pieces/2/record',
+    '/pieces/12/compare',
+    '/pieces/15',
     '/layout/3',
     '/drawer',
     '/drawer/tools',
@@ -152,6 +154,56 @@ async function timeLookUp() {
   report('anvil find, process and all', median(core), 400)
 }
 
+/** Frames drawn in a second while a piece is turned by hand, without a graphics card. */
+async function timeTurning() {
+  const browser = await chromium.launch(BROWSER)
+  for (const [what, path] of [
+    ['ring', '/pieces/2'],
+    ['dome', '/pieces/1'],
+    ['plate with window', '/pieces/17'],
+  ]) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.addInitScript(() => {
+      window.frames3d = new Set()
+      for (const name of ['drawArrays', 'drawElements']) {
+        const draw = WebGL2RenderingContext.prototype[name]
+        WebGL2RenderingContext.prototype[name] = function (...args) {
+          window.frames3d.add(performance.now() | 0)
+          return draw.apply(this, args)
+        }
+      }
+    })
+    await page.goto(`${base}${path}`)
+    await page.getByRole('button', { name: 'In the round' }).click()
+    const stage = page.getByRole('group', { name: /The piece in the round/ })
+    await stage.locator('canvas').waitFor()
+    await page.waitForTimeout(1200)
+    const { fps, width, height } = await stage.evaluate(async (element) => {
+      const box = element.getBoundingClientRect()
+      const send = (type, x) =>
+        element.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 1, clientX: box.x + x, clientY: box.y + 100 }))
+      element.setPointerCapture = () => undefined
+      send('pointerdown', 100)
+      let [frames, drawnAt, x] = [0, 0, 100]
+      const began = performance.now()
+      while (performance.now() - began < 2500) {
+        const before = window.frames3d.size
+        send('pointermove', (x += 3))
+        await new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve)))
+        if (window.frames3d.size > before) frames++
+        drawnAt = performance.now()
+      }
+      send('pointerup', x)
+      return { fps: (1000 * frames) / (drawnAt - began), width: box.width, height: box.height }
+    })
+    process.stdout.write(
+      `${`turning a ${what}, ${Math.round(width)} by ${Math.round(height)} px, frames a second`.padEnd(58)} ${fps.toFixed(0).padStart(6)}      (asked: 25 or more)\n`,
+    )
+    await page.close()
+  }
+  await browser.close()
+}
+
 await timeForms()
 timeCommand()
 const data = mkdtempSync(join(tmpdir(), 'fold-anvil-bench-'))
@@ -172,4 +224,5 @@ for (let n = 0; n < 100; n++) {
 await timePages()
 await timeTyping()
 await timeLookUp()
+await timeTurning()
 server.kill()

@@ -202,6 +202,18 @@ function rowsOn({ outer, holes }: StockPiece, blank: BlankSpec, setup: Setup): n
   return netAreaMm2(outer) > 0.999 * lengthMm * widthMm ? inRows(blank, lengthMm, widthMm, setup) : 0
 }
 
+/** The first of these that together take so many. */
+function needed(rows: readonly { readonly label: string; readonly takes: number }[], qty: number): string[] {
+  const labels: string[] = []
+  let taken = 0
+  for (const row of rows) {
+    if (taken >= qty || row.takes === 0) continue
+    labels.push(row.label)
+    taken += row.takes
+  }
+  return labels
+}
+
 function boughtSheet(blank: BlankSpec, short: number, setup: Setup): ToBuy {
   const size = sheetToBuy(blank, short, setup)
   return bought(blank, size, size.widthMm * blank.thicknessMm, setup)
@@ -217,13 +229,13 @@ function sheetSupply(blank: BlankSpec, qty: number, setup: Setup): Supply {
       setup,
     )
   const same = sheets.filter((stock) => stock.alloy === blank.alloy && isThickness(stock, blank, SAME))
-  const placed = same.length > 0 ? lay(same, qty) : []
   const rows = same.map((stock) => ({ label: stock.label, takes: rowsOn(stock, blank, setup) }))
   const inAll = Math.min(
     qty,
     rows.reduce((sum, row) => sum + row.takes, 0),
   )
-  // the layout may have run out of its time: what lies in plain rows is there all the same
+  // plain rows are quick to count; only where they fall short is a layout tried, and it may run out of its time
+  const placed = inAll < qty && same.length > 0 ? lay(same, qty) : []
   const byRows = inAll > placed.length
   const covered = byRows ? inAll : placed.length
   const short = qty - covered
@@ -231,7 +243,7 @@ function sheetSupply(blank: BlankSpec, qty: number, setup: Setup): Supply {
     blank: blank.name,
     needed: qty,
     covered,
-    from: byRows ? rows.filter((row) => row.takes > 0).map((row) => row.label) : [...new Set(placed.map((place) => place.sheet))],
+    from: byRows ? needed(rows, qty) : [...new Set(placed.map((place) => place.sheet))],
     buy: short > 0 ? boughtSheet(blank, short, setup) : null,
     instead: short > 0 ? instead(blank, 'sheet', (stock) => lay([stock], short).length, sheets) : [],
   }

@@ -44,7 +44,29 @@ export function edgesOf(outline: Outline): readonly (readonly [Point, Point])[] 
 
 /** Distance from a point to the nearest edge of an outline, inside or out. */
 export function pointToOutlineMm(p: Point, outline: Outline): number {
-  return edgesOf(outline).reduce((least, [a, b]) => Math.min(least, pointToSegmentMm(p, a, b)), Infinity)
+  let least = Infinity
+  let before = outline.at(-1)
+  for (const point of outline) {
+    if (before) least = Math.min(least, pointToSegmentMm(p, before, point))
+    before = point
+  }
+  return least
+}
+
+/** Whether a point lies as near as this to an edge of an outline. */
+export function isNearOutline([x, y]: Point, outline: Outline, withinMm: number): boolean {
+  let before = outline.at(-1)
+  for (const point of outline) {
+    const beside =
+      before === undefined ||
+      x < Math.min(before[0], point[0]) - withinMm ||
+      x > Math.max(before[0], point[0]) + withinMm ||
+      y < Math.min(before[1], point[1]) - withinMm ||
+      y > Math.max(before[1], point[1]) + withinMm
+    if (!beside && before && pointToSegmentMm([x, y], before, point) <= withinMm) return true
+    before = point
+  }
+  return false
 }
 
 /** Least distance between the edges of two outlines; 0 where they touch or cross. Says nothing of one lying inside the other. */

@@ -3,7 +3,7 @@ import type { FormResult } from '@/core/forms'
 import type { Repositories } from '../db/repositories'
 
 /** The layout of what the drawer may hold gets so long; what it has not placed by then counts as short. */
-const SECONDS = 0.08
+const SECONDS = 0.04
 /** Operations that want soft metal. */
 const FORMING = new Set(['bend', 'dap', 'stamp', 'roll'])
 

@@ -37,9 +37,13 @@ export function bendsAlong(outline: Outline): BentSegment[] {
   })
 }
 
+/** As many corners make a smooth outline for the eye. */
+const SEEN_CORNERS = 96
+
 /** A strip or wire that goes once round an outline. */
 export function aroundSolid(middle: Outline, section: Outline): SolidPart[] {
-  return bentSolid(bendsAlong(middle), section)
+  const every = Math.ceil(middle.length / SEEN_CORNERS)
+  return bentSolid(bendsAlong(middle.filter((_, i) => i % every === 0)), section)
 }
 
 const SHARES = 40

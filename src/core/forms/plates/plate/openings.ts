@@ -1,6 +1,6 @@
-import { isInside, outlineToOutlineMm } from '../../../geometry/distance'
+import { isInside, pointToOutlineMm } from '../../../geometry/distance'
 import { circleHole, ellipseOutline, roundedRectangle } from '../../../geometry/outline'
-import type { Outline } from '../../../geometry/point'
+import type { Outline, Point } from '../../../geometry/point'
 import { formatPlain } from '../../../units/format'
 import { limitCheck } from '../../common/plan-kit'
 import type { Check } from '../../contract'
@@ -23,34 +23,46 @@ export function windowOf({ window, windowLengthMm: a, windowWidthMm: b }: Openin
   return [[...outline].reverse()]
 }
 
-function rowOf({ holeMm, holeCount, holePitchMm }: Openings): Outline[] {
+/** Centres of the row of holes, along the middle line. */
+function centresOf({ holeMm, holeCount, holePitchMm }: Openings): Point[] {
   if (holeMm === 0) return []
   const first = (-(holeCount - 1) * holePitchMm) / 2
-  return Array.from({ length: holeCount }, (_, i) => circleHole(holeMm / 2, [first + i * holePitchMm, 0]))
+  return Array.from({ length: holeCount }, (_, i) => [first + i * holePitchMm, 0] as const)
 }
 
 /** Every opening of the plate, clockwise: its window in the middle, and a row of holes along the middle line. */
 export function openingsOf(input: Openings): Outline[] {
-  return [...windowOf(input), ...rowOf(input)]
+  return [...windowOf(input), ...centresOf(input).map((centre) => circleHole(input.holeMm / 2, centre))]
 }
 
-/** Least metal beside an opening, negative where it runs over; only every so many of a round one's points are tried. */
-function metalBeside(opening: Outline, other: Outline, insideOther: boolean): number {
-  const first = opening[0] ?? [0, 0]
-  const apart = outlineToOutlineMm(opening, other)
-  return isInside(first, other) === insideOther ? apart : -Math.max(apart, 0.01)
+/** Least metal between a window and an outline, negative where one runs over the other: nearest corner to side, both ways. */
+function besideWindow(window: Outline, outline: Outline): number {
+  const apart = Math.min(
+    ...window.map((point) => pointToOutlineMm(point, outline)),
+    ...outline.map((point) => pointToOutlineMm(point, window)),
+  )
+  return window.every((point) => isInside(point, outline)) ? apart : -Math.max(apart, 0.01)
+}
+
+/** Least metal between a round hole and an outline, by its centre. */
+function besideHole(centre: Point, radiusMm: number, outline: Outline, insideOutline: boolean): number {
+  const away = pointToOutlineMm(centre, outline)
+  return (isInside(centre, outline) === insideOutline ? away : -away) - radiusMm
 }
 
 /** What stays between the openings and the edge, and between one opening and the next. */
 export function openingChecks(input: Openings, outline: Outline): Check[] {
-  const openings = openingsOf(input)
-  if (openings.length === 0) return []
-  const edgeMm = Math.min(...openings.map((opening) => metalBeside(opening, outline, true)))
   const window = windowOf(input)[0]
-  const row = rowOf(input)
+  const centres = centresOf(input)
+  if (!window && centres.length === 0) return []
+  const radius = input.holeMm / 2
+  const edgeMm = Math.min(
+    ...(window ? [besideWindow(window, outline)] : []),
+    ...centres.map((centre) => besideHole(centre, radius, outline, true)),
+  )
   const between = [
-    ...(row.length > 1 ? [input.holePitchMm - input.holeMm] : []),
-    ...(window ? row.map((hole) => metalBeside(hole, window, false)) : []),
+    ...(centres.length > 1 ? [input.holePitchMm - input.holeMm] : []),
+    ...(window ? centres.map((centre) => besideHole(centre, radius, window, false)) : []),
   ]
   const betweenMm = Math.min(...between)
   const field = input.holeMm > 0 ? 'holePitchMm' : 'windowLengthMm'

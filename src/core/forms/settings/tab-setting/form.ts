@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { type Cut, cutAround, cutThrough } from '../../../drawing/cut'
 import { uniteRegions } from '../../../geometry/clip'
-import { pointToOutlineMm } from '../../../geometry/distance'
+import { isNearOutline } from '../../../geometry/distance'
 import { circleHole, netAreaMm2, type OutlinePlace, placeAlong } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
@@ -141,11 +141,12 @@ function blankRegion(input: Input, stone: Outline, tabMm: number) {
 
 /** The outline in the stretches that are sawn alike: inside the line where it is the stone's own, outside it round the tabs. */
 function cutsOf(stone: Outline, outline: Outline): Cut[] {
-  const onStone = (point: Point) => pointToOutlineMm(point, stone) < 0.02
-  const edges = outline.map((point, i) => [point, outline[(i + 1) % outline.length] ?? point] as const)
+  const onStone = outline.map((point) => isNearOutline(point, stone, 0.02))
   const runs: { inside: boolean; points: Point[] }[] = []
-  for (const [from, to] of edges) {
-    const inside = onStone(from) && onStone(to)
+  for (const [i, from] of outline.entries()) {
+    const next = (i + 1) % outline.length
+    const to = outline[next] ?? from
+    const inside = onStone[i] === true && onStone[next] === true
     const last = runs.at(-1)
     if (last && last.inside === inside) last.points.push(to)
     else runs.push({ inside, points: [from, to] })
