@@ -145,7 +145,8 @@ export interface FormSpec<Id extends string, S extends z.ZodObject> {
   readonly summary: string
   /** Steps from older stored inputs: entry n turns version n + 1 into n + 2; the version now is one more than there are steps. */
   readonly upgrades?: readonly ((input: Readonly<Record<string, unknown>>) => Record<string, unknown>)[]
-  readonly input: S
+  /** Makes the schema; called once, when the form is first used. */
+  readonly input: () => S
   /** A valid input, with sizes as a smith would write them. */
   readonly example: Readonly<Partial<Record<keyof z.input<S>, unknown>>>
   /** Fields that matter only while a choice stands at one of some options: field, then the choice and its options. */

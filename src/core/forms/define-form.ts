@@ -50,25 +50,36 @@ function planOf<S extends z.ZodObject>(
   }
 }
 
+/** Makes a thing when it is first asked for, and keeps it. */
+function once<T>(make: () => T): () => T {
+  let made: { readonly value: T } | undefined
+  return () => {
+    made ??= { value: make() }
+    return made.value
+  }
+}
+
 /**
  * A form closed over its own schema: `run` is the one entrance for outside data. It never throws on bad input;
  * it reads typed sizes, names every field that cannot be used, and otherwise gives the whole result.
  */
 export function defineForm<const Id extends string, S extends z.ZodObject>(spec: FormSpec<Id, S>) {
+  const schemaOf = once(spec.input)
+  const fieldsOf = once(() => describeFields(schemaOf()))
   const upgrades: Upgrades = spec.upgrades ?? []
   const inputVersion = upgrades.length + 1
   function run(raw: unknown, options: RunOptions = {}): FormRun {
+    const input = schemaOf()
     const object = PLAIN_OBJECT.safeParse(raw)
     if (!object.success)
       return { ok: false, issues: [{ path: '', message: `an object of fields is needed, such as ${JSON.stringify(spec.example)}` }] }
     const current = upgraded(upgrades, object.data, options.inputVersion ?? inputVersion)
-    const reading = readInput(spec.input, current, {
+    const reading = readInput(input, current, {
       gaugeSystem: 'B&S',
       ...(options.ringSystem ? { ringSystem: options.ringSystem } : {}),
     })
-    const parsed = spec.input.safeParse(reading.values)
-    if (reading.issues.length > 0 || !parsed.success)
-      return { ok: false, issues: allIssues(spec.input, current, reading.issues, parsed.error) }
+    const parsed = input.safeParse(reading.values)
+    if (reading.issues.length > 0 || !parsed.success) return { ok: false, issues: allIssues(input, current, reading.issues, parsed.error) }
     const planned = planOf(spec, parsed.data, {
       ...USUAL_BENCH,
       ...(options.tools ? { tools: options.tools } : {}),
@@ -83,10 +94,13 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
     ...spec,
     inputVersion,
     run,
-    fields: describeFields(spec.input),
+    /** The fields in the order a smith measures. */
+    get fields() {
+      return fieldsOf()
+    },
     /** JSON Schema of the input, made when it is asked for. */
     get schema() {
-      return inputJsonSchema(spec.input)
+      return inputJsonSchema(schemaOf())
     },
   }
 }

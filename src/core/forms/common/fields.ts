@@ -26,5 +26,5 @@ export function closingFields(roundUpMm: number) {
   }
 }
 
-/** What an object schema gives after defaults. */
-export type OutputOf<S extends z.ZodType> = z.output<S>
+/** What the schema of a form gives after defaults. */
+export type OutputOf<Make extends () => z.ZodType> = z.output<ReturnType<Make>>

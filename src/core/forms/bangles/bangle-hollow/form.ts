@@ -42,15 +42,18 @@ const LENGTH_TEXTS = {
 } as const
 type School = keyof typeof LENGTH_TEXTS
 
-const input = z.strictObject({
-  insideDiameterMm: bangleDiameterMm({ label: 'Inside', min: 35, max: 110, help: 'Inside diameter, or a bangle size such as 2-6.' }),
-  alloy: commonFields.alloy(),
-  thicknessMm: commonFields.thickness(),
-  widthMm: lengthMm({ label: 'Width of the strip', min: 3, max: 60, help: 'Its two edges meet on the inside of the bangle.' }).default(13),
-  jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
-  ...closingFields(0.5),
-  schools: schoolsField({ length: ['plus-three', 'tube', 'plain'] }),
-})
+const input = () =>
+  z.strictObject({
+    insideDiameterMm: bangleDiameterMm({ label: 'Inside', min: 35, max: 110, help: 'Inside diameter, or a bangle size such as 2-6.' }),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    widthMm: lengthMm({ label: 'Width of the strip', min: 3, max: 60, help: 'Its two edges meet on the inside of the bangle.' }).default(
+      13,
+    ),
+    jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
+    ...closingFields(0.5),
+    schools: schoolsField({ length: ['plus-three', 'tube', 'plain'] }),
+  })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: School): number {

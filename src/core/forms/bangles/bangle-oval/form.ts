@@ -36,16 +36,17 @@ const LENGTH_TEXTS = {
 } as const
 type School = keyof typeof LENGTH_TEXTS
 
-const input = z.strictObject({
-  insideLengthMm: lengthMm({ label: 'Inside, long way', min: 35, max: 120 }),
-  insideWidthMm: lengthMm({ label: 'Inside, short way', min: 25, max: 120 }),
-  alloy: commonFields.alloy(),
-  thicknessMm: commonFields.thickness(),
-  widthMm: lengthMm({ label: 'Width', min: 1, max: 60 }).default(8),
-  jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
-  ...closingFields(0.5),
-  schools: schoolsField({ length: ['parallel', 'middle-ellipse'] }),
-})
+const input = () =>
+  z.strictObject({
+    insideLengthMm: lengthMm({ label: 'Inside, long way', min: 35, max: 120 }),
+    insideWidthMm: lengthMm({ label: 'Inside, short way', min: 25, max: 120 }),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    widthMm: lengthMm({ label: 'Width', min: 1, max: 60 }).default(8),
+    jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
+    ...closingFields(0.5),
+    schools: schoolsField({ length: ['parallel', 'middle-ellipse'] }),
+  })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, { insideLengthMm, insideWidthMm, thicknessMm }: Input, school: School): number {

@@ -10,25 +10,26 @@ import type { Check } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 /** In the order a smith measures: hand, metal, stock, then the allowances. */
-const banglePlainInput = z.strictObject({
-  insideDiameterMm: bangleDiameterMm({ label: 'Inside', min: 35, max: 110, help: 'Inside diameter, or a bangle size such as 2-6.' }),
-  alloy: commonFields.alloy(),
-  stock: choice('Stock', { strip: 'Flat strip', 'round-wire': 'Round wire' }).default('strip'),
-  thicknessMm: commonFields.thickness(),
-  widthMm: lengthMm({ label: 'Width', min: 0.5, max: 60 }).default(8),
-  handMm: lengthMm({
-    label: 'Round the hand',
-    min: 100,
-    max: 350,
-    help: 'Thumb folded in, over the knuckles: the bangle has to pass it.',
-  }).optional(),
-  jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'What you file off the two ends together.' }).default(0),
-  neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0, max: 0.5, help: '0.5 is the middle of the metal.' }).default(0.5),
-  roundUpMm: commonFields.roundUp(0.5),
-  allowanceMm: commonFields.allowance(),
-  qty: commonFields.qty(),
-  schools: schoolsField({ length: BAND_LENGTH_SCHOOLS, pi: PI_SCHOOLS }),
-})
+const banglePlainInput = () =>
+  z.strictObject({
+    insideDiameterMm: bangleDiameterMm({ label: 'Inside', min: 35, max: 110, help: 'Inside diameter, or a bangle size such as 2-6.' }),
+    alloy: commonFields.alloy(),
+    stock: choice('Stock', { strip: 'Flat strip', 'round-wire': 'Round wire' }).default('strip'),
+    thicknessMm: commonFields.thickness(),
+    widthMm: lengthMm({ label: 'Width', min: 0.5, max: 60 }).default(8),
+    handMm: lengthMm({
+      label: 'Round the hand',
+      min: 100,
+      max: 350,
+      help: 'Thumb folded in, over the knuckles: the bangle has to pass it.',
+    }).optional(),
+    jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'What you file off the two ends together.' }).default(0),
+    neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0, max: 0.5, help: '0.5 is the middle of the metal.' }).default(0.5),
+    roundUpMm: commonFields.roundUp(0.5),
+    allowanceMm: commonFields.allowance(),
+    qty: commonFields.qty(),
+    schools: schoolsField({ length: BAND_LENGTH_SCHOOLS, pi: PI_SCHOOLS }),
+  })
 
 function widthCheck(widthMm: number, stock: string): Check[] {
   if (stock !== 'strip' || widthMm <= 20) return []

@@ -31,28 +31,31 @@ const LENGTH_TEXTS = {
 } as const
 type School = keyof typeof LENGTH_TEXTS
 
-const input = z
-  .strictObject({
-    wristMm: lengthMm({ label: 'Round the wrist', min: 90, max: 300 }),
-    easeMm: lengthMm({ label: 'Ease', min: 0, max: 20, help: 'Added to the wrist; 0 sits close.' }).default(0),
-    gapMm: lengthMm({ label: 'Gap inside', min: 0, max: 80, help: '25 to 32 is usual.' }).default(28),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    widthMm: lengthMm({ label: 'Width in the middle', min: 3, max: 120 }).default(20),
-    endWidthMm: lengthMm({ label: 'Width at the ends', min: 2, max: 120, help: 'The same as the middle for a straight cuff.' }).default(20),
-    cornerMm: lengthMm({ label: 'Corner radius', min: 0, max: 60, help: '6 or more is kind to the wrist.' }).default(6),
-    cleanUpMm: commonFields.cleanUp(0.25),
-    ...closingFields(0.5),
-    schools: schoolsField({ length: ['round', 'wrist-less-25'] }),
-  })
-  .refine((value) => value.gapMm < value.wristMm + value.easeMm - 20, {
-    path: ['gapMm'],
-    error: 'Gap inside: it leaves less than 20 mm of cuff; it must be smaller than the wrist',
-  })
-  .refine((value) => value.cornerMm <= value.endWidthMm / 2, {
-    path: ['cornerMm'],
-    error: 'Corner radius: it can be half the width at the ends at most',
-  })
+const input = () =>
+  z
+    .strictObject({
+      wristMm: lengthMm({ label: 'Round the wrist', min: 90, max: 300 }),
+      easeMm: lengthMm({ label: 'Ease', min: 0, max: 20, help: 'Added to the wrist; 0 sits close.' }).default(0),
+      gapMm: lengthMm({ label: 'Gap inside', min: 0, max: 80, help: '25 to 32 is usual.' }).default(28),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      widthMm: lengthMm({ label: 'Width in the middle', min: 3, max: 120 }).default(20),
+      endWidthMm: lengthMm({ label: 'Width at the ends', min: 2, max: 120, help: 'The same as the middle for a straight cuff.' }).default(
+        20,
+      ),
+      cornerMm: lengthMm({ label: 'Corner radius', min: 0, max: 60, help: '6 or more is kind to the wrist.' }).default(6),
+      cleanUpMm: commonFields.cleanUp(0.25),
+      ...closingFields(0.5),
+      schools: schoolsField({ length: ['round', 'wrist-less-25'] }),
+    })
+    .refine((value) => value.gapMm < value.wristMm + value.easeMm - 20, {
+      path: ['gapMm'],
+      error: 'Gap inside: it leaves less than 20 mm of cuff; it must be smaller than the wrist',
+    })
+    .refine((value) => value.cornerMm <= value.endWidthMm / 2, {
+      path: ['cornerMm'],
+      error: 'Corner radius: it can be half the width at the ends at most',
+    })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: School): number {

@@ -36,24 +36,25 @@ function pitchCircleMm({ borderMm, beadMm, seat }: Sized): number {
   return seat === 'inside' ? borderMm - beadMm : borderMm + beadMm
 }
 
-const input = z
-  .strictObject({
-    borderMm: lengthMm({ label: 'Border', min: 6, max: 120, help: 'Its diameter.' }),
-    beadMm: lengthMm({ label: 'Bead', min: 1, max: 30 }),
-    seat: choice('Beads sit', SEATS).default('inside'),
-    gapMm: lengthMm({ label: 'Between beads', min: 0, max: 20, help: '0 where they touch.' }).default(0),
-    rimMm: lengthMm({ label: 'Metal round the beads', min: 0.1, max: 10, help: 'Left outside them when the scallops are sawn.' }).default(
-      0.5,
-    ),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness('Backing'),
-    ...closingFields(0.05),
-    schools: schoolsField({ row: ['closed'] }),
-  })
-  .refine((value) => value.beadMm + value.gapMm <= 0.86 * pitchCircleMm(value), {
-    path: ['beadMm'],
-    error: 'Bead: fewer than three of this size go round such a border; it must be smaller, or the border larger',
-  })
+const input = () =>
+  z
+    .strictObject({
+      borderMm: lengthMm({ label: 'Border', min: 6, max: 120, help: 'Its diameter.' }),
+      beadMm: lengthMm({ label: 'Bead', min: 1, max: 30 }),
+      seat: choice('Beads sit', SEATS).default('inside'),
+      gapMm: lengthMm({ label: 'Between beads', min: 0, max: 20, help: '0 where they touch.' }).default(0),
+      rimMm: lengthMm({ label: 'Metal round the beads', min: 0.1, max: 10, help: 'Left outside them when the scallops are sawn.' }).default(
+        0.5,
+      ),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness('Backing'),
+      ...closingFields(0.05),
+      schools: schoolsField({ row: ['closed'] }),
+    })
+    .refine((value) => value.beadMm + value.gapMm <= 0.86 * pitchCircleMm(value), {
+      path: ['beadMm'],
+      error: 'Bead: fewer than three of this size go round such a border; it must be smaller, or the border larger',
+    })
 type Input = OutputOf<typeof input>
 
 function middles(count: number, pitchMm: number): Point[] {

@@ -5,23 +5,24 @@ import { commonFields } from '../../common/fields'
 import { planTwoShells } from '../../common/two-shells'
 import { defineForm, schoolsField } from '../../define-form'
 
-const input = z
-  .strictObject({
-    outsideMm: lengthMm({ label: 'Bead, outside', min: 2, max: 200 }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    holeMm: lengthMm({ label: 'Hole', min: 0, max: 20, help: 'Through both poles; 0 for one air hole only.' }).default(1),
-    trimMm: lengthMm({ label: 'Trim on the diameter', min: 0, max: 20, help: 'Sanded off until the halves meet.' }).default(0.6),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
-    schools: schoolsField({ blank: BLANK_SCHOOLS }),
-  })
-  .refine((value) => value.outsideMm > 3 * value.thicknessMm, {
-    path: ['thicknessMm'],
-    error: 'Thickness: it leaves no room inside the bead; it can be a third of the outside at most',
-  })
-  .refine((value) => value.holeMm < value.outsideMm / 2, { path: ['holeMm'], error: 'Hole: it must be smaller than half the bead' })
+const input = () =>
+  z
+    .strictObject({
+      outsideMm: lengthMm({ label: 'Bead, outside', min: 2, max: 200 }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      holeMm: lengthMm({ label: 'Hole', min: 0, max: 20, help: 'Through both poles; 0 for one air hole only.' }).default(1),
+      trimMm: lengthMm({ label: 'Trim on the diameter', min: 0, max: 20, help: 'Sanded off until the halves meet.' }).default(0.6),
+      roundUpMm: commonFields.roundUp(0.1),
+      allowanceMm: commonFields.allowance(),
+      qty: commonFields.qty(),
+      schools: schoolsField({ blank: BLANK_SCHOOLS }),
+    })
+    .refine((value) => value.outsideMm > 3 * value.thicknessMm, {
+      path: ['thicknessMm'],
+      error: 'Thickness: it leaves no room inside the bead; it can be a third of the outside at most',
+    })
+    .refine((value) => value.holeMm < value.outsideMm / 2, { path: ['holeMm'], error: 'Hole: it must be smaller than half the bead' })
 
 export const bead = defineForm({
   id: 'bead',

@@ -18,20 +18,21 @@ const CUT_TEXT = {
   cutter: { title: 'Disc cutter', why: 'Clean edge, no clean-up, but only in the sizes the cutter has.' },
 } as const
 
-const discInput = z
-  .strictObject({
-    diameterMm: lengthMm({ label: 'Diameter', min: 1, max: 500 }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    holeMm: lengthMm({ label: 'Hole', min: 0, max: 480, help: 'In the middle; 0 for none.' }).default(0),
-    cleanUpMm: commonFields.cleanUp(0.2),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    edge: choice('Edge', { square: 'Left square', rounded: 'Rounded over' }).default('square'),
-    qty: commonFields.qty(),
-    schools: schoolsField({ cut: CUT_SCHOOLS }),
-  })
-  .refine((input) => input.holeMm < input.diameterMm, { path: ['holeMm'], error: 'Hole: it is as large as the disc; it must be smaller' })
+const discInput = () =>
+  z
+    .strictObject({
+      diameterMm: lengthMm({ label: 'Diameter', min: 1, max: 500 }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      holeMm: lengthMm({ label: 'Hole', min: 0, max: 480, help: 'In the middle; 0 for none.' }).default(0),
+      cleanUpMm: commonFields.cleanUp(0.2),
+      roundUpMm: commonFields.roundUp(0.1),
+      allowanceMm: commonFields.allowance(),
+      edge: choice('Edge', { square: 'Left square', rounded: 'Rounded over' }).default('square'),
+      qty: commonFields.qty(),
+      schools: schoolsField({ cut: CUT_SCHOOLS }),
+    })
+    .refine((input) => input.holeMm < input.diameterMm, { path: ['holeMm'], error: 'Hole: it is as large as the disc; it must be smaller' })
 
 type Input = OutputOf<typeof discInput>
 

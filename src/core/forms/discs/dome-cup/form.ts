@@ -22,28 +22,29 @@ import {
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
-const input = z
-  .strictObject({
-    cupMm: lengthMm({ label: 'Cup of the block, across its sphere', min: 2, max: 120 }),
-    rimMm: lengthMm({ label: 'Dome wanted, across the rim', min: 1, max: 120, help: 'As wide as the cup is a half sphere.' }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    discMm: lengthMm({ label: 'Disc in hand', min: 1, max: 300, help: 'What dome would it give in this cup?' }).optional(),
-    ...closingFields(0.1),
-    schools: schoolsField({ blank: BLANK_SCHOOLS }),
-  })
-  .refine((value) => value.cupMm > 3 * value.thicknessMm, {
-    path: ['thicknessMm'],
-    error: 'Thickness: it does not go into this cup; a third of the cup at most',
-  })
-  .refine((value) => value.rimMm <= value.cupMm, {
-    path: ['rimMm'],
-    error: 'Dome wanted: a cup makes no dome wider than itself; take a larger cup',
-  })
-  .refine((value) => value.rimMm > 2 * value.thicknessMm, {
-    path: ['rimMm'],
-    error: 'Dome wanted: it must be wider than twice the thickness',
-  })
+const input = () =>
+  z
+    .strictObject({
+      cupMm: lengthMm({ label: 'Cup of the block, across its sphere', min: 2, max: 120 }),
+      rimMm: lengthMm({ label: 'Dome wanted, across the rim', min: 1, max: 120, help: 'As wide as the cup is a half sphere.' }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      discMm: lengthMm({ label: 'Disc in hand', min: 1, max: 300, help: 'What dome would it give in this cup?' }).optional(),
+      ...closingFields(0.1),
+      schools: schoolsField({ blank: BLANK_SCHOOLS }),
+    })
+    .refine((value) => value.cupMm > 3 * value.thicknessMm, {
+      path: ['thicknessMm'],
+      error: 'Thickness: it does not go into this cup; a third of the cup at most',
+    })
+    .refine((value) => value.rimMm <= value.cupMm, {
+      path: ['rimMm'],
+      error: 'Dome wanted: a cup makes no dome wider than itself; take a larger cup',
+    })
+    .refine((value) => value.rimMm > 2 * value.thicknessMm, {
+      path: ['rimMm'],
+      error: 'Dome wanted: it must be wider than twice the thickness',
+    })
 type Input = OutputOf<typeof input>
 
 /** The dome's middle of the metal: it lies against the cup with half its thickness inside. */

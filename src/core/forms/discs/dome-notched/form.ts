@@ -34,31 +34,32 @@ const FLAT_TEXTS = {
 } as const
 type Flat = keyof typeof FLAT_TEXTS
 
-const input = z
-  .strictObject({
-    widthMm: lengthMm({ label: 'Across the rim', min: 4, max: 300 }),
-    heightMm: lengthMm({ label: 'Dome height', min: 0.3, max: 150 }),
-    opening: choice('Opening', { window: 'Round window in the crown', notch: 'Notch in from the rim' }).default('window'),
-    openingMm: lengthMm({ label: 'Opening across, finished', min: 0.5, max: 250 }),
-    notchMm: lengthMm({ label: 'Notch deep, along the dome', min: 0.3, max: 150, help: 'From the rim towards the crown.' }).default(4),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    cleanUpMm: commonFields.cleanUp(0.25),
-    ...closingFields(0.1),
-    schools: schoolsField({ flat: ['equal-area', 'arc'] }),
-  })
-  .refine((value) => value.heightMm <= value.widthMm / 2, {
-    path: ['heightMm'],
-    error: 'Dome height: half the width at most; deeper has to be raised',
-  })
-  .refine((value) => value.heightMm > value.thicknessMm, {
-    path: ['thicknessMm'],
-    error: 'Thickness: it must be less than the dome is high',
-  })
-  .refine((value) => value.openingMm < 0.8 * value.widthMm, {
-    path: ['openingMm'],
-    error: 'Opening across: at most four fifths of the dome, or there is nothing left to form',
-  })
+const input = () =>
+  z
+    .strictObject({
+      widthMm: lengthMm({ label: 'Across the rim', min: 4, max: 300 }),
+      heightMm: lengthMm({ label: 'Dome height', min: 0.3, max: 150 }),
+      opening: choice('Opening', { window: 'Round window in the crown', notch: 'Notch in from the rim' }).default('window'),
+      openingMm: lengthMm({ label: 'Opening across, finished', min: 0.5, max: 250 }),
+      notchMm: lengthMm({ label: 'Notch deep, along the dome', min: 0.3, max: 150, help: 'From the rim towards the crown.' }).default(4),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      cleanUpMm: commonFields.cleanUp(0.25),
+      ...closingFields(0.1),
+      schools: schoolsField({ flat: ['equal-area', 'arc'] }),
+    })
+    .refine((value) => value.heightMm <= value.widthMm / 2, {
+      path: ['heightMm'],
+      error: 'Dome height: half the width at most; deeper has to be raised',
+    })
+    .refine((value) => value.heightMm > value.thicknessMm, {
+      path: ['thicknessMm'],
+      error: 'Thickness: it must be less than the dome is high',
+    })
+    .refine((value) => value.openingMm < 0.8 * value.widthMm, {
+      path: ['openingMm'],
+      error: 'Opening across: at most four fifths of the dome, or there is nothing left to form',
+    })
 type Input = OutputOf<typeof input>
 
 function capOf({ widthMm, heightMm, thicknessMm }: Input) {

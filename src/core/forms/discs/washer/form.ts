@@ -10,24 +10,25 @@ import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, onlySch
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
-const input = z
-  .strictObject({
-    outsideMm: lengthMm({ label: 'Outside', min: 2, max: 400 }),
-    windowMm: lengthMm({ label: 'Window', min: 0.5, max: 390 }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    cleanUpMm: commonFields.cleanUp(0.2),
-    ...closingFields(0.1),
-    schools: schoolsField({ cut: ['saw'] }),
-  })
-  .refine((value) => value.windowMm < value.outsideMm - 0.4, {
-    path: ['windowMm'],
-    error: 'Window: less than 0.2 mm of metal would stay round it; it must be smaller than the outside',
-  })
-  .refine((value) => value.windowMm > 2 * value.cleanUpMm, {
-    path: ['cleanUpMm'],
-    error: 'Clean-up a side: it is more than the window; it must be less than half of it',
-  })
+const input = () =>
+  z
+    .strictObject({
+      outsideMm: lengthMm({ label: 'Outside', min: 2, max: 400 }),
+      windowMm: lengthMm({ label: 'Window', min: 0.5, max: 390 }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      cleanUpMm: commonFields.cleanUp(0.2),
+      ...closingFields(0.1),
+      schools: schoolsField({ cut: ['saw'] }),
+    })
+    .refine((value) => value.windowMm < value.outsideMm - 0.4, {
+      path: ['windowMm'],
+      error: 'Window: less than 0.2 mm of metal would stay round it; it must be smaller than the outside',
+    })
+    .refine((value) => value.windowMm > 2 * value.cleanUpMm, {
+      path: ['cleanUpMm'],
+      error: 'Clean-up a side: it is more than the window; it must be less than half of it',
+    })
 type Input = OutputOf<typeof input>
 
 function planWasher(input: Input, bench: Bench): FormPlan {

@@ -19,30 +19,31 @@ const SHAPE_TEXTS = {
 } as const
 type Shape = keyof typeof SHAPE_TEXTS
 
-const input = z
-  .strictObject({
-    spanMm: lengthMm({ label: 'Between the feet', min: 2, max: 200, help: 'From bend to bend, middle of the metal.' }),
-    riseMm: lengthMm({ label: 'Rise', min: 0.2, max: 60, help: 'How far the middle of the bar stands over the middle of its feet.' }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    widthMm: lengthMm({ label: 'Width', min: 0.5, max: 60 }).default(4),
-    footMm: lengthMm({ label: 'Each foot', min: 0, max: 60 }).default(4),
-    radiusMm: lengthMm({ label: 'Bend radius inside', min: 0, max: 20, help: 'Of a bridge.' }).default(0.5),
-    ...closingFields(0.1),
-    schools: schoolsField({ shape: ['bridge', 'arch'] }),
-  })
-  .refine((value) => value.schools.shape !== 'bridge' || value.riseMm >= 2 * value.radiusMm + value.thicknessMm, {
-    path: ['riseMm'],
-    error: 'Rise: two bends need twice the bend radius and the thickness; a smaller radius, or an arch, rises less',
-  })
-  .refine((value) => value.schools.shape !== 'bridge' || value.spanMm >= 2 * value.radiusMm + value.thicknessMm, {
-    path: ['spanMm'],
-    error: 'Between the feet: two bends need twice the bend radius and the thickness',
-  })
-  .refine((value) => value.schools.shape !== 'arch' || value.riseMm <= value.spanMm / 2, {
-    path: ['riseMm'],
-    error: 'Rise: an arch rises half its span at most; higher is a bridge',
-  })
+const input = () =>
+  z
+    .strictObject({
+      spanMm: lengthMm({ label: 'Between the feet', min: 2, max: 200, help: 'From bend to bend, middle of the metal.' }),
+      riseMm: lengthMm({ label: 'Rise', min: 0.2, max: 60, help: 'How far the middle of the bar stands over the middle of its feet.' }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      widthMm: lengthMm({ label: 'Width', min: 0.5, max: 60 }).default(4),
+      footMm: lengthMm({ label: 'Each foot', min: 0, max: 60 }).default(4),
+      radiusMm: lengthMm({ label: 'Bend radius inside', min: 0, max: 20, help: 'Of a bridge.' }).default(0.5),
+      ...closingFields(0.1),
+      schools: schoolsField({ shape: ['bridge', 'arch'] }),
+    })
+    .refine((value) => value.schools.shape !== 'bridge' || value.riseMm >= 2 * value.radiusMm + value.thicknessMm, {
+      path: ['riseMm'],
+      error: 'Rise: two bends need twice the bend radius and the thickness; a smaller radius, or an arch, rises less',
+    })
+    .refine((value) => value.schools.shape !== 'bridge' || value.spanMm >= 2 * value.radiusMm + value.thicknessMm, {
+      path: ['spanMm'],
+      error: 'Between the feet: two bends need twice the bend radius and the thickness',
+    })
+    .refine((value) => value.schools.shape !== 'arch' || value.riseMm <= value.spanMm / 2, {
+      path: ['riseMm'],
+      error: 'Rise: an arch rises half its span at most; higher is a bridge',
+    })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Shape): number {

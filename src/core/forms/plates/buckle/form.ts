@@ -29,31 +29,32 @@ const BAR_TEXTS = {
   edge: { title: 'One window, heel bar', why: 'The strap folds round the back edge of the frame and the tongue with it.' },
 } as const
 
-const input = z
-  .strictObject({
-    strapMm: lengthMm({ label: 'Strap, wide', min: 5, max: 120 }),
-    easeMm: lengthMm({ label: 'Ease for the strap', min: 0, max: 6 }).default(1),
-    windowMm: lengthMm({ label: 'Window, strap way', min: 3, max: 120, help: 'The room along the strap: one of two with a middle bar.' }),
-    frameMm: lengthMm({ label: 'Frame, wide', min: 1, max: 40 }).default(5),
-    barMm: lengthMm({ label: 'Bar, wide', min: 1, max: 40 }).default(3.5),
-    cornerMm: lengthMm({ label: 'Corner radius, outside', min: 0, max: 60 }).default(4),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    tongueMm: lengthMm({ label: 'Tongue, wire', min: 0.8, max: 8 }).default(2.5),
-    restMm: lengthMm({
-      label: 'Tongue over the frame',
-      min: 0,
-      max: 20,
-      help: 'How far its tip lies past the inner edge of the frame.',
-    }).default(3),
-    cleanUpMm: commonFields.cleanUp(0.3),
-    ...closingFields(0.1),
-    schools: schoolsField({ bar: ['centre', 'edge'] }),
-  })
-  .refine((value) => value.restMm <= value.frameMm, {
-    path: ['restMm'],
-    error: 'Tongue over the frame: its tip would stand out past the frame; as wide as the frame at most',
-  })
+const input = () =>
+  z
+    .strictObject({
+      strapMm: lengthMm({ label: 'Strap, wide', min: 5, max: 120 }),
+      easeMm: lengthMm({ label: 'Ease for the strap', min: 0, max: 6 }).default(1),
+      windowMm: lengthMm({ label: 'Window, strap way', min: 3, max: 120, help: 'The room along the strap: one of two with a middle bar.' }),
+      frameMm: lengthMm({ label: 'Frame, wide', min: 1, max: 40 }).default(5),
+      barMm: lengthMm({ label: 'Bar, wide', min: 1, max: 40 }).default(3.5),
+      cornerMm: lengthMm({ label: 'Corner radius, outside', min: 0, max: 60 }).default(4),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      tongueMm: lengthMm({ label: 'Tongue, wire', min: 0.8, max: 8 }).default(2.5),
+      restMm: lengthMm({
+        label: 'Tongue over the frame',
+        min: 0,
+        max: 20,
+        help: 'How far its tip lies past the inner edge of the frame.',
+      }).default(3),
+      cleanUpMm: commonFields.cleanUp(0.3),
+      ...closingFields(0.1),
+      schools: schoolsField({ bar: ['centre', 'edge'] }),
+    })
+    .refine((value) => value.restMm <= value.frameMm, {
+      path: ['restMm'],
+      error: 'Tongue over the frame: its tip would stand out past the frame; as wide as the frame at most',
+    })
 type Input = OutputOf<typeof input>
 
 const barWidth = (input: Input, school: Input['schools']['bar']) => (school === 'centre' ? input.barMm : 0)

@@ -41,28 +41,29 @@ const DIE_TEXTS = {
 } as const
 type Die = keyof typeof DIE_TEXTS
 
-const input = z
-  .strictObject({
-    shape: choice('Impression', { oval: 'Oval or round', rectangle: 'Rectangle, rounded corners' }).default('oval'),
-    lengthMm: lengthMm({ label: 'Impression, long way', min: 2, max: 300 }),
-    widthMm: lengthMm({ label: 'Impression, short way', min: 2, max: 300 }),
-    depthMm: lengthMm({ label: 'Depth', min: 0, max: 60, help: '0 for a flat cut-out.' }).default(2),
-    marginMm: lengthMm({ label: 'Margin all round', min: 0, max: 60 }).default(5),
-    partCount: count({ label: 'Parts in one impression', min: 1, max: 24 }).default(1),
-    tabMm: lengthMm({ label: 'Tab left by the die', min: 0, max: 30 }).default(2),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    ...closingFields(0.5),
-    schools: schoolsField({ die: ['held', 'free', 'pancake'] }),
-  })
-  .refine((value) => value.widthMm <= value.lengthMm, {
-    path: ['widthMm'],
-    error: 'Impression, short way: it is longer than the long way; turn them round',
-  })
-  .refine((value) => value.depthMm <= value.widthMm / 2, {
-    path: ['depthMm'],
-    error: 'Depth: half the short way at most; deeper has to be raised or drawn',
-  })
+const input = () =>
+  z
+    .strictObject({
+      shape: choice('Impression', { oval: 'Oval or round', rectangle: 'Rectangle, rounded corners' }).default('oval'),
+      lengthMm: lengthMm({ label: 'Impression, long way', min: 2, max: 300 }),
+      widthMm: lengthMm({ label: 'Impression, short way', min: 2, max: 300 }),
+      depthMm: lengthMm({ label: 'Depth', min: 0, max: 60, help: '0 for a flat cut-out.' }).default(2),
+      marginMm: lengthMm({ label: 'Margin all round', min: 0, max: 60 }).default(5),
+      partCount: count({ label: 'Parts in one impression', min: 1, max: 24 }).default(1),
+      tabMm: lengthMm({ label: 'Tab left by the die', min: 0, max: 30 }).default(2),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      ...closingFields(0.5),
+      schools: schoolsField({ die: ['held', 'free', 'pancake'] }),
+    })
+    .refine((value) => value.widthMm <= value.lengthMm, {
+      path: ['widthMm'],
+      error: 'Impression, short way: it is longer than the long way; turn them round',
+    })
+    .refine((value) => value.depthMm <= value.widthMm / 2, {
+      path: ['depthMm'],
+      error: 'Depth: half the short way at most; deeper has to be raised or drawn',
+    })
 type Input = OutputOf<typeof input>
 
 /** The way over the form along its middle: an arc of the depth over the long way. */

@@ -29,16 +29,17 @@ const CUT_TEXTS = {
   none: { title: 'Left whole', why: 'The creases alone make the star: as many points as rays, stiffer and quicker.' },
 } as const
 
-const input = z.strictObject({
-  sheet: choice('Sheet', SHEETS).default('four'),
-  reachMm: lengthMm({ label: 'Reach of a ray', min: 4, max: 200, help: 'From the middle to its tip, before folding.' }),
-  alloy: commonFields.alloy(),
-  thicknessMm: commonFields.thickness(),
-  foldRatio: ratio({ label: 'Folded up by', min: 0, max: 0.9, help: 'Share of a full fold: 0.5 stands at half.' }).default(0.35),
-  cleanUpMm: commonFields.cleanUp(0.2),
-  ...closingFields(0.5),
-  schools: schoolsField({ cut: ['half', 'none'] }),
-})
+const input = () =>
+  z.strictObject({
+    sheet: choice('Sheet', SHEETS).default('four'),
+    reachMm: lengthMm({ label: 'Reach of a ray', min: 4, max: 200, help: 'From the middle to its tip, before folding.' }),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    foldRatio: ratio({ label: 'Folded up by', min: 0, max: 0.9, help: 'Share of a full fold: 0.5 stands at half.' }).default(0.35),
+    cleanUpMm: commonFields.cleanUp(0.2),
+    ...closingFields(0.5),
+    schools: schoolsField({ cut: ['half', 'none'] }),
+  })
 type Input = OutputOf<typeof input>
 
 const pointsOf = (input: Input, school: Input['schools']['cut']) => RAYS[input.sheet] * (school === 'half' ? 2 : 1)

@@ -35,27 +35,30 @@ const FOLD_TEXTS = {
 } as const
 type Fold = keyof typeof FOLD_TEXTS
 
-const input = z
-  .strictObject({
-    lengthInsideMm: lengthMm({ label: 'Box inside, long way', min: 2, max: 400 }),
-    widthInsideMm: lengthMm({ label: 'Box inside, short way', min: 2, max: 400 }),
-    heightMm: lengthMm({ label: 'Walls inside, high', min: 0.5, max: 150 }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    webRatio: ratio({ label: 'Left under the score', min: 0.05, max: 0.6, help: 'Share of the thickness: about a fifth.' }).default(0.2),
-    radiusMm: lengthMm({ label: 'Bend radius inside', min: 0, max: 20, help: 'Where it is bent, not scored.' }).default(0.8),
-    neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0.3, max: 0.5, help: '0.33 in a tight bend, 0.5 in a wide one.' }).default(0.4),
-    ...closingFields(0.1),
-    schools: schoolsField({ fold: ['scored', 'bent'] }),
-  })
-  .refine((value) => value.schools.fold !== 'bent' || value.heightMm > value.radiusMm, {
-    path: ['radiusMm'],
-    error: 'Bend radius inside: it must be less than the walls are high',
-  })
-  .refine((value) => value.schools.fold !== 'bent' || Math.min(value.lengthInsideMm, value.widthInsideMm) > 2 * value.radiusMm, {
-    path: ['radiusMm'],
-    error: 'Bend radius inside: two of them do not fit across the box',
-  })
+const input = () =>
+  z
+    .strictObject({
+      lengthInsideMm: lengthMm({ label: 'Box inside, long way', min: 2, max: 400 }),
+      widthInsideMm: lengthMm({ label: 'Box inside, short way', min: 2, max: 400 }),
+      heightMm: lengthMm({ label: 'Walls inside, high', min: 0.5, max: 150 }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      webRatio: ratio({ label: 'Left under the score', min: 0.05, max: 0.6, help: 'Share of the thickness: about a fifth.' }).default(0.2),
+      radiusMm: lengthMm({ label: 'Bend radius inside', min: 0, max: 20, help: 'Where it is bent, not scored.' }).default(0.8),
+      neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0.3, max: 0.5, help: '0.33 in a tight bend, 0.5 in a wide one.' }).default(
+        0.4,
+      ),
+      ...closingFields(0.1),
+      schools: schoolsField({ fold: ['scored', 'bent'] }),
+    })
+    .refine((value) => value.schools.fold !== 'bent' || value.heightMm > value.radiusMm, {
+      path: ['radiusMm'],
+      error: 'Bend radius inside: it must be less than the walls are high',
+    })
+    .refine((value) => value.schools.fold !== 'bent' || Math.min(value.lengthInsideMm, value.widthInsideMm) > 2 * value.radiusMm, {
+      path: ['radiusMm'],
+      error: 'Bend radius inside: two of them do not fit across the box',
+    })
 type Input = OutputOf<typeof input>
 
 /** Developed length over two walls and the bottom between them. */

@@ -36,32 +36,33 @@ const ROW_TEXTS = {
 } as const
 type Row = keyof typeof ROW_TEXTS
 
-const input = z
-  .strictObject({
-    holeMm: lengthMm({ label: 'Hole', min: 0.3, max: 20 }),
-    holeCount: count({ label: 'Holes', min: 1, max: 24 }).default(3),
-    webMm: lengthMm({ label: 'Metal between holes', min: 0.2, max: 60 }).default(1),
-    pitchMm: lengthMm({ label: 'Step from hole to hole', min: 0.5, max: 80, help: 'Where the row goes by even steps.' }).default(3),
-    edgeMm: lengthMm({ label: 'Metal at each end', min: 0, max: 60 }).default(1),
-    widthMm: lengthMm({ label: 'Strip, wide', min: 1, max: 120 }).default(6),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    postMm: lengthMm({ label: 'Post through it', min: 0, max: 20, help: 'The wire that must go through; 0 for none.' }).default(0),
-    nutMm: lengthMm({ label: 'Nut or head on it', min: 0, max: 40, help: 'What must not go through; 0 for none.' }).default(0),
-    roomMm: lengthMm({
-      label: 'Room for the row',
-      min: 0,
-      max: 400,
-      help: 'The lap or the end it has to fit on; 0 where it is free.',
-    }).default(0),
-    ...closingFields(0.1),
-    schools: schoolsField({ row: ['webs', 'pitch'] }),
-  })
-  .refine((value) => value.schools.row !== 'pitch' || value.pitchMm > value.holeMm, {
-    path: ['pitchMm'],
-    error: 'Step from hole to hole: the holes run into one another; it must be more than the hole',
-  })
-  .refine((value) => value.widthMm > value.holeMm, { path: ['widthMm'], error: 'Strip, wide: it is narrower than its holes' })
+const input = () =>
+  z
+    .strictObject({
+      holeMm: lengthMm({ label: 'Hole', min: 0.3, max: 20 }),
+      holeCount: count({ label: 'Holes', min: 1, max: 24 }).default(3),
+      webMm: lengthMm({ label: 'Metal between holes', min: 0.2, max: 60 }).default(1),
+      pitchMm: lengthMm({ label: 'Step from hole to hole', min: 0.5, max: 80, help: 'Where the row goes by even steps.' }).default(3),
+      edgeMm: lengthMm({ label: 'Metal at each end', min: 0, max: 60 }).default(1),
+      widthMm: lengthMm({ label: 'Strip, wide', min: 1, max: 120 }).default(6),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      postMm: lengthMm({ label: 'Post through it', min: 0, max: 20, help: 'The wire that must go through; 0 for none.' }).default(0),
+      nutMm: lengthMm({ label: 'Nut or head on it', min: 0, max: 40, help: 'What must not go through; 0 for none.' }).default(0),
+      roomMm: lengthMm({
+        label: 'Room for the row',
+        min: 0,
+        max: 400,
+        help: 'The lap or the end it has to fit on; 0 where it is free.',
+      }).default(0),
+      ...closingFields(0.1),
+      schools: schoolsField({ row: ['webs', 'pitch'] }),
+    })
+    .refine((value) => value.schools.row !== 'pitch' || value.pitchMm > value.holeMm, {
+      path: ['pitchMm'],
+      error: 'Step from hole to hole: the holes run into one another; it must be more than the hole',
+    })
+    .refine((value) => value.widthMm > value.holeMm, { path: ['widthMm'], error: 'Strip, wide: it is narrower than its holes' })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Row): number {

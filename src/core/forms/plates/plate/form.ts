@@ -16,38 +16,39 @@ import { defineForm, schoolsField } from '../../define-form'
 import { openingChecks, openingsOf, WINDOWS, windowOf } from './openings'
 import { PLATE_SHAPES, plateOutline } from './outlines'
 
-const input = z
-  .strictObject({
-    shape: choice('Shape', PLATE_SHAPES).default('rectangle'),
-    lengthMm: lengthMm({ label: 'Long way', min: 2, max: 500, help: 'Of a hexagon it follows from the short way.' }),
-    widthMm: lengthMm({ label: 'Short way', min: 2, max: 500, help: 'Across the flats for a hexagon, the chord for a fan.' }),
-    cornerMm: lengthMm({ label: 'Corner radius', min: 0, max: 200, help: 'Of a rectangle, a polygon or a free outline.' }).default(2),
-    sideCount: count({ label: 'Sides', min: 3, max: 24, help: 'Of a polygon.' }).default(5),
-    ...cornerFields,
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    holeMm: lengthMm({ label: 'Holes', min: 0, max: 60, help: '0 for none.' }).default(0),
-    holeCount: count({ label: 'How many holes', min: 1, max: 12 }).default(2),
-    holePitchMm: lengthMm({ label: 'Between hole centres', min: 0, max: 480, help: 'In a row along the middle.' }).default(20),
-    window: choice('Window', WINDOWS).default('none'),
-    windowLengthMm: lengthMm({ label: 'Window, long way', min: 0.5, max: 450, help: 'In the middle of the plate.' }).default(10),
-    windowWidthMm: lengthMm({ label: 'Window, short way', min: 0.5, max: 450 }).default(6),
-    cleanUpMm: commonFields.cleanUp(0.25),
-    ...closingFields(0.1),
-    schools: schoolsField({ cut: ['saw'] }),
-  })
-  .refine((value) => value.shape !== 'fan' || value.widthMm < 2 * value.lengthMm, {
-    path: ['widthMm'],
-    error: 'Short way: the chord of a fan must be less than twice its radius',
-  })
-  .refine((value) => value.shape !== 'hexagon' || value.lengthMm >= value.widthMm, {
-    path: ['lengthMm'],
-    error: 'Long way: a hexagon is longer across its points than across its flats; enter at least the short way',
-  })
-  .refine((value) => value.shape !== 'double-d' || value.widthMm < value.lengthMm, {
-    path: ['widthMm'],
-    error: 'Short way: the straight sides of a double D lie closer together than its circle is wide; enter less than the long way',
-  })
+const input = () =>
+  z
+    .strictObject({
+      shape: choice('Shape', PLATE_SHAPES).default('rectangle'),
+      lengthMm: lengthMm({ label: 'Long way', min: 2, max: 500, help: 'Of a hexagon it follows from the short way.' }),
+      widthMm: lengthMm({ label: 'Short way', min: 2, max: 500, help: 'Across the flats for a hexagon, the chord for a fan.' }),
+      cornerMm: lengthMm({ label: 'Corner radius', min: 0, max: 200, help: 'Of a rectangle, a polygon or a free outline.' }).default(2),
+      sideCount: count({ label: 'Sides', min: 3, max: 24, help: 'Of a polygon.' }).default(5),
+      ...cornerFields,
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      holeMm: lengthMm({ label: 'Holes', min: 0, max: 60, help: '0 for none.' }).default(0),
+      holeCount: count({ label: 'How many holes', min: 1, max: 12 }).default(2),
+      holePitchMm: lengthMm({ label: 'Between hole centres', min: 0, max: 480, help: 'In a row along the middle.' }).default(20),
+      window: choice('Window', WINDOWS).default('none'),
+      windowLengthMm: lengthMm({ label: 'Window, long way', min: 0.5, max: 450, help: 'In the middle of the plate.' }).default(10),
+      windowWidthMm: lengthMm({ label: 'Window, short way', min: 0.5, max: 450 }).default(6),
+      cleanUpMm: commonFields.cleanUp(0.25),
+      ...closingFields(0.1),
+      schools: schoolsField({ cut: ['saw'] }),
+    })
+    .refine((value) => value.shape !== 'fan' || value.widthMm < 2 * value.lengthMm, {
+      path: ['widthMm'],
+      error: 'Short way: the chord of a fan must be less than twice its radius',
+    })
+    .refine((value) => value.shape !== 'hexagon' || value.lengthMm >= value.widthMm, {
+      path: ['lengthMm'],
+      error: 'Long way: a hexagon is longer across its points than across its flats; enter at least the short way',
+    })
+    .refine((value) => value.shape !== 'double-d' || value.widthMm < value.lengthMm, {
+      path: ['widthMm'],
+      error: 'Short way: the straight sides of a double D lie closer together than its circle is wide; enter less than the long way',
+    })
 type Input = OutputOf<typeof input>
 
 function planPlate(input: Input, bench: Bench): FormPlan {

@@ -28,27 +28,30 @@ const SPLIT_TEXTS = {
 } as const
 type Split = keyof typeof SPLIT_TEXTS
 
-const input = z
-  .strictObject({
-    outsideMm: lengthMm({ label: 'Stamping, across', min: 4, max: 400 }),
-    insideMm: lengthMm({ label: 'Hole in it, across', min: 0, max: 380, help: '0 for a full disc.' }).default(0),
-    sectorCount: count({ label: 'Parts', min: 2, max: 48 }).default(4),
-    fanMm: lengthMm({ label: 'Fan, across its rim', min: 1, max: 400, help: 'The chord, where fans of one width are wanted.' }).default(12),
-    kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    cleanUpMm: commonFields.cleanUp(0.2),
-    ...closingFields(0.1),
-    schools: schoolsField({ split: ['equal', 'fans'] }),
-  })
-  .refine((value) => value.insideMm < value.outsideMm - 1, {
-    path: ['insideMm'],
-    error: 'Hole in it: no ring of metal stays; it must be a millimetre under the stamping',
-  })
-  .refine((value) => value.schools.split !== 'fans' || value.fanMm < value.outsideMm, {
-    path: ['fanMm'],
-    error: 'Fan: its chord must be less than the stamping is across',
-  })
+const input = () =>
+  z
+    .strictObject({
+      outsideMm: lengthMm({ label: 'Stamping, across', min: 4, max: 400 }),
+      insideMm: lengthMm({ label: 'Hole in it, across', min: 0, max: 380, help: '0 for a full disc.' }).default(0),
+      sectorCount: count({ label: 'Parts', min: 2, max: 48 }).default(4),
+      fanMm: lengthMm({ label: 'Fan, across its rim', min: 1, max: 400, help: 'The chord, where fans of one width are wanted.' }).default(
+        12,
+      ),
+      kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      cleanUpMm: commonFields.cleanUp(0.2),
+      ...closingFields(0.1),
+      schools: schoolsField({ split: ['equal', 'fans'] }),
+    })
+    .refine((value) => value.insideMm < value.outsideMm - 1, {
+      path: ['insideMm'],
+      error: 'Hole in it: no ring of metal stays; it must be a millimetre under the stamping',
+    })
+    .refine((value) => value.schools.split !== 'fans' || value.fanMm < value.outsideMm, {
+      path: ['fanMm'],
+      error: 'Fan: its chord must be less than the stamping is across',
+    })
 type Input = OutputOf<typeof input>
 
 /** Angle one fan takes at the rim with the kerf beside it, rad. */

@@ -30,31 +30,33 @@ const STRETCH_SHARE = 0.02
 /** A cut-out piece is marked this finely: rounding it up would take metal that cannot be put back. */
 const CUT_OUT_STEP_MM = 0.01
 
-const input = z
-  .strictObject({
-    nowMm: ringDiameterMm({ label: 'Size now', min: 8, max: 35, help: 'A ring size, or the inside diameter.' }),
-    wantedMm: ringDiameterMm({ label: 'Size wanted', min: 8, max: 35 }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    widthMm: lengthMm({ label: 'Width at the joint', min: 1, max: 40 }).default(3),
-    kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 1 }).default(0.25),
-    jointAllowanceMm: lengthMm({
-      label: 'Filing of the ends',
-      min: 0,
-      max: 3,
-      help: 'What you file off the ends together to close the joint.',
-    }).default(0.1),
-    ...closingFields(0.1),
-    schools: schoolsField({ way: ['middle'] }),
-  })
-  .refine(
-    (value) => value.wantedMm > value.nowMm || Math.PI * (value.nowMm - value.wantedMm) >= 2 * value.kerfMm + value.jointAllowanceMm + 0.1,
-    {
-      path: ['wantedMm'],
-      error:
-        'Size wanted: opening the joint and filing it takes as much already; it must be smaller by more than two saw cuts, or larger than now',
-    },
-  )
+const input = () =>
+  z
+    .strictObject({
+      nowMm: ringDiameterMm({ label: 'Size now', min: 8, max: 35, help: 'A ring size, or the inside diameter.' }),
+      wantedMm: ringDiameterMm({ label: 'Size wanted', min: 8, max: 35 }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      widthMm: lengthMm({ label: 'Width at the joint', min: 1, max: 40 }).default(3),
+      kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 1 }).default(0.25),
+      jointAllowanceMm: lengthMm({
+        label: 'Filing of the ends',
+        min: 0,
+        max: 3,
+        help: 'What you file off the ends together to close the joint.',
+      }).default(0.1),
+      ...closingFields(0.1),
+      schools: schoolsField({ way: ['middle'] }),
+    })
+    .refine(
+      (value) =>
+        value.wantedMm > value.nowMm || Math.PI * (value.nowMm - value.wantedMm) >= 2 * value.kerfMm + value.jointAllowanceMm + 0.1,
+      {
+        path: ['wantedMm'],
+        error:
+          'Size wanted: opening the joint and filing it takes as much already; it must be smaller by more than two saw cuts, or larger than now',
+      },
+    )
 type Input = OutputOf<typeof input>
 
 function pieceMm(log: WorkingLog, input: Input): number {

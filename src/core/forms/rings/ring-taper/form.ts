@@ -34,22 +34,23 @@ const FIT_TEXTS = {
 } as const
 type Fit = keyof typeof FIT_TEXTS
 
-const input = z
-  .strictObject({
-    insideDiameterMm: ringDiameterMm({ label: 'Size', min: 8, max: 35, help: 'US, UK or ISO size, or the inside diameter.' }),
-    frontMm: lengthMm({ label: 'Width in front', min: 1, max: 40 }),
-    backMm: lengthMm({ label: 'Width at the back', min: 0.8, max: 40 }),
-    taper: choice('Edge', { straight: 'Straight from front to back', swell: 'Swelling, a smooth curve' }).default('straight'),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
-    ...closingFields(0.5),
-    schools: schoolsField({ length: BAND_LENGTH_SCHOOLS, fit: ['wide-band', 'mean', 'as-measured'] }),
-  })
-  .refine((value) => value.backMm <= value.frontMm, {
-    path: ['backMm'],
-    error: 'Width at the back: it is wider than the front; turn them round',
-  })
+const input = () =>
+  z
+    .strictObject({
+      insideDiameterMm: ringDiameterMm({ label: 'Size', min: 8, max: 35, help: 'US, UK or ISO size, or the inside diameter.' }),
+      frontMm: lengthMm({ label: 'Width in front', min: 1, max: 40 }),
+      backMm: lengthMm({ label: 'Width at the back', min: 0.8, max: 40 }),
+      taper: choice('Edge', { straight: 'Straight from front to back', swell: 'Swelling, a smooth curve' }).default('straight'),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
+      ...closingFields(0.5),
+      schools: schoolsField({ length: BAND_LENGTH_SCHOOLS, fit: ['wide-band', 'mean', 'as-measured'] }),
+    })
+    .refine((value) => value.backMm <= value.frontMm, {
+      path: ['backMm'],
+      error: 'Width at the back: it is wider than the front; turn them round',
+    })
 type Input = OutputOf<typeof input>
 
 function fitOf({ frontMm, backMm }: Input, school: Fit, bench: Bench): number {

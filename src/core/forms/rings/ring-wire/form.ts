@@ -30,15 +30,16 @@ const LENGTH_TEXTS = {
   'half-height': { title: 'Half the height', why: 'Quick, and right for round and square; for half round it cuts a little long.' },
 } as const
 
-const input = z.strictObject({
-  insideDiameterMm: ringDiameterMm({ label: 'Size', min: 8, max: 35, help: 'A ring size, or the inside diameter.' }),
-  alloy: commonFields.alloy(),
-  profile: choice('Profile', PROFILES).default('half-round'),
-  thicknessMm: commonFields.thickness('Height'),
-  jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'What you file off the two ends together.' }).default(0),
-  ...closingFields(0.5),
-  schools: schoolsField({ length: ['centroid', 'half-height'] }),
-})
+const input = () =>
+  z.strictObject({
+    insideDiameterMm: ringDiameterMm({ label: 'Size', min: 8, max: 35, help: 'A ring size, or the inside diameter.' }),
+    alloy: commonFields.alloy(),
+    profile: choice('Profile', PROFILES).default('half-round'),
+    thicknessMm: commonFields.thickness('Height'),
+    jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'What you file off the two ends together.' }).default(0),
+    ...closingFields(0.5),
+    schools: schoolsField({ length: ['centroid', 'half-height'] }),
+  })
 type Input = OutputOf<typeof input>
 
 /** Height of the centroid over the inside of the ring, as a share of the section's height: 4/3π for a half round on its flat. */

@@ -27,16 +27,17 @@ import { defineForm, schoolsField } from '../../define-form'
 /** Metal that stays between a hole and an edge (common practice, no source). */
 const WEB_MM = 1
 
-const input = z.strictObject({
-  insideDiameterMm: ringDiameterMm({ label: 'Size', min: 8, max: 35, help: 'A ring size, or the inside diameter.' }),
-  alloy: commonFields.alloy(),
-  thicknessMm: commonFields.thickness(),
-  widthMm: lengthMm({ label: 'Width', min: 1, max: 40 }).default(6),
-  overlapMm: lengthMm({ label: 'Overlap', min: 0, max: 40, help: 'How far the outer end lies over the inner one.' }).default(5),
-  holeMm: lengthMm({ label: 'Rivet hole', min: 0, max: 10, help: 'Through both layers; 0 for none.' }).default(0),
-  ...closingFields(0.5),
-  schools: schoolsField({ length: ['spiral'] }),
-})
+const input = () =>
+  z.strictObject({
+    insideDiameterMm: ringDiameterMm({ label: 'Size', min: 8, max: 35, help: 'A ring size, or the inside diameter.' }),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    widthMm: lengthMm({ label: 'Width', min: 1, max: 40 }).default(6),
+    overlapMm: lengthMm({ label: 'Overlap', min: 0, max: 40, help: 'How far the outer end lies over the inner one.' }).default(5),
+    holeMm: lengthMm({ label: 'Rivet hole', min: 0, max: 10, help: 'Through both layers; 0 for none.' }).default(0),
+    ...closingFields(0.5),
+    schools: schoolsField({ length: ['spiral'] }),
+  })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input): number {

@@ -19,20 +19,21 @@ const BACK_TEXTS = {
 } as const
 type Back = keyof typeof BACK_TEXTS
 
-const input = z
-  .strictObject({
-    ballMm: lengthMm({ label: 'Ball', min: 0.6, max: 20 }),
-    thicknessMm: thicknessMm({ label: 'Wire', min: 0.3, max: 6 }),
-    alloy: commonFields.alloy(),
-    ...stackFields,
-    ...closingFields(0.1),
-    schools: schoolsField({ back: ['one-sheet', 'half-diameter', 'diameter-and-half'] }),
-  })
-  .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {
-    path: ['holeMm'],
-    error: 'Hole: it is smaller than the wire; it must be as large at least',
-  })
-  .refine((value) => value.ballMm > value.thicknessMm, { path: ['ballMm'], error: 'Ball: it must be larger than its wire' })
+const input = () =>
+  z
+    .strictObject({
+      ballMm: lengthMm({ label: 'Ball', min: 0.6, max: 20 }),
+      thicknessMm: thicknessMm({ label: 'Wire', min: 0.3, max: 6 }),
+      alloy: commonFields.alloy(),
+      ...stackFields,
+      ...closingFields(0.1),
+      schools: schoolsField({ back: ['one-sheet', 'half-diameter', 'diameter-and-half'] }),
+    })
+    .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {
+      path: ['holeMm'],
+      error: 'Hole: it is smaller than the wire; it must be as large at least',
+    })
+    .refine((value) => value.ballMm > value.thicknessMm, { path: ['ballMm'], error: 'Ball: it must be larger than its wire' })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Back): number {

@@ -24,29 +24,30 @@ const FILL_TEXTS = {
 } as const
 type Fill = keyof typeof FILL_TEXTS
 
-const input = z
-  .strictObject({
-    thicknessMm: thicknessMm({ label: 'Wire', min: 0.3, max: 6 }),
-    alloy: commonFields.alloy(),
-    ...stackFields,
-    seatMm: lengthMm({ label: 'Seat across', min: 0.4, max: 20, help: 'Where the cone meets the face.' }),
-    depthMm: lengthMm({ label: 'Seat deep', min: 0.1, max: 8 }).default(0.5),
-    filingMm: lengthMm({ label: 'To file flush', min: 0, max: 2 }).default(0.2),
-    ...closingFields(0.1),
-    schools: schoolsField({ fill: ['seats', 'one-seat'] }),
-  })
-  .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {
-    path: ['holeMm'],
-    error: 'Hole: it is smaller than the wire; it must be as large at least',
-  })
-  .refine((value) => value.seatMm >= value.holeMm, {
-    path: ['seatMm'],
-    error: 'Seat across: it is smaller than the hole; a seat opens wider than its hole',
-  })
-  .refine((value) => value.depthMm <= Math.min(value.upperMm, value.lowerMm), {
-    path: ['depthMm'],
-    error: 'Seat deep: it goes through its sheet; it can be as deep as the thinner sheet at most',
-  })
+const input = () =>
+  z
+    .strictObject({
+      thicknessMm: thicknessMm({ label: 'Wire', min: 0.3, max: 6 }),
+      alloy: commonFields.alloy(),
+      ...stackFields,
+      seatMm: lengthMm({ label: 'Seat across', min: 0.4, max: 20, help: 'Where the cone meets the face.' }),
+      depthMm: lengthMm({ label: 'Seat deep', min: 0.1, max: 8 }).default(0.5),
+      filingMm: lengthMm({ label: 'To file flush', min: 0, max: 2 }).default(0.2),
+      ...closingFields(0.1),
+      schools: schoolsField({ fill: ['seats', 'one-seat'] }),
+    })
+    .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {
+      path: ['holeMm'],
+      error: 'Hole: it is smaller than the wire; it must be as large at least',
+    })
+    .refine((value) => value.seatMm >= value.holeMm, {
+      path: ['seatMm'],
+      error: 'Seat across: it is smaller than the hole; a seat opens wider than its hole',
+    })
+    .refine((value) => value.depthMm <= Math.min(value.upperMm, value.lowerMm), {
+      path: ['depthMm'],
+      error: 'Seat deep: it goes through its sheet; it can be as deep as the thinner sheet at most',
+    })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Fill): number {

@@ -22,23 +22,24 @@ const FLARE_TEXTS = {
 } as const
 type Flare = keyof typeof FLARE_TEXTS
 
-const input = z
-  .strictObject({
-    tubeMm: lengthMm({ label: 'Tube, outside', min: 0.8, max: 12 }),
-    thicknessMm: thicknessMm({ label: 'Wall', min: 0.1, max: 3 }),
-    alloy: commonFields.alloy(),
-    ...stackFields,
-    ...closingFields(0.1),
-    schools: schoolsField({ flare: ['half-tube', 'one-millimetre', 'two-walls'] }),
-  })
-  .refine((value) => value.tubeMm > 2.2 * value.thicknessMm, {
-    path: ['thicknessMm'],
-    error: 'Wall: it leaves no bore; a little under half the tube at most',
-  })
-  .refine((value) => value.holeMm >= value.tubeMm - 0.02, {
-    path: ['holeMm'],
-    error: 'Hole: it is smaller than the tube; it must be as large at least',
-  })
+const input = () =>
+  z
+    .strictObject({
+      tubeMm: lengthMm({ label: 'Tube, outside', min: 0.8, max: 12 }),
+      thicknessMm: thicknessMm({ label: 'Wall', min: 0.1, max: 3 }),
+      alloy: commonFields.alloy(),
+      ...stackFields,
+      ...closingFields(0.1),
+      schools: schoolsField({ flare: ['half-tube', 'one-millimetre', 'two-walls'] }),
+    })
+    .refine((value) => value.tubeMm > 2.2 * value.thicknessMm, {
+      path: ['thicknessMm'],
+      error: 'Wall: it leaves no bore; a little under half the tube at most',
+    })
+    .refine((value) => value.holeMm >= value.tubeMm - 0.02, {
+      path: ['holeMm'],
+      error: 'Hole: it is smaller than the tube; it must be as large at least',
+    })
 type Input = OutputOf<typeof input>
 
 function flareOf({ tubeMm, thicknessMm: wall }: Input, school: Flare): number {

@@ -23,21 +23,22 @@ const SCHOOL_TEXTS = Object.fromEntries(
   ]),
 ) as Record<School, { title: string; why: string }>
 
-const input = z
-  .strictObject({
-    thicknessMm: thicknessMm({ label: 'Wire', min: 0.3, max: 6 }),
-    alloy: commonFields.alloy(),
-    ...stackFields,
-    headMm: lengthMm({ label: 'Head, thick', min: 0.1, max: 3, help: 'How flat the head is hammered.' }).default(0.5),
-    formedHeadCount: count({ label: 'Heads to form', min: 1, max: 2, help: '1 where the rivet has a head already.' }).default(2),
-    filingMm: lengthMm({ label: 'Filing of the ends', min: 0, max: 2 }).default(0.1),
-    ...closingFields(0.1),
-    schools: schoolsField({ head: SCHOOL_IDS }),
-  })
-  .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {
-    path: ['holeMm'],
-    error: 'Hole: it is smaller than the wire; it must be as large at least',
-  })
+const input = () =>
+  z
+    .strictObject({
+      thicknessMm: thicknessMm({ label: 'Wire', min: 0.3, max: 6 }),
+      alloy: commonFields.alloy(),
+      ...stackFields,
+      headMm: lengthMm({ label: 'Head, thick', min: 0.1, max: 3, help: 'How flat the head is hammered.' }).default(0.5),
+      formedHeadCount: count({ label: 'Heads to form', min: 1, max: 2, help: '1 where the rivet has a head already.' }).default(2),
+      filingMm: lengthMm({ label: 'Filing of the ends', min: 0, max: 2 }).default(0.1),
+      ...closingFields(0.1),
+      schools: schoolsField({ head: SCHOOL_IDS }),
+    })
+    .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {
+      path: ['holeMm'],
+      error: 'Hole: it is smaller than the wire; it must be as large at least',
+    })
 type Input = OutputOf<typeof input>
 
 /** What stands out for one head on a sheet, by a school. */

@@ -38,30 +38,31 @@ const EDGE_TEXTS = {
 } as const
 type Edge = keyof typeof EDGE_TEXTS
 
-const input = z
-  .strictObject({
-    shape: stoneShape(),
-    ...stoneFields,
-    wallMm: lengthMm({ label: 'Wall of the bezel', min: 0.1, max: 3 }).default(0.3),
-    borderMm: lengthMm({ label: 'Ledge outside the wall', min: 0, max: 30 }).default(1.5),
-    ledgeMm: lengthMm({
-      label: 'Ledge under the stone',
-      min: 0,
-      max: 60,
-      help: 'Left round the window; 0 leaves the back closed.',
-    }).default(0),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    cleanUpMm: commonFields.cleanUp(0.5),
-    ...closingFields(0.1),
-    schools: schoolsField({ edge: ['flush', 'ledge'] }),
-  })
-  .refine(notTurned, STONE_TURNED)
-  .refine(cornerFits, STONE_CORNER)
-  .refine((value) => value.ledgeMm === 0 || value.ledgeMm < value.stoneWidthMm / 2 - 0.5, {
-    path: ['ledgeMm'],
-    error: 'Ledge under the stone: no window stays; it must be half a millimetre under half the short way',
-  })
+const input = () =>
+  z
+    .strictObject({
+      shape: stoneShape(),
+      ...stoneFields,
+      wallMm: lengthMm({ label: 'Wall of the bezel', min: 0.1, max: 3 }).default(0.3),
+      borderMm: lengthMm({ label: 'Ledge outside the wall', min: 0, max: 30 }).default(1.5),
+      ledgeMm: lengthMm({
+        label: 'Ledge under the stone',
+        min: 0,
+        max: 60,
+        help: 'Left round the window; 0 leaves the back closed.',
+      }).default(0),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      cleanUpMm: commonFields.cleanUp(0.5),
+      ...closingFields(0.1),
+      schools: schoolsField({ edge: ['flush', 'ledge'] }),
+    })
+    .refine(notTurned, STONE_TURNED)
+    .refine(cornerFits, STONE_CORNER)
+    .refine((value) => value.ledgeMm === 0 || value.ledgeMm < value.stoneWidthMm / 2 - 0.5, {
+      path: ['ledgeMm'],
+      error: 'Ledge under the stone: no window stays; it must be half a millimetre under half the short way',
+    })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Edge): number {

@@ -38,22 +38,23 @@ const FOLD_TEXTS = {
 } as const
 type Fold = keyof typeof FOLD_TEXTS
 
-const input = z
-  .strictObject({
-    chainMm: lengthMm({ label: 'Room for the chain', min: 1, max: 30, help: 'Inside of the round; the clasp must pass too.' }),
-    dropMm: lengthMm({ label: 'Centre to foot', min: 1, max: 60, help: 'From the middle of the round down to where it is fixed.' }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    widthMm: lengthMm({ label: 'Width over the top', min: 0.5, max: 30 }).default(5),
-    footMm: lengthMm({ label: 'Width at the feet', min: 0.5, max: 30 }).default(2.5),
-    claspMm: lengthMm({ label: 'Clasp to pass', min: 0, max: 30, help: '0 where the chain is put on first.' }).default(0),
-    ...closingFields(0.1),
-    schools: schoolsField({ fold: ['drop', 'loop'] }),
-  })
-  .refine((value) => value.dropMm > (value.chainMm + value.thicknessMm) / 2, {
-    path: ['dropMm'],
-    error: 'Centre to foot: it must be more than half the room for the chain and half the thickness together',
-  })
+const input = () =>
+  z
+    .strictObject({
+      chainMm: lengthMm({ label: 'Room for the chain', min: 1, max: 30, help: 'Inside of the round; the clasp must pass too.' }),
+      dropMm: lengthMm({ label: 'Centre to foot', min: 1, max: 60, help: 'From the middle of the round down to where it is fixed.' }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      widthMm: lengthMm({ label: 'Width over the top', min: 0.5, max: 30 }).default(5),
+      footMm: lengthMm({ label: 'Width at the feet', min: 0.5, max: 30 }).default(2.5),
+      claspMm: lengthMm({ label: 'Clasp to pass', min: 0, max: 30, help: '0 where the chain is put on first.' }).default(0),
+      ...closingFields(0.1),
+      schools: schoolsField({ fold: ['drop', 'loop'] }),
+    })
+    .refine((value) => value.dropMm > (value.chainMm + value.thicknessMm) / 2, {
+      path: ['dropMm'],
+      error: 'Centre to foot: it must be more than half the room for the chain and half the thickness together',
+    })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Fold): number {

@@ -44,22 +44,23 @@ const REPEAT_TEXTS = {
 } as const
 type Repeat = keyof typeof REPEAT_TEXTS
 
-const input = z
-  .strictObject({
-    shape: stoneShape(),
-    ...stoneFields,
-    patternMm: lengthMm({ label: 'One repeat of the pattern', min: 0.3, max: 30, help: 'Along the gallery strip.' }),
-    galleryMm: lengthMm({ label: 'Gallery, high', min: 0.5, max: 30 }).default(3),
-    turnMm: lengthMm({ label: 'Stone turns in at', min: 0.1, max: 50 }).default(1.2),
-    bearingMm: lengthMm({ label: 'Bearing inside, from below', min: 0, max: 20, help: 'What the stone stands on.' }).default(1),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness('Wall'),
-    easeMm: lengthMm({ label: 'Ease on the size', min: 0, max: 1 }).default(0.05),
-    ...closingFields(0.1),
-    schools: schoolsField({ repeat: ['nearest', 'over', 'plain'] }),
-  })
-  .refine(notTurned, STONE_TURNED)
-  .refine(cornerFits, STONE_CORNER)
+const input = () =>
+  z
+    .strictObject({
+      shape: stoneShape(),
+      ...stoneFields,
+      patternMm: lengthMm({ label: 'One repeat of the pattern', min: 0.3, max: 30, help: 'Along the gallery strip.' }),
+      galleryMm: lengthMm({ label: 'Gallery, high', min: 0.5, max: 30 }).default(3),
+      turnMm: lengthMm({ label: 'Stone turns in at', min: 0.1, max: 50 }).default(1.2),
+      bearingMm: lengthMm({ label: 'Bearing inside, from below', min: 0, max: 20, help: 'What the stone stands on.' }).default(1),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness('Wall'),
+      easeMm: lengthMm({ label: 'Ease on the size', min: 0, max: 1 }).default(0.05),
+      ...closingFields(0.1),
+      schools: schoolsField({ repeat: ['nearest', 'over', 'plain'] }),
+    })
+    .refine(notTurned, STONE_TURNED)
+    .refine(cornerFits, STONE_CORNER)
 type Input = OutputOf<typeof input>
 
 function exactOf(log: WorkingLog, input: Input): number {

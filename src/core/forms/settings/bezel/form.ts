@@ -47,32 +47,33 @@ const LENGTH_TEXTS = {
 } as const
 type School = keyof typeof LENGTH_TEXTS
 
-const input = z
-  .strictObject({
-    shape: choice('Stone', SHAPES).default('oval'),
-    ...stoneFields,
-    roundMm: lengthMm({
-      label: 'Round the stone',
-      min: 6,
-      max: 500,
-      help: 'Measured by wrapping a strip; used for any other shape.',
-    }).default(40),
-    stoneHeightMm: lengthMm({ label: 'Stone, high', min: 0.5, max: 60 }).default(4),
-    turnMm: lengthMm({ label: 'Turns in at', min: 0.1, max: 50, help: 'Height where the stone begins to curve inward.' }).default(1.2),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness('Wall'),
-    easeMm: lengthMm({ label: 'Ease on the size', min: 0, max: 1, help: 'So that the stone drops in: 0 to 0.1.' }).default(0.05),
-    stepMm: lengthMm({
-      label: 'Bearing under the stone',
-      min: 0,
-      max: 20,
-      help: 'Added to the height for a stepped or gallery bezel.',
-    }).default(0),
-    ...closingFields(0.1),
-    schools: schoolsField({ length: ['outline', 'wrap-and-trim'] }),
-  })
-  .refine(notTurned, STONE_TURNED)
-  .refine(cornerFits, STONE_CORNER)
+const input = () =>
+  z
+    .strictObject({
+      shape: choice('Stone', SHAPES).default('oval'),
+      ...stoneFields,
+      roundMm: lengthMm({
+        label: 'Round the stone',
+        min: 6,
+        max: 500,
+        help: 'Measured by wrapping a strip; used for any other shape.',
+      }).default(40),
+      stoneHeightMm: lengthMm({ label: 'Stone, high', min: 0.5, max: 60 }).default(4),
+      turnMm: lengthMm({ label: 'Turns in at', min: 0.1, max: 50, help: 'Height where the stone begins to curve inward.' }).default(1.2),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness('Wall'),
+      easeMm: lengthMm({ label: 'Ease on the size', min: 0, max: 1, help: 'So that the stone drops in: 0 to 0.1.' }).default(0.05),
+      stepMm: lengthMm({
+        label: 'Bearing under the stone',
+        min: 0,
+        max: 20,
+        help: 'Added to the height for a stepped or gallery bezel.',
+      }).default(0),
+      ...closingFields(0.1),
+      schools: schoolsField({ length: ['outline', 'wrap-and-trim'] }),
+    })
+    .refine(notTurned, STONE_TURNED)
+    .refine(cornerFits, STONE_CORNER)
 type Input = OutputOf<typeof input>
 
 function roundOf(log: WorkingLog, input: Input): number {

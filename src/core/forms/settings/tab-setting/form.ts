@@ -43,44 +43,45 @@ const TAB_TEXTS = {
 } as const
 type School = keyof typeof TAB_TEXTS
 
-const input = z
-  .strictObject({
-    shape: choice('Stone', { ...STONE_SHAPES, free: 'Free, by its corners' }).default('oval'),
-    ...stoneFields,
-    ...cornerFields,
-    edgeMm: lengthMm({ label: 'Edge of the stone, high', min: 0.3, max: 30, help: 'Where the tab stands up beside it.' }),
-    slopeMm: lengthMm({
-      label: 'Thicker side, more',
-      min: 0,
-      max: 20,
-      help: 'How much higher the stone is on its thicker side; tabs there grow by it.',
-    }).default(0),
-    lapMm: lengthMm({ label: 'Lap over the stone', min: 0.3, max: 5 }).default(1.2),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    tabCount: count({ label: 'Tabs', min: 3, max: 16 }).default(4),
-    tabWidthMm: lengthMm({ label: 'Tab width', min: 0.8, max: 12 }).default(2.5),
-    bendRadiusMm: lengthMm({ label: 'Fold radius inside', min: 0, max: 3 }).default(0.2),
-    bailMm: lengthMm({
-      label: 'Bail loop, room for the chain',
-      min: 0,
-      max: 20,
-      help: 'A longer tab at the top, folded back; 0 for none.',
-    }).default(0),
-    windowMm: lengthMm({ label: 'Window behind the stone', min: 0, max: 100, help: 'Round, in the middle; 0 for none.' }).default(0),
-    ...closingFields(0.1),
-    schools: schoolsField({ tab: ['edge-lap-bend', 'edge-plus-2', 'edge-plus-3'] }),
-  })
-  .refine(notTurned, STONE_TURNED)
-  .refine(cornerFits, STONE_CORNER)
-  .refine((value) => value.tabWidthMm * value.tabCount < 0.8 * Math.PI * value.stoneWidthMm, {
-    path: ['tabWidthMm'],
-    error: 'Tab width: so many tabs of this width run into one another; fewer or narrower',
-  })
-  .refine((value) => value.windowMm < value.stoneWidthMm - 1, {
-    path: ['windowMm'],
-    error: 'Window behind the stone: less than 0.5 mm of ledge would stay; it must be smaller than the stone',
-  })
+const input = () =>
+  z
+    .strictObject({
+      shape: choice('Stone', { ...STONE_SHAPES, free: 'Free, by its corners' }).default('oval'),
+      ...stoneFields,
+      ...cornerFields,
+      edgeMm: lengthMm({ label: 'Edge of the stone, high', min: 0.3, max: 30, help: 'Where the tab stands up beside it.' }),
+      slopeMm: lengthMm({
+        label: 'Thicker side, more',
+        min: 0,
+        max: 20,
+        help: 'How much higher the stone is on its thicker side; tabs there grow by it.',
+      }).default(0),
+      lapMm: lengthMm({ label: 'Lap over the stone', min: 0.3, max: 5 }).default(1.2),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      tabCount: count({ label: 'Tabs', min: 3, max: 16 }).default(4),
+      tabWidthMm: lengthMm({ label: 'Tab width', min: 0.8, max: 12 }).default(2.5),
+      bendRadiusMm: lengthMm({ label: 'Fold radius inside', min: 0, max: 3 }).default(0.2),
+      bailMm: lengthMm({
+        label: 'Bail loop, room for the chain',
+        min: 0,
+        max: 20,
+        help: 'A longer tab at the top, folded back; 0 for none.',
+      }).default(0),
+      windowMm: lengthMm({ label: 'Window behind the stone', min: 0, max: 100, help: 'Round, in the middle; 0 for none.' }).default(0),
+      ...closingFields(0.1),
+      schools: schoolsField({ tab: ['edge-lap-bend', 'edge-plus-2', 'edge-plus-3'] }),
+    })
+    .refine(notTurned, STONE_TURNED)
+    .refine(cornerFits, STONE_CORNER)
+    .refine((value) => value.tabWidthMm * value.tabCount < 0.8 * Math.PI * value.stoneWidthMm, {
+      path: ['tabWidthMm'],
+      error: 'Tab width: so many tabs of this width run into one another; fewer or narrower',
+    })
+    .refine((value) => value.windowMm < value.stoneWidthMm - 1, {
+      path: ['windowMm'],
+      error: 'Window behind the stone: less than 0.5 mm of ledge would stay; it must be smaller than the stone',
+    })
 type Input = OutputOf<typeof input>
 
 function tabOf(log: WorkingLog, input: Input, school: School): number {

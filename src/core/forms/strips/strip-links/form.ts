@@ -27,26 +27,30 @@ const CUT_TEXTS = {
 } as const
 type School = keyof typeof CUT_TEXTS
 
-const input = z.strictObject({
-  linkMm: lengthMm({ label: 'Link, long', min: 2, max: 120 }),
-  widthMm: lengthMm({ label: 'Link, wide', min: 1, max: 60 }).default(5),
-  linkCount: count({ label: 'Links', min: 1, max: 500 }).default(12),
-  stripCount: count({ label: 'Strips', min: 1, max: 50, help: 'Over how many strips they are spread.' }).default(1),
-  alloy: commonFields.alloy(),
-  thicknessMm: commonFields.thickness(),
-  kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
-  growthMm: lengthMm({
-    label: 'Growth on rolling',
-    min: 0,
-    max: 200,
-    help: 'How much longer the strip has come out of the rolls before; cut shorter by it.',
-  }).default(0),
-  pitchMm: lengthMm({ label: 'Pitch when joined', min: 0, max: 150, help: 'From link to link in the chain; 0 if not known yet.' }).default(
-    0,
-  ),
-  ...closingFields(0.5),
-  schools: schoolsField({ cut: ['sawn', 'sheared'] }),
-})
+const input = () =>
+  z.strictObject({
+    linkMm: lengthMm({ label: 'Link, long', min: 2, max: 120 }),
+    widthMm: lengthMm({ label: 'Link, wide', min: 1, max: 60 }).default(5),
+    linkCount: count({ label: 'Links', min: 1, max: 500 }).default(12),
+    stripCount: count({ label: 'Strips', min: 1, max: 50, help: 'Over how many strips they are spread.' }).default(1),
+    alloy: commonFields.alloy(),
+    thicknessMm: commonFields.thickness(),
+    kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
+    growthMm: lengthMm({
+      label: 'Growth on rolling',
+      min: 0,
+      max: 200,
+      help: 'How much longer the strip has come out of the rolls before; cut shorter by it.',
+    }).default(0),
+    pitchMm: lengthMm({
+      label: 'Pitch when joined',
+      min: 0,
+      max: 150,
+      help: 'From link to link in the chain; 0 if not known yet.',
+    }).default(0),
+    ...closingFields(0.5),
+    schools: schoolsField({ cut: ['sawn', 'sheared'] }),
+  })
 type Input = OutputOf<typeof input>
 
 /** Links on the fullest strip: spread as evenly as they go. */

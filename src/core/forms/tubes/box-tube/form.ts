@@ -43,27 +43,28 @@ const BEND_TEXTS = {
 } as const
 type School = keyof typeof BEND_TEXTS
 
-const input = z
-  .strictObject({
-    acrossMm: lengthMm({ label: 'Outside, one way', min: 2, max: 300 }),
-    upMm: lengthMm({ label: 'Outside, other way', min: 2, max: 300 }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    widthMm: lengthMm({ label: 'Length of the tube', min: 1, max: 500 }).default(20),
-    bendRadiusMm: lengthMm({
-      label: 'Inside bend radius',
-      min: 0.05,
-      max: 40,
-      help: 'Of the corner; a score and fold takes no notice of it.',
-    }).default(0.5),
-    jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
-    ...closingFields(0.1),
-    schools: schoolsField({ bend: ['standard', 'middle', 'scored'] }),
-  })
-  .refine((value) => 2 * (value.bendRadiusMm + value.thicknessMm) <= Math.min(value.acrossMm, value.upMm), {
-    path: ['bendRadiusMm'],
-    error: 'Inside bend radius: two corners do not fit on the short side; it must be smaller',
-  })
+const input = () =>
+  z
+    .strictObject({
+      acrossMm: lengthMm({ label: 'Outside, one way', min: 2, max: 300 }),
+      upMm: lengthMm({ label: 'Outside, other way', min: 2, max: 300 }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      widthMm: lengthMm({ label: 'Length of the tube', min: 1, max: 500 }).default(20),
+      bendRadiusMm: lengthMm({
+        label: 'Inside bend radius',
+        min: 0.05,
+        max: 40,
+        help: 'Of the corner; a score and fold takes no notice of it.',
+      }).default(0.5),
+      jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
+      ...closingFields(0.1),
+      schools: schoolsField({ bend: ['standard', 'middle', 'scored'] }),
+    })
+    .refine((value) => 2 * (value.bendRadiusMm + value.thicknessMm) <= Math.min(value.acrossMm, value.upMm), {
+      path: ['bendRadiusMm'],
+      error: 'Inside bend radius: two corners do not fit on the short side; it must be smaller',
+    })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: School): number {

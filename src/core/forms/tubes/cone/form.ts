@@ -12,25 +12,26 @@ import { ringSolid, stripSection } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
-const input = z
-  .strictObject({
-    largeMm: lengthMm({ label: 'Large end, outside', min: 2, max: 300 }),
-    smallMm: lengthMm({ label: 'Small end, outside', min: 0, max: 300, help: '0 for a cone to a point.' }),
-    heightMm: lengthMm({ label: 'Height', min: 1, max: 300 }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'Added along one straight edge.' }).default(0),
-    ...closingFields(0.1),
-    schools: schoolsField({ cone: ['development'] }),
-  })
-  .refine((value) => value.smallMm <= value.largeMm, {
-    path: ['smallMm'],
-    error: 'Small end: it is larger than the large end; turn them round',
-  })
-  .refine((value) => value.largeMm > 1.5 * value.thicknessMm, {
-    path: ['thicknessMm'],
-    error: 'Thickness: it leaves no cone inside the large end; it must be thinner',
-  })
+const input = () =>
+  z
+    .strictObject({
+      largeMm: lengthMm({ label: 'Large end, outside', min: 2, max: 300 }),
+      smallMm: lengthMm({ label: 'Small end, outside', min: 0, max: 300, help: '0 for a cone to a point.' }),
+      heightMm: lengthMm({ label: 'Height', min: 1, max: 300 }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'Added along one straight edge.' }).default(0),
+      ...closingFields(0.1),
+      schools: schoolsField({ cone: ['development'] }),
+    })
+    .refine((value) => value.smallMm <= value.largeMm, {
+      path: ['smallMm'],
+      error: 'Small end: it is larger than the large end; turn them round',
+    })
+    .refine((value) => value.largeMm > 1.5 * value.thicknessMm, {
+      path: ['thicknessMm'],
+      error: 'Thickness: it leaves no cone inside the large end; it must be thinner',
+    })
 type Input = OutputOf<typeof input>
 
 interface Frustum {

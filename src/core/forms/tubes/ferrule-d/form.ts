@@ -29,28 +29,29 @@ const CURVE_TEXTS = {
 } as const
 type School = keyof typeof CURVE_TEXTS
 
-const input = z
-  .strictObject({
-    acrossMm: lengthMm({ label: 'Width, outside', min: 3, max: 120 }),
-    upMm: lengthMm({ label: 'Height, outside', min: 1, max: 80 }),
-    heightOf: choice('Height is of', { top: 'the curved top alone', whole: 'top and base together' }).default('whole'),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness('Top'),
-    baseMm: lengthMm({ label: 'Base, thick', min: 0.2, max: 6 }).default(1),
-    widthMm: lengthMm({ label: 'Length along', min: 1, max: 200 }).default(12),
-    standoffMm: lengthMm({ label: 'Base stands out', min: 0, max: 10, help: 'All round, filed back after soldering.' }).default(0.75),
-    trimMm: lengthMm({ label: 'Trim on the curve', min: 0, max: 10, help: 'Cut long and fitted.' }).default(0.5),
-    ...closingFields(0.1),
-    schools: schoolsField({ curve: ['arc', 'ellipse'] }),
-  })
-  .refine((value) => riseOf(value) > 0.2 && value.acrossMm > 2.5 * value.thicknessMm, {
-    path: ['upMm'],
-    error: 'Height, outside: it leaves no room over the base; it must be more than the base and the thickness',
-  })
-  .refine((value) => riseOf(value) <= (value.acrossMm - value.thicknessMm) / 2 + 1e-9, {
-    path: ['upMm'],
-    error: 'Height, outside: higher than half the width the sides would lean inward; make the width larger or the height smaller',
-  })
+const input = () =>
+  z
+    .strictObject({
+      acrossMm: lengthMm({ label: 'Width, outside', min: 3, max: 120 }),
+      upMm: lengthMm({ label: 'Height, outside', min: 1, max: 80 }),
+      heightOf: choice('Height is of', { top: 'the curved top alone', whole: 'top and base together' }).default('whole'),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness('Top'),
+      baseMm: lengthMm({ label: 'Base, thick', min: 0.2, max: 6 }).default(1),
+      widthMm: lengthMm({ label: 'Length along', min: 1, max: 200 }).default(12),
+      standoffMm: lengthMm({ label: 'Base stands out', min: 0, max: 10, help: 'All round, filed back after soldering.' }).default(0.75),
+      trimMm: lengthMm({ label: 'Trim on the curve', min: 0, max: 10, help: 'Cut long and fitted.' }).default(0.5),
+      ...closingFields(0.1),
+      schools: schoolsField({ curve: ['arc', 'ellipse'] }),
+    })
+    .refine((value) => riseOf(value) > 0.2 && value.acrossMm > 2.5 * value.thicknessMm, {
+      path: ['upMm'],
+      error: 'Height, outside: it leaves no room over the base; it must be more than the base and the thickness',
+    })
+    .refine((value) => riseOf(value) <= (value.acrossMm - value.thicknessMm) / 2 + 1e-9, {
+      path: ['upMm'],
+      error: 'Height, outside: higher than half the width the sides would lean inward; make the width larger or the height smaller',
+    })
 type Input = OutputOf<typeof input>
 
 interface Sized {

@@ -32,25 +32,26 @@ const LENGTH_TEXTS = {
 } as const
 type School = keyof typeof LENGTH_TEXTS
 
-const input = z
-  .strictObject({
-    outsideLongMm: lengthMm({ label: 'Outside, long way', min: 2, max: 200 }),
-    outsideShortMm: lengthMm({ label: 'Outside, short way', min: 1.5, max: 200 }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness('Wall'),
-    lengthMm: lengthMm({ label: 'Length of the tube', min: 0.5, max: 400 }).default(20),
-    jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
-    ...closingFields(0.1),
-    schools: schoolsField({ length: ['round-first', 'middle-ellipse'] }),
-  })
-  .refine((value) => value.outsideShortMm <= value.outsideLongMm, {
-    path: ['outsideShortMm'],
-    error: 'Outside, short way: it is longer than the long way; turn them round',
-  })
-  .refine((value) => value.outsideShortMm > 2.2 * value.thicknessMm, {
-    path: ['thicknessMm'],
-    error: 'Wall: it leaves no bore; a little under half the short way at most',
-  })
+const input = () =>
+  z
+    .strictObject({
+      outsideLongMm: lengthMm({ label: 'Outside, long way', min: 2, max: 200 }),
+      outsideShortMm: lengthMm({ label: 'Outside, short way', min: 1.5, max: 200 }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness('Wall'),
+      lengthMm: lengthMm({ label: 'Length of the tube', min: 0.5, max: 400 }).default(20),
+      jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
+      ...closingFields(0.1),
+      schools: schoolsField({ length: ['round-first', 'middle-ellipse'] }),
+    })
+    .refine((value) => value.outsideShortMm <= value.outsideLongMm, {
+      path: ['outsideShortMm'],
+      error: 'Outside, short way: it is longer than the long way; turn them round',
+    })
+    .refine((value) => value.outsideShortMm > 2.2 * value.thicknessMm, {
+      path: ['thicknessMm'],
+      error: 'Wall: it leaves no bore; a little under half the short way at most',
+    })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, { outsideLongMm, outsideShortMm, thicknessMm }: Input, school: School): number {

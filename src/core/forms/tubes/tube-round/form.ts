@@ -7,23 +7,24 @@ import { commonFields } from '../../common/fields'
 import { defineForm, schoolsField } from '../../define-form'
 
 /** In the order a smith measures: what it goes over or into, how long, the metal. */
-const input = z
-  .strictObject({
-    outsideDiameterMm: lengthMm({ label: 'Outside', min: 2, max: 200 }),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness('Wall'),
-    widthMm: lengthMm({ label: 'Length of the tube', min: 0.5, max: 300 }).default(20),
-    jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
-    neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0, max: 0.5, help: '0.5 is the middle of the metal.' }).default(0.5),
-    roundUpMm: commonFields.roundUp(0.1),
-    allowanceMm: commonFields.allowance(),
-    qty: commonFields.qty(),
-    schools: schoolsField({ length: BAND_LENGTH_SCHOOLS, pi: PI_SCHOOLS }),
-  })
-  .refine((value) => value.outsideDiameterMm > 2.2 * value.thicknessMm, {
-    path: ['thicknessMm'],
-    error: 'Wall: it leaves no bore; it can be a little under half the outside at most',
-  })
+const input = () =>
+  z
+    .strictObject({
+      outsideDiameterMm: lengthMm({ label: 'Outside', min: 2, max: 200 }),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness('Wall'),
+      widthMm: lengthMm({ label: 'Length of the tube', min: 0.5, max: 300 }).default(20),
+      jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
+      neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0, max: 0.5, help: '0.5 is the middle of the metal.' }).default(0.5),
+      roundUpMm: commonFields.roundUp(0.1),
+      allowanceMm: commonFields.allowance(),
+      qty: commonFields.qty(),
+      schools: schoolsField({ length: BAND_LENGTH_SCHOOLS, pi: PI_SCHOOLS }),
+    })
+    .refine((value) => value.outsideDiameterMm > 2.2 * value.thicknessMm, {
+      path: ['thicknessMm'],
+      error: 'Wall: it leaves no bore; it can be a little under half the outside at most',
+    })
 
 export const tubeRound = defineForm({
   id: 'tube-round',

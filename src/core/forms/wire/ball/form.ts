@@ -29,14 +29,15 @@ const LOSS_TEXTS = {
 } as const
 type School = keyof typeof LOSS_TEXTS
 
-const input = z.strictObject({
-  ballMm: lengthMm({ label: 'Ball', min: 0.5, max: 20 }),
-  alloy: commonFields.alloy(),
-  thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 8 }),
-  wireInHandMm: lengthMm({ label: 'Wire in hand', min: 0.5, max: 500, help: 'What ball would a piece of this length give?' }).optional(),
-  ...closingFields(0.1),
-  schools: schoolsField({ loss: ['mass', 'with-loss'] }),
-})
+const input = () =>
+  z.strictObject({
+    ballMm: lengthMm({ label: 'Ball', min: 0.5, max: 20 }),
+    alloy: commonFields.alloy(),
+    thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 8 }),
+    wireInHandMm: lengthMm({ label: 'Wire in hand', min: 0.5, max: 500, help: 'What ball would a piece of this length give?' }).optional(),
+    ...closingFields(0.1),
+    schools: schoolsField({ loss: ['mass', 'with-loss'] }),
+  })
 type Input = OutputOf<typeof input>
 
 const FACTOR: Readonly<Record<School, number>> = { mass: 1, 'with-loss': 1.04 }

@@ -32,18 +32,19 @@ const SECTION_TEXTS = {
 } as const
 type Section = keyof typeof SECTION_TEXTS
 
-const input = z.strictObject({
-  acrossMm: lengthMm({ label: 'Across what is bound', min: 1, max: 300 }),
-  throughMm: lengthMm({ label: 'Through it', min: 0.2, max: 300, help: 'The other way across.' }),
-  alloy: commonFields.alloy(),
-  thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 2 }),
-  turnCount: count({ label: 'Bindings', min: 1, max: 40 }).default(2),
-  kinkCount: count({ label: 'Kinks in each', min: 0, max: 8, help: 'Small Z bends that give when the metal grows.' }).default(2),
-  kinkMm: lengthMm({ label: 'Wire in a kink', min: 0, max: 20 }).default(3),
-  twistMm: lengthMm({ label: 'Each end, to twist', min: 5, max: 100 }).default(20),
-  ...closingFields(5),
-  schools: schoolsField({ section: ['block', 'round'] }),
-})
+const input = () =>
+  z.strictObject({
+    acrossMm: lengthMm({ label: 'Across what is bound', min: 1, max: 300 }),
+    throughMm: lengthMm({ label: 'Through it', min: 0.2, max: 300, help: 'The other way across.' }),
+    alloy: commonFields.alloy(),
+    thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 2 }),
+    turnCount: count({ label: 'Bindings', min: 1, max: 40 }).default(2),
+    kinkCount: count({ label: 'Kinks in each', min: 0, max: 8, help: 'Small Z bends that give when the metal grows.' }).default(2),
+    kinkMm: lengthMm({ label: 'Wire in a kink', min: 0, max: 20 }).default(3),
+    twistMm: lengthMm({ label: 'Each end, to twist', min: 5, max: 100 }).default(20),
+    ...closingFields(5),
+    schools: schoolsField({ section: ['block', 'round'] }),
+  })
 type Input = OutputOf<typeof input>
 
 function onceOf(log: WorkingLog, input: Input, school: Section): number {

@@ -34,16 +34,17 @@ const LONGER_TEXTS = {
 } as const
 type Longer = keyof typeof LONGER_TEXTS
 
-const input = z.strictObject({
-  thicknessMm: thicknessMm({ label: 'Round wire', min: 0.5, max: 8 }),
-  alloy: commonFields.alloy(),
-  profile: choice('Rolled to', PROFILES).default('half-round'),
-  borderMm: lengthMm({ label: 'Border, all round', min: 5, max: 2000, help: 'Along the edge it lies on.' }),
-  growthRatio: ratio({ label: 'Grows longer by', min: 0, max: 0.6, help: 'From a trial piece: 0.1 is a tenth.' }).default(0.1),
-  endsMm: lengthMm({ label: 'For the ends', min: 0, max: 60, help: 'Bruised by the rolls, cut off.' }).default(6),
-  ...closingFields(1),
-  schools: schoolsField({ longer: ['kept', 'drawn'] }),
-})
+const input = () =>
+  z.strictObject({
+    thicknessMm: thicknessMm({ label: 'Round wire', min: 0.5, max: 8 }),
+    alloy: commonFields.alloy(),
+    profile: choice('Rolled to', PROFILES).default('half-round'),
+    borderMm: lengthMm({ label: 'Border, all round', min: 5, max: 2000, help: 'Along the edge it lies on.' }),
+    growthRatio: ratio({ label: 'Grows longer by', min: 0, max: 0.6, help: 'From a trial piece: 0.1 is a tenth.' }).default(0.1),
+    endsMm: lengthMm({ label: 'For the ends', min: 0, max: 60, help: 'Bruised by the rolls, cut off.' }).default(6),
+    ...closingFields(1),
+    schools: schoolsField({ longer: ['kept', 'drawn'] }),
+  })
 type Input = OutputOf<typeof input>
 
 const growthOf = (input: Input, school: Longer) => (school === 'drawn' ? input.growthRatio : 0)

@@ -37,16 +37,17 @@ const END_TEXTS = {
 } as const
 type End = keyof typeof END_TEXTS
 
-const input = z.strictObject({
-  rodMm: lengthMm({ label: 'Rod for the bend', min: 2, max: 40, help: 'What the top is bent over.' }),
-  alloy: commonFields.alloy(),
-  thicknessMm: thicknessMm({ label: 'Wire', min: 0.4, max: 2 }),
-  tailMm: lengthMm({ label: 'Tail behind the ear', min: 3, max: 60 }).default(16),
-  frontMm: lengthMm({ label: 'Front leg', min: 0, max: 60, help: 'From the top bend down to the eye.' }).default(7),
-  endMm: lengthMm({ label: 'Eye inside, or ball', min: 0.8, max: 12 }).default(2.2),
-  ...closingFields(1),
-  schools: schoolsField({ end: ['eye', 'ball', 'wrapped'] }),
-})
+const input = () =>
+  z.strictObject({
+    rodMm: lengthMm({ label: 'Rod for the bend', min: 2, max: 40, help: 'What the top is bent over.' }),
+    alloy: commonFields.alloy(),
+    thicknessMm: thicknessMm({ label: 'Wire', min: 0.4, max: 2 }),
+    tailMm: lengthMm({ label: 'Tail behind the ear', min: 3, max: 60 }).default(16),
+    frontMm: lengthMm({ label: 'Front leg', min: 0, max: 60, help: 'From the top bend down to the eye.' }).default(7),
+    endMm: lengthMm({ label: 'Eye inside, or ball', min: 0.8, max: 12 }).default(2.2),
+    ...closingFields(1),
+    schools: schoolsField({ end: ['eye', 'ball', 'wrapped'] }),
+  })
 type Input = OutputOf<typeof input>
 
 function endMm(log: WorkingLog, { endMm: size, thicknessMm: wire }: Input, school: End): number {

@@ -28,17 +28,18 @@ const FORMULAS: Readonly<Record<Shape, string>> = {
   'bent-tongue': 's + π·(e + w)/4 + π·(h + w)/2 + k',
 }
 
-const input = z.strictObject({
-  hookMm: lengthMm({ label: 'Hook, inside', min: 1, max: 60 }),
-  eyeMm: lengthMm({ label: 'Small bend, inside', min: 0.5, max: 40 }),
-  alloy: commonFields.alloy(),
-  thicknessMm: thicknessMm({ label: 'Wire', min: 0.5, max: 6 }),
-  straightMm: lengthMm({ label: 'Straight between', min: 0, max: 100 }).default(4),
-  tipMm: lengthMm({ label: 'Tip after the hook', min: 0, max: 40 }).default(3),
-  ringMm: lengthMm({ label: 'Wire it hooks over', min: 0.3, max: 20, help: 'Must lie in the hook.' }).default(1.2),
-  ...closingFields(0.5),
-  schools: schoolsField({ shape: ['hook-and-eye', 's-hook', 'bent-tongue'] }),
-})
+const input = () =>
+  z.strictObject({
+    hookMm: lengthMm({ label: 'Hook, inside', min: 1, max: 60 }),
+    eyeMm: lengthMm({ label: 'Small bend, inside', min: 0.5, max: 40 }),
+    alloy: commonFields.alloy(),
+    thicknessMm: thicknessMm({ label: 'Wire', min: 0.5, max: 6 }),
+    straightMm: lengthMm({ label: 'Straight between', min: 0, max: 100 }).default(4),
+    tipMm: lengthMm({ label: 'Tip after the hook', min: 0, max: 40 }).default(3),
+    ringMm: lengthMm({ label: 'Wire it hooks over', min: 0.3, max: 20, help: 'Must lie in the hook.' }).default(1.2),
+    ...closingFields(0.5),
+    schools: schoolsField({ shape: ['hook-and-eye', 's-hook', 'bent-tongue'] }),
+  })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Shape): number {

@@ -33,20 +33,21 @@ const OVAL_TEXTS = {
 } as const
 type Oval = keyof typeof OVAL_TEXTS
 
-const input = z
-  .strictObject({
-    longMm: lengthMm({ label: 'Inside, long way', min: 1, max: 80 }),
-    shortMm: lengthMm({ label: 'Inside, short way', min: 0.6, max: 80 }),
-    alloy: commonFields.alloy(),
-    thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 6 }),
-    kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 1 }).default(0.25),
-    ...closingFields(0.1),
-    schools: schoolsField({ oval: ['slot', 'ellipse'] }),
-  })
-  .refine((value) => value.shortMm <= value.longMm, {
-    path: ['shortMm'],
-    error: 'Inside, short way: it is longer than the long way; turn them round',
-  })
+const input = () =>
+  z
+    .strictObject({
+      longMm: lengthMm({ label: 'Inside, long way', min: 1, max: 80 }),
+      shortMm: lengthMm({ label: 'Inside, short way', min: 0.6, max: 80 }),
+      alloy: commonFields.alloy(),
+      thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 6 }),
+      kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 1 }).default(0.25),
+      ...closingFields(0.1),
+      schools: schoolsField({ oval: ['slot', 'ellipse'] }),
+    })
+    .refine((value) => value.shortMm <= value.longMm, {
+      path: ['shortMm'],
+      error: 'Inside, short way: it is longer than the long way; turn them round',
+    })
 type Input = OutputOf<typeof input>
 
 function insideOf(log: WorkingLog, { longMm, shortMm }: Input, school: Oval): number {

@@ -27,17 +27,18 @@ const CUT_TEXTS = {
 } as const
 type School = keyof typeof CUT_TEXTS
 
-const input = z.strictObject({
-  insideMm: lengthMm({ label: 'Rod, inside of the ring', min: 0.8, max: 80 }),
-  alloy: commonFields.alloy(),
-  thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 8 }),
-  ringCount: count({ label: 'Rings in a set', min: 1, max: 5000 }).default(20),
-  spareCount: count({ label: 'Spare rings', min: 0, max: 500, help: 'For the ones that snap or melt.' }).default(2),
-  kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
-  gripMm: lengthMm({ label: 'Wire to hold', min: 0, max: 200, help: 'The two ends that the winding needs.' }).default(25),
-  ...closingFields(1),
-  schools: schoolsField({ cut: ['saw', 'snips'] }),
-})
+const input = () =>
+  z.strictObject({
+    insideMm: lengthMm({ label: 'Rod, inside of the ring', min: 0.8, max: 80 }),
+    alloy: commonFields.alloy(),
+    thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 8 }),
+    ringCount: count({ label: 'Rings in a set', min: 1, max: 5000 }).default(20),
+    spareCount: count({ label: 'Spare rings', min: 0, max: 500, help: 'For the ones that snap or melt.' }).default(2),
+    kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
+    gripMm: lengthMm({ label: 'Wire to hold', min: 0, max: 200, help: 'The two ends that the winding needs.' }).default(25),
+    ...closingFields(1),
+    schools: schoolsField({ cut: ['saw', 'snips'] }),
+  })
 type Input = OutputOf<typeof input>
 
 function eachOf(log: WorkingLog, input: Input): number {
