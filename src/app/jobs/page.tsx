@@ -1,3 +1,4 @@
+import { inLittle } from '@/core/drawing'
 import { ALLOYS } from '@/core/metals'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
@@ -24,7 +25,7 @@ export default function JobsPage() {
             quantity: piece.quantity,
             spares: piece.spares,
             form: piece.design.parts[0]?.form ?? '',
-            drawing: plan.ok ? (plan.result.drawing.views[0] ?? null) : null,
+            drawing: plan.ok && plan.result.drawing.views[0] ? inLittle(plan.result.drawing.views[0]) : null,
             colour: plan.ok ? ALLOYS[plan.temper.alloy].colour : null,
             alloy: plan.ok ? ALLOYS[plan.temper.alloy].title.toLowerCase() : '',
             thicknessMm: plan.ok ? plan.temper.thicknessMm : 0,

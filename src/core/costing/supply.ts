@@ -1,7 +1,7 @@
 import type { BlankSpec } from '../forms/contract'
 import { netAreaMm2 } from '../geometry/outline'
 import { boundsOf, type Outline } from '../geometry/point'
-import { type LayoutControl, packLayout } from '../layout/pack'
+import { type LayoutControl, placementsOf } from '../layout/pack'
 import type { LayoutItem, LayoutSheet } from '../layout/schema'
 import { ALLOYS, type AlloyId } from '../metals/alloys'
 import { massWith, type OwnFigures } from '../tables/figures'
@@ -124,7 +124,7 @@ function packed(blank: BlankSpec, qty: number, sheets: readonly LayoutSheet[], {
     items: [itemOf(blank, Math.min(qty, MOST_LAID))],
     sheets: [...sheets],
   }
-  return packLayout(input, control).placements
+  return placementsOf(input, control)
 }
 
 function isThickness(stock: StockPiece, blank: BlankSpec, within: number): boolean {

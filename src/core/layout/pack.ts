@@ -173,6 +173,16 @@ function summarise(
  * other outlines go against boxes. Sheets are used in order of `costRank`, then smallest first. Stops when told to, with what it has.
  */
 export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSolution {
+  const { opens, placements, iterations } = placeBlanks(input, control)
+  return summarise(input, opens, placements, control, iterations)
+}
+
+/** Where the blanks come to lie, without what stays of the sheets. */
+export function placementsOf(input: LayoutInput, control: LayoutControl): readonly Placement[] {
+  return placeBlanks(input, control).placements
+}
+
+function placeBlanks(input: LayoutInput, control: LayoutControl) {
   const opens = openSheets(input)
   const placements: Placement[] = []
   const limit = input.iterations ?? Infinity
@@ -180,7 +190,7 @@ export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSo
   const order = [...input.items].sort((a, b) => areaOf(b) - areaOf(a))
   for (const item of order) {
     for (let copy = 0; copy < item.qty; copy++) {
-      if (control.shouldStop() || iterations >= limit) return summarise(input, opens, placements, control, iterations)
+      if (control.shouldStop() || iterations >= limit) return { opens, placements, iterations }
       iterations++
       const home = opens
         .filter((open) => isSameMetal(item, open.sheet))
@@ -194,5 +204,5 @@ export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSo
       if (!home) break
     }
   }
-  return summarise(input, opens, placements, control, iterations)
+  return { opens, placements, iterations }
 }
