@@ -13,6 +13,9 @@ const VIEWS = [
   ['size-tabs', '/pieces/8'],
   ['size-rivet', '/pieces/9'],
   ['size-cone', '/pieces/12'],
+  ['size-buckle', '/pieces/15'],
+  ['round', '/pieces/2', 'In the round'],
+  ['compare', '/pieces/12/compare'],
   ['route', '/pieces/6/route'],
   ['record', '/pieces/2/record'],
   ['layout', '/layout/3'],
@@ -21,7 +24,6 @@ const VIEWS = [
   ['bench-step', '/bench/2'],
   ['book', '/book'],
   ['tables', '/tables?q=18'],
-  ['tables-rings', '/tables?q=US+9'],
   ['tool-wall', '/drawer/tools'],
   ['adviser', '/tables/advice/blade'],
 ]
@@ -49,8 +51,9 @@ mkdirSync(folder, { recursive: true })
 const browser = await chromium.launch(BROWSER)
 const only = process.argv.slice(2)
 const page = await browser.newPage({ viewport: { width: Number(process.env.WIDTH ?? 1280), height: Number(process.env.HEIGHT ?? 800) } })
-for (const [name, path] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
+for (const [name, path, press] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
   await page.goto(base + path, { waitUntil: 'load' })
+  if (press) await page.getByRole('button', { name: press }).click()
   await page.waitForTimeout(1800)
   await page.screenshot({ path: `${folder}/${name}.png` })
 }

@@ -2,7 +2,7 @@ import type { FormField } from '../forms/fields'
 import { findForm } from '../forms/registry'
 import { ALLOYS, type AlloyId } from '../metals/alloys'
 import { figureOf, type OwnFigures } from '../tables/figures'
-import { formatPlain } from '../units/format'
+import { formatMoney, formatPlain } from '../units/format'
 import type { PieceDesign, PiecePlan } from './plan-piece'
 import { walkTemper } from './temper'
 
@@ -49,17 +49,20 @@ function enteredRows(first: Compared, second: Compared): CompareRow[] {
   return rows.filter((row) => row.differs && row.label !== 'How many')
 }
 
-function numberRow(label: string, first: number, second: number, unit: string, digits: number): CompareRow {
-  const [one, two] = [formatPlain(first, digits), formatPlain(second, digits)]
-  const words = (text: string) => (unit === '' ? text : `${text} ${unit}`)
+function amountRow(label: string, first: number, second: number, write: (value: number) => string): CompareRow {
+  const [one, two] = [write(first), write(second)]
   const by = second - first
   return {
     label,
-    first: words(one),
-    second: words(two),
+    first: one,
+    second: two,
     differs: one !== two,
-    difference: one === two ? '' : `${by > 0 ? '+' : '−'} ${words(formatPlain(Math.abs(by), digits))}`,
+    difference: one === two ? '' : `${by > 0 ? '+' : '−'} ${write(Math.abs(by))}`,
   }
+}
+
+function numberRow(label: string, first: number, second: number, unit: string, digits: number): CompareRow {
+  return amountRow(label, first, second, (value) => `${formatPlain(value, digits)} ${unit}`.trim())
 }
 
 function textRow(label: string, first: string, second: string): CompareRow {
@@ -98,7 +101,7 @@ export function comparePieces(first: Compared, second: Compared, figures: OwnFig
       numberRow(`Mark the ${a.result.answer.name} at`, a.result.answer.markAt, b.result.answer.markAt, 'mm', 2),
       numberRow('Band of the answer', a.result.uncertainty.plusMinus, b.result.uncertainty.plusMinus, 'mm', 2),
       numberRow('Metal each', a.massG, b.massG, 'g', 2),
-      numberRow('Metal each, in your money', a.cost, b.cost, '', 2),
+      amountRow('Metal each, in your money', a.cost, b.cost, formatMoney),
       numberRow('Sheet each', a.sheetCm2, b.sheetCm2, 'cm²', 2),
       numberRow('Least temper left on the route', a.leastLeft, b.leastLeft, '%', 0),
       numberRow('Steps', a.steps, b.steps, '', 0),

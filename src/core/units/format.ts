@@ -36,6 +36,11 @@ export function formatPlain(value: number, digits = 4): string {
   return String(roundTo(value, digits))
 }
 
+/** A sum of money with its two places: "0.10". The currency is the workshop's own. */
+export function formatMoney(amount: number): string {
+  return amount.toFixed(2)
+}
+
 /** Millimetres with inches behind: "0.644 mm, 0.0254 in". */
 export function formatBoth(lengthMm: number): string {
   return `${formatPlain(lengthMm, 3)} mm, ${mmToInch(lengthMm).toFixed(4)} in`

@@ -16,5 +16,5 @@ export {
   thicknessMm,
   words,
 } from './fields'
-export { formatBoth, formatPlain, formatValue, roundTo } from './format'
+export { formatBoth, formatMoney, formatPlain, formatValue, roundTo } from './format'
 export { UNITS, type Unit } from './unit'

@@ -51,6 +51,9 @@ function Picture({ result, label, beside }: PictureProps) {
 
 const CELL = { py: 0.75, px: 1.5, borderBottom: `1px dotted ${PALETTE.hairline}`, textAlign: 'left' } as const
 
+/** Figures stand in the figure face, words in the reading face. */
+const faceOf = (text: string) => (/\d/.test(text) ? 'fig' : undefined)
+
 function Rows({ title, rows, empty }: { readonly title: string; readonly rows: readonly CompareRow[]; readonly empty: string }) {
   return (
     <>
@@ -73,10 +76,10 @@ function Rows({ title, rows, empty }: { readonly title: string; readonly rows: r
             <Box component="th" scope="row" sx={{ ...CELL, fontWeight: 500 }}>
               {row.label}
             </Box>
-            <Box component="td" className="fig" sx={CELL}>
+            <Box component="td" className={faceOf(row.first)} sx={CELL}>
               {row.first}
             </Box>
-            <Box component="td" className="fig" sx={{ ...CELL, fontWeight: row.differs ? 700 : 400 }}>
+            <Box component="td" className={faceOf(row.second)} sx={{ ...CELL, fontWeight: row.differs ? 700 : 400 }}>
               {row.second}
             </Box>
             <Box component="td" className="fig" sx={{ ...CELL, color: PALETTE.muted }}>
@@ -119,11 +122,11 @@ export function CompareStation({ piece, others, otherId, results, comparison }: 
     <Box sx={{ flex: 1, minHeight: 0, overflowY: 'auto', px: 2.25, pb: 2 }}>
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'repeat(2, minmax(0, 1fr))' }, gap: 2 }}>
         <Box>
-          <Typography sx={{ fontWeight: 700, fontSize: 17, pt: 1.5 }}>{piece.name}</Typography>
+          <Typography sx={{ fontWeight: 700, fontSize: 17, height: 48, display: 'flex', alignItems: 'center' }}>{piece.name}</Typography>
           {results ? <Picture result={results[0]} beside={results[1]} label={piece.name} /> : null}
         </Box>
         <Box>
-          <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, pt: 0.75 }}>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 48 }}>
             <ChoiceField
               label="Beside"
               value={String(otherId)}

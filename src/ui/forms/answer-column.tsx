@@ -5,7 +5,7 @@ import type { ReactNode } from 'react'
 import { metalCost } from '@/core/costing'
 import type { Check, FormResult } from '@/core/forms'
 import { SOURCES } from '@/core/sources'
-import { formatPlain, mmToInch } from '@/core/units'
+import { formatMoney, formatPlain, mmToInch } from '@/core/units'
 import { useWorkshop, type WorkshopView } from '../shared/workshop-context'
 import { FONTS, PALETTE } from '../theme/palette'
 
@@ -142,7 +142,7 @@ export function AnswerColumn({ result, record, supply }: AnswerColumnProps) {
         variant="body2"
         title="By weight, at the price of a gram under Tables, Figures of the bench"
       >
-        metal {formatPlain(costEach, 2)} each, {formatPlain(costEach * madeQty, 2)} in all, in your money
+        metal {formatMoney(costEach)} each, {formatMoney(costEach * madeQty)} in all, in your money
       </Typography>
       {record}
       {supply}

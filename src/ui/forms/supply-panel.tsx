@@ -2,7 +2,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Supply, ToBuy } from '@/core/costing'
 import { ALLOYS } from '@/core/metals'
-import { formatPlain } from '@/core/units'
+import { formatMoney, formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
 
 function sizeWords({ kind, lengthMm, widthMm, pieces }: ToBuy): string {
@@ -18,7 +18,7 @@ function metalWords({ kind, alloy, thicknessMm, widthMm }: ToBuy): string {
 
 function buyWords(buy: ToBuy): string {
   const temper = buy.temper === 'annealed' ? 'annealed' : 'half hard'
-  return `${metalWords(buy)}, ${temper}, ${sizeWords(buy)}: ${formatPlain(buy.massG, 1)} g, about ${formatPlain(buy.cost, 2)} in your money`
+  return `${metalWords(buy)}, ${temper}, ${sizeWords(buy)}: ${formatPlain(buy.massG, 1)} g, about ${formatMoney(buy.cost)} in your money`
 }
 
 function holds({ needed, covered, from }: Supply): string {
