@@ -1,11 +1,29 @@
 import type { Operation } from './contract'
 import { drill, file, saw } from './cutting'
 import { finish, pickle } from './finishing'
-import { anneal, solder } from './heat'
+import { anneal, melt, solder } from './heat'
+import { rivet, setStone } from './setting'
 import { bend, dap, planish, roll, stamp, trueUp } from './shaping'
 
 /** Every operation the route, the ribbon and the bench know. A new one is one definition and one entry here. */
-export const OPERATIONS = [saw, file, drill, anneal, bend, dap, planish, trueUp, roll, stamp, solder, pickle, finish] as const
+export const OPERATIONS = [
+  saw,
+  file,
+  drill,
+  anneal,
+  bend,
+  dap,
+  planish,
+  trueUp,
+  roll,
+  stamp,
+  solder,
+  melt,
+  pickle,
+  rivet,
+  setStone,
+  finish,
+] as const
 
 export type OperationId = (typeof OPERATIONS)[number]['id']
 

@@ -9,13 +9,27 @@ import { defineOperation, UNWORKED } from './contract'
 const COMPRESSION_WEIGHT = 0.6
 const HAMMER_WEIGHT = 0.8
 
-const ROUND_WORDS = {
-  say: 'Ends first, then the middle, with a rawhide or plastic mallet over the mandrel. Close it past the joint so that it springs shut.',
-  watch: 'If the joint gapes on one side, open it, file the ends square again and close it.',
-}
-const FOLD_WORDS = {
-  say: 'Smooth flat pliers on the line, a little each, the opposite one next. Once up to ninety degrees, not back and forth.',
-  watch: 'If a fold whitens or a crack starts at its corner, stop: anneal before it goes on, or cut a new one.',
+/** How it is bent: round a former and shut, over on a line, with pliers to a shape, or wound on a rod. */
+export const BEND_MANNERS = ['round', 'fold', 'shape', 'coil'] as const
+export type BendManner = (typeof BEND_MANNERS)[number]
+
+const BEND_WORDS: Readonly<Record<BendManner, { readonly say: string; readonly watch: string }>> = {
+  round: {
+    say: 'Ends first, then the middle, with a rawhide or plastic mallet over the mandrel. Close it past the joint so that it springs shut.',
+    watch: 'If the joint gapes on one side, open it, file the ends square again and close it.',
+  },
+  fold: {
+    say: 'Smooth flat pliers on the line, a little each, the opposite one next. Once up to ninety degrees, not back and forth.',
+    watch: 'If a fold whitens or a crack starts at its corner, stop: anneal before it goes on, or cut a new one.',
+  },
+  shape: {
+    say: 'Round pliers or a rod of the right size, a little at a time, and a touch past the mark: it springs back.',
+    watch: 'Marked jaws mark the metal, and it breaks where it is marked: smooth jaws, or tape round them.',
+  },
+  coil: {
+    say: 'Anneal, hold one end against the rod, and wind tight, each turn against the last.',
+    watch: 'If the coil rides up or springs off, it is too hard: anneal and wind it again.',
+  },
 }
 
 export const bend = defineOperation({
@@ -25,15 +39,19 @@ export const bend = defineOperation({
   together: false,
   handsOnS: 120,
   waitS: 0,
-  params: z.object({ insideRadiusMm: lengthMm({ label: 'Inside radius', min: 0, max: 1000 }), what: z.string().optional() }),
+  params: z.object({
+    insideRadiusMm: lengthMm({ label: 'Inside radius', min: 0, max: 1000 }),
+    manner: z.enum(BEND_MANNERS).default('round'),
+    what: z.string().optional(),
+  }),
   effect: ({ insideRadiusMm }, { thicknessMm, widthMm }) => {
     const strain = bendStrain(insideRadiusMm, thicknessMm, widthMm)
     return { elsewhere: UNWORKED, at: { outside: { strain, weight: 1 }, inside: { strain, weight: COMPRESSION_WEIGHT } } }
   },
-  words: ({ insideRadiusMm, what }) => ({
+  words: ({ insideRadiusMm, manner, what }) => ({
     title: `Bend ${what ?? 'it round'}`,
     facts: [{ label: 'Inside radius', value: `${formatPlain(insideRadiusMm, 2)} mm` }],
-    ...(what?.includes('tabs') ? FOLD_WORDS : ROUND_WORDS),
+    ...BEND_WORDS[manner],
   }),
 })
 

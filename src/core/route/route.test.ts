@@ -41,7 +41,7 @@ describe('the temper ribbon', () => {
     expect(walk.steps[1]?.workUsedFraction).toBeGreaterThan(0.05)
   })
   it('names a step it cannot read and leaves the metal alone', () => {
-    const walk = walkTemper({ ...base, steps: [{ op: 'melt' }, { op: 'roll', params: { fromMm: 1, toMm: 2 } }] })
+    const walk = walkTemper({ ...base, steps: [{ op: 'enchant' }, { op: 'roll', params: { fromMm: 1, toMm: 2 } }] })
     expect(walk.issues.map((issue) => issue.path)).toEqual(['steps.0', 'steps.1'])
   })
 })

@@ -1,6 +1,9 @@
 'use client'
 import { PALETTE } from '../theme/palette'
 
+/** Tools are light on the dark bench, so that they are told from the metal. */
+const STEEL = '#d3dedd'
+
 interface StepPictureProps {
   readonly op: string
   readonly params: Readonly<Record<string, unknown>>
@@ -65,8 +68,56 @@ function Edge({ metal, saw }: { readonly metal: string; readonly saw: boolean })
   return (
     <>
       <path d="M120 150h300" stroke={metal} strokeWidth={26} />
-      <path d={saw ? 'M330 40v150' : 'M300 70l130 60'} stroke="#d3dedd" strokeWidth={saw ? 5 : 16} strokeDasharray={saw ? '6 3' : 'none'} />
+      <path d={saw ? 'M330 40v150' : 'M300 70l130 60'} stroke={STEEL} strokeWidth={saw ? 5 : 16} strokeDasharray={saw ? '6 3' : 'none'} />
       <path d="M318 120v60" stroke={PALETTE.fireBench} strokeWidth={2} strokeDasharray="8 5" />
+    </>
+  )
+}
+
+function Rivet({ metal }: { readonly metal: string }) {
+  return (
+    <>
+      <path d="M150 190h240" stroke={PALETTE.petrolLine} strokeWidth={24} />
+      <path d="M170 138h200M170 162h200" stroke={metal} strokeWidth={20} opacity={0.75} />
+      <path d="M252 178c2-10 34-10 36 0zM252 122c2-22 34-22 36 0zM260 122h20v56h-20z" fill={metal} />
+      <path d="M238 30h64v36h-64z" fill={STEEL} />
+      <path d="M270 72v30M262 94l8 10 8-10" stroke={PALETTE.fireBench} strokeWidth={3} />
+    </>
+  )
+}
+
+function Stone({ metal, by }: { readonly metal: string; readonly by: unknown }) {
+  const wall = by === 'tabs' ? 'M190 178v-62l26-22M350 178v-62l-26-22' : 'M186 178v-58l16-14M354 178v-58l-16-14'
+  return (
+    <>
+      <path d="M140 190h260" stroke={PALETTE.petrolLine} strokeWidth={16} />
+      <path d="M204 172v-34c14-34 118-34 132 0v34z" fill={STEEL} opacity={0.55} />
+      <path d="M172 176h196" stroke={metal} strokeWidth={9} />
+      <path d={wall} stroke={metal} strokeWidth={8} strokeLinejoin="round" />
+      <path d="M168 84l18 16M372 84l-18 16" stroke={PALETTE.fireBench} strokeWidth={3} />
+    </>
+  )
+}
+
+function Fold({ metal }: { readonly metal: string }) {
+  return (
+    <>
+      <path d="M120 160h160V60" stroke={metal} strokeWidth={12} strokeLinejoin="round" />
+      <path d="M276 160h144" stroke={metal} strokeWidth={12} strokeDasharray="10 8" opacity={0.5} />
+      <path d="M140 136h118v-26H140M140 184h118v20H140" stroke={STEEL} strokeWidth={8} />
+      <path d="M392 132c-8-40-40-66-82-72" stroke={PALETTE.fireBench} strokeWidth={3} strokeDasharray="8 5" />
+    </>
+  )
+}
+
+function Drill({ metal }: { readonly metal: string }) {
+  return (
+    <>
+      <path d="M140 196h260" stroke={PALETTE.petrolLine} strokeWidth={20} />
+      <path d="M150 172h110M280 172h110" stroke={metal} strokeWidth={22} />
+      <path d="M260 24h20v118l-10 16-10-16z" fill={STEEL} />
+      <path d="M260 60l20 16M260 88l20 16M260 116l20 16" stroke={PALETTE.petrolLine} strokeWidth={5} />
+      <path d="M270 40v150" stroke={PALETTE.fireBench} strokeWidth={2} strokeDasharray="8 5" />
     </>
   )
 }
@@ -75,7 +126,11 @@ function Edge({ metal, saw }: { readonly metal: string; readonly saw: boolean })
 export function StepPicture({ op, params, metal }: StepPictureProps) {
   const pictures: Readonly<Record<string, React.ReactNode>> = {
     dap: <Dap params={params} metal={metal} />,
-    bend: <Band metal={metal} open />,
+    bend: params.manner === 'fold' ? <Fold metal={metal} /> : <Band metal={metal} open />,
+    drill: <Drill metal={metal} />,
+    rivet: <Rivet metal={metal} />,
+    'set-stone': <Stone metal={metal} by={params.by} />,
+    melt: <Heat metal={metal} />,
     'true-up': <Band metal={metal} open={false} />,
     anneal: <Heat metal={metal} />,
     solder: <Heat metal={metal} />,

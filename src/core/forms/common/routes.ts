@@ -1,3 +1,4 @@
+import type { BendManner } from '../../operations/shaping'
 import type { RouteStepSpec, Target } from '../contract'
 
 interface ClosedRoute {
@@ -6,16 +7,18 @@ interface ClosedRoute {
   readonly insideRadiusMm: number
   readonly on: string
   readonly target: Target
+  /** What is bent and how, where it is not a strip bent round. */
+  readonly bend?: { readonly what: string; readonly manner: BendManner }
 }
 
 /** The steps of anything bent round and soldered shut. */
-export function closedRoute({ what, cutMm, insideRadiusMm, on, target }: ClosedRoute): RouteStepSpec[] {
+export function closedRoute({ what, cutMm, insideRadiusMm, on, target, bend }: ClosedRoute): RouteStepSpec[] {
   const cut: Target = { dimension: 'cutLengthMm', label: 'Cut length', valueMm: cutMm, plusMinusMm: 0.25 }
   return [
     { op: 'saw', params: { what, cutMm: Math.min(2000, Math.max(0.5, cutMm)) }, target: cut },
     { op: 'file', params: { what: 'the ends square' } },
     { op: 'anneal', params: {} },
-    { op: 'bend', params: { insideRadiusMm: Math.min(1000, Math.max(0, insideRadiusMm)), what: 'it round' } },
+    { op: 'bend', params: { insideRadiusMm: Math.min(1000, Math.max(0, insideRadiusMm)), ...(bend ?? { what: 'it round' }) } },
     { op: 'solder', params: { solder: 'hard-75', what: 'the joint' } },
     { op: 'pickle', params: {} },
     { op: 'true-up', params: { on }, target },
@@ -24,11 +27,24 @@ export function closedRoute({ what, cutMm, insideRadiusMm, on, target }: ClosedR
   ]
 }
 
-/** The steps of anything bent once and left open. */
-export function openRoute({ what, cutMm, insideRadiusMm, on, target }: ClosedRoute): RouteStepSpec[] {
-  return closedRoute({ what, cutMm, insideRadiusMm, on, target }).filter(
-    (step) => step.op !== 'solder' && step.op !== 'pickle' && step.params.what !== 'the joint flush',
-  )
+/** The steps of a wall round a stone: shut, soldered to its plate with a solder that flows lower, finished, and the stone set last. */
+export function bezelRoute(route: ClosedRoute): RouteStepSpec[] {
+  const closed = closedRoute(route)
+  return [
+    ...closed.slice(0, -1),
+    { op: 'solder', params: { solder: 'medium-70', what: 'it to its plate' } },
+    { op: 'pickle', params: {} },
+    ...closed.slice(-1),
+    { op: 'set-stone', params: { by: 'bezel' } },
+  ]
+}
+
+/** The steps of anything bent once and left open: pickled before it is bent, for the mallet drives scale in. */
+export function openRoute(route: ClosedRoute): RouteStepSpec[] {
+  return closedRoute(route).flatMap((step) => {
+    if (step.op === 'solder' || step.op === 'pickle' || step.params.what === 'the joint flush') return []
+    return step.op === 'anneal' ? [step, { op: 'pickle', params: {} }] : [step]
+  })
 }
 
 /** The steps of a flat piece sawn to its outline. */

@@ -183,7 +183,14 @@ function planCuff(input: Input, bench: Bench): FormPlan {
         handles: [{ field: 'widthMm', label: 'width in the middle', at: [0, input.widthMm / 2], along: [0, 1], gain: 2 }],
       }),
     ],
-    route: openRoute({ what: 'the cuff', cutMm: answer.markAt, insideRadiusMm: worn / (2 * Math.PI), on: 'the oval mandrel', target }),
+    route: openRoute({
+      what: 'the cuff',
+      cutMm: answer.markAt,
+      insideRadiusMm: worn / (2 * Math.PI),
+      on: 'the oval mandrel',
+      bend: { what: 'it to the wrist', manner: 'round' },
+      target,
+    }),
     regions: ['outside', 'inside'],
     solids: bentSolid(
       [{ radiusMm: worn / (2 * Math.PI) + input.thicknessMm / 2, turnRad: (2 * Math.PI * (worn - input.gapMm)) / worn }],

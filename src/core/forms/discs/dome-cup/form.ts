@@ -157,6 +157,7 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
       { op: 'file', params: { what: 'the rim true' } },
       { op: 'anneal', params: {} },
+      { op: 'pickle', params: {} },
       { op: 'dap', params: { punchMm: Math.max(1, Math.min(120, nearest ?? punchMm)), discMm: Math.max(1, answer.markAt) }, target },
       { op: 'finish', params: {}, target },
     ],

@@ -200,6 +200,7 @@ function planNotched(input: Input, bench: Bench): FormPlan {
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
       { op: 'file', params: { what: 'the rim true' } },
       { op: 'anneal', params: {} },
+      { op: 'pickle', params: {} },
       {
         op: 'dap',
         params: { punchMm: Math.max(1, Math.min(120, 2 * capOf(input).radius - input.thicknessMm)), discMm: answer.markAt },

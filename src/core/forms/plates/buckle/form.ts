@@ -211,7 +211,7 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
       { op: 'drill', params: { diameterMm: 1 } },
       { op: 'saw', params: { what: school === 'centre' ? 'both windows, inside the line' : 'the window, inside the line' } },
       ...flatRoute('the rim', answer.markAt, target).slice(0, 2),
-      { op: 'bend', params: { insideRadiusMm: barMm / 2, what: 'the tongue round the bar' } },
+      { op: 'bend', params: { insideRadiusMm: barMm / 2, what: 'the tongue round the bar', manner: 'shape' } },
       { op: 'finish', params: {}, target },
     ],
     learns: { target, blankPerMm: 1 },

@@ -171,6 +171,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
     route: [
       { op: 'saw', params: { what: 'the blank', cutMm: Math.min(2000, answer.markAt) } },
       { op: 'anneal', params: {} },
+      { op: 'pickle', params: {} },
       { op: 'stamp', params: { depthMm: Math.min(2, Math.max(0.02, input.depthMm)), what: 'in the die' }, target },
       { op: 'saw', params: { what: school === 'pancake' ? 'the tab' : 'just outside the raised part' } },
       { op: 'finish', params: {} },

@@ -154,7 +154,7 @@ function planStar(input: Input, bench: Bench): FormPlan {
     route: [
       { op: 'saw', params: { what: 'the sheet', cutMm: Math.min(2000, answer.markAt) } },
       { op: 'anneal', params: {} },
-      { op: 'bend', params: { insideRadiusMm: input.thicknessMm / 2, what: 'all ridges, then all valleys' } },
+      { op: 'bend', params: { insideRadiusMm: input.thicknessMm / 2, what: 'all ridges, then all valleys', manner: 'fold' } },
       { op: 'anneal', params: {} },
       ...(school === 'half' ? [{ op: 'saw' as const, params: { what: 'the tips, on their ridges' } }] : []),
       { op: 'finish', params: {}, target },

@@ -197,7 +197,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
       { op: 'saw', params: { what: 'the cross, corners out', cutMm: Math.min(2000, answer.markAt) } },
       { op: 'file', params: { what: school === 'scored' ? 'the grooves at a right angle' : 'the edges square' } },
       { op: 'anneal', params: {} },
-      { op: 'bend', params: { insideRadiusMm: school === 'scored' ? 0 : input.radiusMm, what: 'the four walls up' } },
+      { op: 'bend', params: { insideRadiusMm: school === 'scored' ? 0 : input.radiusMm, what: 'the four walls up', manner: 'fold' } },
       { op: 'solder', params: { solder: 'hard-75', what: 'grooves and corners' } },
       { op: 'pickle', params: {} },
       { op: 'finish', params: {}, target },

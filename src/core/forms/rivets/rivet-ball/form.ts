@@ -145,10 +145,10 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
     views: [{ ...side, shapes: [...side.shapes, region(circleOutline(r).map(([x, y]) => [x, y + grip + r] as const))] }],
     route: [
       { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, Math.max(0.5, answer.markAt)) } },
-      { op: 'anneal', params: {} },
+      { op: 'melt', params: { what: 'the ball on one end' } },
       { op: 'pickle', params: {} },
       { op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } },
-      { op: 'planish', params: { thinnedFraction: 0.3, what: 'the back head, ball in a hollow' }, target },
+      { op: 'rivet', params: { thinnedFraction: 0.3, what: 'the back head, ball in a hollow' }, target },
       { op: 'finish', params: {}, target },
     ],
     solids: stackSolid(input, [

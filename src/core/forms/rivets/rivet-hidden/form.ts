@@ -168,7 +168,7 @@ function planHidden(input: Input, bench: Bench): FormPlan {
       { op: 'drill', params: { diameterMm: Math.min(20, input.seatMm) } },
       { op: 'anneal', params: {} },
       { op: 'saw', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },
-      { op: 'planish', params: { thinnedFraction: 0.3, what: 'the wire into both seats' }, target },
+      { op: 'rivet', params: { thinnedFraction: 0.3, what: 'the wire into both seats' }, target },
       { op: 'file', params: { what: 'both ends flush' } },
       { op: 'finish', params: {}, target },
     ],

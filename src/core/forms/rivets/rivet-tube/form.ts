@@ -156,7 +156,7 @@ function planTubeRivet(input: Input, bench: Bench): FormPlan {
       { op: 'saw', params: { what: 'the tube, in a tube holder', cutMm: Math.max(0.5, answer.markAt) } },
       { op: 'anneal', params: {} },
       { op: 'file', params: { what: 'its ends flat' } },
-      { op: 'planish', params: { thinnedFraction: 0.15, what: 'both rims over, a little each side' }, target },
+      { op: 'rivet', params: { thinnedFraction: 0.15, what: 'both rims over, a little each side' }, target },
       { op: 'finish', params: {}, target },
     ],
     solids: stackSolid(input, [

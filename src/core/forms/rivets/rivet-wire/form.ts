@@ -194,7 +194,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
       { op: 'anneal', params: {} },
       { op: 'saw', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },
       { op: 'file', params: { what: 'its ends flat' } },
-      { op: 'planish', params: { thinnedFraction: 0.3, what: 'the heads, a little each side' }, target },
+      { op: 'rivet', params: { thinnedFraction: 0.3, what: 'both heads, a little each side' }, target },
       { op: 'finish', params: {}, target },
     ],
     solids: stackSolid(input, headedProfile(input, grip, headMm)),

@@ -19,7 +19,7 @@ import {
   stroke,
   view,
 } from '../../common/plan-kit'
-import { closedRoute } from '../../common/routes'
+import { bezelRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
 import { cornerFits, notTurned, roundStoneMm, STONE_CORNER, STONE_TURNED, stoneFields, stoneOutline, stoneShape } from '../../common/stone'
 import type { FormPlan } from '../../contract'
@@ -182,7 +182,7 @@ function planGallery(input: Input, bench: Bench): FormPlan {
         ],
       },
     ],
-    route: closedRoute({
+    route: bezelRoute({
       what: 'the gallery',
       cutMm: answer.markAt,
       insideRadiusMm: input.stoneWidthMm / 2,

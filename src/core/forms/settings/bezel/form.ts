@@ -18,7 +18,7 @@ import {
   stripView,
   view,
 } from '../../common/plan-kit'
-import { closedRoute } from '../../common/routes'
+import { bezelRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
 import {
   cornerFits,
@@ -192,7 +192,7 @@ function planBezel(input: Input, bench: Bench): FormPlan {
       settingView(input),
       stripView(answer.markAt, heightMm, { length: `cut ${formatPlain(answer.markAt, 2)}`, width: `${formatPlain(heightMm, 2)} high` }),
     ],
-    route: closedRoute({
+    route: bezelRoute({
       what: 'the strip',
       cutMm: answer.markAt,
       insideRadiusMm: Math.max(0.5, input.stoneWidthMm / 2),

@@ -192,6 +192,7 @@ function planLoop(input: Input, bench: Bench): FormPlan {
       cutMm: answer.markAt,
       insideRadiusMm: Math.max(0.2, input.radiusMm),
       on: 'a block of two leathers',
+      bend: { what: 'its four corners', manner: 'fold' },
       target,
     }).filter((step) => input.schools.join === 'butt' || (step.op !== 'solder' && step.op !== 'pickle')),
     regions: ['outside', 'inside'],

@@ -185,6 +185,7 @@ function planFerrule(input: Input, bench: Bench): FormPlan {
       cutMm: answer.markAt,
       insideRadiusMm: Math.max(0.5, input.acrossMm / 2),
       on: 'the form',
+      bend: { what: 'the top over the form', manner: 'shape' },
       target,
     }),
     regions: ['outside', 'inside'],

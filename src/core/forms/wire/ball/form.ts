@@ -119,6 +119,7 @@ function planBall(input: Input, bench: Bench): FormPlan {
     ],
     route: [
       { op: 'saw', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },
+      { op: 'melt', params: { what: 'it into a ball' } },
       { op: 'pickle', params: {} },
       { op: 'finish', params: {}, target },
     ],

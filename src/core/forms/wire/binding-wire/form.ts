@@ -134,7 +134,7 @@ function planBinding(input: Input, bench: Bench): FormPlan {
     ],
     route: [
       { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, answer.markAt) } },
-      { op: 'bend', params: { insideRadiusMm: 0.5, what: 'the kinks and twist the ends' }, target },
+      { op: 'bend', params: { insideRadiusMm: 0.5, what: 'the kinks and twist the ends', manner: 'shape' }, target },
     ],
     solids: aroundSolid(
       setOffMm(school === 'block' ? roundedRectangle(2 * a, 2 * b, 0.2) : ellipseOutline(a, b), input.thicknessMm / 2),

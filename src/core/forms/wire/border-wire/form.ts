@@ -146,7 +146,11 @@ function planBorder(input: Input, bench: Bench): FormPlan {
       { op: 'anneal', params: {} },
       { op: 'roll', params: { fromMm: input.thicknessMm, toMm: Math.min(input.thicknessMm, high) } },
       { op: 'anneal', params: {} },
-      { op: 'bend', params: { insideRadiusMm: Math.min(1000, input.borderMm / (2 * Math.PI)), what: 'it round the edge' }, target },
+      {
+        op: 'bend',
+        params: { insideRadiusMm: Math.min(1000, input.borderMm / (2 * Math.PI)), what: 'it round the edge', manner: 'shape' },
+        target,
+      },
       { op: 'finish', params: {}, target },
     ],
     solids: bentSolid([{ straightMm: input.borderMm }], sectionOutline(input.profile, wide, high)),

@@ -153,11 +153,11 @@ function planJumpOval(input: Input, bench: Bench): FormPlan {
     ],
     route: [
       { op: 'anneal', params: {} },
-      { op: 'bend', params: { insideRadiusMm: Math.min(1000, rodMm / 2), what: 'the coil on its rod' } },
+      { op: 'bend', params: { insideRadiusMm: Math.min(1000, rodMm / 2), what: 'the coil on its rod', manner: 'coil' } },
       { op: 'saw', params: { what: 'down the coil' } },
       { op: 'solder', params: { solder: 'hard-75', what: 'the seam' } },
       { op: 'pickle', params: {} },
-      { op: 'bend', params: { insideRadiusMm: b, what: 'it oval at the plier mark' }, target },
+      { op: 'bend', params: { insideRadiusMm: b, what: 'it oval at the plier mark', manner: 'shape' }, target },
       { op: 'finish', params: {}, target },
     ],
     regions: ['outside', 'inside'],

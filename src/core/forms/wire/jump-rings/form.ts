@@ -166,7 +166,7 @@ function planJumpRings(input: Input, bench: Bench): FormPlan {
     ],
     route: [
       { op: 'anneal', params: {} },
-      { op: 'bend', params: { insideRadiusMm: input.insideMm / 2, what: 'the coil on its rod' } },
+      { op: 'bend', params: { insideRadiusMm: input.insideMm / 2, what: 'the coil on its rod', manner: 'coil' } },
       { op: 'saw', params: { what: input.schools.cut === 'saw' ? 'down the coil' : 'the rings apart with cutters' } },
       { op: 'finish', params: {}, target },
     ],

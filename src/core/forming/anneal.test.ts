@@ -1,0 +1,112 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { ALLOY_IDS, ALLOYS, type AlloyId } from '../metals/alloys'
+import { anneal, halfSofteningS } from './anneal'
+import { flowStressMPa } from './flow'
+
+const alloys = fc.constantFrom(...ALLOY_IDS)
+const worked = fc.double({ min: 0.06, max: 1.4, noNaN: true })
+const heats = fc.double({ min: 100, max: 780, noNaN: true })
+const times = fc.double({ min: 1, max: 3600, noNaN: true })
+const GRAIN = 0.025
+
+function softened(id: AlloyId, strain: number, tempC: number, timeS: number): number {
+  return anneal(ALLOYS[id], { strain, tempC, timeS, grainMm: GRAIN }).softenedFraction
+}
+
+describe('half softening (estimates, low)', () => {
+  it.each([
+    ['fine-silver', 150],
+    ['sterling-925', 330],
+    ['copper-c110', 215],
+    ['red-brass-c230', 300],
+    ['yellow-brass-c260', 300],
+    ['nickel-silver-c752', 430],
+  ] as [AlloyId, number][])('%s rolled to half is half soft after an hour at %i °C', (id, tempC) => {
+    expect(halfSofteningS(ALLOYS[id], tempC, 0.8)).toBeCloseTo(3600, 6)
+    expect(softened(id, 0.8, tempC, 3600)).toBeCloseTo(0.5, 6)
+  })
+  it('follows Arrhenius: ln of the time against 1/T is a straight line of slope Q/R (closed form)', () => {
+    for (const id of ALLOY_IDS) {
+      const [t1, t2] = [500, 600]
+      const fall = Math.log(halfSofteningS(ALLOYS[id], t1, 0.5) / halfSofteningS(ALLOYS[id], t2, 0.5))
+      const perKelvin = 1 / (t1 + 273.15) - 1 / (t2 + 273.15)
+      expect((fall / perKelvin) * 8.31446e-3).toBeCloseTo(ALLOYS[id].softeningKJPerMol, 3)
+    }
+  })
+  it('twice the work is a quarter of the time', () =>
+    fc.assert(
+      fc.property(alloys, worked, heats, (id, strain, tempC) => {
+        expect(halfSofteningS(ALLOYS[id], tempC, strain) / halfSofteningS(ALLOYS[id], tempC, 2 * strain)).toBeCloseTo(4, 9)
+      }),
+    ))
+})
+
+describe('an anneal', () => {
+  it('softens more when hotter, longer or worked harder, and never beyond all of it', () =>
+    fc.assert(
+      fc.property(alloys, worked, heats, times, (id, strain, tempC, timeS) => {
+        const here = softened(id, strain, tempC, timeS)
+        expect(here).toBeGreaterThanOrEqual(0)
+        expect(here).toBeLessThanOrEqual(1)
+        expect(softened(id, strain, tempC + 20, timeS)).toBeGreaterThanOrEqual(here)
+        expect(softened(id, strain, tempC, timeS * 1.5)).toBeGreaterThanOrEqual(here)
+        expect(softened(id, strain * 1.2, tempC, timeS)).toBeGreaterThanOrEqual(here - 1e-12)
+      }),
+    ))
+  it('leaves the strain whose flow stress is what it left of the hardening (mixture rule, by its own inverse)', () =>
+    fc.assert(
+      fc.property(alloys, worked, heats, times, (id, strain, tempC, timeS) => {
+        const alloy = ALLOYS[id]
+        const after = anneal(alloy, { strain, tempC, timeS, grainMm: GRAIN })
+        const soft = flowStressMPa(alloy, 0)
+        const left = (flowStressMPa(alloy, after.strain) - soft) / (flowStressMPa(alloy, strain) - soft)
+        expect(left).toBeCloseTo(1 - after.softenedFraction, 6)
+        expect(after.strain).toBeLessThanOrEqual(strain + 1e-9)
+      }),
+    ))
+  it('does nothing below two hundredths of strain, and all it can from five', () => {
+    for (const id of ALLOY_IDS) {
+      expect(softened(id, 0.019, 700, 600)).toBe(0)
+      expect(softened(id, 0.035, 700, 3600)).toBeCloseTo(0.5, 2)
+      expect(softened(id, 0.051, 700, 36000)).toBeGreaterThan(0.99)
+    }
+  })
+  it('at its own torch target softens every alloy worked by half a strain in half a minute', () => {
+    for (const id of ALLOY_IDS) expect(softened(id, 0.5, ALLOYS[id].torchTargetC, 30)).toBeGreaterThan(0.95)
+  })
+  it('of silver or copper has its torch target within the annealing range, and that below melting', () => {
+    for (const id of ALLOY_IDS) {
+      const { annealLowC, annealHighC, torchTargetC, solidusC, liquidusC } = ALLOYS[id]
+      expect(torchTargetC).toBeGreaterThanOrEqual(annealLowC)
+      expect(torchTargetC).toBeLessThanOrEqual(annealHighC)
+      expect(annealHighC).toBeLessThan(solidusC)
+      expect(solidusC).toBeLessThanOrEqual(liquidusC)
+    }
+  })
+})
+
+describe('grain', () => {
+  const brass = ALLOYS['yellow-brass-c260']
+  const grain = (tempC: number, timeS: number, strain = 0.8) => anneal(brass, { strain, tempC, timeS, grainMm: GRAIN }).grainMm
+  it.each([
+    [750, 60, 0.033],
+    [750, 600, 0.07],
+    [800, 300, 0.074],
+    [600, 3600, 0.045],
+  ])('of yellow brass after %i °C for %i s is %f mm (fitted to one handbook point, medium)', (tempC, timeS, mm) =>
+    expect(grain(tempC, timeS)).toBeCloseTo(mm, 3),
+  )
+  it('starts the finer the harder the metal was worked', () => expect(grain(480, 60, 1.2)).toBeLessThan(grain(480, 60, 0.3)))
+  it('of sterling does not grow below 745 °C, and does above', () => {
+    const at = (tempC: number) => anneal(ALLOYS['sterling-925'], { strain: 0.8, tempC, timeS: 600, grainMm: GRAIN }).grainMm
+    expect(at(740)).toBeCloseTo(0.01, 9)
+    expect(at(760)).toBeGreaterThan(0.03)
+  })
+  it('comes coarse from metal lightly worked and then annealed', () => {
+    const coarse = (strain: number) => anneal(brass, { strain, tempC: 650, timeS: 600, grainMm: GRAIN }).coarse
+    expect(coarse(0.06)).toBe(true)
+    expect(coarse(0.3)).toBe(false)
+    expect(coarse(0.01)).toBe(false)
+  })
+})

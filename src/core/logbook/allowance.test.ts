@@ -1,0 +1,101 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { type GrowthReading, growthOf, ownAllowance } from './allowance'
+
+const growths = fc.array(fc.double({ min: -0.6, max: 0.6, noNaN: true }), { minLength: 3, maxLength: 12 })
+const at = (values: readonly number[], thicknessMm = 1): GrowthReading[] => values.map((growthMm) => ({ growthMm, thicknessMm }))
+
+/**
+ * The same belief summed over a grid, by another route than the closed form: a level of −1 to 1 and a slope of −1.5 to 1.5 with
+ * their priors, weighed by how well they explain the readings.
+ */
+function believed(readings: readonly GrowthReading[], thicknessMm: number) {
+  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
+  const centre = mean(readings.map((reading) => reading.thicknessMm))
+  const level = mean(readings.map((reading) => reading.growthMm))
+  const squares = readings.reduce((sum, reading) => sum + (reading.growthMm - level) ** 2, 0)
+  const noise = (squares + 3 * 0.15 ** 2) / (readings.length - 1 + 3)
+  let [weight, first, second] = [0, 0, 0]
+  for (let a = -1; a <= 1; a += 0.01) {
+    for (let b = -1.5; b <= 1.5; b += 0.02) {
+      const misfit = readings.reduce((sum, reading) => sum + (reading.growthMm - a - b * (reading.thicknessMm - centre)) ** 2, 0)
+      const w = Math.exp(-misfit / (2 * noise) - a ** 2 / (2 * 0.15 ** 2) - b ** 2 / (2 * 0.3 ** 2))
+      const value = a + b * (thicknessMm - centre)
+      weight += w
+      first += w * value
+      second += w * value ** 2
+    }
+  }
+  return { value: first / weight, sd: Math.sqrt(second / weight - (first / weight) ** 2) }
+}
+
+describe('the own allowance against a belief summed over a grid', () => {
+  it.each([
+    ['three even readings', at([0.18, 0.2, 0.22]), 1],
+    ['five uneven ones', at([0.3, -0.1, 0.25, 0.05, 0.4]), 1],
+    ['two thicknesses, asked between them', [...at([0.1, 0.12, 0.14], 0.8), ...at([0.3, 0.28, 0.33], 1.6)], 1.2],
+    ['two thicknesses, asked beyond them', [...at([0.1, 0.12, 0.14], 0.8), ...at([0.3, 0.28, 0.33], 1.6)], 2],
+  ] as [string, GrowthReading[], number][])('%s', (_, readings, thicknessMm) => {
+    const own = ownAllowance(readings, thicknessMm, 1)
+    const belief = believed(readings, thicknessMm)
+    expect(own.growthMm).toBeCloseTo(belief.value, 3)
+    expect(own.plusMinusMm).toBeCloseTo(belief.sd, 3)
+  })
+})
+
+describe('the own allowance', () => {
+  it('does not mind in which order pieces were logged', () =>
+    fc.assert(
+      fc.property(growths, (values) => {
+        expect(ownAllowance(at([...values].reverse()), 1, 2).allowanceMm).toBeCloseTo(ownAllowance(at(values), 1, 2).allowanceMm, 9)
+      }),
+    ))
+  it('turns its sign with the readings: what comes out small is cut large', () =>
+    fc.assert(
+      fc.property(growths, (values) => {
+        const there = ownAllowance(at(values), 1, Math.PI).allowanceMm
+        const back = ownAllowance(at(values.map((value) => -value)), 1, Math.PI).allowanceMm
+        expect(there).toBeCloseTo(-back, 9)
+      }),
+    ))
+  it('trusts the same readings more the more often they come', () =>
+    fc.assert(
+      fc.property(growths, (values) => {
+        const once = ownAllowance(at(values), 1, 1)
+        const thrice = ownAllowance(at([...values, ...values, ...values]), 1, 1)
+        expect(thrice.trustFraction).toBeGreaterThan(once.trustFraction - 0.05)
+        expect(thrice.plusMinusMm).toBeLessThan(once.plusMinusMm + 1e-9)
+      }),
+    ))
+  it('is in millimetres of blank: so many for each measured one', () =>
+    fc.assert(
+      fc.property(growths, fc.double({ min: 0.2, max: 6, noNaN: true }), (values, perMm) => {
+        const one = ownAllowance(at(values), 1, 1)
+        const many = ownAllowance(at(values), 1, perMm)
+        expect(many.allowanceMm).toBeCloseTo(one.allowanceMm * perMm, 9)
+        expect(many.plusMinusMm).toBeCloseTo(one.plusMinusMm * perMm, 9)
+      }),
+    ))
+  it('with no reading at all corrects nothing and asks for three', () =>
+    expect(ownAllowance([], 1, 1)).toMatchObject({
+      outcome: 'too-few',
+      missing: 3,
+      growthMm: 0,
+      why: '0 of 3 readings; 3 more and your own figure is offered.',
+    }))
+  it('says in words which way and how far they came out, and how much of it is used', () => {
+    expect(ownAllowance(at([0.2, 0.2, 0.2]), 1, 1).why).toMatch(/^3 pieces came out 0\.20 mm larger than the textbook says on average\./)
+    expect(ownAllowance(at([-0.2, -0.21, -0.19]), 1, 1).why).toContain('0.20 mm smaller')
+    expect(ownAllowance(at([0.001, -0.001, 0]), 1, 1).why).toContain('as the textbook says')
+    expect(ownAllowance(at([0.9, -0.9, 0.9]), 1, 1).why).toContain('They scatter a good deal')
+    expect(ownAllowance(at(Array.from({ length: 20 }, () => 0.1)), 1, 1).why).toContain('They agree well')
+  })
+  it('is nearer zero than the plain mean, the more so the fewer', () => {
+    const shares = [3, 5, 9, 30].map((count) => ownAllowance(at(Array.from({ length: count }, (_, i) => 0.2 + 0.05 * ((i % 3) - 1))), 1, 1))
+    for (const [i, own] of shares.entries()) {
+      expect(own.growthMm).toBeLessThan(own.meanGrowthMm)
+      if (i > 0) expect(own.trustFraction).toBeGreaterThan(shares[i - 1]?.trustFraction ?? 1)
+    }
+  })
+  it('growth is what the piece measures over what was foretold', () => expect(growthOf(16.61, 16.51)).toBeCloseTo(0.1, 9))
+})
