@@ -3,7 +3,7 @@ import { FORMS, type FormId } from '../forms/registry'
 import { type Found, findInTables, rowSummary } from '../lookup'
 import { ALLOY_TITLES, type AlloyId } from '../metals/alloys'
 import { describeMeaning, parseSize, type SizeContext, type SizeReading } from '../sizes'
-import { normaliseText } from '../sizes/numbers'
+import { NUMBER_PATTERN, normaliseText } from '../sizes/numbers'
 import { type Bench, USUAL_BENCH } from '../toolwall/tools'
 import { mmToInch } from '../units/convert'
 import { formatPlain } from '../units/format'
@@ -53,11 +53,17 @@ function takeOut(state: Listening, pattern: RegExp): RegExpExecArray | null {
 
 /** Longer names first, so that "hollow bangle" is not heard as "bangle". */
 const FORM_NAMES = FORMS.flatMap((form): readonly string[] => form.ask.words).sort((a, b) => b.length - a.length)
-const FORM_WORDS = new RegExp(`\\b(${FORM_NAMES.join('|')})s?\\b`, 'i')
+const FORM_WORDS = new RegExp(`\\b(?<name>${FORM_NAMES.join('|')})s?\\b`, 'i')
+/** "6 discs": a number before more than one of them is how many, unless it belongs to a size such as US 6. */
+const COUNTED_FORM = new RegExp(`(?<!(?:us|iso|jp|ch|size|x|by) |[\\d./-])\\b(?<count>\\d{1,4}) (?<name>${FORM_NAMES.join('|')})s\\b`, 'i')
 
 function hearForm(state: Listening) {
-  const match = takeOut(state, FORM_WORDS)
-  const word = match?.[1]?.toLowerCase()
+  const match = takeOut(state, COUNTED_FORM) ?? takeOut(state, FORM_WORDS)
+  const word = match?.groups?.name?.toLowerCase()
+  if (match?.groups?.count) {
+    state.input.qty = Number(match.groups.count)
+    state.heard.push({ text: match[0], means: `${match.groups.count} of them` })
+  }
   return word ? FORMS.find((form) => (form.ask.words as readonly string[]).includes(word)) : undefined
 }
 
@@ -125,6 +131,42 @@ function hearSize(chunk: string, form: Form, field: string | undefined, ringSyst
   return reading.kind === 'unknown' ? undefined : { typed, label: found.label.toLowerCase(), reading }
 }
 
+type HeardSize = NonNullable<ReturnType<typeof hearSize>>
+
+function keepSize(state: Listening, field: string, text: string, { typed, label, reading }: HeardSize): void {
+  state.input[field] = typed
+  const means = 'mm' in reading ? describeMeaning(reading) : reading.kind === 'ambiguous' ? reading.question : ''
+  state.heard.push({ text, means: `${label}: ${means}` })
+}
+
+const SIZE_TEXT = `((?:${NUMBER_PATTERN})\\s*(?:mm|cm|in|")?)`
+const after = (words: string) => new RegExp(`(?<!(?:size|us|uk|iso|jp|ch) ?|[\\d./-])${SIZE_TEXT}\\s*(?:${words})\\b`, 'i')
+const before = (words: string) => new RegExp(`\\b(?:${words})\\s+${SIZE_TEXT}`, 'i')
+
+/** Sizes said by name: "4 mm wide", "gap 25". The first of the fields that the form has is the one meant. */
+const NAMED_SIZES: readonly (readonly [RegExp, readonly string[]])[] = [
+  [after('wide|width'), ['widthMm']],
+  [after('high|tall|deep'), ['heightMm', 'depthMm', 'riseMm', 'upMm']],
+  [after('long'), ['lengthMm', 'longMm', 'lengthInsideMm']],
+  [before('width|wide'), ['widthMm']],
+  [before('height|depth'), ['heightMm', 'depthMm', 'riseMm', 'upMm']],
+  [before('gap'), ['gapMm']],
+  [before('edge'), ['edgeMm']],
+  [before('hole'), ['holeMm']],
+  [before('window'), ['windowMm', 'windowLengthMm', 'openingMm']],
+  [before('corner|corners'), ['cornerMm']],
+  [before('overlap|lap'), ['overlapMm']],
+]
+
+function hearNamed(state: Listening, form: Form, ringSystem: SizeContext['ringSystem']): void {
+  for (const [pattern, names] of NAMED_SIZES) {
+    const field = names.find((name) => form.fields.some((item) => item.name === name))
+    const match = field ? takeOut(state, pattern) : null
+    const heard = match && hearSize((match[1] ?? '').trim(), form, field, ringSystem)
+    if (match && field && heard) keepSize(state, field, match[0].trim(), heard)
+  }
+}
+
 function hearSizes(state: Listening, form: Form, ringSystem: SizeContext['ringSystem']): string[] {
   const open = form.ask.sizes.filter((field) => state.input[field] === undefined)
   const strange: string[] = []
@@ -143,9 +185,7 @@ function hearSizes(state: Listening, form: Form, ringSystem: SizeContext['ringSy
       continue
     }
     open.shift()
-    state.input[field] = heard.typed
-    const means = 'mm' in heard.reading ? describeMeaning(heard.reading) : heard.reading.kind === 'ambiguous' ? heard.reading.question : ''
-    state.heard.push({ text: chunk, means: `${heard.label}: ${means}` })
+    keepSize(state, field, chunk, heard)
   }
   return strange
 }
@@ -167,6 +207,7 @@ function askForm(text: string, defaults: AskDefaults): AskAnswer | undefined {
     state,
     form.fields.some((field) => field.name === 'stock'),
   )
+  hearNamed(state, form, defaults.ringSystem)
   const notUnderstood = hearSizes(state, form, defaults.ringSystem)
   const missing = missingFields(form, state.input)
   const run =

@@ -43,7 +43,8 @@ export function letterDrillMeaning(typed: string, letter: string): SizeMeaning |
 
 export function ringMeaning(typed: string, system: RingSystem, size: number): SizeMeaning | string {
   const scale = RING_SCALES[system]
-  const written = system === 'UK' ? ukSizeName(size) : Number.isInteger(size * 4) ? ringSizeName(system, size) : formatPlain(size)
+  const quartered = system === 'US' && Number.isInteger(size * 4)
+  const written = system === 'UK' ? ukSizeName(size) : quartered ? ringSizeName(system, size) : formatPlain(size)
   if (size < scale.lowest || size > scale.highest) {
     const name = (value: number) => (system === 'UK' ? ukSizeName(value) : String(value))
     return `${system} ${written} is off the ring scale, which runs from ${name(scale.lowest)} to ${name(scale.highest)}`

@@ -145,12 +145,12 @@ function readDashed(match: RegExpExecArray, typed: Typed): SizeReading {
 }
 
 function readNoughts(match: RegExpExecArray, typed: Typed): SizeReading {
-  const noughts = Number(match[1])
+  const noughts = match[1] ? Number(match[1]) : typed.text.length
   const gauges = (['B&S', 'SWG'] as const).filter((system) => (typed.context.gaugeSystem ?? system) === system)
   const question = `Is ${typed.raw} a gauge or a saw blade? Write "${typed.raw} ga" or "blade ${typed.raw}"`
   return ask(typed, question, [
     ...gauges.map((system) => gaugeMeaning(typed.raw, system, 1 - noughts)),
-    bladeMeaning(typed.raw, typed.text),
+    bladeMeaning(typed.raw, `${noughts}/0`),
   ])
 }
 
@@ -202,10 +202,10 @@ const RULES: readonly Rule[] = [
   { pattern: /^size (.+)$/i, read: readSize },
   { pattern: /^[a-z]$/i, read: readBareLetter },
   { pattern: /^[a-z](\+\d)? ?(1\/2|\.5)$|^z\+\d$/i, read: (match, typed) => readUk(match[0], typed) },
-  { pattern: /^(\d)\/0$/, read: readNoughts },
+  { pattern: /^(\d)\/0$|^0{2,7}$/, read: readNoughts },
   { pattern: /^(\d)-(\d{1,2})$/, read: readDashed },
   { pattern: /^([1-4])([./])(\d{1,2})$/, read: readLooseBangle },
-  { pattern: new RegExp(`^(${NUMBER_PATTERN})\\s*(mm|cm|m|inches|inch|in|")$`, 'i'), read: readLength },
+  { pattern: new RegExp(`^(${NUMBER_PATTERN})\\s*(mm|cm|m|inches|inch|in|")\\.?$`, 'i'), read: readLength },
   { pattern: /^(\d*\.?\d+|\d+\.)$/, read: readLength },
   { pattern: /^(?:\d+[ -])?\d+ ?\/ ?\d+$/, read: readFraction },
 ]
