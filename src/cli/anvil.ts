@@ -37,6 +37,8 @@ function readJson(argument: string | undefined): unknown {
 }
 
 const LISTS: Readonly<Record<string, () => DoorAnswer>> = { forms: listForms, tables: listTables, advisers: listAdvisers }
+/** Every command, as it is named where one was not. */
+const NAMES = [...Object.keys(LISTS), 'calc', 'advise', ...Object.keys(COMMANDS)]
 /** Commands whose whole input is one text. */
 const TEXT_COMMANDS = new Set(['convert', 'find'])
 
@@ -58,7 +60,13 @@ function unknown(command: string): DoorAnswer {
   process.stderr.write(USAGE)
   return {
     ok: false,
-    body: { error: { code: 'unknown-command', message: command ? `there is no command "${command}"` : 'a command is needed', issues: [] } },
+    body: {
+      error: {
+        code: 'unknown-command',
+        message: command ? `there is no command "${command}"; there are ${NAMES.join(', ')}` : 'a command is needed',
+        issues: [],
+      },
+    },
   }
 }
 

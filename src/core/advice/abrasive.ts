@@ -1,5 +1,6 @@
 import * as z from 'zod'
-import type { Check, InputIssue } from '../forms/contract'
+import type { Check } from '../forms/contract'
+import type { InputIssue } from '../sizes/read-fields'
 import { ALL_GRITS, type Grit, gritsNamed } from '../tables/abrasives/grits'
 import { figureOf, type OwnFigures } from '../tables/figures'
 import { usable } from '../toolwall/tools'

@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import type { Drawing } from '../drawing/drawing'
-import type { Check, InputIssue } from '../forms/contract'
+import type { Check } from '../forms/contract'
+import type { InputIssue } from '../sizes/read-fields'
 import type { Unit } from '../units/unit'
 import type { WorkingStep } from '../working/derive'
 

@@ -1,8 +1,8 @@
 import * as z from 'zod'
 import { describeFields } from '../forms/fields'
 import { inputJsonSchema } from '../forms/json-schema'
-import { issueOf, readInput } from '../forms/read-input'
 import type { SizeContext } from '../sizes'
+import { readChecked } from '../sizes/read-fields'
 import { ownToolSchema } from '../toolwall/tools'
 import type { AdviceRun, AdviserSpec } from './contract'
 
@@ -20,14 +20,9 @@ export function defineAdviser<const Id extends string, S extends z.ZodObject>(sp
     const object = PLAIN_OBJECT.safeParse(raw)
     if (!object.success)
       return { ok: false, issues: [{ path: '', message: `an object of fields is needed, such as ${JSON.stringify(spec.example)}` }] }
-    const reading = readInput(spec.input, object.data, { gaugeSystem: 'B&S', ...context })
-    const parsed = spec.input.safeParse(reading.values)
-    if (reading.issues.length > 0 || !parsed.success) {
-      const seen = new Set(reading.issues.map((issue) => issue.path))
-      const own = (parsed.error?.issues ?? []).map((issue) => issueOf(spec.input, object.data, issue))
-      return { ok: false, issues: [...reading.issues, ...own.filter((issue) => !seen.has(issue.path))] }
-    }
-    const given = spec.advise(parsed.data)
+    const read = readChecked(spec.input, object.data, { gaugeSystem: 'B&S', ...context })
+    if (!read.ok) return read
+    const given = spec.advise(read.data)
     return 'path' in given ? { ok: false, issues: [given] } : { ok: true, advice: { adviser: spec.id, ...given } }
   }
   return {

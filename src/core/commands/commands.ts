@@ -5,8 +5,10 @@ import { layoutInput, packLayout } from '../layout'
 import { findInTables } from '../lookup'
 import { temperInput, walkTemper } from '../route'
 import { parseSize } from '../sizes'
+import { readChecked } from '../sizes/read-fields'
 import { SOURCES } from '../sources/sources'
 import { findTable, TABLES } from '../tables/registry'
+import { plainWords } from '../units/plain-words'
 
 /** A problem a person can fix, in the shape every door gives it. */
 export interface DoorError {
@@ -26,9 +28,12 @@ function bad(code: string, message: string, issues: DoorError['error']['issues']
   return { ok: false, body: { error: { code, message, issues } } }
 }
 
+const sayIssue = (issue: { readonly path: string; readonly message: string }) =>
+  issue.path === '' || /^[A-Z]/.test(issue.message) ? issue.message : `${issue.path}: ${issue.message}`
+
 function badInput(what: string, error: z.ZodError): DoorAnswer {
   const issues = error.issues.map((issue) => ({ path: issue.path.map(String).join('.'), message: issue.message }))
-  return bad('bad-input', `${what}: ${issues.map((issue) => `${issue.path || 'input'}: ${issue.message}`).join('; ')}`, issues)
+  return bad('bad-input', `${what}: ${issues.map(sayIssue).join('; ')}`, issues)
 }
 
 /** All forms with their JSON Schema and a valid example. */
@@ -113,16 +118,18 @@ export function advise(adviserId: string, raw: unknown): DoorAnswer {
 
 /** Nests blanks on sheets within the seconds the instance allows. */
 export function layout(raw: unknown, clock: Clock): DoorAnswer {
-  const parsed = layoutInput.safeParse(raw)
+  const parsed = layoutInput.safeParse(raw, { error: plainWords })
   if (!parsed.success) return badInput('Layout', parsed.error)
   return { ok: true, body: packLayout(parsed.data, { shouldStop: () => clock() >= parsed.data.seconds, elapsedS: clock }) }
 }
 
 /** Walks a route of operations through the metal. */
 export function temper(raw: unknown): DoorAnswer {
-  const parsed = temperInput.safeParse(raw)
-  if (!parsed.success) return badInput('Temper', parsed.error)
-  const walk = walkTemper(parsed.data)
+  const object = z.record(z.string(), z.unknown(), { error: 'an object of fields' }).safeParse(raw)
+  if (!object.success) return badInput('Temper', object.error)
+  const read = readChecked(temperInput, object.data, { gaugeSystem: 'B&S' })
+  if (!read.ok) return bad('bad-input', read.issues.map(sayIssue).join('; '), read.issues)
+  const walk = walkTemper(read.data)
   return walk.issues.length > 0
     ? bad('bad-input', walk.issues.map((issue) => issue.message).join('; '), walk.issues)
     : { ok: true, body: walk }

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { ADVISERS } from '../advice'
+import { inputJsonSchema } from '../forms/json-schema'
 import { FORMS } from '../forms/registry'
 import { layoutInput } from '../layout'
 import { temperInput } from '../route'
@@ -76,7 +77,7 @@ export function openApiDocument() {
       '/api/v1/advisers': list('All advisers, with JSON Schema and example'),
       ...advisers,
       '/api/v1/layout': post('Nests blanks on sheets', schemaOf(layoutInput)),
-      '/api/v1/temper': post('Walks a route through the metal', schemaOf(temperInput)),
+      '/api/v1/temper': post('Walks a route through the metal', inputJsonSchema(temperInput)),
     },
     components: { schemas: { Error: ERROR } },
   }

@@ -4,6 +4,7 @@ import type { SolidPart } from '../drawing/solid/solid'
 import type { Outline } from '../geometry/point'
 import type { AlloyId } from '../metals/alloys'
 import type { OperationId } from '../operations/catalogue'
+import type { InputIssue } from '../sizes/read-fields'
 import type { SourceId } from '../sources/sources'
 import type { Bench } from '../toolwall/tools'
 import type { Unit } from '../units/unit'
@@ -130,11 +131,6 @@ export interface FormResult extends Omit<FormPlan, 'choice'> {
   readonly schools: readonly SchoolOption[]
   /** What typed sizes were understood as, by field. */
   readonly understood: Readonly<Record<string, { readonly typed: string; readonly mm: number; readonly how: string }>>
-}
-
-export interface InputIssue {
-  readonly path: string
-  readonly message: string
 }
 
 export type FormRun = { readonly ok: true; readonly result: FormResult } | { readonly ok: false; readonly issues: readonly InputIssue[] }

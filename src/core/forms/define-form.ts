@@ -1,12 +1,12 @@
 import * as z from 'zod'
 import type { SizeContext } from '../sizes'
+import { type InputIssue, readChecked } from '../sizes/read-fields'
 import { type Bench, USUAL_BENCH } from '../toolwall/tools'
 import { formatPlain } from '../units/format'
 import { CORE_VERSION } from '../version'
-import type { FormPlan, FormRun, FormSpec, InputIssue } from './contract'
+import type { FormPlan, FormRun, FormSpec } from './contract'
 import { describeFields } from './fields'
 import { inputJsonSchema } from './json-schema'
-import { issueOf, readInput } from './read-input'
 import { PlanRefusal } from './refusal'
 
 /** The workshop's ring system, and its own tools and figures, which the plan picks from. */
@@ -23,18 +23,6 @@ type Upgrades = NonNullable<FormSpec<string, z.ZodObject>['upgrades']>
 
 function upgraded(upgrades: Upgrades, raw: Record<string, unknown>, version: number) {
   return upgrades.slice(version - 1).reduce<Record<string, unknown>>((input, step) => step(input), raw)
-}
-
-/** Issues of the typed texts first; the schema's own only for fields that were readable. */
-function allIssues(
-  schema: z.ZodObject,
-  raw: Record<string, unknown>,
-  read: readonly InputIssue[],
-  error: z.ZodError | undefined,
-): InputIssue[] {
-  const seen = new Set(read.map((issue) => issue.path))
-  const own = (error?.issues ?? []).map((issue) => issueOf(schema, raw, issue)).filter((issue) => !seen.has(issue.path))
-  return [...read, ...own]
 }
 
 function planOf<S extends z.ZodObject>(
@@ -74,13 +62,12 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
     if (!object.success)
       return { ok: false, issues: [{ path: '', message: `an object of fields is needed, such as ${JSON.stringify(spec.example)}` }] }
     const current = upgraded(upgrades, object.data, options.inputVersion ?? inputVersion)
-    const reading = readInput(input, current, {
+    const read = readChecked(input, current, {
       gaugeSystem: 'B&S',
       ...(options.ringSystem ? { ringSystem: options.ringSystem } : {}),
     })
-    const parsed = input.safeParse(reading.values)
-    if (reading.issues.length > 0 || !parsed.success) return { ok: false, issues: allIssues(input, current, reading.issues, parsed.error) }
-    const planned = planOf(spec, parsed.data, {
+    if (!read.ok) return read
+    const planned = planOf(spec, read.data, {
       ...USUAL_BENCH,
       ...(options.tools ? { tools: options.tools } : {}),
       ...(options.figures ? { figures: options.figures } : {}),
@@ -88,7 +75,7 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
     if ('refused' in planned) return { ok: false, issues: [planned.refused] }
     const { choice, ...plan } = planned
     const own = { question: choice.question, school: choice.school, schools: choice.schools }
-    return { ok: true, result: { form: spec.id, coreVersion: CORE_VERSION, ...plan, ...own, understood: reading.understood } }
+    return { ok: true, result: { form: spec.id, coreVersion: CORE_VERSION, ...plan, ...own, understood: read.understood } }
   }
   return {
     ...spec,
@@ -108,9 +95,22 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
 /** The schools object of an input: one named choice per question. */
 export function schoolsField<const T extends Readonly<Record<string, readonly [string, ...string[]]>>>(questions: T) {
   const shape = Object.fromEntries(
-    Object.entries(questions).map(([question, ids]) => [question, z.enum(ids as [string, ...string[]]).default(ids[0])]),
+    Object.entries(questions).map(([question, ids]) => [
+      question,
+      z
+        .enum(ids as [string, ...string[]], { error: ({ input }) => `"${String(input)}" is no school here; one of ${ids.join(', ')}` })
+        .default(ids[0]),
+    ]),
   )
-  return z.object(shape as { [K in keyof T]: z.ZodDefault<z.ZodEnum<{ [V in T[K][number]]: V }>> }).prefault({} as never)
+  const such = JSON.stringify(Object.fromEntries(Object.entries(questions).map(([question, ids]) => [question, ids[0]])))
+  return z
+    .strictObject(shape as { [K in keyof T]: z.ZodDefault<z.ZodEnum<{ [V in T[K][number]]: V }>> }, {
+      error: (issue) =>
+        issue.code === 'unrecognized_keys'
+          ? `${issue.keys.join(', ')}: no such question here; the schools are given as ${such}`
+          : `the schools are given as ${such}`,
+    })
+    .prefault({} as never)
 }
 
 /** So near over a mark a size is that mark: what floating point leaves, not metal. */

@@ -5,7 +5,6 @@ export type {
   CheckLevel,
   FormResult,
   FormRun,
-  InputIssue,
   Outcome,
   Quantity,
   SchoolChoice,
@@ -13,6 +12,5 @@ export type {
   Target,
 } from './contract'
 export type { FormField } from './fields'
-export { rangeText } from './read-input'
 export { FORM_IDS, FORMS, type FormId, findForm } from './registry'
 export { solidsOf } from './solids-of'

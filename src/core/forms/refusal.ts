@@ -1,4 +1,4 @@
-import type { InputIssue } from './contract'
+import type { InputIssue } from '../sizes/read-fields'
 
 /** Thrown by a plan whose fields are each in range but cannot be made together; `run` gives it back as an issue of that field. */
 export class PlanRefusal extends Error {

@@ -1,5 +1,6 @@
-import type { z } from 'zod'
+import * as z from 'zod'
 import type { Alloy } from '../metals/alloys'
+import { readChecked } from '../sizes/read-fields'
 
 /** Strain put into a region and how hard it counts against the work limit (source: trade-limit for the weights, low). */
 export interface Working {
@@ -58,6 +59,8 @@ export interface ReadStep {
   readonly words: (context: OperationContext) => BenchWords
 }
 
+const PLAIN_OBJECT = z.record(z.string(), z.unknown())
+
 /** Closes the operation over its own parameter schema, so that nothing outside needs a cast. */
 export function defineOperation<const Id extends string, S extends z.ZodObject>(
   spec: OperationSpec<Id, S>,
@@ -65,14 +68,13 @@ export function defineOperation<const Id extends string, S extends z.ZodObject>(
   return {
     ...spec,
     read: (raw) => {
-      const parsed = spec.params.safeParse(raw ?? {})
-      if (!parsed.success) {
-        const issue = parsed.error.issues[0]
-        return { ok: false, message: `${spec.title}: ${issue?.path.join('.') ?? 'params'}: ${issue?.message ?? 'not readable'}` }
-      }
+      const params = PLAIN_OBJECT.safeParse(raw ?? {})
+      if (!params.success) return { ok: false, message: `${spec.title}: its parameters are an object of fields` }
+      const read = readChecked(spec.params, params.data, { gaugeSystem: 'B&S' })
+      if (!read.ok) return { ok: false, message: `${spec.title}: ${read.issues.map((issue) => issue.message).join('; ')}` }
       return {
         ok: true,
-        step: { effect: (context) => spec.effect(parsed.data, context), words: (context) => spec.words(parsed.data, context) },
+        step: { effect: (context) => spec.effect(read.data, context), words: (context) => spec.words(read.data, context) },
       }
     },
   }

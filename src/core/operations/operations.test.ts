@@ -87,3 +87,35 @@ describe('what work does', () => {
 })
 
 it('an operation nobody has is none', () => expect(findOperation('enchant')).toBeUndefined())
+
+describe('parameters as a smith types them', () => {
+  it.each([
+    ['roll', { fromMm: '18 ga', toMm: '22 ga' }, { fromMm: 1.023687, toMm: 0.643803 }],
+    ['drill', { diameterMm: '#60' }, { diameterMm: 1.016 }],
+    ['bend', { insideRadiusMm: '1/4 in' }, { insideRadiusMm: 6.35 }],
+  ])('%s %j', (id, typed, plain) => {
+    const context = { ...CONTEXT, thicknessMm: 1 }
+    expect(worst(read(id, typed), context)).toBeCloseTo(worst(read(id, plain), context), 4)
+  })
+  it('and refuses what is none, naming the field', () => {
+    expect(findOperation('roll')?.read({ fromMm: 'thick', toMm: 1 })).toEqual({
+      ok: false,
+      message: expect.stringMatching(/^Roll: From: "thick" is not a size/),
+    })
+    expect(findOperation('roll')?.read({ fromMm: 1, toMm: 2 })).toEqual({ ok: false, message: 'Roll: rolling goes from thick to thin' })
+    expect(findOperation('drill')?.read(3)).toMatchObject({ ok: false, message: 'Drill: its parameters are an object of fields' })
+  })
+})
+
+describe('what a stone and a rivet do to the metal', () => {
+  it('a rivet upset more is harder', () => expect(worst(read('rivet', { thinnedFraction: 0.5 }))).toBeGreaterThan(worst(read('rivet'))))
+  it('tabs folded over are worked more than an edge rubbed over', () =>
+    expect(worst(read('set-stone', { by: 'tabs' }))).toBeGreaterThan(worst(read('set-stone', { by: 'bezel' }))))
+  it('each says how at the bench', () => {
+    expect(read('set-stone', { by: 'tabs' }).words(CONTEXT).say).toContain('the opposite one next')
+    expect(read('set-stone').words(CONTEXT).say).toContain('four opposite points')
+    expect(read('bend', { manner: 'fold' }).words(CONTEXT).say).toContain('Smooth flat pliers')
+    expect(read('bend', { manner: 'coil' }).words(CONTEXT).say).toContain('wind tight')
+    expect(read('melt').words(CONTEXT).facts[0]?.value).toBe('802 to 893 °C')
+  })
+})

@@ -1,7 +1,8 @@
-import type { FormResult, InputIssue, Target } from '../forms/contract'
+import type { FormResult, Target } from '../forms/contract'
 import type { RunOptions } from '../forms/define-form'
 import { findForm } from '../forms/registry'
 import type { BoughtTemper } from '../metals/tempers'
+import type { InputIssue } from '../sizes/read-fields'
 import type { TemperInput } from './temper'
 
 export interface DesignStep {

@@ -1,14 +1,15 @@
 import * as z from 'zod'
 import { ALLOY_IDS } from '../metals/alloys'
 import { OPERATIONS } from '../operations/catalogue'
+import { lengthMm, thicknessMm } from '../units/fields'
 
 const OPERATION_IDS = OPERATIONS.map((operation) => operation.id) as [string, ...string[]]
 
 /** The `temper` command's input. */
 export const temperInput = z.strictObject({
   alloy: z.enum(ALLOY_IDS),
-  thicknessMm: z.number().min(0.05).max(12),
-  widthMm: z.number().min(0.1).max(1000).optional(),
+  thicknessMm: thicknessMm({ label: 'Thickness', min: 0.05, max: 12 }),
+  widthMm: lengthMm({ label: 'Width', min: 0.1, max: 1000 }).optional(),
   bought: z.enum(['annealed', 'quarter-hard', 'half-hard', 'hard', 'unknown']).default('annealed'),
   regions: z.array(z.string().min(1)).max(12).optional(),
   steps: z.array(z.strictObject({ op: z.enum(OPERATION_IDS), params: z.record(z.string(), z.unknown()).optional() })).max(200),

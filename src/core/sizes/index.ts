@@ -1,2 +1,3 @@
 export { describeMeaning, parseSize } from './parse-size'
+export { rangeText } from './read-fields'
 export type { SizeContext, SizeMeaning, SizeReading } from './reading'

@@ -17,4 +17,5 @@ export {
   words,
 } from './fields'
 export { formatBoth, formatMoney, formatPlain, formatValue, roundTo } from './format'
+export { plainWords } from './plain-words'
 export { UNITS, type Unit } from './unit'

@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { plainWords } from '@/core/units'
 
 export interface ActionIssue {
   readonly path: string
@@ -19,7 +20,7 @@ export function refuse(
 
 /** Reads raw input by a schema; the first complaint is the message. */
 export function readAction<S extends z.ZodType>(schema: S, raw: unknown): { ok: true; data: z.output<S> } | ReturnType<typeof refuse> {
-  const parsed = schema.safeParse(raw)
+  const parsed = schema.safeParse(raw, { error: plainWords })
   if (parsed.success) return { ok: true, data: parsed.data }
   const issues = parsed.error.issues.map((issue) => ({ path: issue.path.map(String).join('.'), message: issue.message }))
   return refuse(issues[0]?.message ?? 'this cannot be read', issues)

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import type { DoorAnswer } from '@/core/commands'
 import { parseSize } from '@/core/sizes'
+import { plainWords } from '@/core/units'
 import type { Repositories } from '../db/repositories'
 
 const readingSchema = z.object({
@@ -23,7 +24,7 @@ function bad(message: string, path = 'value'): DoorAnswer {
 export function takeReading(repositories: Repositories, trayId: number, raw: unknown): DoorAnswer {
   const tray = repositories.bench.tray(trayId)
   if (!tray) return bad(`there is no tray ${trayId}`, 'tray')
-  const parsed = readingSchema.safeParse(raw)
+  const parsed = readingSchema.safeParse(raw, { error: plainWords })
   if (!parsed.success)
     return bad(
       parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; '),

@@ -1,5 +1,6 @@
 'use client'
-import { type FormField, findForm, rangeText } from '@/core/forms'
+import { type FormField, findForm } from '@/core/forms'
+import { rangeText } from '@/core/sizes'
 import type { FieldMeta } from '@/core/units'
 import { ChoiceField } from '../shared/choice-field'
 import { SizeField } from '../shared/size-field'

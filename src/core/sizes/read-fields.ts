@@ -1,8 +1,15 @@
 import * as z from 'zod'
-import { describeMeaning, parseSize, type SizeContext, type SizeReading } from '../sizes'
 import { choiceMetaOf, type FieldMeta, fieldMetaOf } from '../units/fields'
 import { formatBoth, formatPlain } from '../units/format'
-import type { InputIssue } from './contract'
+import { plainWords } from '../units/plain-words'
+import { describeMeaning, parseSize } from './parse-size'
+import type { SizeContext, SizeReading } from './reading'
+
+/** What is wrong with one field, in words a person can act on. */
+export interface InputIssue {
+  readonly path: string
+  readonly message: string
+}
 
 export interface Understood {
   readonly typed: string
@@ -10,7 +17,7 @@ export interface Understood {
   readonly how: string
 }
 
-export interface InputReading {
+interface InputReading {
   readonly values: Record<string, unknown>
   readonly understood: Record<string, Understood>
   readonly issues: InputIssue[]
@@ -54,7 +61,7 @@ function readField(name: string, meta: FieldMeta, raw: unknown, context: SizeCon
 }
 
 /** Turns what was typed into plain numbers before the schema looks at it; every unreadable field becomes an issue. */
-export function readInput(schema: z.ZodObject, raw: Readonly<Record<string, unknown>>, context: SizeContext): InputReading {
+function readInput(schema: z.ZodObject, raw: Readonly<Record<string, unknown>>, context: SizeContext): InputReading {
   const into: InputReading = { values: { ...raw }, understood: {}, issues: [] }
   for (const [name, field] of Object.entries(schema.shape)) {
     const meta = fieldMetaOf(field)
@@ -68,7 +75,7 @@ function show(value: unknown): string {
 }
 
 /** A schema's complaint in the words of the bench: label, what was given, what is possible. */
-export function issueOf(schema: z.ZodObject, given: Readonly<Record<string, unknown>>, issue: z.core.$ZodIssue): InputIssue {
+function issueOf(schema: z.ZodObject, given: Readonly<Record<string, unknown>>, issue: z.core.$ZodIssue): InputIssue {
   const path = issue.path.map(String)
   const name = path[0] ?? ''
   const field = schema.shape[name]
@@ -78,10 +85,31 @@ export function issueOf(schema: z.ZodObject, given: Readonly<Record<string, unkn
   const options = field && choiceMetaOf(field)
   if (options)
     return { path: name, message: `${options.label}: ${show(given[name])} was given; it can be ${Object.keys(options.titles).join(', ')}` }
-  if (issue.code === 'unrecognized_keys')
+  if (issue.code === 'unrecognized_keys' && path.length === 0)
     return {
       path: issue.keys[0] ?? '',
       message: `${issue.keys.join(', ')}: no such field here; there are ${Object.keys(schema.shape).join(', ')}`,
     }
   return { path: path.join('.'), message: issue.message }
+}
+
+export type CheckedInput<S extends z.ZodObject> =
+  | { readonly ok: true; readonly data: z.output<S>; readonly understood: Readonly<Record<string, Understood>> }
+  | { readonly ok: false; readonly issues: InputIssue[] }
+
+/**
+ * Reads raw fields by a schema, with what a smith would type for a size. Issues of the typed texts come first; the schema's own only
+ * for fields that could be read. Never throws.
+ */
+export function readChecked<S extends z.ZodObject>(
+  schema: S,
+  raw: Readonly<Record<string, unknown>>,
+  context: SizeContext,
+): CheckedInput<S> {
+  const reading = readInput(schema, raw, context)
+  const parsed = schema.safeParse(reading.values, { error: plainWords })
+  if (parsed.success && reading.issues.length === 0) return { ok: true, data: parsed.data, understood: reading.understood }
+  const seen = new Set(reading.issues.map((issue) => issue.path))
+  const own = (parsed.error?.issues ?? []).map((issue) => issueOf(schema, raw, issue)).filter((issue) => !seen.has(issue.path))
+  return { ok: false, issues: [...reading.issues, ...own] }
 }
