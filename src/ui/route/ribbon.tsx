@@ -41,6 +41,8 @@ function labelOf(state: TemperState): string {
     .replace(/^Solder.*/, 'solder')
     .replace(/^Bend.*/, 'bend')
     .replace(/^Drill (.+)/, 'drill $1')
+    .replace(/^(Rivet|Melt) .*/, '$1')
+    .replace(/^Set the stone.*/, 'set the stone')
     .toLowerCase()
 }
 
