@@ -7,7 +7,7 @@ mkdirSync('dist', { recursive: true })
 await build({
   stdin: {
     contents:
-      "export { FORMS, rangeText } from '@/core/forms'\nexport { SOURCES } from '@/core/sources'\nexport { SHELVES, TABLES } from '@/core/tables'\nexport { ADVISERS } from '@/core/advice'\nexport { formatValue } from '@/core/units'",
+      "export { FORMS } from '@/core/forms'\nexport { rangeText } from '@/core/sizes'\nexport { SOURCES } from '@/core/sources'\nexport { SHELVES, TABLES } from '@/core/tables'\nexport { ADVISERS } from '@/core/advice'\nexport { formatValue } from '@/core/units'",
     resolveDir: '.',
     loader: 'ts',
   },

@@ -24,6 +24,9 @@ export const rivet = defineOperation({
   }),
 })
 
+/** The part of a tab or an edge that is folded over last: it was not worked before. */
+export const OVER_THE_STONE = 'over the stone'
+
 const SET_WORDS = {
   tabs: {
     title: 'Set the stone, tabs over',
@@ -47,7 +50,7 @@ export const setStone = defineOperation({
   params: z.object({ by: z.enum(['tabs', 'bezel']).default('bezel') }),
   effect: ({ by }, { thicknessMm, widthMm }) => {
     const strain = by === 'tabs' ? bendStrain(thicknessMm / 2, thicknessMm, widthMm) : hammerStrain(0.04)
-    return { elsewhere: UNWORKED, at: { outside: { strain, weight: 1 } } }
+    return { elsewhere: UNWORKED, at: { [OVER_THE_STONE]: { strain, weight: 1 } } }
   },
   words: ({ by }) => ({ ...SET_WORDS[by], facts: [] }),
 })

@@ -75,6 +75,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('the route of %s', 
     const walk = walkTemper(temper)
     expect(walk.issues).toEqual([])
     expect(walk.steps).toHaveLength(steps.length)
+    expect(walk.annealBefore.map((i) => steps[i]?.op)).toEqual([])
     for (const state of walk.steps) expect(Number.isFinite(state.hardnessHv) && state.hardnessHv > 0).toBe(true)
   })
   it('measures what it learns from, in a step of its own', () => {

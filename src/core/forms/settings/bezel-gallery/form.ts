@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { rectangleOutline, setOffMm } from '../../../geometry/outline'
+import { OVER_THE_STONE } from '../../../operations/setting'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -189,7 +190,7 @@ function planGallery(input: Input, bench: Bench): FormPlan {
       on: 'a bezel mandrel',
       target,
     }),
-    regions: ['outside', 'inside'],
+    regions: ['outside', 'inside', OVER_THE_STONE],
     solids: aroundSolid(setOffMm(stone, input.thicknessMm / 2), stripSection(input.galleryMm, input.thicknessMm)),
     learns: { target, blankPerMm: 1 },
     method: `gallery bezel, ${REPEAT_TEXTS[input.schools.repeat].title.toLowerCase()}`,

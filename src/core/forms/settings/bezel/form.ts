@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { rectangleOutline, setOffMm } from '../../../geometry/outline'
+import { OVER_THE_STONE } from '../../../operations/setting'
 import { bezelHeightMm } from '../../../tables/stones/stones'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
@@ -199,7 +200,7 @@ function planBezel(input: Input, bench: Bench): FormPlan {
       on: 'a bezel mandrel',
       target,
     }),
-    regions: ['outside', 'inside'],
+    regions: ['outside', 'inside', OVER_THE_STONE],
     solids: aroundSolid(setOffMm(stoneOutline(input), input.thicknessMm / 2), stripSection(heightMm, input.thicknessMm)),
     learns: { target, blankPerMm: 1 },
     method: `bezel, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,

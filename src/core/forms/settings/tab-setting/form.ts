@@ -4,6 +4,7 @@ import { uniteRegions } from '../../../geometry/clip'
 import { isNearOutline } from '../../../geometry/distance'
 import { circleHole, netAreaMm2, type OutlinePlace, placeAlong } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
+import { OVER_THE_STONE } from '../../../operations/setting'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -229,7 +230,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
       ...hazardNotes(input.alloy),
     ],
     uncertainty: measuringBand(input.measuredWith, 1),
-    regions: ['outside', 'inside'],
+    regions: ['outside', 'inside', OVER_THE_STONE],
     views: [
       view('blank', 'Blank', {
         shapes: [region(outline, holes), ...folds, ...cutsOf(stone, outline), ...window.map((hole) => cutAround(hole, 'inside'))],
