@@ -1,31 +1,13 @@
-import { readFileSync } from 'node:fs'
-import { createRequire } from 'node:module'
 import { expect, test } from '@playwright/test'
+import { seriousFaults } from './axe'
 import { DEMO, VIEWS } from './places'
-
-const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
 for (const view of VIEWS) {
   test(`axe finds no serious fault on ${view}`, async ({ page }) => {
     await page.goto(DEMO + view)
     await page.waitForLoadState('load')
     await page.waitForTimeout(400)
-    await page.evaluate(axe)
-    const faults = await page.evaluate(async () => {
-      const { violations } = await (
-        window as unknown as { axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> } }
-      ).axe.run()
-      return violations
-        .filter((item) => item.impact === 'serious' || item.impact === 'critical')
-        .map(
-          (item) =>
-            `${item.id}: ${item.nodes
-              .map((node) => node.html.slice(0, 140))
-              .slice(0, 3)
-              .join(' | ')}`,
-        )
-    })
-    expect(faults).toEqual([])
+    expect(await seriousFaults(page)).toEqual([])
   })
 }
 

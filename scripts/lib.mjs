@@ -1,6 +1,7 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { networkInterfaces } from 'node:os'
 import { join } from 'node:path'
 
 /** Runs a command to its end with its output shown; gives its exit code. */
@@ -46,14 +47,34 @@ export function flag(name, preset) {
   return at >= 0 ? process.argv[at + 1] : preset
 }
 
-/** Starts the built server on this machine only, and says where it is. */
+/** This machine's addresses on the workshop's own network. */
+function ownAddresses() {
+  return Object.values(networkInterfaces())
+    .flat()
+    .filter((address) => address?.family === 'IPv4' && !address.internal)
+    .map((address) => address.address)
+}
+
+/** Where other devices reach the program, and the code that pairs the first of them. */
+async function sayNetwork(port) {
+  await fetch(`http://127.0.0.1:${port}/pair`)
+  const { code } = JSON.parse(readFileSync(join(process.env.FOLD_ANVIL_DATA ?? 'data', 'paired-devices.json'), 'utf8'))
+  for (const address of ['127.0.0.1', ...ownAddresses()]) process.stdout.write(`  http://${address}:${port}/pair?code=${code}\n`)
+  process.stdout.write(`Each device is paired once, this machine's browser too. Pairing code: ${code}\n`)
+}
+
+/** Starts the built server and says where it is: on this machine only, or with --lan on the workshop's own network for paired devices. */
 export function serve(workshop, port) {
-  const server = spawn('npx', ['next', 'start', '--hostname', '127.0.0.1', '--port', String(port)], {
+  const lan = process.argv.includes('--lan')
+  const server = spawn('npx', ['next', 'start', '--hostname', lan ? '0.0.0.0' : '127.0.0.1', '--port', String(port)], {
     stdio: ['ignore', 'pipe', 'inherit'],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FOLD_ANVIL_OPEN: workshop },
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FOLD_ANVIL_OPEN: workshop, FOLD_ANVIL_LAN: lan ? '1' : '' },
   })
   server.stdout.on('data', (text) => {
-    if (String(text).includes('Ready')) process.stdout.write(`Fold Anvil is at http://127.0.0.1:${port}\n`)
+    if (String(text).startsWith('Pairing code')) process.stdout.write(text)
+    if (!String(text).includes('Ready')) return
+    process.stdout.write(`Fold Anvil is at http://127.0.0.1:${port}\n`)
+    if (lan) void sayNetwork(port)
   })
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
   server.on('exit', (code) => process.exit(code ?? 0))

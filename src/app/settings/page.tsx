@@ -1,4 +1,6 @@
-import { currentWorkshop, databasePath, dataFolder } from '@/server/db/connection'
+import { dataFolder } from '@/server/data-folder'
+import { currentWorkshop, databasePath } from '@/server/db/connection'
+import { isOnNetwork, pairedDevices, pairingCode } from '@/server/lan/pairing'
 import { listBackups } from '@/server/services/backups'
 import { workshop } from '@/server/workshop'
 import { SettingsView } from '@/ui/settings/settings-view'
@@ -15,6 +17,7 @@ export default function SettingsPage() {
         folder={dataFolder()}
         file={databasePath(currentWorkshop())}
         backups={listBackups()}
+        network={isOnNetwork() ? { code: pairingCode(), devices: pairedDevices() } : null}
       />
     </>
   )

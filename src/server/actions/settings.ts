@@ -4,6 +4,7 @@ import { FIGURES } from '@/core/tables'
 import { formatPlain } from '@/core/units'
 import { currentWorkshop, switchWorkshop, WORKSHOPS, type WorkshopName } from '../db/connection'
 import { settingsSchema } from '../db/repositories'
+import { forgetDevices } from '../lan/pairing'
 import { makeBackup, restoreBackup } from '../services/backups'
 import { workshop } from '../workshop'
 import { type ActionResult, readAction, refuse } from './result'
@@ -49,6 +50,12 @@ export async function backUpNow(): Promise<ActionResult<{ file: string }>> {
   const file = makeBackup()
   revalidatePath('/settings')
   return { ok: true, file }
+}
+
+/** Shuts out every paired device; each must be paired anew, this one too. */
+export async function unpairAll(): Promise<ActionResult> {
+  forgetDevices()
+  return { ok: true }
 }
 
 /** Puts a backup in place of the open database; the present one is backed up first. */

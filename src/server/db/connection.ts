@@ -1,16 +1,12 @@
 import { mkdirSync } from 'node:fs'
-import { join, resolve } from 'node:path'
+import { join } from 'node:path'
 import Database from 'better-sqlite3'
+import { dataFolder } from '../data-folder'
 import { migrate, readMigrations } from './migrate'
 
 export type Db = Database.Database
 export const WORKSHOPS = ['demo', 'workshop'] as const
 export type WorkshopName = (typeof WORKSHOPS)[number]
-
-/** Where the databases live: one setting, shown on the Settings page. */
-export function dataFolder(): string {
-  return resolve(process.env.FOLD_ANVIL_DATA ?? 'data')
-}
 
 export function databasePath(name: WorkshopName): string {
   return join(dataFolder(), `${name}.db`)

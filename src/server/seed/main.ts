@@ -1,5 +1,6 @@
 import { existsSync, mkdirSync, rmSync } from 'node:fs'
-import { databasePath, dataFolder, openDb } from '../db/connection'
+import { dataFolder } from '../data-folder'
+import { databasePath, openDb } from '../db/connection'
 import { makeRepositories } from '../db/repositories'
 import { seedDemo } from './seed-demo'
 

@@ -1,7 +1,8 @@
 import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
-import { closeCurrent, currentDb, currentWorkshop, databasePath, dataFolder } from '../db/connection'
+import { dataFolder } from '../data-folder'
+import { closeCurrent, currentDb, currentWorkshop, databasePath } from '../db/connection'
 
 export interface Backup {
   readonly file: string

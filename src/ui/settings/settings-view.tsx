@@ -11,6 +11,7 @@ import { ChoiceField } from '../shared/choice-field'
 import { SizeField } from '../shared/size-field'
 import { TextRow } from '../shared/text-row'
 import { PALETTE } from '../theme/palette'
+import { NetworkPanel, type NetworkView } from './network-panel'
 
 interface SettingsViewProps {
   readonly settings: Settings
@@ -18,6 +19,7 @@ interface SettingsViewProps {
   readonly folder: string
   readonly file: string
   readonly backups: readonly { readonly file: string; readonly bytes: number; readonly at: string }[]
+  readonly network: NetworkView
 }
 
 /** Own figures are set in the Tables, beside their presets. */
@@ -82,7 +84,7 @@ function Preferences({ settings }: { readonly settings: Settings }) {
   )
 }
 
-function Data({ open, folder, file, backups }: Omit<SettingsViewProps, 'settings'>) {
+function Data({ open, folder, file, backups }: Omit<SettingsViewProps, 'settings' | 'network'>) {
   const router = useRouter()
   const [said, setSaid] = useState('')
   const other = open === 'demo' ? 'workshop' : 'demo'
@@ -145,13 +147,16 @@ function Data({ open, folder, file, backups }: Omit<SettingsViewProps, 'settings
 }
 
 /** How the workshop works, and where its data is. */
-export function SettingsView({ settings, ...data }: SettingsViewProps) {
+export function SettingsView({ settings, network, ...data }: SettingsViewProps) {
   return (
     <Box
       sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '420px minmax(0, 1fr)' }, gap: 5, maxWidth: 1100 }}
     >
       <Preferences settings={settings} />
-      <Data {...data} />
+      <Box>
+        <Data {...data} />
+        <NetworkPanel network={network} />
+      </Box>
     </Box>
   )
 }

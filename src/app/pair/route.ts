@@ -1,0 +1,23 @@
+import { DEVICE_COOKIE, isOnNetwork, pairDevice, pairingCode } from '@/server/lan/pairing'
+import { pairPage } from '@/ui/lan/pair-page'
+
+export const dynamic = 'force-dynamic'
+
+const html = (body: string, status = 200) => new Response(body, { status, headers: { 'content-type': 'text/html; charset=utf-8' } })
+const goTo = (path: string, headers: Record<string, string> = {}) =>
+  new Response(null, { status: 303, headers: { location: path, ...headers } })
+
+export function GET(request: Request): Response {
+  if (!isOnNetwork()) return goTo('/')
+  pairingCode()
+  return html(pairPage({ code: new URL(request.url).searchParams.get('code') ?? '' }))
+}
+
+export async function POST(request: Request): Promise<Response> {
+  if (!isOnNetwork()) return goTo('/')
+  const form = await request.formData()
+  const paired = pairDevice(String(form.get('code') ?? ''), String(form.get('name') ?? ''), Date.now())
+  if (!paired.ok) return html(pairPage({ code: '', problem: paired.message }), 422)
+  process.stdout.write(`Pairing code for the next device: ${pairingCode()}\n`)
+  return goTo('/', { 'set-cookie': `${DEVICE_COOKIE}=${paired.token}; Path=/; HttpOnly; SameSite=Strict; Max-Age=31536000` })
+}

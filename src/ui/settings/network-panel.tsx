@@ -1,0 +1,52 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useRouter } from 'next/navigation'
+import { unpairAll } from '@/server/actions/settings'
+import { PALETTE } from '../theme/palette'
+
+/** What is shown of the workshop's own network; null where only this machine reaches the program. */
+export type NetworkView = { readonly code: string; readonly devices: readonly { readonly name: string; readonly at: string }[] } | null
+
+/** Who may come in from the workshop's own network. */
+export function NetworkPanel({ network }: { readonly network: NetworkView }) {
+  const router = useRouter()
+  return (
+    <Box component="section" aria-label="Network" sx={{ mt: 4 }}>
+      <Typography variant="h3" component="h2">
+        Other devices
+      </Typography>
+      {network === null ? (
+        <Typography sx={{ mt: 1 }}>
+          Only this machine reaches Fold Anvil. To use a phone or tablet at the bench, start it with <code>npm start -- --lan</code> and
+          pair each device with a code.
+        </Typography>
+      ) : (
+        <>
+          <Typography sx={{ mt: 1 }}>
+            Open this machine’s address on the other device and enter the code. Each code pairs one device.
+          </Typography>
+          <Typography className="fig" data-testid="pairing-code" sx={{ fontSize: 30, fontWeight: 700, letterSpacing: '0.12em', my: 1 }}>
+            {network.code}
+          </Typography>
+          <Box component="ul" aria-label="Paired devices" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+            {network.devices.map((device) => (
+              <Box component="li" key={`${device.name} ${device.at}`} sx={{ py: 0.5, borderBottom: `1px dotted ${PALETTE.hairline}` }}>
+                {device.name}, paired <span className="fig">{device.at.slice(0, 10)}</span>
+              </Box>
+            ))}
+          </Box>
+          <Button
+            sx={{ mt: 1.5 }}
+            onClick={() => {
+              void unpairAll().then(() => router.refresh())
+            }}
+          >
+            Shut out all of them
+          </Button>
+        </>
+      )}
+    </Box>
+  )
+}
