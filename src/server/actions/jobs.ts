@@ -52,6 +52,7 @@ export async function addPiece(raw: unknown): Promise<ActionResult<{ id: number;
   const form = findForm(read.data.form)
   if (!form) return refuse(`There is no form "${read.data.form}".`)
   const { jobs } = workshop()
+  if (jobId !== undefined && !jobs.job(jobId)) return refuse('This job is no longer there.')
   const job = jobId ?? jobs.addJob({ title: jobTitle || name, customer: '', dueOn: null, status: 'asked', note: '' })
   const id = jobs.addPiece({
     jobId: job,

@@ -19,7 +19,9 @@ const layoutSchema = z.object({
 export async function saveLayout(raw: unknown): Promise<ActionResult<{ id: number }>> {
   const read = readAction(layoutSchema, raw)
   if (!read.ok) return read
-  const { layouts } = workshop()
+  const { layouts, jobs, drawer } = workshop()
+  if (!jobs.job(read.data.jobId)) return refuse('This job is no longer there.')
+  if (!drawer.one(read.data.sheetId)) return refuse('This sheet is no longer in the drawer.')
   const draft = layouts.draftOf(read.data.jobId)
   const id = draft && layouts.change(draft.id, read.data) ? draft.id : layouts.add(read.data)
   return { ok: true, id }

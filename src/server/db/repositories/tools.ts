@@ -41,7 +41,7 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
   )
   const event = db.prepare('INSERT INTO tool_events (tool_id, change, reason, at) VALUES (?, ?, ?, ?)')
   const onWall = db.prepare(`${SELECT} WHERE status = 'on-wall' ORDER BY kind, coalesce(measured, nominal), id`)
-  const byId = db.prepare(`${SELECT} WHERE id = ?`)
+  const byId = db.prepare(`${SELECT} WHERE id = ? AND status = 'on-wall'`)
   const measure = db.prepare('UPDATE tools SET measured = ? WHERE id = ?')
   const learn = db.prepare('UPDATE tools SET facts_json = ? WHERE id = ?')
   const takeDown = db.prepare("UPDATE tools SET status = 'gone' WHERE id = ? AND status = 'on-wall'")
@@ -58,6 +58,7 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
       if (TOOL_KIND_INFO[tool.kind].counted && tool.count) event.run(id, tool.count, 'bought', now())
       return id
     }),
+    /** A tool that hangs on the wall; one that was taken down is none. */
     one,
     all,
     /** The wall as the core takes it. */
