@@ -48,10 +48,20 @@ const input = () =>
       max: 150,
       help: 'From link to link in the chain; 0 if not known yet.',
     }).default(0),
+    rowCount: count({ label: 'Rows', min: 1, max: 4, help: 'Side by side in the chain: two rows are half as long.' }).default(1),
+    ringMm: lengthMm({ label: 'Joining ring, inside', min: 1, max: 40, help: 'Smaller rings want shorter links.' }).optional(),
+    stripInHandMm: lengthMm({ label: 'Strip in hand', min: 5, max: 2000, help: 'Before rolling: what would it come to?' }).optional(),
     ...closingFields(0.5),
     schools: schoolsField({ cut: ['sawn', 'sheared'] }),
   })
 type Input = OutputOf<typeof input>
+
+/** A link is about this many times its joining ring, inside: 10 mm for a ring of 4.5 (common practice, low). */
+const LINK_TO_RING = 10 / 4.5
+/** Further from it than this share looks clumsy or hangs stiff (house default). */
+const RATIO_BAND = 0.3
+/** What a strip may be off before it is worth saying, mm. */
+const STRIP_OFF_MM = 0.5
 
 /** Links on the fullest strip: spread as evenly as they go. */
 function linksAStrip(input: Input): number {
@@ -73,6 +83,55 @@ function stripOf(log: WorkingLog, input: Input, school: School): number {
   })
 }
 
+function ringChecks({ linkMm, ringMm }: Input) {
+  if (ringMm === undefined) return []
+  const rightMm = ringMm * LINK_TO_RING
+  return [
+    limitCheck({
+      code: 'link-to-ring',
+      ok: Math.abs(linkMm / rightMm - 1) <= RATIO_BAND,
+      level: 'note',
+      field: 'linkMm',
+      source: 'bench-practice',
+      actual: linkMm,
+      limit: rightMm,
+      good: 'Link and joining ring suit each other.',
+      bad: `Rings of ${formatPlain(ringMm, 1)} mm want links near ${formatPlain(rightMm, 1)} mm: ${linkMm > rightMm ? 'smaller rings, shorter links' : 'larger rings, longer links'}.`,
+    }),
+  ]
+}
+
+/** The strip in hand against what these links need: what it comes to when it is rolled, and how many links that is. */
+function stripInHand(log: WorkingLog, input: Input, needMm: number) {
+  if (input.stripInHandMm === undefined) return { results: {}, checks: [] }
+  const afterMm = derive(log, {
+    label: 'Strip in hand, rolled',
+    formula: 's + g',
+    unit: 'mm',
+    source: input.growthMm > 0 ? 'own-choice' : 'closed-form',
+    given: [given('s', 'strip in hand', input.stripInHandMm), given('g', 'growth on rolling', input.growthMm)],
+  })
+  const kerfMm = input.schools.cut === 'sawn' ? input.kerfMm : 0
+  const links = Math.floor((afterMm + kerfMm) / (input.linkMm + kerfMm) + 1e-9)
+  const over = afterMm - needMm
+  return {
+    results: { afterRollingMm: { value: afterMm, unit: 'mm' as const }, linksInHandCount: { value: links, unit: 'count' as const } },
+    checks: [
+      limitCheck({
+        code: 'strip-in-hand',
+        ok: Math.abs(over) <= STRIP_OFF_MM,
+        level: over < 0 ? 'warn' : 'note',
+        field: 'stripInHandMm',
+        source: 'closed-form',
+        actual: afterMm,
+        limit: needMm,
+        good: `The strip in hand comes to ${formatPlain(afterMm, 1)} mm: right for these links.`,
+        bad: `The strip in hand would come to ${formatPlain(afterMm, 1)} mm, ${formatPlain(Math.abs(over), 1)} ${over > 0 ? 'over' : 'under'} what these links need: ${links} links. Measure it after rolling, and divide what it is.`,
+      }),
+    ],
+  }
+}
+
 function planLinks(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const n = linksAStrip(input)
@@ -91,7 +150,8 @@ function planLinks(input: Input, bench: Bench): FormPlan {
   const cuts = Array.from({ length: n - 1 }, (_, i) =>
     cutAlong([(i + 1) * step - (step - input.linkMm) / 2, -0.6], [(i + 1) * step - (step - input.linkMm) / 2, input.widthMm + 0.6]),
   )
-  const chainMm = input.pitchMm * input.linkCount
+  const chainMm = (input.pitchMm * input.linkCount) / input.rowCount
+  const inHand = stripInHand(log, input, rolledMm)
   return completePlan({
     input,
     answer,
@@ -103,6 +163,8 @@ function planLinks(input: Input, bench: Bench): FormPlan {
       stripToDivideMm: { value: rolledMm, unit: 'mm' },
       ...(input.growthMm > 0 ? { growthShare: { value: (100 * input.growthMm) / reckonedMm, unit: '%' as const } } : {}),
       ...(chainMm > 0 ? { chainMm: { value: chainMm, unit: 'mm' as const } } : {}),
+      ...(input.ringMm === undefined ? {} : { linkForRingMm: { value: input.ringMm * LINK_TO_RING, unit: 'mm' as const } }),
+      ...inHand.results,
     },
     choice: schoolChoice('cut', 'How they are parted', input.schools.cut, CUT_TEXTS, (id) => stripOf([], input, id)),
     sensitivity: [
@@ -121,6 +183,8 @@ function planLinks(input: Input, bench: Bench): FormPlan {
         good: `${n} links on each of ${input.stripCount} ${input.stripCount === 1 ? 'strip' : 'strips'}, none over.`,
         bad: `${n} on the fullest strip: ${n * input.stripCount - input.linkCount} more than asked come out of it, as spares.`,
       }),
+      ...ringChecks(input),
+      ...inHand.checks,
       ...(chainMm === 0
         ? [
             {
