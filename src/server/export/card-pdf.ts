@@ -49,7 +49,7 @@ function drawView(kit: Kit, page: PDFPage, view: DrawingView, box: { x: number; 
     })
   }
   const words = view.dimensions.map((dimension) => dimension.text).join('   ')
-  page.drawText(printable(`${view.title}: ${words}`), { x: box.x, y: box.y, size: 8, font: kit.mono, color: INK })
+  drawLines(page, wrap(`${view.title}: ${words}`, kit.mono, 8, box.width), { x: box.x, y: box.y }, { size: 8, font: kit.mono })
 }
 
 function drawLines(

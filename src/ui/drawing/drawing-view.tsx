@@ -57,7 +57,16 @@ function Shape({ shape, fit, colour, kerfMm }: ShapeProps) {
     )
   const [a, b] = shape.points
   const isShort = a !== undefined && b !== undefined && shape.layer === 'centre' && Math.hypot(a[0] - b[0], a[1] - b[1]) * fit.scale < 60
-  return <path d={pathOf(shape.points, fit, false)} {...LINE[shape.layer]} {...(isShort ? { strokeDasharray: 'none' } : {})} />
+  const last = shape.points.at(-1)
+  const isOpen = a === undefined || last === undefined || a[0] !== last[0] || a[1] !== last[1]
+  return (
+    <path
+      d={pathOf(shape.points, fit, false)}
+      {...LINE[shape.layer]}
+      {...(isOpen ? { fill: 'none' } : {})}
+      {...(isShort ? { strokeDasharray: 'none' } : {})}
+    />
+  )
 }
 
 const KEY_STEP: Readonly<Record<string, number>> = {

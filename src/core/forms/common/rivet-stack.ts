@@ -6,7 +6,7 @@ import { lengthMm, thicknessMm } from '../../units/fields'
 import { formatPlain } from '../../units/format'
 import { derive, given, type WorkingLog } from '../../working/derive'
 import type { Check } from '../contract'
-import { limitCheck, region, view } from './plan-kit'
+import { limitCheck, region, stroke, view } from './plan-kit'
 
 /** What a rivet goes through, in the order it is measured. */
 export const stackFields = {
@@ -81,6 +81,25 @@ export function stackView(
     ],
     ...(more.handles ? { handles: more.handles } : {}),
   })
+}
+
+/** The stack when its rivet is headed: the rivet by the profile it is turned from, x from its axis. */
+export function headedView(stack: Stack, profile: Outline): DrawingView {
+  const across = 2 * Math.max(...profile.map(([x]) => x))
+  const other = profile.map(([x, y]): Point => [0 - x, y]).reverse()
+  const solid = profile.some(([x]) => Math.abs(x) < 1e-9)
+  const outlines = solid ? [[...profile, ...other]] : [profile, other]
+  const bare = stackView(stack, { outline: [], widthMm: stack.holeMm, title: 'Headed' })
+  const top = Math.max(...profile.map(([, y]) => y))
+  return {
+    ...bare,
+    id: 'headed',
+    shapes: [
+      ...bare.shapes.filter((shape) => shape.layer === 'metal'),
+      ...outlines.map((outline) => stroke('tool', ...outline, outline[0] ?? [0, 0])),
+    ],
+    dimensions: [{ from: [-across / 2, top], to: [across / 2, top], offset: 1, text: `head ${formatPlain(across, 2)}` }],
+  }
 }
 
 /** So much longer a rivet is cut at first, to be held while it is threaded and marked. */

@@ -1,5 +1,4 @@
 import { capHalfAngleRad, capRadiusMm } from '../../forming/dome'
-import { arcPoints } from '../../geometry/outline'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import type { WorkingLog } from '../../working/derive'
@@ -19,6 +18,7 @@ import {
   stroke,
   view,
 } from './plan-kit'
+import { shellSection } from './shell'
 
 interface TwoShells extends CommonInput {
   readonly holeMm: number
@@ -69,12 +69,11 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
   const radius = capRadiusMm(mid)
   const half = capHalfAngleRad(mid)
   const sequence = cupsFor(input.thicknessMm, bench, discMm, radius)
-  const [outer, inner] = [radius + input.thicknessMm / 2, Math.max(0.01, radius - input.thicknessMm / 2)]
   const shell = (sign: 1 | -1) => {
     const centre = [0, sign * (mid.heightMm - radius)] as const
     const middle = (sign * Math.PI) / 2
     const [from, to] = [middle - half + 0.02, middle + half - 0.02]
-    return region([...arcPoints(centre, outer, from, to), ...[...arcPoints(centre, inner, from, to)].reverse()])
+    return region(shellSection(centre, radius, input.thicknessMm, from, to))
   }
   // at the same shape the rim grows with its disc
   const perMm = Math.hypot(1, mid.heightMm / mid.baseRadiusMm)

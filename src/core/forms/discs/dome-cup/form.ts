@@ -19,6 +19,7 @@ import {
   schoolChoice,
   view,
 } from '../../common/plan-kit'
+import { shellSection } from '../../common/shell'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -79,10 +80,7 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
   const perMm = reckonedMm / input.rimMm
   const centre = [0, mid.heightMm - radius] as const
   const [from, to] = [Math.PI / 2 - half, Math.PI / 2 + half]
-  const dome = [
-    ...arcPoints(centre, radius + input.thicknessMm / 2, from, to),
-    ...[...arcPoints(centre, Math.max(0.01, radius - input.thicknessMm / 2), from, to)].reverse(),
-  ]
+  const dome = shellSection(centre, radius, input.thicknessMm, from, to)
   return completePlan({
     input,
     answer,

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
+import type { DrawingView } from '../../../drawing/drawing'
 import { capHalfAngleRad, capRadiusMm } from '../../../forming/dome'
 import { subtractRegions } from '../../../geometry/clip'
 import { circleHole, circleOutline, netAreaMm2, rectangleOutline } from '../../../geometry/outline'
@@ -22,6 +23,7 @@ import {
   stroke,
   view,
 } from '../../common/plan-kit'
+import { shellSection } from '../../common/shell'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -106,6 +108,35 @@ function flatOpening(log: WorkingLog, input: Input, school: Flat) {
   return { acrossMm, deepMm }
 }
 
+/** Cut through the middle of the opening: what stands to each side of a window, or the rim that a notch leaves short. */
+function sectionView(input: Input): DrawingView {
+  const { mid, radius, half } = capOf(input)
+  const centre = [0, mid.heightMm - radius] as const
+  const upright = Math.PI / 2
+  const window = Math.asin(Math.min(1, input.openingMm / 2 / radius))
+  const notch = Math.min(half, input.notchMm / radius)
+  const spans =
+    input.opening === 'window'
+      ? [
+          [upright - half, upright - window],
+          [upright + window, upright + half],
+        ]
+      : [[upright - half + notch, upright + half]]
+  return view('section', 'Section', {
+    shapes: spans
+      .filter(([from = 0, to = 0]) => to > from)
+      .map(([from = 0, to = 0]) => region(shellSection(centre, radius, input.thicknessMm, from, to))),
+    dimensions: [
+      { from: [-input.widthMm / 2, 0], to: [input.widthMm / 2, 0], offset: -1.6, text: `${formatPlain(input.widthMm, 2)} across the rim` },
+      { from: [0.58 * input.widthMm, 0], to: [0.58 * input.widthMm, input.heightMm], offset: -0.6, text: formatPlain(input.heightMm, 2) },
+    ],
+    handles: [
+      { field: 'heightMm', label: 'dome height', at: [0, input.heightMm], along: [0, 1], gain: 1 },
+      { field: 'widthMm', label: 'width across the rim', at: [input.widthMm / 2, 0], along: [1, 0], gain: 2 },
+    ],
+  })
+}
+
 function planNotched(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.flat
@@ -170,6 +201,7 @@ function planNotched(input: Input, bench: Bench): FormPlan {
     ],
     uncertainty: measuringBand(input.measuredWith, 1.2),
     views: [
+      sectionView(input),
       view('blank', 'Blank with its opening', {
         shapes: [
           region(cut, holes),
@@ -193,12 +225,12 @@ function planNotched(input: Input, bench: Bench): FormPlan {
                 text: `notch ${formatPlain(opening.acrossMm, 2)}`,
               },
         ],
-        handles: [{ field: 'widthMm', label: 'across the rim', at: [input.widthMm / 2, 0], along: [1, 0], gain: 2 }],
       }),
     ],
     route: [
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
       { op: 'file', params: { what: 'the rim true' } },
+      ...(window ? [{ op: 'drill' as const, params: { diameterMm: 1 } }] : []),
       { op: 'anneal', params: {} },
       { op: 'pickle', params: {} },
       {

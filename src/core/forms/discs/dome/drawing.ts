@@ -1,8 +1,9 @@
 import { cutAround } from '../../../drawing/cut'
 import type { Drawing, DrawingView } from '../../../drawing/drawing'
 import { capHalfAngleRad, capRadiusMm, type DomeMid } from '../../../forming/dome'
-import { arcPoints, circleOutline } from '../../../geometry/outline'
+import { circleOutline } from '../../../geometry/outline'
 import { formatPlain } from '../../../units/format'
+import { shellSection } from '../../common/shell'
 import type { DomeInput } from './input'
 
 function sectionView(input: DomeInput, mid: DomeMid): DrawingView {
@@ -10,8 +11,6 @@ function sectionView(input: DomeInput, mid: DomeMid): DrawingView {
   const half = capHalfAngleRad(mid)
   const [from, to] = [Math.PI / 2 - half, Math.PI / 2 + half]
   const centre = [0, mid.heightMm - radius] as const
-  const outer = arcPoints(centre, radius + input.thicknessMm / 2, from, to)
-  const inner = [...arcPoints(centre, Math.max(0.01, radius - input.thicknessMm / 2), from, to)].reverse()
   const top = mid.heightMm + input.thicknessMm / 2
   const edge = mid.baseRadiusMm
   return {
@@ -19,7 +18,7 @@ function sectionView(input: DomeInput, mid: DomeMid): DrawingView {
     title: 'Section',
     notes: [],
     shapes: [
-      { kind: 'region', layer: 'metal', outer: [...outer, ...inner], holes: [] },
+      { kind: 'region', layer: 'metal', outer: shellSection(centre, radius, input.thicknessMm, from, to), holes: [] },
       {
         kind: 'line',
         layer: 'centre',

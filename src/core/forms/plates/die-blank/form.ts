@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
-import { ellipseOutline, roundedRectangle } from '../../../geometry/outline'
+import type { DrawingView } from '../../../drawing/drawing'
+import { arcPoints, ellipseOutline, roundedRectangle } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -19,6 +20,7 @@ import {
   stroke,
   view,
 } from '../../common/plan-kit'
+import { sheetAlong } from '../../common/shell'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -86,6 +88,23 @@ function lengthOf(log: WorkingLog, input: Input, school: Die): number {
     given('b', 'tab', input.tabMm),
   ]
   return bySchool(log, DIE_TEXTS[school], school === 'free' ? 'closed-form' : 'bench-practice', all)
+}
+
+/** Shallower than this an impression is drawn flat: no line is that thin. */
+const SHALLOWEST_MM = 0.01
+
+/** Along the impression: margin, the way up and over, margin. */
+function sectionView({ lengthMm: long, depthMm, thicknessMm }: Input, halfMm: number): DrawingView {
+  const radius = depthMm > SHALLOWEST_MM ? (long * long) / (8 * depthMm) + depthMm / 2 : 0
+  const half = radius > 0 ? (radius < depthMm ? Math.PI - Math.asin(long / 2 / radius) : Math.asin(Math.min(1, long / 2 / radius))) : 0
+  const over = radius > 0 ? [...arcPoints([0, depthMm - radius], radius, Math.PI / 2 - half, Math.PI / 2 + half)].reverse() : []
+  const end = Math.max(halfMm, long / 2)
+  const way = [[-end, 0] as const, ...over, [end, 0] as const]
+  return view('section', 'Pressed, along the impression', {
+    shapes: [region(sheetAlong(way, thicknessMm))],
+    dimensions: [{ from: [end, 0], to: [end, Math.max(depthMm, 0.01)], offset: -1, text: `${formatPlain(depthMm, 2)} deep` }],
+    handles: [{ field: 'depthMm', label: 'depth', at: [0, depthMm], along: [0, 1], gain: 1 }],
+  })
 }
 
 function planDie(input: Input, bench: Bench): FormPlan {
@@ -167,6 +186,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
         ],
         handles: [{ field: 'marginMm', label: 'margin', at: [x, 0], along: [1, 0], gain: 1 }],
       }),
+      sectionView(input, x),
     ],
     route: [
       { op: 'saw', params: { what: 'the blank', cutMm: Math.min(2000, answer.markAt) } },

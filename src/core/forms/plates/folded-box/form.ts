@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
+import type { DrawingView } from '../../../drawing/drawing'
 import type { Outline } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, ratio } from '../../../units/fields'
@@ -101,6 +102,30 @@ function cross(over: number, across: number, wall: number): Outline {
   ]
 }
 
+/** The box cut along its middle: bottom and two walls, as thick as they are. */
+function sectionView({ lengthInsideMm, heightMm, thicknessMm: t }: Input): DrawingView {
+  const [x, outer] = [lengthInsideMm / 2, lengthInsideMm / 2 + t]
+  return view('section', 'Section along the box', {
+    shapes: [
+      region([
+        [-outer, -t],
+        [outer, -t],
+        [outer, heightMm],
+        [x, heightMm],
+        [x, 0],
+        [-x, 0],
+        [-x, heightMm],
+        [-outer, heightMm],
+      ]),
+    ],
+    dimensions: [
+      { from: [-x, heightMm], to: [x, heightMm], offset: 1, text: `${formatPlain(lengthInsideMm, 2)} inside` },
+      { from: [outer, 0], to: [outer, heightMm], offset: -1, text: formatPlain(heightMm, 2) },
+    ],
+    handles: [{ field: 'heightMm', label: 'height', at: [outer - t / 2, heightMm], along: [0, 1], gain: 1 }],
+  })
+}
+
 function planBox(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.fold
@@ -192,6 +217,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
         ],
         handles: [{ field: 'lengthInsideMm', label: 'long way', at: [x, 0], along: [1, 0], gain: 2 }],
       }),
+      sectionView(input),
     ],
     route: [
       { op: 'saw', params: { what: 'the cross, corners out', cutMm: Math.min(2000, answer.markAt) } },

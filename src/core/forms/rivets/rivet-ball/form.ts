@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { arcPoints, circleOutline } from '../../../geometry/outline'
+import type { Point } from '../../../geometry/point'
 import { headStickOutMm } from '../../../tables/rivets/rivets'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, thicknessMm } from '../../../units/fields'
@@ -7,7 +8,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, region, schoolChoice, wireBlank } from '../../common/plan-kit'
-import { edgeCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { edgeCheck, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -89,6 +90,14 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
       handles: [{ field: 'ballMm', label: 'ball', at: [0, grip + input.ballMm], along: [0, 1], gain: 1 }],
     },
   )
+  const headed: Point[] = [
+    [0, -0.6 * d],
+    [1.6 * d, -0.6 * d],
+    [1.6 * d, 0],
+    [d, 0],
+    [d, grip],
+    ...arcPoints([0, grip + r], r, -1.2, Math.PI / 2),
+  ]
   return completePlan({
     input,
     answer,
@@ -142,7 +151,10 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
       ...hazardNotes(input.alloy),
     ],
     uncertainty: measuringBand(input.measuredWith, slope),
-    views: [{ ...side, shapes: [...side.shapes, region(circleOutline(r).map(([x, y]) => [x, y + grip + r] as const))] }],
+    views: [
+      { ...side, shapes: [...side.shapes, region(circleOutline(r).map(([x, y]) => [x, y + grip + r] as const))] },
+      headedView(input, headed),
+    ],
     route: [
       { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, Math.max(0.5, answer.markAt)) } },
       { op: 'melt', params: { what: 'the ball on one end' } },
@@ -151,14 +163,7 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
       { op: 'rivet', params: { thinnedFraction: 0.3, what: 'the back head, ball in a hollow' }, target },
       { op: 'finish', params: {}, target },
     ],
-    solids: stackSolid(input, [
-      [0, -0.6 * d],
-      [1.6 * d, -0.6 * d],
-      [1.6 * d, 0],
-      [d, 0],
-      [d, grip],
-      ...arcPoints([0, grip + r], r, -1.2, Math.PI / 2),
-    ]),
+    solids: stackSolid(input, headed),
     learns: { target, blankPerMm: slope },
     method: `ball rivet, ${BACK_TEXTS[school].title.toLowerCase()}`,
   })

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { rectangleOutline } from '../../../geometry/outline'
+import type { Point } from '../../../geometry/point'
 import { headStickOutMm } from '../../../tables/rivets/rivets'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, thicknessMm } from '../../../units/fields'
@@ -7,7 +8,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, lengthBlank, limitCheck, measuringBand, schoolChoice } from '../../common/plan-kit'
-import { edgeCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { edgeCheck, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -78,6 +79,16 @@ function planTubeRivet(input: Input, bench: Bench): FormPlan {
   const target = { dimension: 'rimMm', label: 'Rim across', valueMm: rimMm, plusMinusMm: 0.3 }
   const outer = input.tubeMm / 2
   const outline = rectangleOutline(input.tubeMm, grip + 2 * flare).map(([x, y]) => [x - outer, y - flare] as const)
+  const headed: Point[] = [
+    [outer - input.thicknessMm, -input.thicknessMm],
+    [rimMm / 2, -input.thicknessMm],
+    [rimMm / 2, 0],
+    [outer, 0],
+    [outer, grip],
+    [rimMm / 2, grip],
+    [rimMm / 2, grip + input.thicknessMm],
+    [outer - input.thicknessMm, grip + input.thicknessMm],
+  ]
   return completePlan({
     input,
     answer,
@@ -149,6 +160,7 @@ function planTubeRivet(input: Input, bench: Bench): FormPlan {
           handles: [{ field: 'upperMm', label: 'upper sheet', at: [outer, grip], along: [0, 1], gain: 1 }],
         },
       ),
+      headedView(input, headed),
     ],
     route: [
       { op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } },
@@ -159,16 +171,7 @@ function planTubeRivet(input: Input, bench: Bench): FormPlan {
       { op: 'rivet', params: { thinnedFraction: 0.15, what: 'both rims over, a little each side' }, target },
       { op: 'finish', params: {}, target },
     ],
-    solids: stackSolid(input, [
-      [outer - input.thicknessMm, -input.thicknessMm],
-      [rimMm / 2, -input.thicknessMm],
-      [rimMm / 2, 0],
-      [outer, 0],
-      [outer, grip],
-      [rimMm / 2, grip],
-      [rimMm / 2, grip + input.thicknessMm],
-      [outer - input.thicknessMm, grip + input.thicknessMm],
-    ]),
+    solids: stackSolid(input, headed),
     learns: { target, blankPerMm: 1 / rimSlope },
     method: `tube rivet, ${FLARE_TEXTS[school].title.toLowerCase()}`,
   })

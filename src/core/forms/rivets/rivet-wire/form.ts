@@ -8,7 +8,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
-import { edgeCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { edgeCheck, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
 import type { FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -122,6 +122,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
   const slender = above / input.thicknessMm
   const target = { dimension: 'headMm', label: 'Head across', valueMm: headMm, plusMinusMm: 0.3 }
   const plusTwo = grip + 2
+  const headed = headedProfile(input, grip, headMm)
   return completePlan({
     input,
     answer,
@@ -187,7 +188,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
       ...hazardNotes(input.alloy),
     ],
     uncertainty: measuringBand(input.measuredWith, 1.5),
-    views: [sideView(input, above, below)],
+    views: [sideView(input, above, below), headedView(input, headed)],
     route: [
       { op: 'drill', params: { diameterMm: Math.min(20, Math.max(0.3, input.holeMm)) } },
       { op: 'file', params: { what: 'the burr off both sides' } },
@@ -197,7 +198,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
       { op: 'rivet', params: { thinnedFraction: 0.3, what: 'both heads, a little each side' }, target },
       { op: 'finish', params: {}, target },
     ],
-    solids: stackSolid(input, headedProfile(input, grip, headMm)),
+    solids: stackSolid(input, headed),
     learns: { target, blankPerMm: headSlope },
     method: `wire rivet, ${SCHOOL_TEXTS[school].title.toLowerCase()}`,
   })

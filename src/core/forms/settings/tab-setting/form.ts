@@ -1,8 +1,9 @@
 import * as z from 'zod'
 import { type Cut, cutAround, cutThrough } from '../../../drawing/cut'
+import type { DrawingView } from '../../../drawing/drawing'
 import { uniteRegions } from '../../../geometry/clip'
 import { isNearOutline } from '../../../geometry/distance'
-import { circleHole, netAreaMm2, type OutlinePlace, placeAlong } from '../../../geometry/outline'
+import { circleHole, netAreaMm2, type OutlinePlace, placeAlong, rectangleOutline } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
 import { OVER_THE_STONE } from '../../../operations/setting'
 import type { Bench } from '../../../toolwall/tools'
@@ -156,6 +157,37 @@ function cutsOf(stone: Outline, outline: Outline): Cut[] {
   return runs.map(({ inside, points }) => cutThrough(points, inside ? 'inside' : 'outside'))
 }
 
+/** The stone in its tabs, seen along: plate, two tabs up its edge and over it, the stone between them. */
+function setView({ stoneLengthMm, edgeMm, thicknessMm: t }: Input, lapMm: number): DrawingView {
+  const half = stoneLengthMm / 2
+  const lap = Math.max(0, Math.min(lapMm, half))
+  const crown = edgeMm + 0.12 * stoneLengthMm
+  const tab = (side: 1 | -1): Outline => {
+    const points: Point[] = [
+      [half, -t],
+      [half + t, -t],
+      [half + t, edgeMm + t],
+      [half - lap, edgeMm + t],
+      [half - lap, edgeMm],
+      [half, edgeMm],
+    ]
+    return side === 1 ? points : points.map(([x, y]): Point => [-x, y]).reverse()
+  }
+  return view('set', 'Set', {
+    shapes: [
+      stroke('tool', [-half, 0], [half, 0], [half, edgeMm], [0.6 * half, crown], [-0.6 * half, crown], [-half, edgeMm], [-half, 0]),
+      region(rectangleOutline(stoneLengthMm, t).map(([x, y]): Point => [x - half, y - t])),
+      region(tab(1)),
+      region(tab(-1)),
+    ],
+    dimensions: [
+      { from: [half + t, 0], to: [half + t, edgeMm], offset: -1, text: `edge ${formatPlain(edgeMm, 2)}` },
+      { from: [-half, crown], to: [-half + Math.max(lap, 0.01), crown], offset: 1, text: `lap ${formatPlain(lapMm, 2)}` },
+    ],
+    handles: [],
+  })
+}
+
 function planTabs(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = tabOf(log, input, input.schools.tab)
@@ -250,6 +282,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
         ],
         handles: [{ field: 'edgeMm', label: 'edge of the stone', at: [0, input.stoneWidthMm / 2 + answer.markAt], along: [0, 1], gain: 1 }],
       }),
+      setView(input, lapLeft),
     ],
     route: [
       ...flatRoute('the outline, outside its tabs', envelope, target).slice(0, -1),

@@ -121,7 +121,7 @@ function planOvalTube(input: Input, bench: Bench): FormPlan {
       view('section', 'Section', {
         shapes: [
           region(outer, [[...setOffMm(outer, -input.thicknessMm)].reverse()]),
-          { kind: 'circle', layer: 'tool', centre: [0, 0], radiusMm: roundMm / 2 },
+          { kind: 'circle', layer: 'centre', centre: [0, 0], radiusMm: roundMm / 2 },
         ],
         dimensions: [
           { from: [-a, -roundMm / 2], to: [a, -roundMm / 2], offset: -1.8, text: `${formatPlain(input.outsideLongMm, 2)} outside` },

@@ -128,7 +128,7 @@ function planBinding(input: Input, bench: Bench): FormPlan {
       stripView(
         eachMm,
         input.thicknessMm,
-        { length: `${formatPlain(eachMm, 1)} each, ${input.turnCount} of it`, width: 'wire' },
+        { length: `${formatPlain(eachMm, 1)} each, ${input.turnCount} of it`, width: `${formatPlain(input.thicknessMm, 2)} wire` },
         'Wire of one binding',
       ),
     ],

@@ -139,7 +139,12 @@ function planBorder(input: Input, bench: Bench): FormPlan {
           },
         ],
       }),
-      stripView(answer.markAt, input.thicknessMm, { length: `cut ${formatPlain(answer.markAt, 1)}`, width: 'wire' }, 'Before rolling'),
+      stripView(
+        answer.markAt,
+        input.thicknessMm,
+        { length: `cut ${formatPlain(answer.markAt, 1)}`, width: `${formatPlain(input.thicknessMm, 2)} wire` },
+        'Before rolling',
+      ),
     ],
     route: [
       { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, answer.markAt) } },

@@ -152,7 +152,12 @@ function planEarWire(input: Input, bench: Bench): FormPlan {
         ],
         handles: [{ field: 'rodMm', label: 'rod', at: [input.rodMm + input.thicknessMm, input.tailMm], along: [1, 0], gain: 1 }],
       }),
-      stripView(answer.markAt, input.thicknessMm, { length: `cut ${formatPlain(answer.markAt, 1)}`, width: 'wire' }, 'Straight, two of it'),
+      stripView(
+        answer.markAt,
+        input.thicknessMm,
+        { length: `cut ${formatPlain(answer.markAt, 1)}`, width: `${formatPlain(input.thicknessMm, 2)} wire` },
+        'Straight, two of it',
+      ),
     ],
     route: openRoute({
       what: 'the two wires',

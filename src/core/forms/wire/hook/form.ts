@@ -137,7 +137,12 @@ function planHook(input: Input, bench: Bench): FormPlan {
         ],
         handles: [{ field: 'hookMm', label: 'hook', at: [0, input.thicknessMm / 2 + input.hookMm], along: [0, 1], gain: 1 }],
       }),
-      stripView(answer.markAt, input.thicknessMm, { length: `cut ${formatPlain(answer.markAt, 1)}`, width: 'wire' }, 'Straight'),
+      stripView(
+        answer.markAt,
+        input.thicknessMm,
+        { length: `cut ${formatPlain(answer.markAt, 1)}`, width: `${formatPlain(input.thicknessMm, 2)} wire` },
+        'Straight',
+      ),
     ],
     route: openRoute({
       what: 'the wire',

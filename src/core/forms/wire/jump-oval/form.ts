@@ -139,7 +139,7 @@ function planJumpOval(input: Input, bench: Bench): FormPlan {
       view('ring', 'Oval and the round it comes from', {
         shapes: [
           region(setOffMm(inside, wire), [[...inside].reverse()]),
-          { kind: 'circle', layer: 'tool', centre: [0, 0], radiusMm: rodMm / 2 },
+          { kind: 'circle', layer: 'centre', centre: [0, 0], radiusMm: rodMm / 2 },
           cutAlong([0, b], [0, b + wire]),
         ],
         dimensions: [
@@ -149,7 +149,12 @@ function planJumpOval(input: Input, bench: Bench): FormPlan {
         ],
         handles: [{ field: 'longMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 }],
       }),
-      stripView(answer.markAt, wire, { length: `${formatPlain(answer.markAt, 2)} each`, width: 'wire' }, 'One turn, straight'),
+      stripView(
+        answer.markAt,
+        wire,
+        { length: `${formatPlain(answer.markAt, 2)} each`, width: `${formatPlain(input.thicknessMm, 2)} wire` },
+        'One turn, straight',
+      ),
     ],
     route: [
       { op: 'anneal', params: {} },
