@@ -95,7 +95,7 @@ describe('what is drawn', () => {
     const markup = draw(SQUARE)
     expect(markup).toContain(`fill="${COLOUR.face}"`)
     expect(markup).toContain('>20 across</text>')
-    expect(markup).toMatch(/Square, <span class="fig">[\d.]+ : 1<\/span>/)
+    expect(markup).toMatch(/Square, <span class="fig"[^>]*>[\d.]+ : 1<\/span>/)
     expect(markup).toContain('aria-label="Square: 20 across"')
   })
   it('handles only where they can be moved, each named for the keys', () => {

@@ -19,6 +19,9 @@ interface DrawingViewProps {
   readonly onHandle?: (field: string, change: number) => void
 }
 
+/** Narrower than this there is no room for more than the title. */
+const HINT_FROM_PX = 400
+
 const LINE: Readonly<Record<string, object>> = {
   saw: { stroke: PALETTE.fire, strokeWidth: 1.4, strokeDasharray: '6 3', fill: 'none' },
   scribe: { stroke: PALETTE.ink, strokeWidth: 0.8, fill: 'none' },
@@ -126,9 +129,12 @@ export function DrawingView({ view, colour, width, height, maxScale, onHandle }:
     <Box component="figure" sx={{ m: 0 }}>
       <Box component="figcaption" sx={{ display: 'flex', justifyContent: 'space-between', px: 2.25, pt: 1.25 }}>
         <Typography variant="h2">
-          {view.title}, <span className="fig">{scaleWords(fit.scale)}</span>
+          {view.title},{' '}
+          <span className="fig" style={{ whiteSpace: 'nowrap' }}>
+            {scaleWords(fit.scale)}
+          </span>
         </Typography>
-        {onHandle && view.handles.length > 0 ? (
+        {onHandle && width >= HINT_FROM_PX && view.handles.length > 0 ? (
           <Typography variant="body2">drag {view.handles.map((handle) => `the ${handle.label}`).join(' or ')}</Typography>
         ) : null}
       </Box>

@@ -56,11 +56,16 @@ function shareOf(view: View): number {
   return Math.min(1, Math.max(0.75, (box.maxY - box.minY) / (box.maxX - box.minX || 1)))
 }
 
+/** Each view has a row of its own; where there are more than two, the first two share theirs. */
+function rowsOf(views: readonly View[]): readonly (readonly View[])[] {
+  return views.length > 2 ? [views.slice(0, 2), ...views.slice(2).map((view) => [view])] : views.map((view) => [view])
+}
+
 function Drawings({ result, onHandle }: { readonly result: FormResult; readonly onHandle: (field: string, by: number) => void }) {
   const { ref, width, height } = useSize({ width: 600, height: 560 })
   const colour = ALLOYS[result.blanks[0]?.alloy ?? 'sterling-925'].colour
-  const views = result.drawing.views
-  const shares = views.map(shareOf)
+  const rows = rowsOf(result.drawing.views)
+  const shares = rows.map((row) => Math.max(...row.map(shareOf)))
   const whole = shares.reduce((sum, share) => sum + share, 0)
   return (
     <Box
@@ -73,15 +78,19 @@ function Drawings({ result, onHandle }: { readonly result: FormResult; readonly 
         overflow: 'hidden',
       }}
     >
-      {views.map((view, i) => (
-        <DrawingView
-          key={view.id}
-          view={view}
-          colour={colour}
-          width={width}
-          height={(height * (shares[i] ?? 1)) / whole - 32}
-          onHandle={onHandle}
-        />
+      {rows.map((row, i) => (
+        <Box key={row[0]?.id} sx={{ display: 'flex' }}>
+          {row.map((view) => (
+            <DrawingView
+              key={view.id}
+              view={view}
+              colour={colour}
+              width={width / row.length}
+              height={(height * (shares[i] ?? 1)) / whole - 32}
+              onHandle={onHandle}
+            />
+          ))}
+        </Box>
       ))}
     </Box>
   )

@@ -1,5 +1,7 @@
 import * as z from 'zod'
+import type { DrawingView } from '../../../drawing/drawing'
 import { rectangleOutline, setOffMm } from '../../../geometry/outline'
+import type { Outline, Point } from '../../../geometry/point'
 import { OVER_THE_STONE } from '../../../operations/setting'
 import { bezelHeightMm } from '../../../tables/stones/stones'
 import type { Bench } from '../../../toolwall/tools'
@@ -17,6 +19,7 @@ import {
   schoolChoice,
   sheetBlank,
   stripView,
+  stroke,
   view,
 } from '../../common/plan-kit'
 import { bezelRoute } from '../../common/routes'
@@ -123,6 +126,34 @@ function settingView(input: Input) {
   })
 }
 
+/** Cut along the stone: the wall up past where it turns in, and the step it may stand on. */
+function wallView({ stoneLengthMm, stoneHeightMm, turnMm, stepMm, thicknessMm: t }: Input, heightMm: number): DrawingView {
+  const half = stoneLengthMm / 2
+  const crownMm = stepMm + Math.max(stoneHeightMm, turnMm)
+  const wall = (x: number): Outline => rectangleOutline(t, heightMm).map(([px, py]): Point => [px + x, py])
+  return view('wall', 'Along the stone', {
+    shapes: [
+      stroke(
+        'tool',
+        [-half, stepMm],
+        [half, stepMm],
+        [half, stepMm + turnMm],
+        [0.6 * half, crownMm],
+        [-0.6 * half, crownMm],
+        [-half, stepMm + turnMm],
+        [-half, stepMm],
+      ),
+      region(wall(-half - t)),
+      region(wall(half)),
+    ],
+    dimensions: [
+      { from: [half + t, 0], to: [half + t, heightMm], offset: -1, text: `wall ${formatPlain(heightMm, 2)}` },
+      { from: [-half - t, stepMm], to: [-half - t, stepMm + turnMm], offset: 1, text: `turn ${formatPlain(turnMm, 2)}` },
+    ],
+    handles: [{ field: 'turnMm', label: 'turn of the stone', at: [half, stepMm + turnMm], along: [0, 1], gain: 1 }],
+  })
+}
+
 function planBezel(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = lengthOf(log, input, input.schools.length)
@@ -191,6 +222,7 @@ function planBezel(input: Input, bench: Bench): FormPlan {
     uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: [
       settingView(input),
+      wallView(input, heightMm),
       stripView(answer.markAt, heightMm, { length: `cut ${formatPlain(answer.markAt, 2)}`, width: `${formatPlain(heightMm, 2)} high` }),
     ],
     route: bezelRoute({
