@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import * as z from 'zod'
 import { inchToMm, mmToInch, radToDeg } from './convert'
 import { angleDeg, choice, choiceMetaOf, count, fieldMetaOf, isOptionalField, lengthMm, ratio, textMetaOf, words } from './fields'
-import { formatBoth, formatPlain, formatValue, roundTo } from './format'
+import { formatBoth, formatMoney, formatPlain, formatValue, roundTo } from './format'
 import { UNITS } from './unit'
 
 describe('inches', () => {
@@ -99,4 +99,15 @@ describe('fields', () => {
     ])
       expect(schema.safeParse({ ...good, ...bad }).success).toBe(false)
   })
+})
+
+describe('money', () => {
+  it.each([
+    [0, '0.00'],
+    [0.004, 'under 0.01'],
+    [0.006, '0.01'],
+    [0.1, '0.10'],
+    [12, '12.00'],
+    [1234.567, '1234.57'],
+  ])('%f is %s', (amount, words) => expect(formatMoney(amount)).toBe(words))
 })

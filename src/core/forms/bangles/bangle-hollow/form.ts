@@ -20,7 +20,7 @@ import {
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { stripSection } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const LENGTH_TEXTS = {
@@ -63,6 +63,36 @@ function lengthOf(log: WorkingLog, input: Input, school: School): number {
     given('t', 'thickness', input.thicknessMm),
   ]
   return bySchool(log, LENGTH_TEXTS[school], school === 'plus-three' ? 'bench-practice' : 'pappus', all)
+}
+
+/** What the checks weigh. */
+interface Weighed {
+  readonly predictedMm: number
+  readonly tubeOutsideMm: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { predictedMm, tubeOutsideMm }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'rule-fits-strip',
+      ok: input.schools.length !== 'plus-three' || (Math.abs(input.widthMm - 13) <= 2 && Math.abs(input.thicknessMm - 0.7) <= 0.2),
+      level: 'warn',
+      field: 'widthMm',
+      source: 'bench-practice',
+      actual: input.widthMm,
+      limit: 13,
+      good: `The tube comes out ${formatPlain(tubeOutsideMm, 2)} mm outside.`,
+      bad: `The + 3 rule belongs to strip about 13 by 0.7 mm; this strip gives an inside near ${formatPlain(predictedMm, 1)} mm by geometry.`,
+    }),
+    {
+      level: 'note',
+      code: 'anneal-twice',
+      source: 'bench-practice',
+      message: 'Anneal before curling and again before closing; mark and stamp the inside face while it is flat.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
 }
 
 function planHollow(input: Input, bench: Bench): FormPlan {
@@ -117,26 +147,7 @@ function planHollow(input: Input, bench: Bench): FormPlan {
         effect: `${formatPlain(1 / Math.PI, 2)} mm more tube, so the inside closes by as much`,
       },
     ],
-    checks: [
-      limitCheck({
-        code: 'rule-fits-strip',
-        ok: input.schools.length !== 'plus-three' || (Math.abs(input.widthMm - 13) <= 2 && Math.abs(input.thicknessMm - 0.7) <= 0.2),
-        level: 'warn',
-        field: 'widthMm',
-        source: 'bench-practice',
-        actual: input.widthMm,
-        limit: 13,
-        good: `The tube comes out ${formatPlain(tubeOutsideMm, 2)} mm outside.`,
-        bad: `The + 3 rule belongs to strip about 13 by 0.7 mm; this strip gives an inside near ${formatPlain(predictedMm, 1)} mm by geometry.`,
-      }),
-      {
-        level: 'note',
-        code: 'anneal-twice',
-        source: 'bench-practice',
-        message: 'Anneal before curling and again before closing; mark and stamp the inside face while it is flat.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { predictedMm, tubeOutsideMm }),
     uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: [
       section[0] ?? view('section', 'Section', {}),

@@ -19,7 +19,7 @@ import {
 } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { bentSolid, stripSection, taperOf } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const LENGTH_TEXTS = {
@@ -112,6 +112,35 @@ function wornView(input: Input) {
   })
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input): Check[] {
+  return [
+    limitCheck({
+      code: 'gap',
+      ok: input.gapMm === 0 || (input.gapMm >= 25 && input.gapMm <= 32),
+      level: 'note',
+      field: 'gapMm',
+      source: 'house-default',
+      actual: input.gapMm,
+      limit: 25,
+      good: input.gapMm === 0 ? 'Closed: this is a bangle, and has to pass the hand.' : 'A usual gap: the wrist goes in sideways.',
+      bad: '25 to 32 mm is usual: smaller is hard to put on, larger slips off.',
+    }),
+    limitCheck({
+      code: 'corners',
+      ok: input.cornerMm >= 6 || input.cornerMm >= input.endWidthMm / 2 - 0.01,
+      level: 'note',
+      field: 'cornerMm',
+      source: 'house-default',
+      actual: input.cornerMm,
+      limit: 6,
+      good: 'The corners are round enough for a wrist.',
+      bad: 'Under 6 mm the corners catch: round them more, and dress every edge.',
+    }),
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planCuff(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = lengthOf(log, input, input.schools.length)
@@ -136,31 +165,7 @@ function planCuff(input: Input, bench: Bench): FormPlan {
       { input: 'cut length', change: '± 1 mm', effect: `∓ ${formatPlain(1 / (1 + (Math.PI * input.thicknessMm) / worn), 2)} mm of gap` },
       { input: 'thickness', change: '+ 0.1 mm', effect: `+ ${formatPlain((0.1 * Math.PI * (worn - input.gapMm)) / worn, 2)} mm of length` },
     ],
-    checks: [
-      limitCheck({
-        code: 'gap',
-        ok: input.gapMm === 0 || (input.gapMm >= 25 && input.gapMm <= 32),
-        level: 'note',
-        field: 'gapMm',
-        source: 'house-default',
-        actual: input.gapMm,
-        limit: 25,
-        good: input.gapMm === 0 ? 'Closed: this is a bangle, and has to pass the hand.' : 'A usual gap: the wrist goes in sideways.',
-        bad: '25 to 32 mm is usual: smaller is hard to put on, larger slips off.',
-      }),
-      limitCheck({
-        code: 'corners',
-        ok: input.cornerMm >= 6 || input.cornerMm >= input.endWidthMm / 2 - 0.01,
-        level: 'note',
-        field: 'cornerMm',
-        source: 'house-default',
-        actual: input.cornerMm,
-        limit: 6,
-        good: 'The corners are round enough for a wrist.',
-        bad: 'Under 6 mm the corners catch: round them more, and dress every edge.',
-      }),
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input),
     uncertainty: measuringBand(input.measuredWith, 1, Math.PI),
     views: [
       wornView(input),

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import type { DrawingView } from '../../../drawing/drawing'
 import { arcPoints, circleOutline, netAreaMm2 } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
@@ -19,7 +20,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SEATS = { inside: 'Inside the border', on: 'On the border', outside: 'Outside the border' } as const
@@ -87,6 +88,69 @@ function scalloped(count: number, pitchMm: number, scallopMm: number): Outline {
   })
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly beads: number
+  readonly closedMm: number
+  readonly given1: number
+  readonly over: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { beads, closedMm, given1, over }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'row-closes',
+      ok: over * beads <= 0.3,
+      level: 'note',
+      field: 'borderMm',
+      source: 'closed-form',
+      actual: over * beads,
+      limit: 0.3,
+      good: `${beads} beads close the row.`,
+      bad: `${beads} beads leave ${formatPlain(over, 2)} mm between each on this border; on a border of ${formatPlain(input.borderMm + closedMm - given1, 2)} mm they close.`,
+    }),
+    {
+      level: 'note',
+      code: 'solder-then-saw',
+      source: 'bench-practice',
+      message: 'Flatten each bead a little where it stands, solder the row, then saw the scallops round the beads as they really lie.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
+/** What the views draw. */
+interface Drawn {
+  readonly answer: FormPlan['answer']
+  readonly beads: number
+  readonly centres: Point[]
+  readonly outline: Outline
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { answer, beads, centres, outline }: Drawn): DrawingView[] {
+  return [
+    view('row', 'Row and backing', {
+      shapes: [
+        region(outline),
+        ...centres.map((centre) => region(around(centre, input.beadMm / 2))),
+        stroke('scribe', ...circleOutline(answer.markAt / 2), [answer.markAt / 2, 0]),
+        stroke('centre', ...circleOutline(input.borderMm / 2), [input.borderMm / 2, 0]),
+      ],
+      dimensions: [
+        {
+          from: [-answer.markAt / 2, 0],
+          to: [answer.markAt / 2, 0],
+          offset: 0,
+          text: `pitch ${formatPlain(answer.markAt, 2)}, ${beads} beads`,
+        },
+      ],
+      handles: [{ field: 'borderMm', label: 'border', at: [input.borderMm / 2, 0], along: [1, 0], gain: 2 }],
+    }),
+  ]
+}
+
 function planRow(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const given1 = pitchCircleMm(input)
@@ -137,46 +201,9 @@ function planRow(input: Input, bench: Bench): FormPlan {
         effect: `+ ${formatPlain(step / Math.sin(Math.PI / (beads + 1)) - closedMm, 2)} mm on the pitch circle`,
       },
     ],
-    checks: [
-      limitCheck({
-        code: 'row-closes',
-        ok: over * beads <= 0.3,
-        level: 'note',
-        field: 'borderMm',
-        source: 'closed-form',
-        actual: over * beads,
-        limit: 0.3,
-        good: `${beads} beads close the row.`,
-        bad: `${beads} beads leave ${formatPlain(over, 2)} mm between each on this border; on a border of ${formatPlain(input.borderMm + closedMm - given1, 2)} mm they close.`,
-      }),
-      {
-        level: 'note',
-        code: 'solder-then-saw',
-        source: 'bench-practice',
-        message: 'Flatten each bead a little where it stands, solder the row, then saw the scallops round the beads as they really lie.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { beads, closedMm, given1, over }),
     uncertainty: measuringBand(input.measuredWith, 1 / Math.sin(Math.PI / beads)),
-    views: [
-      view('row', 'Row and backing', {
-        shapes: [
-          region(outline),
-          ...centres.map((centre) => region(around(centre, input.beadMm / 2))),
-          stroke('scribe', ...circleOutline(answer.markAt / 2), [answer.markAt / 2, 0]),
-          stroke('centre', ...circleOutline(input.borderMm / 2), [input.borderMm / 2, 0]),
-        ],
-        dimensions: [
-          {
-            from: [-answer.markAt / 2, 0],
-            to: [answer.markAt / 2, 0],
-            offset: 0,
-            text: `pitch ${formatPlain(answer.markAt, 2)}, ${beads} beads`,
-          },
-        ],
-        handles: [{ field: 'borderMm', label: 'border', at: [input.borderMm / 2, 0], along: [1, 0], gain: 2 }],
-      }),
-    ],
+    views: viewsOf(input, { answer, beads, centres, outline }),
     route: [
       { op: 'solder', params: { solder: 'hard-75', what: 'the beads on the backing' } },
       { op: 'pickle', params: {} },

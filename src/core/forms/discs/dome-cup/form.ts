@@ -1,6 +1,8 @@
 import * as z from 'zod'
+import type { DrawingView } from '../../../drawing/drawing'
 import { capHalfAngleRad, rimDiameterMm } from '../../../forming/dome'
 import { arcPoints } from '../../../geometry/outline'
+import type { Outline } from '../../../geometry/point'
 import { DAPPING_PUNCHES_MM } from '../../../tables/tools/dapping'
 import { type Bench, usable } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
@@ -20,7 +22,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { shellSection } from '../../common/shell'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const input = () =>
@@ -53,6 +55,78 @@ function middleOf({ cupMm, rimMm, thicknessMm }: Input) {
   const radius = (cupMm - thicknessMm) / 2
   const baseRadiusMm = (rimMm / cupMm) * radius
   return { radius, mid: { baseRadiusMm, heightMm: radius - Math.sqrt(Math.max(0, radius ** 2 - baseRadiusMm ** 2)) } }
+}
+
+/** What the checks weigh. */
+interface Weighed {
+  readonly answer: FormPlan['answer']
+  readonly nearest: number | undefined
+  readonly punchMm: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { answer, nearest, punchMm }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'disc-in-cup',
+      ok: answer.markAt <= input.cupMm,
+      level: 'note',
+      field: 'cupMm',
+      source: 'bench-practice',
+      actual: answer.markAt,
+      limit: input.cupMm,
+      good: 'The disc lies inside the cup from the first blow.',
+      bad: `The disc is wider than the cup: begin in a cup of ${formatPlain(answer.markAt * 1.05, 0)} mm or more and go down by sizes, or its rim creases.`,
+    }),
+    limitCheck({
+      code: 'punch-clears',
+      ok: nearest !== undefined && nearest >= 0.8 * punchMm,
+      level: 'warn',
+      source: 'bench-practice',
+      actual: nearest ?? 0,
+      limit: punchMm,
+      good: `The ${formatPlain(nearest ?? 0, 1)} mm punch leaves room for the metal in this cup.`,
+      bad: `A punch of ${formatPlain(punchMm, 1)} mm at most goes in with this metal, and there is none near it: a smaller one marks the dome.`,
+    }),
+    {
+      level: 'note',
+      code: 'wood-first',
+      source: 'bench-practice',
+      message: 'Begin in wood or in the largest cup; a step too far crumples the rim. Anneal when it rings.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
+/** What the views draw. */
+interface Drawn {
+  readonly answer: FormPlan['answer']
+  readonly centre: readonly [0, number]
+  readonly dome: Outline
+  readonly reckonedMm: number
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { answer, centre, dome, reckonedMm }: Drawn): DrawingView[] {
+  return [
+    view('section', 'In its cup', {
+      shapes: [
+        { kind: 'region', layer: 'metal', outer: dome, holes: [] },
+        { kind: 'line', layer: 'tool', points: arcPoints(centre, input.cupMm / 2, 0, Math.PI) },
+      ],
+      dimensions: [
+        { from: [-input.rimMm / 2, 0], to: [input.rimMm / 2, 0], offset: -1.6, text: `${formatPlain(input.rimMm, 2)} across the rim` },
+        {
+          from: [-input.cupMm / 2, centre[1]],
+          to: [input.cupMm / 2, centre[1]],
+          offset: -2,
+          text: `cup ${formatPlain(input.cupMm, 1)}`,
+        },
+      ],
+      handles: [{ field: 'rimMm', label: 'rim', at: [input.rimMm / 2, 0], along: [1, 0], gain: 2 }],
+    }),
+    discView(reckonedMm, answer.markAt),
+  ]
 }
 
 function planDomeCup(input: Input, bench: Bench): FormPlan {
@@ -101,56 +175,9 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
         effect: `${formatPlain(2 * Math.hypot(mid.baseRadiusMm, middleOf({ ...input, cupMm: input.cupMm + 2 }).mid.heightMm), 2)} mm of disc by equal area`,
       },
     ],
-    checks: [
-      limitCheck({
-        code: 'disc-in-cup',
-        ok: answer.markAt <= input.cupMm,
-        level: 'note',
-        field: 'cupMm',
-        source: 'bench-practice',
-        actual: answer.markAt,
-        limit: input.cupMm,
-        good: 'The disc lies inside the cup from the first blow.',
-        bad: `The disc is wider than the cup: begin in a cup of ${formatPlain(answer.markAt * 1.05, 0)} mm or more and go down by sizes, or its rim creases.`,
-      }),
-      limitCheck({
-        code: 'punch-clears',
-        ok: nearest !== undefined && nearest >= 0.8 * punchMm,
-        level: 'warn',
-        source: 'bench-practice',
-        actual: nearest ?? 0,
-        limit: punchMm,
-        good: `The ${formatPlain(nearest ?? 0, 1)} mm punch leaves room for the metal in this cup.`,
-        bad: `A punch of ${formatPlain(punchMm, 1)} mm at most goes in with this metal, and there is none near it: a smaller one marks the dome.`,
-      }),
-      {
-        level: 'note',
-        code: 'wood-first',
-        source: 'bench-practice',
-        message: 'Begin in wood or in the largest cup; a step too far crumples the rim. Anneal when it rings.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { answer, nearest, punchMm }),
     uncertainty: measuringBand(input.measuredWith, 1.2),
-    views: [
-      view('section', 'In its cup', {
-        shapes: [
-          { kind: 'region', layer: 'metal', outer: dome, holes: [] },
-          { kind: 'line', layer: 'tool', points: arcPoints(centre, input.cupMm / 2, 0, Math.PI) },
-        ],
-        dimensions: [
-          { from: [-input.rimMm / 2, 0], to: [input.rimMm / 2, 0], offset: -1.6, text: `${formatPlain(input.rimMm, 2)} across the rim` },
-          {
-            from: [-input.cupMm / 2, centre[1]],
-            to: [input.cupMm / 2, centre[1]],
-            offset: -2,
-            text: `cup ${formatPlain(input.cupMm, 1)}`,
-          },
-        ],
-        handles: [{ field: 'rimMm', label: 'rim', at: [input.rimMm / 2, 0], along: [1, 0], gain: 2 }],
-      }),
-      discView(reckonedMm, answer.markAt),
-    ],
+    views: viewsOf(input, { answer, centre, dome, reckonedMm }),
     route: [
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
       { op: 'file', params: { what: 'the rim true' } },

@@ -24,7 +24,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { shellSection } from '../../common/shell'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FLAT_TEXTS = {
@@ -137,6 +137,73 @@ function sectionView(input: Input): DrawingView {
   })
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, left: number): Check[] {
+  return [
+    limitCheck({
+      code: 'metal-beside-opening',
+      ok: left >= 3 * input.thicknessMm,
+      level: left <= 0 ? 'stop' : 'warn',
+      field: 'openingMm',
+      source: 'bench-practice',
+      actual: left,
+      limit: 3 * input.thicknessMm,
+      good: `${formatPlain(left, 2)} mm of metal stays beside the opening.`,
+      bad: `Only ${formatPlain(Math.max(0, left), 2)} mm stays beside the opening: it tears or bends out as it is domed.`,
+    }),
+    {
+      level: 'note',
+      code: 'opening-after',
+      source: 'bench-practice',
+      message:
+        'Drill a small hole flat, dome, then saw the opening to its line: a punch wants whole metal, and an open edge spreads. The size on the flat is for scribing it before.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
+/** What the views draw. */
+interface Drawn {
+  readonly answer: FormPlan['answer']
+  readonly cut: Outline
+  readonly holes: Outline[]
+  readonly opening: { acrossMm: number; deepMm: number }
+  readonly r: number
+  readonly reckonedMm: number
+  readonly window: boolean
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { answer, cut, holes, opening, r, reckonedMm, window }: Drawn): DrawingView[] {
+  return [
+    sectionView(input),
+    view('blank', 'Blank with its opening', {
+      shapes: [
+        region(cut, holes),
+        cutAround(cut, 'outside'),
+        ...holes.map((hole) => cutAround(hole, 'inside')),
+        stroke('scribe', ...circleOutline(reckonedMm / 2)),
+      ],
+      dimensions: [
+        { from: [-r, -r], to: [r, -r], offset: -1.6, text: `saw outside at ${formatPlain(answer.markAt, 2)}` },
+        window
+          ? {
+              from: [-opening.acrossMm / 2, 0],
+              to: [opening.acrossMm / 2, 0],
+              offset: 0,
+              text: `saw inside, ${formatPlain(opening.acrossMm, 2)}`,
+            }
+          : {
+              from: [-opening.acrossMm / 2, r],
+              to: [opening.acrossMm / 2, r],
+              offset: 1.2,
+              text: `notch ${formatPlain(opening.acrossMm, 2)}`,
+            },
+      ],
+    }),
+  ]
+}
+
 function planNotched(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.flat
@@ -178,55 +245,9 @@ function planNotched(input: Input, bench: Bench): FormPlan {
         effect: `${formatPlain(flatOpening([], { ...input, openingMm: Math.min(0.79 * input.widthMm, input.openingMm + 1) }, school).acrossMm - opening.acrossMm, 2)} mm more on the flat`,
       },
     ],
-    checks: [
-      limitCheck({
-        code: 'metal-beside-opening',
-        ok: left >= 3 * input.thicknessMm,
-        level: left <= 0 ? 'stop' : 'warn',
-        field: 'openingMm',
-        source: 'bench-practice',
-        actual: left,
-        limit: 3 * input.thicknessMm,
-        good: `${formatPlain(left, 2)} mm of metal stays beside the opening.`,
-        bad: `Only ${formatPlain(Math.max(0, left), 2)} mm stays beside the opening: it tears or bends out as it is domed.`,
-      }),
-      {
-        level: 'note',
-        code: 'opening-after',
-        source: 'bench-practice',
-        message:
-          'Drill a small hole flat, dome, then saw the opening to its line: a punch wants whole metal, and an open edge spreads. The size on the flat is for scribing it before.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, left),
     uncertainty: measuringBand(input.measuredWith, 1.2),
-    views: [
-      sectionView(input),
-      view('blank', 'Blank with its opening', {
-        shapes: [
-          region(cut, holes),
-          cutAround(cut, 'outside'),
-          ...holes.map((hole) => cutAround(hole, 'inside')),
-          stroke('scribe', ...circleOutline(reckonedMm / 2)),
-        ],
-        dimensions: [
-          { from: [-r, -r], to: [r, -r], offset: -1.6, text: `saw outside at ${formatPlain(answer.markAt, 2)}` },
-          window
-            ? {
-                from: [-opening.acrossMm / 2, 0],
-                to: [opening.acrossMm / 2, 0],
-                offset: 0,
-                text: `saw inside, ${formatPlain(opening.acrossMm, 2)}`,
-              }
-            : {
-                from: [-opening.acrossMm / 2, r],
-                to: [opening.acrossMm / 2, r],
-                offset: 1.2,
-                text: `notch ${formatPlain(opening.acrossMm, 2)}`,
-              },
-        ],
-      }),
-    ],
+    views: viewsOf(input, { answer, cut, holes, opening, r, reckonedMm, window }),
     route: [
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
       { op: 'file', params: { what: 'the rim true' } },

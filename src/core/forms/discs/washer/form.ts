@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
+import type { DrawingView } from '../../../drawing/drawing'
 import { circleHole, circleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
@@ -7,7 +8,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, onlySchool, region, sheetBlank, view } from '../../common/plan-kit'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const input = () =>
@@ -30,6 +31,64 @@ const input = () =>
       error: 'Clean-up a side: it is more than the window; it must be less than half of it',
     })
 type Input = OutputOf<typeof input>
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, web: number): Check[] {
+  return [
+    limitCheck({
+      code: 'web',
+      ok: web >= 1,
+      level: 'warn',
+      field: 'windowMm',
+      source: 'bench-practice',
+      actual: web,
+      limit: 1,
+      good: `${formatPlain(web, 2)} mm of metal stays all round; the window gives a spare disc.`,
+      bad: `Only ${formatPlain(web, 2)} mm of metal stays all round; 1 mm is the usual least.`,
+    }),
+    {
+      level: 'note',
+      code: 'window-first',
+      source: 'bench-practice',
+      message: 'Pierce the window before the rim: there is more to hold.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
+/** What the views draw. */
+interface Drawn {
+  readonly answer: FormPlan['answer']
+  readonly sawWindowMm: number
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { answer, sawWindowMm }: Drawn): DrawingView[] {
+  return [
+    view('blank', 'Blank', {
+      shapes: [
+        region(circleOutline(input.outsideMm / 2), [circleHole(input.windowMm / 2)]),
+        cutAround(circleOutline(answer.markAt / 2), 'outside'),
+        cutAround(circleOutline(sawWindowMm / 2), 'inside'),
+      ],
+      dimensions: [
+        {
+          from: [-answer.markAt / 2, -answer.markAt / 2],
+          to: [answer.markAt / 2, -answer.markAt / 2],
+          offset: -1.8,
+          text: `saw outside at ${formatPlain(answer.markAt, 2)}`,
+        },
+        {
+          from: [-input.windowMm / 2, 0],
+          to: [input.windowMm / 2, 0],
+          offset: 0,
+          text: `window ${formatPlain(input.windowMm, 2)}, saw inside`,
+        },
+      ],
+      handles: [{ field: 'outsideMm', label: 'outside', at: [input.outsideMm / 2, 0], along: [1, 0], gain: 2 }],
+    }),
+  ]
+}
 
 function planWasher(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
@@ -73,51 +132,9 @@ function planWasher(input: Input, bench: Bench): FormPlan {
       why: 'Outside its line on the rim, inside its line in the window; the disc from the window is a spare blank.',
     }),
     sensitivity: [{ input: 'window', change: '+ 0.5 mm', effect: '− 0.25 mm of metal round it' }],
-    checks: [
-      limitCheck({
-        code: 'web',
-        ok: web >= 1,
-        level: 'warn',
-        field: 'windowMm',
-        source: 'bench-practice',
-        actual: web,
-        limit: 1,
-        good: `${formatPlain(web, 2)} mm of metal stays all round; the window gives a spare disc.`,
-        bad: `Only ${formatPlain(web, 2)} mm of metal stays all round; 1 mm is the usual least.`,
-      }),
-      {
-        level: 'note',
-        code: 'window-first',
-        source: 'bench-practice',
-        message: 'Pierce the window before the rim: there is more to hold.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, web),
     uncertainty: measuringBand(input.measuredWith, 1),
-    views: [
-      view('blank', 'Blank', {
-        shapes: [
-          region(circleOutline(input.outsideMm / 2), [circleHole(input.windowMm / 2)]),
-          cutAround(circleOutline(answer.markAt / 2), 'outside'),
-          cutAround(circleOutline(sawWindowMm / 2), 'inside'),
-        ],
-        dimensions: [
-          {
-            from: [-answer.markAt / 2, -answer.markAt / 2],
-            to: [answer.markAt / 2, -answer.markAt / 2],
-            offset: -1.8,
-            text: `saw outside at ${formatPlain(answer.markAt, 2)}`,
-          },
-          {
-            from: [-input.windowMm / 2, 0],
-            to: [input.windowMm / 2, 0],
-            offset: 0,
-            text: `window ${formatPlain(input.windowMm, 2)}, saw inside`,
-          },
-        ],
-        handles: [{ field: 'outsideMm', label: 'outside', at: [input.outsideMm / 2, 0], along: [1, 0], gain: 2 }],
-      }),
-    ],
+    views: viewsOf(input, { answer, sawWindowMm }),
     route: [
       { op: 'drill', params: { diameterMm: 1 } },
       { op: 'saw', params: { what: 'the window, inside its line' } },

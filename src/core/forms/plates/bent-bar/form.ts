@@ -10,7 +10,7 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, sheetBlank, stripView } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { bentSolid, stripSection } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SHAPE_TEXTS = {
@@ -79,6 +79,47 @@ function segmentsOf({ spanMm, riseMm, footMm, radiusMm, thicknessMm, schools }: 
   return { segments: [foot, up, leg, down, { straightMm: spanMm - 2 * rho }, down, leg, up, foot] }
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly school: 'bridge' | 'arch'
+  readonly under: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { school, under }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'room-under-bar',
+      ok: under > 0.3,
+      level: 'warn',
+      field: 'riseMm',
+      source: 'closed-form',
+      actual: under,
+      limit: 0.3,
+      good: `${formatPlain(under, 2)} mm of room under it.`,
+      bad: `Only ${formatPlain(Math.max(0, under), 2)} mm of room under it: what goes through must be thinner.`,
+    }),
+    limitCheck({
+      code: 'bend-radius',
+      ok: school === 'arch' || input.radiusMm >= 0.5 * input.thicknessMm,
+      level: 'warn',
+      field: 'radiusMm',
+      source: 'bench-practice',
+      actual: input.radiusMm,
+      limit: input.thicknessMm / 2,
+      good: 'The bends are round enough not to crack soft metal.',
+      bad: 'Under half the thickness inside, a bend cracks unless it is scored or freshly annealed.',
+    }),
+    {
+      level: 'note',
+      code: 'bars-before-tongue',
+      source: 'bench-practice',
+      message: 'File and chamfer the windows, bend the bars and polish before a tongue or pin goes on: it is in the way afterwards.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planBar(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.shape
@@ -104,37 +145,7 @@ function planBar(input: Input, bench: Bench): FormPlan {
       { input: 'rise', change: '+ 0.5 mm', effect: `+ ${formatPlain(0.5 * perMm, 2)} mm of length` },
       { input: 'span', change: '+ 1 mm', effect: '+ about 1 mm of length' },
     ],
-    checks: [
-      limitCheck({
-        code: 'room-under-bar',
-        ok: under > 0.3,
-        level: 'warn',
-        field: 'riseMm',
-        source: 'closed-form',
-        actual: under,
-        limit: 0.3,
-        good: `${formatPlain(under, 2)} mm of room under it.`,
-        bad: `Only ${formatPlain(Math.max(0, under), 2)} mm of room under it: what goes through must be thinner.`,
-      }),
-      limitCheck({
-        code: 'bend-radius',
-        ok: school === 'arch' || input.radiusMm >= 0.5 * input.thicknessMm,
-        level: 'warn',
-        field: 'radiusMm',
-        source: 'bench-practice',
-        actual: input.radiusMm,
-        limit: input.thicknessMm / 2,
-        good: 'The bends are round enough not to crack soft metal.',
-        bad: 'Under half the thickness inside, a bend cracks unless it is scored or freshly annealed.',
-      }),
-      {
-        level: 'note',
-        code: 'bars-before-tongue',
-        source: 'bench-practice',
-        message: 'File and chamfer the windows, bend the bars and polish before a tongue or pin goes on: it is in the way afterwards.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { school, under }),
     uncertainty: measuringBand(input.measuredWith, 2),
     views: [
       bentView({

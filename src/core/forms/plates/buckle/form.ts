@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
+import type { DrawingView } from '../../../drawing/drawing'
 import { netAreaMm2, roundedRectangle } from '../../../geometry/outline'
 import type { Outline } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
@@ -21,7 +22,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const BAR_TEXTS = {
@@ -79,6 +80,89 @@ function windowsOf(input: Input): Outline[] {
   const shift = input.schools.bar === 'centre' ? (input.windowMm + input.barMm) / 2 : 0
   const places = shift > 0 ? [-shift, shift] : [0]
   return places.map((x) => [...roundedRectangle(input.windowMm, across, corner)].map(([px, py]) => [px + x, py] as const).reverse())
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input): Check[] {
+  return [
+    limitCheck({
+      code: 'window-takes-strap',
+      ok: input.windowMm >= input.tongueMm + 4,
+      level: 'warn',
+      field: 'windowMm',
+      source: 'bench-practice',
+      actual: input.windowMm,
+      limit: input.tongueMm + 4,
+      good: 'Two thicknesses of strap go through the window.',
+      bad: 'The window is hardly longer than the tongue is thick: a folded strap does not go through.',
+    }),
+    limitCheck({
+      code: 'frame-stiff',
+      ok: input.frameMm >= 2 * input.thicknessMm,
+      level: 'note',
+      field: 'frameMm',
+      source: 'house-default',
+      actual: input.frameMm,
+      limit: 2 * input.thicknessMm,
+      good: 'The frame is wide enough for its thickness to lie flat under a pull.',
+      bad: 'A frame narrower than twice its thickness twists under a pull: widen it.',
+    }),
+    {
+      level: 'note',
+      code: 'windows-first',
+      source: 'bench-practice',
+      message: 'Saw and file the windows before the rim, bend the bar and polish, and put the tongue on last.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
+/** What the views draw. */
+interface Drawn {
+  readonly across: number
+  readonly answer: FormPlan['answer']
+  readonly barMm: number
+  readonly finished: Outline
+  readonly outline: Outline
+  readonly shift: number
+  readonly start: number
+  readonly windows: Outline[]
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { across, answer, barMm, finished, outline, shift, start, windows }: Drawn): DrawingView[] {
+  return [
+    view('blank', 'Frame, and its tongue', {
+      shapes: [
+        region(finished, windows),
+        cutAround(outline, 'outside'),
+        ...windows.map((window) => cutAround(window, 'inside')),
+        stroke(
+          'tool',
+          [start, -input.tongueMm / 2],
+          [start + barMm / 2 + input.windowMm + input.restMm, -input.tongueMm / 2],
+          [start + barMm / 2 + input.windowMm + input.restMm, input.tongueMm / 2],
+          [start, input.tongueMm / 2],
+        ),
+      ],
+      dimensions: [
+        {
+          from: [-answer.markAt / 2, -across / 2],
+          to: [answer.markAt / 2, -across / 2],
+          offset: -2,
+          text: `saw outside at ${formatPlain(answer.markAt, 2)}`,
+        },
+        { from: [answer.markAt / 2, -across / 2], to: [answer.markAt / 2, across / 2], offset: -1.2, text: formatPlain(across, 2) },
+        {
+          from: [shift - input.windowMm / 2, across / 2],
+          to: [shift + input.windowMm / 2, across / 2],
+          offset: 1.4,
+          text: `saw inside, ${formatPlain(input.windowMm, 2)}`,
+        },
+      ],
+      handles: [{ field: 'strapMm', label: 'strap', at: [shift, (input.strapMm + input.easeMm) / 2], along: [0, 1], gain: 2 }],
+    }),
+  ]
 }
 
 function planBuckle(input: Input, bench: Bench): FormPlan {
@@ -143,70 +227,9 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
       { input: 'window', change: '+ 1 mm', effect: `+ ${school === 'centre' ? 2 : 1} mm of frame, + 1 mm of tongue` },
       { input: 'strap', change: '+ 1 mm', effect: '+ 1 mm across' },
     ],
-    checks: [
-      limitCheck({
-        code: 'window-takes-strap',
-        ok: input.windowMm >= input.tongueMm + 4,
-        level: 'warn',
-        field: 'windowMm',
-        source: 'bench-practice',
-        actual: input.windowMm,
-        limit: input.tongueMm + 4,
-        good: 'Two thicknesses of strap go through the window.',
-        bad: 'The window is hardly longer than the tongue is thick: a folded strap does not go through.',
-      }),
-      limitCheck({
-        code: 'frame-stiff',
-        ok: input.frameMm >= 2 * input.thicknessMm,
-        level: 'note',
-        field: 'frameMm',
-        source: 'house-default',
-        actual: input.frameMm,
-        limit: 2 * input.thicknessMm,
-        good: 'The frame is wide enough for its thickness to lie flat under a pull.',
-        bad: 'A frame narrower than twice its thickness twists under a pull: widen it.',
-      }),
-      {
-        level: 'note',
-        code: 'windows-first',
-        source: 'bench-practice',
-        message: 'Saw and file the windows before the rim, bend the bar and polish, and put the tongue on last.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input),
     uncertainty: measuringBand(input.measuredWith, 1),
-    views: [
-      view('blank', 'Frame, and its tongue', {
-        shapes: [
-          region(finished, windows),
-          cutAround(outline, 'outside'),
-          ...windows.map((window) => cutAround(window, 'inside')),
-          stroke(
-            'tool',
-            [start, -input.tongueMm / 2],
-            [start + barMm / 2 + input.windowMm + input.restMm, -input.tongueMm / 2],
-            [start + barMm / 2 + input.windowMm + input.restMm, input.tongueMm / 2],
-            [start, input.tongueMm / 2],
-          ),
-        ],
-        dimensions: [
-          {
-            from: [-answer.markAt / 2, -across / 2],
-            to: [answer.markAt / 2, -across / 2],
-            offset: -2,
-            text: `saw outside at ${formatPlain(answer.markAt, 2)}`,
-          },
-          { from: [answer.markAt / 2, -across / 2], to: [answer.markAt / 2, across / 2], offset: -1.2, text: formatPlain(across, 2) },
-          {
-            from: [shift - input.windowMm / 2, across / 2],
-            to: [shift + input.windowMm / 2, across / 2],
-            offset: 1.4,
-            text: `saw inside, ${formatPlain(input.windowMm, 2)}`,
-          },
-        ],
-        handles: [{ field: 'strapMm', label: 'strap', at: [shift, (input.strapMm + input.easeMm) / 2], along: [0, 1], gain: 2 }],
-      }),
-    ],
+    views: viewsOf(input, { across, answer, barMm, finished, outline, shift, start, windows }),
     route: [
       { op: 'drill', params: { diameterMm: 1 } },
       { op: 'saw', params: { what: school === 'centre' ? 'both windows, inside the line' : 'the window, inside the line' } },

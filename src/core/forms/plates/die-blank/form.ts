@@ -21,7 +21,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { sheetAlong } from '../../common/shell'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const DIE_TEXTS = {
@@ -107,6 +107,41 @@ function sectionView({ lengthMm: long, depthMm, thicknessMm }: Input, halfMm: nu
   })
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, least: number): Check[] {
+  return [
+    limitCheck({
+      code: 'die-margin',
+      ok: input.marginMm >= 4,
+      level: 'warn',
+      field: 'marginMm',
+      source: 'house-default',
+      actual: input.marginMm,
+      limit: 4,
+      good: 'Margin enough to be held all round.',
+      bad: 'Under 4 mm the margin slips out of the die on one side and the form comes out lopsided.',
+    }),
+    limitCheck({
+      code: 'die-thinning',
+      ok: least >= 0.75 * input.thicknessMm,
+      level: 'warn',
+      field: 'depthMm',
+      source: 'house-default',
+      actual: least,
+      limit: 0.75 * input.thicknessMm,
+      good: `The thinnest it comes to is about ${formatPlain(least, 2)} mm.`,
+      bad: `Held all round it thins to about ${formatPlain(least, 2)} mm: anneal half way, or leave the rim free to draw in.`,
+    }),
+    {
+      level: 'note',
+      code: 'saw-outside-raised',
+      source: 'bench-practice',
+      message: `Saw just outside the raised part${input.partCount > 1 ? `; ${input.partCount} parts come out of each impression` : ''}. Press behind a guard, with eye protection; never strike a die that is cracked.`,
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planDie(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.die
@@ -144,37 +179,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
         effect: `+ ${formatPlain(wayOver([], { ...input, depthMm: input.depthMm + 0.5 }) - wayOver([], input), 2)} mm of way over the form`,
       },
     ],
-    checks: [
-      limitCheck({
-        code: 'die-margin',
-        ok: input.marginMm >= 4,
-        level: 'warn',
-        field: 'marginMm',
-        source: 'house-default',
-        actual: input.marginMm,
-        limit: 4,
-        good: 'Margin enough to be held all round.',
-        bad: 'Under 4 mm the margin slips out of the die on one side and the form comes out lopsided.',
-      }),
-      limitCheck({
-        code: 'die-thinning',
-        ok: least >= 0.75 * input.thicknessMm,
-        level: 'warn',
-        field: 'depthMm',
-        source: 'house-default',
-        actual: least,
-        limit: 0.75 * input.thicknessMm,
-        good: `The thinnest it comes to is about ${formatPlain(least, 2)} mm.`,
-        bad: `Held all round it thins to about ${formatPlain(least, 2)} mm: anneal half way, or leave the rim free to draw in.`,
-      }),
-      {
-        level: 'note',
-        code: 'saw-outside-raised',
-        source: 'bench-practice',
-        message: `Saw just outside the raised part${input.partCount > 1 ? `; ${input.partCount} parts come out of each impression` : ''}. Press behind a guard, with eye protection; never strike a die that is cracked.`,
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, least),
     uncertainty: measuringBand(input.measuredWith, 1),
     views: [
       view('blank', 'Blank and impression', {

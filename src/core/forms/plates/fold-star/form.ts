@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { cutAlong, cutAround } from '../../../drawing/cut'
+import type { DrawingView } from '../../../drawing/drawing'
 import type { Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm, ratio } from '../../../units/fields'
@@ -18,7 +19,7 @@ import {
   stroke,
   view,
 } from '../../common/plan-kit'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SHEETS = { four: 'Square, four rays', six: 'Hexagon, six rays', eight: 'Octagon, eight rays' } as const
@@ -43,6 +44,73 @@ const input = () =>
 type Input = OutputOf<typeof input>
 
 const pointsOf = (input: Input, school: Input['schools']['cut']) => RAYS[input.sheet] * (school === 'half' ? 2 : 1)
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, points: number): Check[] {
+  return [
+    limitCheck({
+      code: 'fold-gauge',
+      ok: input.thicknessMm <= 0.65,
+      level: 'warn',
+      field: 'thicknessMm',
+      source: 'bench-practice',
+      actual: input.thicknessMm,
+      limit: 0.65,
+      good: 'Thin enough to crease by hand and open again.',
+      bad: 'Over 0.65 mm folds do not go tight and open badly: thinner sheet, or score the creases.',
+    }),
+    limitCheck({
+      code: 'ray-width',
+      ok: input.reachMm >= 20 * input.thicknessMm,
+      level: 'note',
+      field: 'reachMm',
+      source: 'house-default',
+      actual: input.reachMm,
+      limit: 20 * input.thicknessMm,
+      good: 'Room enough for the creases to lie clean.',
+      bad: 'Small for its thickness: the creases run into one another near the middle.',
+    }),
+    {
+      level: 'note',
+      code: 'fold-order',
+      source: 'bench-practice',
+      message: `Fold all, collapse, straighten, and only then cut and twist: a cut sheet folds askew. ${points} points. Anneal between the folds.`,
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
+/** What the views draw. */
+interface Drawn {
+  readonly answer: FormPlan['answer']
+  readonly cut: Point[]
+  readonly cutDepthMm: number
+  readonly each: number[]
+  readonly r: number
+  readonly school: 'half' | 'none'
+  readonly sheet: Point[]
+  readonly tip: (i: number, share: number) => Point
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { answer, cut, cutDepthMm, each, r, school, sheet, tip }: Drawn): DrawingView[] {
+  return [
+    view('blank', 'Creases: ridge full, valley dashed', {
+      shapes: [
+        region(sheet),
+        ...each.map((i) => stroke('scribe', [0, 0], tip(i, school === 'half' ? 0.5 : 1))),
+        ...sheet.map((corner) => stroke('centre', [0, 0], corner)),
+        ...(school === 'half' ? each.map((i) => cutAlong(tip(i, 0.5), tip(i, 1))) : []),
+        cutAround(cut, 'outside'),
+      ],
+      dimensions: [
+        { from: [-r, -r], to: [r, -r], offset: -2, text: `saw outside at ${formatPlain(answer.markAt, 2)}` },
+        ...(cutDepthMm > 0 ? [{ from: tip(0, 0.5), to: tip(0, 1), offset: 1, text: `cut ${formatPlain(cutDepthMm, 2)}` }] : []),
+      ],
+      handles: [{ field: 'reachMm', label: 'reach', at: [input.reachMm, 0], along: [1, 0], gain: 1 }],
+    }),
+  ]
+}
 
 function planStar(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
@@ -103,54 +171,9 @@ function planStar(input: Input, bench: Bench): FormPlan {
     },
     choice: schoolChoice('cut', 'What is done to the tips', school, CUT_TEXTS, () => acrossMm),
     sensitivity: [{ input: 'reach', change: '+ 1 mm', effect: '+ 2 mm across the flats' }],
-    checks: [
-      limitCheck({
-        code: 'fold-gauge',
-        ok: input.thicknessMm <= 0.65,
-        level: 'warn',
-        field: 'thicknessMm',
-        source: 'bench-practice',
-        actual: input.thicknessMm,
-        limit: 0.65,
-        good: 'Thin enough to crease by hand and open again.',
-        bad: 'Over 0.65 mm folds do not go tight and open badly: thinner sheet, or score the creases.',
-      }),
-      limitCheck({
-        code: 'ray-width',
-        ok: input.reachMm >= 20 * input.thicknessMm,
-        level: 'note',
-        field: 'reachMm',
-        source: 'house-default',
-        actual: input.reachMm,
-        limit: 20 * input.thicknessMm,
-        good: 'Room enough for the creases to lie clean.',
-        bad: 'Small for its thickness: the creases run into one another near the middle.',
-      }),
-      {
-        level: 'note',
-        code: 'fold-order',
-        source: 'bench-practice',
-        message: `Fold all, collapse, straighten, and only then cut and twist: a cut sheet folds askew. ${points} points. Anneal between the folds.`,
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, points),
     uncertainty: measuringBand(input.measuredWith, 2),
-    views: [
-      view('blank', 'Creases: ridge full, valley dashed', {
-        shapes: [
-          region(sheet),
-          ...each.map((i) => stroke('scribe', [0, 0], tip(i, school === 'half' ? 0.5 : 1))),
-          ...sheet.map((corner) => stroke('centre', [0, 0], corner)),
-          ...(school === 'half' ? each.map((i) => cutAlong(tip(i, 0.5), tip(i, 1))) : []),
-          cutAround(cut, 'outside'),
-        ],
-        dimensions: [
-          { from: [-r, -r], to: [r, -r], offset: -2, text: `saw outside at ${formatPlain(answer.markAt, 2)}` },
-          ...(cutDepthMm > 0 ? [{ from: tip(0, 0.5), to: tip(0, 1), offset: 1, text: `cut ${formatPlain(cutDepthMm, 2)}` }] : []),
-        ],
-        handles: [{ field: 'reachMm', label: 'reach', at: [input.reachMm, 0], along: [1, 0], gain: 1 }],
-      }),
-    ],
+    views: viewsOf(input, { answer, cut, cutDepthMm, each, r, school, sheet, tip }),
     route: [
       { op: 'saw', params: { what: 'the sheet', cutMm: Math.min(2000, answer.markAt) } },
       { op: 'anneal', params: {} },

@@ -19,7 +19,7 @@ import {
   stroke,
   view,
 } from '../../common/plan-kit'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FOLD_TEXTS = {
@@ -126,6 +126,53 @@ function sectionView({ lengthInsideMm, heightMm, thicknessMm: t }: Input): Drawi
   })
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly school: 'scored' | 'bent'
+  readonly web: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { school, web }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'score-web',
+      ok: school === 'bent' || (web >= 0.1 && input.webRatio <= 0.35),
+      level: 'warn',
+      field: 'webRatio',
+      source: 'bench-practice',
+      actual: web,
+      limit: 0.1,
+      good:
+        school === 'bent'
+          ? 'Nothing is scored.'
+          : `${formatPlain(web, 2)} mm stays under the score: it folds sharp and holds until it is soldered.`,
+      bad:
+        web < 0.1
+          ? `Only ${formatPlain(web, 2)} mm stays under the score: it breaks off in the fold.`
+          : 'Too much stays under the score: the corner folds round and opens the groove.',
+    }),
+    limitCheck({
+      code: 'bend-radius',
+      ok: school === 'scored' || input.radiusMm >= 0.5 * input.thicknessMm,
+      level: 'warn',
+      field: 'radiusMm',
+      source: 'bench-practice',
+      actual: input.radiusMm,
+      limit: 0.5 * input.thicknessMm,
+      good: 'The bends are round enough for soft metal.',
+      bad: 'Under half the thickness inside, a bend cracks unless it is scored or freshly annealed.',
+    }),
+    {
+      level: 'note',
+      code: 'fold-once',
+      source: 'bench-practice',
+      message: 'A scored fold is bent once and never back. Fold, run hard solder along the groove, then close the four corners.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planBox(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.fold
@@ -169,43 +216,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
       },
       { input: 'walls', change: '+ 1 mm', effect: '+ 2 mm both ways' },
     ],
-    checks: [
-      limitCheck({
-        code: 'score-web',
-        ok: school === 'bent' || (web >= 0.1 && input.webRatio <= 0.35),
-        level: 'warn',
-        field: 'webRatio',
-        source: 'bench-practice',
-        actual: web,
-        limit: 0.1,
-        good:
-          school === 'bent'
-            ? 'Nothing is scored.'
-            : `${formatPlain(web, 2)} mm stays under the score: it folds sharp and holds until it is soldered.`,
-        bad:
-          web < 0.1
-            ? `Only ${formatPlain(web, 2)} mm stays under the score: it breaks off in the fold.`
-            : 'Too much stays under the score: the corner folds round and opens the groove.',
-      }),
-      limitCheck({
-        code: 'bend-radius',
-        ok: school === 'scored' || input.radiusMm >= 0.5 * input.thicknessMm,
-        level: 'warn',
-        field: 'radiusMm',
-        source: 'bench-practice',
-        actual: input.radiusMm,
-        limit: 0.5 * input.thicknessMm,
-        good: 'The bends are round enough for soft metal.',
-        bad: 'Under half the thickness inside, a bend cracks unless it is scored or freshly annealed.',
-      }),
-      {
-        level: 'note',
-        code: 'fold-once',
-        source: 'bench-practice',
-        message: 'A scored fold is bent once and never back. Fold, run hard solder along the groove, then close the four corners.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { school, web }),
     uncertainty: measuringBand(input.measuredWith, 2, 2),
     views: [
       view('blank', 'Blank, with its fold lines', {

@@ -19,7 +19,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const ROW_TEXTS = {
@@ -118,6 +118,54 @@ function boundChecks({ holeMm, postMm, nutMm }: Input) {
   return checks
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly least: number
+  readonly reckonedMm: number
+  readonly school: 'webs' | 'pitch'
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { least, reckonedMm, school }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'hole-web',
+      ok: least >= 1,
+      level: 'warn',
+      field: school === 'webs' ? 'webMm' : 'pitchMm',
+      source: 'bench-practice',
+      actual: least,
+      limit: 1,
+      good: `${formatPlain(least, 2)} mm of metal at least stays round every hole.`,
+      bad: `Only ${formatPlain(least, 2)} mm stays beside a hole; 1 mm is the usual least.`,
+    }),
+    ...(input.roomMm > 0
+      ? [
+          limitCheck({
+            code: 'row-fits',
+            ok: reckonedMm <= input.roomMm,
+            level: 'stop' as const,
+            field: 'holeCount',
+            source: 'closed-form' as const,
+            actual: reckonedMm,
+            limit: input.roomMm,
+            good: `It fits on ${formatPlain(input.roomMm, 2)} mm, with ${formatPlain(input.roomMm - reckonedMm, 2)} mm left for solder.`,
+            bad: `${formatPlain(reckonedMm, 2)} mm does not fit on ${formatPlain(input.roomMm, 2)} mm: fewer holes, or smaller ones.`,
+          }),
+        ]
+      : []),
+    ...boundChecks(input),
+    {
+      level: 'note',
+      code: 'registration',
+      source: 'bench-practice',
+      message:
+        'Holes that must match a second part: drill one, pin it, drill the next through the first part, pin that, then the rest. Mark which way round the parts lie before they come apart.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planHoleRow(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.row
@@ -154,43 +202,7 @@ function planHoleRow(input: Input, bench: Bench): FormPlan {
       },
       { input: 'one hole more', change: '+ 1', effect: `+ ${formatPlain(stepMm, 2)} mm of row` },
     ],
-    checks: [
-      limitCheck({
-        code: 'hole-web',
-        ok: least >= 1,
-        level: 'warn',
-        field: school === 'webs' ? 'webMm' : 'pitchMm',
-        source: 'bench-practice',
-        actual: least,
-        limit: 1,
-        good: `${formatPlain(least, 2)} mm of metal at least stays round every hole.`,
-        bad: `Only ${formatPlain(least, 2)} mm stays beside a hole; 1 mm is the usual least.`,
-      }),
-      ...(input.roomMm > 0
-        ? [
-            limitCheck({
-              code: 'row-fits',
-              ok: reckonedMm <= input.roomMm,
-              level: 'stop' as const,
-              field: 'holeCount',
-              source: 'closed-form' as const,
-              actual: reckonedMm,
-              limit: input.roomMm,
-              good: `It fits on ${formatPlain(input.roomMm, 2)} mm, with ${formatPlain(input.roomMm - reckonedMm, 2)} mm left for solder.`,
-              bad: `${formatPlain(reckonedMm, 2)} mm does not fit on ${formatPlain(input.roomMm, 2)} mm: fewer holes, or smaller ones.`,
-            }),
-          ]
-        : []),
-      ...boundChecks(input),
-      {
-        level: 'note',
-        code: 'registration',
-        source: 'bench-practice',
-        message:
-          'Holes that must match a second part: drill one, pin it, drill the next through the first part, pin that, then the rest. Mark which way round the parts lie before they come apart.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { least, reckonedMm, school }),
     uncertainty: measuringBand(input.measuredWith, 1),
     views: [
       view('blank', 'Blank, hole centres marked', {

@@ -1,8 +1,9 @@
 import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
+import type { DrawingView } from '../../../drawing/drawing'
 import { offsetOutline } from '../../../geometry/clip'
 import { netAreaMm2, perimeterMm } from '../../../geometry/outline'
-import { boundsOf } from '../../../geometry/point'
+import { type Bounds, boundsOf, type Outline } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -51,6 +52,46 @@ const input = () =>
     })
 type Input = OutputOf<typeof input>
 
+/** What the views draw. */
+interface Drawn {
+  readonly box: Bounds
+  readonly cut: Outline
+  readonly finished: Outline
+  readonly grow: number
+  readonly holes: readonly Outline[]
+  readonly plain: string
+  readonly sawLine: string
+  readonly upright: boolean
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { box, cut, finished, grow, holes, plain, sawLine, upright }: Drawn): DrawingView[] {
+  return [
+    view('blank', 'Blank', {
+      shapes: [region(finished, holes), cutAround(cut, 'outside'), ...windowOf(input).map((window) => cutAround(window, 'inside'))],
+      dimensions: [
+        {
+          from: [box.minX - (upright ? 0 : grow), box.minY - grow],
+          to: [box.maxX + (upright ? 0 : grow), box.minY - grow],
+          offset: -2,
+          text: upright ? plain : sawLine,
+        },
+        {
+          from: [box.maxX + grow, box.minY - (upright ? grow : 0)],
+          to: [box.maxX + grow, box.maxY + (upright ? grow : 0)],
+          offset: -1.2,
+          text: upright ? sawLine : plain,
+        },
+      ],
+      handles: [
+        upright
+          ? { field: 'lengthMm', label: 'long way', at: [0, box.maxY], along: [0, 1], gain: 2 }
+          : { field: 'lengthMm', label: 'long way', at: [box.maxX, 0], along: [1, 0], gain: 2 },
+      ],
+    }),
+  ]
+}
+
 function planPlate(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const finished = plateOutline(input)
@@ -95,30 +136,7 @@ function planPlate(input: Input, bench: Bench): FormPlan {
     sensitivity: [{ input: 'clean-up', change: '+ 0.1 mm', effect: '+ 0.2 mm over all' }],
     checks: [...openingChecks(input, finished), ...hazardNotes(input.alloy)],
     uncertainty: measuringBand(input.measuredWith, 1),
-    views: [
-      view('blank', 'Blank', {
-        shapes: [region(finished, holes), cutAround(cut, 'outside'), ...windowOf(input).map((window) => cutAround(window, 'inside'))],
-        dimensions: [
-          {
-            from: [box.minX - (upright ? 0 : grow), box.minY - grow],
-            to: [box.maxX + (upright ? 0 : grow), box.minY - grow],
-            offset: -2,
-            text: upright ? plain : sawLine,
-          },
-          {
-            from: [box.maxX + grow, box.minY - (upright ? grow : 0)],
-            to: [box.maxX + grow, box.maxY + (upright ? grow : 0)],
-            offset: -1.2,
-            text: upright ? sawLine : plain,
-          },
-        ],
-        handles: [
-          upright
-            ? { field: 'lengthMm', label: 'long way', at: [0, box.maxY], along: [0, 1], gain: 2 }
-            : { field: 'lengthMm', label: 'long way', at: [box.maxX, 0], along: [1, 0], gain: 2 },
-        ],
-      }),
-    ],
+    views: viewsOf(input, { box, cut, finished, grow, holes, plain, sawLine, upright }),
     route: [
       ...(input.holeMm > 0 ? [{ op: 'drill' as const, params: { diameterMm: Math.min(20, Math.max(0.3, input.holeMm)) } }] : []),
       ...(input.window === 'none'

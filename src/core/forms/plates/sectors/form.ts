@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { cutAlong, cutAround } from '../../../drawing/cut'
+import type { DrawingView } from '../../../drawing/drawing'
 import { arcPoints, circleHole, circleOutline } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
@@ -19,7 +20,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SPLIT_TEXTS = {
@@ -73,6 +74,82 @@ function sector(input: Input, fromRad: number, toRad: number): Outline {
     return [...rim, tip]
   }
   return [...rim, ...[...arcPoints([0, 0], least, fromRad + shrink(least), toRad - shrink(least))].reverse()]
+}
+
+/** What the checks weigh. */
+interface Weighed {
+  readonly chordMm: number
+  readonly parts: number
+  readonly school: 'equal' | 'fans'
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { chordMm, parts, school }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'part-width',
+      ok: chordMm >= 2,
+      level: chordMm <= 0 ? 'stop' : 'warn',
+      field: 'sectorCount',
+      source: 'bench-practice',
+      actual: chordMm,
+      limit: 2,
+      good: `${parts} parts of ${formatPlain(chordMm, 2)} mm across the rim from each stamping.`,
+      bad: 'The parts come out too narrow to hold and saw: fewer of them.',
+    }),
+    ...(parts % 2 === 0 && school === 'equal'
+      ? [
+          {
+            level: 'note' as const,
+            code: 'pairs',
+            source: 'bench-practice' as const,
+            message: `${parts / 2} pairs: saw neighbours as one, then apart, and a pair mirrors exactly.`,
+          },
+        ]
+      : []),
+    {
+      level: 'note',
+      code: 'square-first',
+      source: 'bench-practice',
+      message: 'Scribe the first two lines at right angles through the middle, then divide between them.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
+/** What the views draw. */
+interface Drawn {
+  readonly answer: FormPlan['answer']
+  readonly eachRad: number
+  readonly parts: number
+  readonly r: number
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { answer, eachRad, parts, r }: Drawn): DrawingView[] {
+  return [
+    view('blank', 'Stamping and its parts', {
+      shapes: [
+        ...Array.from({ length: parts }, (_, i) => region(sector(input, i * eachRad, (i + 1) * eachRad))),
+        cutAround(circleOutline(answer.markAt / 2), 'outside'),
+        ...Array.from({ length: parts }, (_, i) =>
+          cutAlong(
+            [(input.insideMm / 2) * Math.cos(i * eachRad), (input.insideMm / 2) * Math.sin(i * eachRad)],
+            [r * Math.cos(i * eachRad), r * Math.sin(i * eachRad)],
+          ),
+        ),
+      ],
+      dimensions: [
+        {
+          from: [-r, -r],
+          to: [r, -r],
+          offset: -1.8,
+          text: `${formatPlain(input.outsideMm, 2)}, saw outside at ${formatPlain(answer.markAt, 2)}`,
+        },
+      ],
+      handles: [{ field: 'outsideMm', label: 'across', at: [r, 0], along: [1, 0], gain: 2 }],
+    }),
+  ]
 }
 
 function planSectors(input: Input, bench: Bench): FormPlan {
@@ -132,60 +209,9 @@ function planSectors(input: Input, bench: Bench): FormPlan {
       },
       { input: 'kerf', change: '+ 0.1 mm', effect: '− 0.1 mm on every part' },
     ],
-    checks: [
-      limitCheck({
-        code: 'part-width',
-        ok: chordMm >= 2,
-        level: chordMm <= 0 ? 'stop' : 'warn',
-        field: 'sectorCount',
-        source: 'bench-practice',
-        actual: chordMm,
-        limit: 2,
-        good: `${parts} parts of ${formatPlain(chordMm, 2)} mm across the rim from each stamping.`,
-        bad: 'The parts come out too narrow to hold and saw: fewer of them.',
-      }),
-      ...(parts % 2 === 0 && school === 'equal'
-        ? [
-            {
-              level: 'note' as const,
-              code: 'pairs',
-              source: 'bench-practice' as const,
-              message: `${parts / 2} pairs: saw neighbours as one, then apart, and a pair mirrors exactly.`,
-            },
-          ]
-        : []),
-      {
-        level: 'note',
-        code: 'square-first',
-        source: 'bench-practice',
-        message: 'Scribe the first two lines at right angles through the middle, then divide between them.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { chordMm, parts, school }),
     uncertainty: measuringBand(input.measuredWith, 1),
-    views: [
-      view('blank', 'Stamping and its parts', {
-        shapes: [
-          ...Array.from({ length: parts }, (_, i) => region(sector(input, i * eachRad, (i + 1) * eachRad))),
-          cutAround(circleOutline(answer.markAt / 2), 'outside'),
-          ...Array.from({ length: parts }, (_, i) =>
-            cutAlong(
-              [(input.insideMm / 2) * Math.cos(i * eachRad), (input.insideMm / 2) * Math.sin(i * eachRad)],
-              [r * Math.cos(i * eachRad), r * Math.sin(i * eachRad)],
-            ),
-          ),
-        ],
-        dimensions: [
-          {
-            from: [-r, -r],
-            to: [r, -r],
-            offset: -1.8,
-            text: `${formatPlain(input.outsideMm, 2)}, saw outside at ${formatPlain(answer.markAt, 2)}`,
-          },
-        ],
-        handles: [{ field: 'outsideMm', label: 'across', at: [r, 0], along: [1, 0], gain: 2 }],
-      }),
-    ],
+    views: viewsOf(input, { answer, eachRad, parts, r }),
     route: [
       ...flatRoute('the stamping', answer.markAt, target).slice(0, 1),
       { op: 'saw', params: { what: 'the parts, on their lines' } },

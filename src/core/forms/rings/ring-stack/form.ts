@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import type { DrawingView } from '../../../drawing/drawing'
 import { BAND_LENGTH_SCHOOLS, bandLengthMm } from '../../../forming/band-length'
 import { rectangleOutline } from '../../../geometry/outline'
 import { MM_PER_US_SIZE } from '../../../tables/rings/rings'
@@ -24,7 +25,7 @@ import {
 import { bandLengthChoice, fittedBand } from '../../common/ring-fit'
 import { closedRoute } from '../../common/routes'
 import { stripSection } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FIT_TEXTS = {
@@ -54,6 +55,67 @@ const setWidth = ({ ringCount, widthMm, gapMm }: Input) => ringCount * widthMm +
 
 function fitOf(input: Input, school: Input['schools']['fit'], bench: Bench): number {
   return school === 'one-band' ? wideBandUsSizes(setWidth(input), bench.figures) * MM_PER_US_SIZE : 0
+}
+
+/** What the checks weigh. */
+interface Weighed {
+  readonly fitMm: number
+  readonly wholeMm: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { fitMm, wholeMm }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'set-width',
+      ok: wholeMm <= 12,
+      level: 'note',
+      field: 'ringCount',
+      source: 'bench-practice',
+      actual: wholeMm,
+      limit: 12,
+      good: `Worn together they are ${formatPlain(wholeMm, 1)} mm wide, and turn ${formatPlain(fitMm / MM_PER_US_SIZE, 2)} US sizes larger.`,
+      bad: `${formatPlain(wholeMm, 1)} mm of rings reaches the joint of most fingers: fewer or narrower ones.`,
+    }),
+    {
+      level: 'note',
+      code: 'cut-together',
+      source: 'bench-practice',
+      message: 'Cut all strips at one setting and true them on one mark of the mandrel: a set shows a tenth of difference.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
+/** What the views draw. */
+interface Drawn {
+  readonly answer: FormPlan['answer']
+  readonly outer: number
+  readonly pitch: number
+  readonly wholeMm: number
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { answer, outer, pitch, wholeMm }: Drawn): DrawingView[] {
+  return [
+    view('section', 'The set from the side', {
+      shapes: [
+        ...Array.from({ length: input.ringCount }, (_, i) =>
+          region(rectangleOutline(input.widthMm, 2 * outer).map(([x, y]) => [x + i * pitch, y - outer] as const)),
+        ),
+        stroke('centre', [0, 0], [wholeMm, 0]),
+      ],
+      dimensions: [
+        { from: [0, -outer], to: [wholeMm, -outer], offset: -1.8, text: `${formatPlain(wholeMm, 2)} together` },
+        { from: [wholeMm, -outer], to: [wholeMm, outer], offset: -1.2, text: `${formatPlain(2 * outer, 2)} outside` },
+      ],
+      handles: [{ field: 'insideDiameterMm', label: 'inside diameter', at: [wholeMm / 2, outer], along: [0, 1], gain: 2 }],
+    }),
+    stripView(answer.markAt, input.widthMm, {
+      length: `cut ${formatPlain(answer.markAt, 2)}`,
+      width: `${formatPlain(input.widthMm, 2)}, ${input.ringCount} of it`,
+    }),
+  ]
 }
 
 function planStack(input: Input, bench: Bench): FormPlan {
@@ -99,46 +161,9 @@ function planStack(input: Input, bench: Bench): FormPlan {
       { input: 'cut length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / Math.PI / MM_PER_US_SIZE, 2)} US sizes` },
       { input: 'one ring more', change: '+ 1', effect: `+ ${formatPlain(pitch, 2)} mm of width on the finger` },
     ],
-    checks: [
-      limitCheck({
-        code: 'set-width',
-        ok: wholeMm <= 12,
-        level: 'note',
-        field: 'ringCount',
-        source: 'bench-practice',
-        actual: wholeMm,
-        limit: 12,
-        good: `Worn together they are ${formatPlain(wholeMm, 1)} mm wide, and turn ${formatPlain(fitMm / MM_PER_US_SIZE, 2)} US sizes larger.`,
-        bad: `${formatPlain(wholeMm, 1)} mm of rings reaches the joint of most fingers: fewer or narrower ones.`,
-      }),
-      {
-        level: 'note',
-        code: 'cut-together',
-        source: 'bench-practice',
-        message: 'Cut all strips at one setting and true them on one mark of the mandrel: a set shows a tenth of difference.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { fitMm, wholeMm }),
     uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
-    views: [
-      view('section', 'The set from the side', {
-        shapes: [
-          ...Array.from({ length: input.ringCount }, (_, i) =>
-            region(rectangleOutline(input.widthMm, 2 * outer).map(([x, y]) => [x + i * pitch, y - outer] as const)),
-          ),
-          stroke('centre', [0, 0], [wholeMm, 0]),
-        ],
-        dimensions: [
-          { from: [0, -outer], to: [wholeMm, -outer], offset: -1.8, text: `${formatPlain(wholeMm, 2)} together` },
-          { from: [wholeMm, -outer], to: [wholeMm, outer], offset: -1.2, text: `${formatPlain(2 * outer, 2)} outside` },
-        ],
-        handles: [{ field: 'insideDiameterMm', label: 'inside diameter', at: [wholeMm / 2, outer], along: [0, 1], gain: 2 }],
-      }),
-      stripView(answer.markAt, input.widthMm, {
-        length: `cut ${formatPlain(answer.markAt, 2)}`,
-        width: `${formatPlain(input.widthMm, 2)}, ${input.ringCount} of it`,
-      }),
-    ],
+    views: viewsOf(input, { answer, outer, pitch, wholeMm }),
     route: closedRoute({ what: 'the strips', cutMm: answer.markAt, insideRadiusMm: inside / 2, on: 'the ring mandrel', target }),
     regions: ['outside', 'inside'],
     solids: Array.from({ length: input.ringCount }, (_, i) => ({

@@ -24,7 +24,7 @@ import {
 import { bandLengthChoice, fittedBand } from '../../common/ring-fit'
 import { closedRoute } from '../../common/routes'
 import { ringSolid, stripSection, taperOf } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FIT_TEXTS = {
@@ -71,6 +71,31 @@ function taperOutline({ frontMm, backMm, taper }: Input, lengthMm: number): Outl
   return [...upper.map(([x, y]): Point => [x, -y]), ...upper.reverse()]
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input): Check[] {
+  return [
+    limitCheck({
+      code: 'taper-spread',
+      ok: input.frontMm <= 4 * input.backMm,
+      level: 'warn',
+      field: 'backMm',
+      source: 'bench-practice',
+      actual: input.backMm,
+      limit: input.frontMm / 4,
+      good: 'The back is wide enough to bend evenly with the front.',
+      bad: 'The back is under a quarter of the front: it bends first and kinks; bend the front over a former before the ends.',
+    }),
+    {
+      level: 'note',
+      code: 'mirror-line',
+      source: 'bench-practice',
+      message:
+        'Scribe the middle line along the strip and the line across its middle first; saw outside both edges, then file one edge to the other.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planTaper(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const fitMm = fitOf(input, input.schools.fit, bench)
@@ -111,27 +136,7 @@ function planTaper(input: Input, bench: Bench): FormPlan {
         effect: `+ ${formatPlain((fitOf({ ...input, frontMm: input.frontMm + 2 }, input.schools.fit, bench) - fitMm) * Math.PI, 2)} mm of length by the house table`,
       },
     ],
-    checks: [
-      limitCheck({
-        code: 'taper-spread',
-        ok: input.frontMm <= 4 * input.backMm,
-        level: 'warn',
-        field: 'backMm',
-        source: 'bench-practice',
-        actual: input.backMm,
-        limit: input.frontMm / 4,
-        good: 'The back is wide enough to bend evenly with the front.',
-        bad: 'The back is under a quarter of the front: it bends first and kinks; bend the front over a former before the ends.',
-      }),
-      {
-        level: 'note',
-        code: 'mirror-line',
-        source: 'bench-practice',
-        message:
-          'Scribe the middle line along the strip and the line across its middle first; saw outside both edges, then file one edge to the other.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input),
     uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: [
       ...(section ? [section] : []),

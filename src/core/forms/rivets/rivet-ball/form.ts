@@ -10,7 +10,7 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, region, schoolChoice, wireBlank } from '../../common/plan-kit'
 import { edgeCheck, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const BACK_TEXTS = {
@@ -57,6 +57,52 @@ function lengthOf(log: WorkingLog, input: Input, school: Back): number {
       given('a', 'out behind', headStickOutMm(school, input.thicknessMm, input.lowerMm)),
     ],
   })
+}
+
+/** What the checks weigh. */
+interface Weighed {
+  readonly answer: FormPlan['answer']
+  readonly lap: number
+  readonly out: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { answer, lap, out }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'ball-holds',
+      ok: lap >= 0.2,
+      level: lap < 0 ? 'stop' : 'warn',
+      field: 'ballMm',
+      source: 'bench-practice',
+      actual: input.ballMm,
+      limit: input.holeMm + 0.4,
+      good: `The ball laps the hole by ${formatPlain(lap, 2)} mm all round.`,
+      bad:
+        lap < 0 ? 'The ball goes through the hole: a larger ball, or a smaller hole.' : 'The ball hardly laps the hole: it pulls through.',
+    }),
+    limitCheck({
+      code: 'free-end',
+      ok: out <= 1.5 * input.thicknessMm,
+      level: 'warn',
+      field: 'thicknessMm',
+      source: 'bench-practice',
+      actual: out,
+      limit: 1.5 * input.thicknessMm,
+      good: 'The end behind is short enough to head without bending.',
+      bad: 'The end behind bends instead of heading: over one and a half times the wire.',
+    }),
+    edgeCheck(input),
+    ...passageChecks(input, answer.markAt),
+    {
+      level: 'note',
+      code: 'ball-first',
+      source: 'bench-practice',
+      message:
+        'Melt the ball on wire that is long enough to hold, pickle it, and cut the stem to length in the stack. The ball lies in a hollowed block while the back is headed.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
 }
 
 function planBallRivet(input: Input, bench: Bench): FormPlan {
@@ -113,43 +159,7 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
       { input: 'ball', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * slope, 2)} mm of wire` },
       { input: 'length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / slope, 2)} mm on the ball` },
     ],
-    checks: [
-      limitCheck({
-        code: 'ball-holds',
-        ok: lap >= 0.2,
-        level: lap < 0 ? 'stop' : 'warn',
-        field: 'ballMm',
-        source: 'bench-practice',
-        actual: input.ballMm,
-        limit: input.holeMm + 0.4,
-        good: `The ball laps the hole by ${formatPlain(lap, 2)} mm all round.`,
-        bad:
-          lap < 0
-            ? 'The ball goes through the hole: a larger ball, or a smaller hole.'
-            : 'The ball hardly laps the hole: it pulls through.',
-      }),
-      limitCheck({
-        code: 'free-end',
-        ok: out <= 1.5 * input.thicknessMm,
-        level: 'warn',
-        field: 'thicknessMm',
-        source: 'bench-practice',
-        actual: out,
-        limit: 1.5 * input.thicknessMm,
-        good: 'The end behind is short enough to head without bending.',
-        bad: 'The end behind bends instead of heading: over one and a half times the wire.',
-      }),
-      edgeCheck(input),
-      ...passageChecks(input, answer.markAt),
-      {
-        level: 'note',
-        code: 'ball-first',
-        source: 'bench-practice',
-        message:
-          'Melt the ball on wire that is long enough to hold, pickle it, and cut the stem to length in the stack. The ball lies in a hollowed block while the back is headed.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { answer, lap, out }),
     uncertainty: measuringBand(input.measuredWith, slope),
     views: [
       { ...side, shapes: [...side.shapes, region(circleOutline(r).map(([x, y]) => [x, y + grip + r] as const))] },

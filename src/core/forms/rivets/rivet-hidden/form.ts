@@ -7,7 +7,7 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, bySchool, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
 import { edgeCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FILL_TEXTS = {
@@ -78,6 +78,51 @@ function lengthOf(log: WorkingLog, input: Input, school: Fill): number {
   ])
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly answer: FormPlan['answer']
+  readonly outMm: number
+  readonly slender: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { answer, outMm, slender }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'seat-grips',
+      ok: input.seatMm >= 1.3 * input.holeMm,
+      level: 'warn',
+      field: 'seatMm',
+      source: 'house-default',
+      actual: input.seatMm,
+      limit: 1.3 * input.holeMm,
+      good: 'The seat opens wide enough to hold once its face is filed flush.',
+      bad: `A seat of under ${formatPlain(1.3 * input.holeMm, 2)} mm hardly holds: file it flush and it pulls through.`,
+    }),
+    limitCheck({
+      code: 'free-end',
+      ok: slender <= 1.5,
+      level: slender > 2 ? 'stop' : 'warn',
+      field: 'thicknessMm',
+      source: 'bench-practice',
+      actual: outMm,
+      limit: 1.5 * input.thicknessMm,
+      good: 'The free end is short enough to drive in without bending.',
+      bad: `${formatPlain(outMm, 2)} mm stands free on ${formatPlain(input.thicknessMm, 2)} mm wire: it bends. Shallower seats, or thicker wire.`,
+    }),
+    edgeCheck(input),
+    ...passageChecks(input, answer.markAt),
+    {
+      level: 'note',
+      code: 'same-metal',
+      source: 'bench-practice',
+      message:
+        'Wire of the same metal as the face, or it shows as a dot. Drive it in from both sides, then file and sand it flush; patina, if any, after.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planHidden(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.fill
@@ -105,40 +150,7 @@ function planHidden(input: Input, bench: Bench): FormPlan {
       },
       { input: 'length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / perMm, 2)} mm on what the seats are filled to` },
     ],
-    checks: [
-      limitCheck({
-        code: 'seat-grips',
-        ok: input.seatMm >= 1.3 * input.holeMm,
-        level: 'warn',
-        field: 'seatMm',
-        source: 'house-default',
-        actual: input.seatMm,
-        limit: 1.3 * input.holeMm,
-        good: 'The seat opens wide enough to hold once its face is filed flush.',
-        bad: `A seat of under ${formatPlain(1.3 * input.holeMm, 2)} mm hardly holds: file it flush and it pulls through.`,
-      }),
-      limitCheck({
-        code: 'free-end',
-        ok: slender <= 1.5,
-        level: slender > 2 ? 'stop' : 'warn',
-        field: 'thicknessMm',
-        source: 'bench-practice',
-        actual: outMm,
-        limit: 1.5 * input.thicknessMm,
-        good: 'The free end is short enough to drive in without bending.',
-        bad: `${formatPlain(outMm, 2)} mm stands free on ${formatPlain(input.thicknessMm, 2)} mm wire: it bends. Shallower seats, or thicker wire.`,
-      }),
-      edgeCheck(input),
-      ...passageChecks(input, answer.markAt),
-      {
-        level: 'note',
-        code: 'same-metal',
-        source: 'bench-practice',
-        message:
-          'Wire of the same metal as the face, or it shows as a dot. Drive it in from both sides, then file and sand it flush; patina, if any, after.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { answer, outMm, slender }),
     uncertainty: measuringBand(input.measuredWith, 1.5),
     views: [
       stackView(

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import type { DrawingView } from '../../../drawing/drawing'
 import { rectangleOutline } from '../../../geometry/outline'
 import type { Point } from '../../../geometry/point'
 import { headStickOutMm } from '../../../tables/rivets/rivets'
@@ -10,7 +11,7 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, lengthBlank, limitCheck, measuringBand, schoolChoice } from '../../common/plan-kit'
 import { edgeCheck, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FLARE_TEXTS = {
@@ -56,6 +57,78 @@ function lengthOf(log: WorkingLog, input: Input, school: Flare): number {
     source: 'bench-practice',
     given: [given('G', 'grip', gripOf(log, input)), given('f', 'out each side', flareOf(input, school))],
   })
+}
+
+/** What the checks weigh. */
+interface Weighed {
+  readonly answer: FormPlan['answer']
+  readonly rimMm: number
+  readonly strain: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { answer, rimMm, strain }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'rim-split',
+      ok: strain <= 0.6,
+      level: 'warn',
+      field: 'tubeMm',
+      source: 'house-default',
+      actual: rimMm,
+      limit: 1.6 * input.tubeMm,
+      good: 'The rim opens little enough to flare without splitting, if it is soft.',
+      bad: `The rim would open by ${formatPlain(100 * strain, 0)} %: it splits. Less out, or anneal between two goes.`,
+    }),
+    limitCheck({
+      code: 'rim-holds',
+      ok: rimMm >= input.holeMm + 0.4,
+      level: 'warn',
+      field: 'holeMm',
+      source: 'bench-practice',
+      actual: rimMm,
+      limit: input.holeMm + 0.4,
+      good: `The rim laps the hole by ${formatPlain((rimMm - input.holeMm) / 2, 2)} mm all round.`,
+      bad: 'The rim hardly laps the hole: a snugger hole, or more tube out.',
+    }),
+    edgeCheck(input),
+    ...passageChecks(input, answer.markAt),
+    {
+      level: 'note',
+      code: 'flare-both',
+      source: 'bench-practice',
+      message:
+        'Anneal the ends, file them flat and square. Flare a little with a ball or centre punch, turn over, the other side, and only then lay both rims down.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
+/** What the views draw. */
+interface Drawn {
+  readonly flare: number
+  readonly grip: number
+  readonly headed: Point[]
+  readonly outer: number
+  readonly outline: (readonly [number, number])[]
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { flare, grip, headed, outer, outline }: Drawn): DrawingView[] {
+  return [
+    stackView(
+      input,
+      { outline, widthMm: input.tubeMm, title: 'Stack and tube' },
+      {
+        dimensions: [
+          { from: [-outer, -flare], to: [outer, -flare], offset: -1.6, text: `tube ${formatPlain(input.tubeMm, 2)}` },
+          { from: [-outer, grip + flare], to: [-outer, grip], offset: -1.4, text: `${formatPlain(flare, 2)} out` },
+        ],
+        handles: [{ field: 'upperMm', label: 'upper sheet', at: [outer, grip], along: [0, 1], gain: 1 }],
+      },
+    ),
+    headedView(input, headed),
+  ]
 }
 
 function planTubeRivet(input: Input, bench: Bench): FormPlan {
@@ -113,55 +186,9 @@ function planTubeRivet(input: Input, bench: Bench): FormPlan {
       { input: 'length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 * rimSlope, 2)} mm on each rim` },
       { input: 'stack', change: '+ 0.1 mm', effect: '+ 0.1 mm of tube' },
     ],
-    checks: [
-      limitCheck({
-        code: 'rim-split',
-        ok: strain <= 0.6,
-        level: 'warn',
-        field: 'tubeMm',
-        source: 'house-default',
-        actual: rimMm,
-        limit: 1.6 * input.tubeMm,
-        good: 'The rim opens little enough to flare without splitting, if it is soft.',
-        bad: `The rim would open by ${formatPlain(100 * strain, 0)} %: it splits. Less out, or anneal between two goes.`,
-      }),
-      limitCheck({
-        code: 'rim-holds',
-        ok: rimMm >= input.holeMm + 0.4,
-        level: 'warn',
-        field: 'holeMm',
-        source: 'bench-practice',
-        actual: rimMm,
-        limit: input.holeMm + 0.4,
-        good: `The rim laps the hole by ${formatPlain((rimMm - input.holeMm) / 2, 2)} mm all round.`,
-        bad: 'The rim hardly laps the hole: a snugger hole, or more tube out.',
-      }),
-      edgeCheck(input),
-      ...passageChecks(input, answer.markAt),
-      {
-        level: 'note',
-        code: 'flare-both',
-        source: 'bench-practice',
-        message:
-          'Anneal the ends, file them flat and square. Flare a little with a ball or centre punch, turn over, the other side, and only then lay both rims down.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { answer, rimMm, strain }),
     uncertainty: measuringBand(input.measuredWith, 1.5),
-    views: [
-      stackView(
-        input,
-        { outline, widthMm: input.tubeMm, title: 'Stack and tube' },
-        {
-          dimensions: [
-            { from: [-outer, -flare], to: [outer, -flare], offset: -1.6, text: `tube ${formatPlain(input.tubeMm, 2)}` },
-            { from: [-outer, grip + flare], to: [-outer, grip], offset: -1.4, text: `${formatPlain(flare, 2)} out` },
-          ],
-          handles: [{ field: 'upperMm', label: 'upper sheet', at: [outer, grip], along: [0, 1], gain: 1 }],
-        },
-      ),
-      headedView(input, headed),
-    ],
+    views: viewsOf(input, { flare, grip, headed, outer, outline }),
     route: [
       { op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } },
       { op: 'file', params: { what: 'the burr off both sides' } },

@@ -10,7 +10,7 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
 import { edgeCheck, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SCHOOL_IDS = ['one-sheet', 'one-millimetre', 'half-diameter', 'diameter-and-half'] as const
@@ -92,6 +92,64 @@ function headedProfile({ thicknessMm, headMm: highMm }: Input, grip: number, acr
   ]
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly above: number
+  readonly answer: FormPlan['answer']
+  readonly headMm: number
+  readonly plusTwo: number
+  readonly ratio: number
+  readonly reckonedMm: number
+  readonly slender: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { above, answer, headMm, plusTwo, ratio, reckonedMm, slender }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'head-width',
+      ok: ratio >= 1.3,
+      level: 'warn',
+      field: 'holeMm',
+      source: 'bench-practice',
+      actual: headMm,
+      limit: 1.5 * input.thicknessMm,
+      good: `The head comes out ${formatPlain(headMm, 2)} mm, ${formatPlain(ratio, 1)} times the wire.`,
+      bad: `The head comes out ${formatPlain(headMm, 2)} mm, ${formatPlain(ratio, 1)} times the wire: it may pull through. More wire, or a snugger hole.`,
+    }),
+    limitCheck({
+      code: 'free-end',
+      ok: slender <= 1.5,
+      level: slender > 2 ? 'stop' : 'warn',
+      field: 'thicknessMm',
+      source: 'bench-practice',
+      actual: above,
+      limit: 1.5 * input.thicknessMm,
+      good: 'The free end is short enough to head without bending.',
+      bad: `${formatPlain(above, 2)} mm stands free on ${formatPlain(input.thicknessMm, 2)} mm wire: over one and a half times the wire it bends instead of heading.`,
+    }),
+    edgeCheck(input),
+    ...passageChecks(input, answer.markAt),
+    ...(Math.abs(plusTwo - reckonedMm) > 0.3
+      ? [
+          {
+            level: 'note' as const,
+            code: 'schools-differ',
+            source: 'bench-practice' as const,
+            message: `The stack-and-two rule would cut ${formatPlain(plusTwo, 2)} mm: ${formatPlain(Math.abs(plusTwo - reckonedMm), 2)} mm ${plusTwo > reckonedMm ? 'longer' : 'shorter'}.`,
+          },
+        ]
+      : []),
+    {
+      level: 'note',
+      code: 'last-heat',
+      source: 'bench-practice',
+      message: 'Every torch step comes before the rivet. Anneal the wire, deburr the holes, light blows, and turn it over early.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planRivet(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.head
@@ -144,49 +202,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
         effect: `${formatPlain(holeFillMm(grip, input.thicknessMm, Math.max(input.holeMm, input.thicknessMm) + 0.1) - fill, 2)} mm more wire swallowed`,
       },
     ],
-    checks: [
-      limitCheck({
-        code: 'head-width',
-        ok: ratio >= 1.3,
-        level: 'warn',
-        field: 'holeMm',
-        source: 'bench-practice',
-        actual: headMm,
-        limit: 1.5 * input.thicknessMm,
-        good: `The head comes out ${formatPlain(headMm, 2)} mm, ${formatPlain(ratio, 1)} times the wire.`,
-        bad: `The head comes out ${formatPlain(headMm, 2)} mm, ${formatPlain(ratio, 1)} times the wire: it may pull through. More wire, or a snugger hole.`,
-      }),
-      limitCheck({
-        code: 'free-end',
-        ok: slender <= 1.5,
-        level: slender > 2 ? 'stop' : 'warn',
-        field: 'thicknessMm',
-        source: 'bench-practice',
-        actual: above,
-        limit: 1.5 * input.thicknessMm,
-        good: 'The free end is short enough to head without bending.',
-        bad: `${formatPlain(above, 2)} mm stands free on ${formatPlain(input.thicknessMm, 2)} mm wire: over one and a half times the wire it bends instead of heading.`,
-      }),
-      edgeCheck(input),
-      ...passageChecks(input, answer.markAt),
-      ...(Math.abs(plusTwo - reckonedMm) > 0.3
-        ? [
-            {
-              level: 'note' as const,
-              code: 'schools-differ',
-              source: 'bench-practice' as const,
-              message: `The stack-and-two rule would cut ${formatPlain(plusTwo, 2)} mm: ${formatPlain(Math.abs(plusTwo - reckonedMm), 2)} mm ${plusTwo > reckonedMm ? 'longer' : 'shorter'}.`,
-            },
-          ]
-        : []),
-      {
-        level: 'note',
-        code: 'last-heat',
-        source: 'bench-practice',
-        message: 'Every torch step comes before the rivet. Anneal the wire, deburr the holes, light blows, and turn it over early.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { above, answer, headMm, plusTwo, ratio, reckonedMm, slender }),
     uncertainty: measuringBand(input.measuredWith, 1.5),
     views: [sideView(input, above, below), headedView(input, headed)],
     route: [

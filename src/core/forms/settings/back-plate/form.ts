@@ -21,7 +21,7 @@ import {
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
 import { cornerFits, notTurned, STONE_CORNER, STONE_TURNED, stoneFields, stoneOutline, stoneShape } from '../../common/stone'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const EDGE_TEXTS = {
@@ -74,6 +74,58 @@ function lengthOf(log: WorkingLog, input: Input, school: Edge): number {
   ])
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly school: 'flush' | 'ledge'
+  readonly windowLongMm: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { school, windowLongMm }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'solder-shelf',
+      ok: school === 'ledge' || input.cleanUpMm >= 0.4,
+      level: 'warn',
+      field: 'cleanUpMm',
+      source: 'bench-practice',
+      actual: input.cleanUpMm,
+      limit: 0.4,
+      good: 'There is room outside the wall to stand solder on.',
+      bad: 'Leave half a millimetre outside the wall, or there is nowhere to stand the solder.',
+    }),
+    ...(input.ledgeMm > 0
+      ? [
+          limitCheck({
+            code: 'stone-ledge',
+            ok: input.ledgeMm >= 1,
+            level: 'warn' as const,
+            field: 'ledgeMm',
+            source: 'bench-practice' as const,
+            actual: input.ledgeMm,
+            limit: 1,
+            good: `The stone rests on ${formatPlain(input.ledgeMm, 2)} mm of ledge all round.`,
+            bad: `A ledge of ${formatPlain(input.ledgeMm, 2)} mm hardly holds a stone: 1 mm is the usual least.`,
+          }),
+          {
+            level: 'note' as const,
+            code: 'spare-disc',
+            source: 'bench-practice' as const,
+            message: `The window gives back a piece ${formatPlain(windowLongMm, 2)} mm long: worth keeping.`,
+          },
+        ]
+      : [
+          {
+            level: 'note' as const,
+            code: 'closed-back',
+            source: 'bench-practice' as const,
+            message: 'A closed back: try the stone with a thread under it, so that it comes out again.',
+          },
+        ]),
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planBackPlate(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.edge
@@ -101,48 +153,7 @@ function planBackPlate(input: Input, bench: Bench): FormPlan {
     },
     choice: schoolChoice('edge', 'Where the plate ends', school, EDGE_TEXTS, (id) => lengthOf([], input, id)),
     sensitivity: [{ input: 'ledge or clean-up', change: '+ 0.1 mm', effect: '+ 0.2 mm over all' }],
-    checks: [
-      limitCheck({
-        code: 'solder-shelf',
-        ok: school === 'ledge' || input.cleanUpMm >= 0.4,
-        level: 'warn',
-        field: 'cleanUpMm',
-        source: 'bench-practice',
-        actual: input.cleanUpMm,
-        limit: 0.4,
-        good: 'There is room outside the wall to stand solder on.',
-        bad: 'Leave half a millimetre outside the wall, or there is nowhere to stand the solder.',
-      }),
-      ...(input.ledgeMm > 0
-        ? [
-            limitCheck({
-              code: 'stone-ledge',
-              ok: input.ledgeMm >= 1,
-              level: 'warn' as const,
-              field: 'ledgeMm',
-              source: 'bench-practice' as const,
-              actual: input.ledgeMm,
-              limit: 1,
-              good: `The stone rests on ${formatPlain(input.ledgeMm, 2)} mm of ledge all round.`,
-              bad: `A ledge of ${formatPlain(input.ledgeMm, 2)} mm hardly holds a stone: 1 mm is the usual least.`,
-            }),
-            {
-              level: 'note' as const,
-              code: 'spare-disc',
-              source: 'bench-practice' as const,
-              message: `The window gives back a piece ${formatPlain(windowLongMm, 2)} mm long: worth keeping.`,
-            },
-          ]
-        : [
-            {
-              level: 'note' as const,
-              code: 'closed-back',
-              source: 'bench-practice' as const,
-              message: 'A closed back: try the stone with a thread under it, so that it comes out again.',
-            },
-          ]),
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { school, windowLongMm }),
     uncertainty: measuringBand(input.measuredWith, 1),
     views: [
       view('blank', 'Blank', {

@@ -21,7 +21,7 @@ import {
 } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { bentSolid, stripSection, taperOf } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FOLD_TEXTS = {
@@ -91,6 +91,33 @@ function leaf(lengthMm: number, widthMm: number, footMm: number): Outline {
   ]
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, passes: number): Check[] {
+  return [
+    limitCheck({
+      code: 'clasp-passes',
+      ok: passes > 0.2,
+      level: 'stop',
+      field: 'chainMm',
+      source: 'bench-practice',
+      actual: input.chainMm,
+      limit: input.claspMm + 0.2,
+      good:
+        input.claspMm > 0
+          ? `The clasp passes with ${formatPlain(passes, 2)} mm to spare.`
+          : 'The chain goes on before the ends are joined.',
+      bad: `A clasp of ${formatPlain(input.claspMm, 2)} mm does not pass: the round needs ${formatPlain(input.claspMm + 0.2, 2)} mm.`,
+    }),
+    {
+      level: 'note',
+      code: 'bail-before-stone',
+      source: 'bench-practice',
+      message: 'Fuse or solder the bail before the stone goes in: it is the last flame near the cup.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planBail(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = lengthOf(log, input, input.schools.fold)
@@ -115,29 +142,7 @@ function planBail(input: Input, bench: Bench): FormPlan {
       },
       { input: 'cut length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / perMm, 2)} mm on the drop` },
     ],
-    checks: [
-      limitCheck({
-        code: 'clasp-passes',
-        ok: passes > 0.2,
-        level: 'stop',
-        field: 'chainMm',
-        source: 'bench-practice',
-        actual: input.chainMm,
-        limit: input.claspMm + 0.2,
-        good:
-          input.claspMm > 0
-            ? `The clasp passes with ${formatPlain(passes, 2)} mm to spare.`
-            : 'The chain goes on before the ends are joined.',
-        bad: `A clasp of ${formatPlain(input.claspMm, 2)} mm does not pass: the round needs ${formatPlain(input.claspMm + 0.2, 2)} mm.`,
-      }),
-      {
-        level: 'note',
-        code: 'bail-before-stone',
-        source: 'bench-practice',
-        message: 'Fuse or solder the bail before the stone goes in: it is the last flame near the cup.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, passes),
     uncertainty: measuringBand(input.measuredWith, 2, Math.PI / 2),
     views: [
       bentView({

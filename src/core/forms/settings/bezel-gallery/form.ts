@@ -1,5 +1,7 @@
 import * as z from 'zod'
+import type { DrawingView } from '../../../drawing/drawing'
 import { rectangleOutline, setOffMm } from '../../../geometry/outline'
+import type { Outline } from '../../../geometry/point'
 import { OVER_THE_STONE } from '../../../operations/setting'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
@@ -23,7 +25,7 @@ import {
 import { bezelRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
 import { cornerFits, notTurned, roundStoneMm, STONE_CORNER, STONE_TURNED, stoneFields, stoneOutline, stoneShape } from '../../common/stone'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const REPEAT_TEXTS = {
@@ -89,6 +91,79 @@ function lengthOf(log: WorkingLog, input: Input, school: Repeat): number {
   ])
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly looseMm: number
+  readonly over: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { looseMm, over }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'gallery-fit',
+      ok: looseMm >= 0 && looseMm <= 0.35,
+      level: 'warn',
+      field: 'patternMm',
+      source: 'house-default',
+      actual: looseMm,
+      limit: 0.35,
+      good: `The stone has ${formatPlain(looseMm, 2)} mm of room on its size.`,
+      bad:
+        looseMm < 0
+          ? `${formatPlain(-looseMm, 2)} mm too tight: the stone does not go in. One repeat more, or the fit by the stone alone.`
+          : `${formatPlain(looseMm, 2)} mm loose: the wall has to be pressed in all round, or cut by the stone alone.`,
+    }),
+    limitCheck({
+      code: 'bezel-height',
+      ok: over >= 0.3 && over <= 1.5,
+      level: 'warn',
+      field: 'galleryMm',
+      source: 'house-default',
+      actual: over,
+      limit: 0.5,
+      good: `${formatPlain(over, 2)} mm stands over the turn of the stone.`,
+      bad: `${formatPlain(over, 2)} mm stands over the turn of the stone; 0.3 to 1.5 holds it without hiding it.`,
+    }),
+    ...hazardNotes(input.alloy),
+  ]
+}
+
+/** What the views draw. */
+interface Drawn {
+  readonly a: number
+  readonly marks: number
+  readonly stone: Outline
+  readonly strip: DrawingView
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { a, marks, stone, strip }: Drawn): DrawingView[] {
+  return [
+    view('plan', 'Stone and wall', {
+      shapes: [region(setOffMm(stone, input.thicknessMm), [[...stone].reverse()])],
+      dimensions: [
+        {
+          from: [-a, -input.stoneWidthMm / 2],
+          to: [a, -input.stoneWidthMm / 2],
+          offset: -2,
+          text: `stone ${formatPlain(input.stoneLengthMm, 2)}`,
+        },
+      ],
+      handles: [{ field: 'stoneLengthMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 }],
+    }),
+    {
+      ...strip,
+      shapes: [
+        ...strip.shapes,
+        ...Array.from({ length: marks }, (_, i) =>
+          stroke('scribe', [(i + 1) * input.patternMm, 0], [(i + 1) * input.patternMm, input.galleryMm]),
+        ),
+      ],
+    },
+  ]
+}
+
 function planGallery(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = lengthOf(log, input, input.schools.repeat)
@@ -131,58 +206,9 @@ function planGallery(input: Input, bench: Bench): FormPlan {
       },
       { input: 'cut length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / Math.PI, 2)} mm on the fit of the stone` },
     ],
-    checks: [
-      limitCheck({
-        code: 'gallery-fit',
-        ok: looseMm >= 0 && looseMm <= 0.35,
-        level: 'warn',
-        field: 'patternMm',
-        source: 'house-default',
-        actual: looseMm,
-        limit: 0.35,
-        good: `The stone has ${formatPlain(looseMm, 2)} mm of room on its size.`,
-        bad:
-          looseMm < 0
-            ? `${formatPlain(-looseMm, 2)} mm too tight: the stone does not go in. One repeat more, or the fit by the stone alone.`
-            : `${formatPlain(looseMm, 2)} mm loose: the wall has to be pressed in all round, or cut by the stone alone.`,
-      }),
-      limitCheck({
-        code: 'bezel-height',
-        ok: over >= 0.3 && over <= 1.5,
-        level: 'warn',
-        field: 'galleryMm',
-        source: 'house-default',
-        actual: over,
-        limit: 0.5,
-        good: `${formatPlain(over, 2)} mm stands over the turn of the stone.`,
-        bad: `${formatPlain(over, 2)} mm stands over the turn of the stone; 0.3 to 1.5 holds it without hiding it.`,
-      }),
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { looseMm, over }),
     uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
-    views: [
-      view('plan', 'Stone and wall', {
-        shapes: [region(setOffMm(stone, input.thicknessMm), [[...stone].reverse()])],
-        dimensions: [
-          {
-            from: [-a, -input.stoneWidthMm / 2],
-            to: [a, -input.stoneWidthMm / 2],
-            offset: -2,
-            text: `stone ${formatPlain(input.stoneLengthMm, 2)}`,
-          },
-        ],
-        handles: [{ field: 'stoneLengthMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 }],
-      }),
-      {
-        ...strip,
-        shapes: [
-          ...strip.shapes,
-          ...Array.from({ length: marks }, (_, i) =>
-            stroke('scribe', [(i + 1) * input.patternMm, 0], [(i + 1) * input.patternMm, input.galleryMm]),
-          ),
-        ],
-      },
-    ],
+    views: viewsOf(input, { a, marks, stone, strip }),
     route: bezelRoute({
       what: 'the gallery',
       cutMm: answer.markAt,

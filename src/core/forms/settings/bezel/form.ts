@@ -34,7 +34,7 @@ import {
   stoneFields,
   stoneOutline,
 } from '../../common/stone'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SHAPES = { ...STONE_SHAPES, wrapped: 'Any convex shape, as wrapped' } as const
@@ -154,6 +154,44 @@ function wallView({ stoneLengthMm, stoneHeightMm, turnMm, stepMm, thicknessMm: t
   })
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, over: number): Check[] {
+  return [
+    limitCheck({
+      code: 'bezel-height',
+      ok: over >= 0.3 && over <= 1.5,
+      level: 'warn',
+      field: 'turnMm',
+      source: 'house-default',
+      actual: over,
+      limit: 0.5,
+      good: `${formatPlain(over, 2)} mm stands over the turn of the stone, to push over.`,
+      bad:
+        over < 0.3
+          ? `Only ${formatPlain(over, 2)} mm stands over the turn: the stone falls out.`
+          : `${formatPlain(over, 2)} mm stands over the turn: it hides the stone and wrinkles; is the turn measured right?`,
+    }),
+    limitCheck({
+      code: 'bezel-wall',
+      ok: input.thicknessMm >= 0.25 && input.thicknessMm <= 0.45,
+      level: 'note',
+      field: 'thicknessMm',
+      source: 'bench-practice',
+      actual: input.thicknessMm,
+      limit: 0.4,
+      good: 'A wall that pushes over by hand.',
+      bad: '0.25 to 0.40 mm of fine silver is usual: thinner tears, thicker wants a punch and hammer.',
+    }),
+    {
+      level: 'note',
+      code: 'fit-first',
+      source: 'bench-practice',
+      message: 'Solder the seam in hard, try the stone, then solder the cup to its plate: a wrong cup scraps the whole piece.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planBezel(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = lengthOf(log, input, input.schools.length)
@@ -185,40 +223,7 @@ function planBezel(input: Input, bench: Bench): FormPlan {
       { input: 'cut length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / Math.PI, 2)} mm on the fit of the stone` },
       { input: 'wall', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of length` },
     ],
-    checks: [
-      limitCheck({
-        code: 'bezel-height',
-        ok: over >= 0.3 && over <= 1.5,
-        level: 'warn',
-        field: 'turnMm',
-        source: 'house-default',
-        actual: over,
-        limit: 0.5,
-        good: `${formatPlain(over, 2)} mm stands over the turn of the stone, to push over.`,
-        bad:
-          over < 0.3
-            ? `Only ${formatPlain(over, 2)} mm stands over the turn: the stone falls out.`
-            : `${formatPlain(over, 2)} mm stands over the turn: it hides the stone and wrinkles; is the turn measured right?`,
-      }),
-      limitCheck({
-        code: 'bezel-wall',
-        ok: input.thicknessMm >= 0.25 && input.thicknessMm <= 0.45,
-        level: 'note',
-        field: 'thicknessMm',
-        source: 'bench-practice',
-        actual: input.thicknessMm,
-        limit: 0.4,
-        good: 'A wall that pushes over by hand.',
-        bad: '0.25 to 0.40 mm of fine silver is usual: thinner tears, thicker wants a punch and hammer.',
-      }),
-      {
-        level: 'note',
-        code: 'fit-first',
-        source: 'bench-practice',
-        message: 'Solder the seam in hard, try the stone, then solder the cup to its plate: a wrong cup scraps the whole piece.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, over),
     uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: [
       settingView(input),

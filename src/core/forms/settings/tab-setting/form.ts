@@ -27,7 +27,7 @@ import {
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
 import { cornerFits, notTurned, STONE_CORNER, STONE_SHAPES, STONE_TURNED, stoneFields, stoneOutline } from '../../common/stone'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const TAB_TEXTS = {
@@ -188,6 +188,51 @@ function setView({ stoneLengthMm, edgeMm, thicknessMm: t }: Input, lapMm: number
   })
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly lapLeft: number
+  readonly most: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { lapLeft, most }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'tab-lap',
+      ok: lapLeft >= 0.8 && lapLeft <= Math.max(1.5, most),
+      level: 'warn',
+      field: 'lapMm',
+      source: 'house-default',
+      actual: lapLeft,
+      limit: most,
+      good: `${formatPlain(lapLeft, 2)} mm lies over the stone once the sheet's own thickness is off.`,
+      bad:
+        lapLeft < 0.8
+          ? `Only ${formatPlain(lapLeft, 2)} mm would lie over the stone: too little to hold.`
+          : `${formatPlain(lapLeft, 2)} mm would lie over the stone: more than a fifth of it hides it.`,
+    }),
+    limitCheck({
+      code: 'tab-count',
+      ok: input.tabCount >= 4,
+      level: 'note',
+      field: 'tabCount',
+      source: 'bench-practice',
+      actual: input.tabCount,
+      limit: 4,
+      good: `${input.tabCount} tabs forgive a little in where they stand.`,
+      bad: 'Three tabs hold, but each must stand exactly right; four forgive more.',
+    }),
+    {
+      level: 'note',
+      code: 'flat-first',
+      source: 'bench-practice',
+      message:
+        'Everything flat is done before the tabs stand up. Push them in opposite pairs, a little each; no heat after the stone is in.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planTabs(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = tabOf(log, input, input.schools.tab)
@@ -226,41 +271,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
       { input: 'tab length', change: '± 0.5 mm', effect: '± 0.5 mm of lap over the stone' },
       { input: 'thickness', change: '+ 0.2 mm', effect: '− 0.2 mm of lap at the same tab' },
     ],
-    checks: [
-      limitCheck({
-        code: 'tab-lap',
-        ok: lapLeft >= 0.8 && lapLeft <= Math.max(1.5, most),
-        level: 'warn',
-        field: 'lapMm',
-        source: 'house-default',
-        actual: lapLeft,
-        limit: most,
-        good: `${formatPlain(lapLeft, 2)} mm lies over the stone once the sheet's own thickness is off.`,
-        bad:
-          lapLeft < 0.8
-            ? `Only ${formatPlain(lapLeft, 2)} mm would lie over the stone: too little to hold.`
-            : `${formatPlain(lapLeft, 2)} mm would lie over the stone: more than a fifth of it hides it.`,
-      }),
-      limitCheck({
-        code: 'tab-count',
-        ok: input.tabCount >= 4,
-        level: 'note',
-        field: 'tabCount',
-        source: 'bench-practice',
-        actual: input.tabCount,
-        limit: 4,
-        good: `${input.tabCount} tabs forgive a little in where they stand.`,
-        bad: 'Three tabs hold, but each must stand exactly right; four forgive more.',
-      }),
-      {
-        level: 'note',
-        code: 'flat-first',
-        source: 'bench-practice',
-        message:
-          'Everything flat is done before the tabs stand up. Push them in opposite pairs, a little each; no heat after the stone is in.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { lapLeft, most }),
     uncertainty: measuringBand(input.measuredWith, 1),
     regions: ['outside', 'inside', OVER_THE_STONE],
     views: [

@@ -20,7 +20,7 @@ import {
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const JOIN_TEXTS = {
@@ -110,6 +110,30 @@ function strapView(input: Input) {
   })
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, holeMm: number): Check[] {
+  return [
+    limitCheck({
+      code: 'size-hole-web',
+      ok: input.holePitchMm >= holeMm + 4,
+      level: 'warn',
+      field: 'holePitchMm',
+      source: 'bench-practice',
+      actual: input.holePitchMm,
+      limit: holeMm + 4,
+      good: 'There is leather enough between the size holes.',
+      bad: `Less than 4 mm of leather between the holes tears: ${formatPlain(holeMm + 4, 1)} mm from hole to hole at least.`,
+    }),
+    {
+      level: 'note',
+      code: 'leather-order',
+      source: 'bench-practice',
+      message: 'Pare the fold, punch the slot, put the loop on, sew the buckle in, and punch the size holes last, when the fit is known.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planLoop(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = lengthOf(log, input, input.schools.join)
@@ -143,26 +167,7 @@ function planLoop(input: Input, bench: Bench): FormPlan {
       { input: 'leather', change: '+ 0.5 mm', effect: '+ 2 mm of length: two thicknesses, both sides' },
       { input: 'strap', change: '+ 1 mm', effect: '+ 2 mm of length' },
     ],
-    checks: [
-      limitCheck({
-        code: 'size-hole-web',
-        ok: input.holePitchMm >= holeMm + 4,
-        level: 'warn',
-        field: 'holePitchMm',
-        source: 'bench-practice',
-        actual: input.holePitchMm,
-        limit: holeMm + 4,
-        good: 'There is leather enough between the size holes.',
-        bad: `Less than 4 mm of leather between the holes tears: ${formatPlain(holeMm + 4, 1)} mm from hole to hole at least.`,
-      }),
-      {
-        level: 'note',
-        code: 'leather-order',
-        source: 'bench-practice',
-        message: 'Pare the fold, punch the slot, put the loop on, sew the buckle in, and punch the size holes last, when the fit is known.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, holeMm),
     uncertainty: measuringBand(input.measuredWith, 4, Math.PI),
     views: [
       view('section', 'The loop round two leathers', {

@@ -18,7 +18,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const CUT_TEXTS = {
@@ -132,6 +132,50 @@ function stripInHand(log: WorkingLog, input: Input, needMm: number) {
   }
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly chainMm: number
+  readonly inHand: ReturnType<typeof stripInHand>
+  readonly n: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { chainMm, inHand, n }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'even-strips',
+      ok: input.linkCount % input.stripCount === 0,
+      level: 'note',
+      field: 'stripCount',
+      source: 'closed-form',
+      actual: n * input.stripCount,
+      limit: input.linkCount,
+      good: `${n} links on each of ${input.stripCount} ${input.stripCount === 1 ? 'strip' : 'strips'}, none over.`,
+      bad: `${n} on the fullest strip: ${n * input.stripCount - input.linkCount} more than asked come out of it, as spares.`,
+    }),
+    ...ringChecks(input),
+    ...inHand.checks,
+    ...(chainMm === 0
+      ? [
+          {
+            level: 'note' as const,
+            code: 'pitch-unknown',
+            field: 'pitchMm',
+            source: 'bench-practice' as const,
+            message: 'Join two links and measure from one to the next: the pitch gives the length of the chain.',
+          },
+        ]
+      : []),
+    {
+      level: 'note',
+      code: 'roll-then-divide',
+      source: 'bench-practice',
+      message: 'Roll first, then measure, mark and part: the strip comes out of the rolls longer than it went in.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planLinks(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const n = linksAStrip(input)
@@ -171,39 +215,7 @@ function planLinks(input: Input, bench: Bench): FormPlan {
       { input: 'link', change: '+ 0.5 mm', effect: `+ ${formatPlain(0.5 * n, 1)} mm on each strip` },
       { input: 'kerf', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * (n - 1), 1)} mm on each strip where sawn` },
     ],
-    checks: [
-      limitCheck({
-        code: 'even-strips',
-        ok: input.linkCount % input.stripCount === 0,
-        level: 'note',
-        field: 'stripCount',
-        source: 'closed-form',
-        actual: n * input.stripCount,
-        limit: input.linkCount,
-        good: `${n} links on each of ${input.stripCount} ${input.stripCount === 1 ? 'strip' : 'strips'}, none over.`,
-        bad: `${n} on the fullest strip: ${n * input.stripCount - input.linkCount} more than asked come out of it, as spares.`,
-      }),
-      ...ringChecks(input),
-      ...inHand.checks,
-      ...(chainMm === 0
-        ? [
-            {
-              level: 'note' as const,
-              code: 'pitch-unknown',
-              field: 'pitchMm',
-              source: 'bench-practice' as const,
-              message: 'Join two links and measure from one to the next: the pitch gives the length of the chain.',
-            },
-          ]
-        : []),
-      {
-        level: 'note',
-        code: 'roll-then-divide',
-        source: 'bench-practice',
-        message: 'Roll first, then measure, mark and part: the strip comes out of the rolls longer than it went in.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { chainMm, inHand, n }),
     uncertainty: measuringBand(input.measuredWith, n),
     views: [
       view('blank', 'Strip', {

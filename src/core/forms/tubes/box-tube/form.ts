@@ -21,7 +21,7 @@ import {
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const BEND_TEXTS = {
@@ -77,6 +77,24 @@ function lengthOf(log: WorkingLog, input: Input, school: School): number {
   return bySchool(log, BEND_TEXTS[school], school === 'standard' ? 'din-6935' : school === 'middle' ? 'hill' : 'bench-practice', all)
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, t: number): Check[] {
+  return [
+    limitCheck({
+      code: 'bend-radius',
+      ok: input.bendRadiusMm >= 0.5 * t || input.schools.bend === 'scored',
+      level: 'warn',
+      field: 'bendRadiusMm',
+      source: 'trade-limit',
+      actual: input.bendRadiusMm,
+      limit: 0.5 * t,
+      good: 'The corners are round enough for annealed metal.',
+      bad: 'Sharper than half the thickness inside: anneal, bend across the rolling direction, or score and solder the corner.',
+    }),
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planBox(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = lengthOf(log, input, input.schools.bend)
@@ -109,20 +127,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
         effect: `${formatPlain(lengthOf([], { ...input, bendRadiusMm: input.bendRadiusMm + 0.5 }, input.schools.bend) - reckonedMm, 2)} mm of length`,
       },
     ],
-    checks: [
-      limitCheck({
-        code: 'bend-radius',
-        ok: input.bendRadiusMm >= 0.5 * t || input.schools.bend === 'scored',
-        level: 'warn',
-        field: 'bendRadiusMm',
-        source: 'trade-limit',
-        actual: input.bendRadiusMm,
-        limit: 0.5 * t,
-        good: 'The corners are round enough for annealed metal.',
-        bad: 'Sharper than half the thickness inside: anneal, bend across the rolling direction, or score and solder the corner.',
-      }),
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, t),
     uncertainty: measuringBand(input.measuredWith, Math.SQRT2 * 2, 1.5),
     views: [
       view('section', 'Section', {

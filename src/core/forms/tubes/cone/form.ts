@@ -9,7 +9,7 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, onlySchool, region, sheetBlank, view } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { ringSolid, stripSection } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const input = () =>
@@ -103,6 +103,31 @@ function sideView(input: Input) {
   })
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, sector: Sector | undefined): Check[] {
+  return [
+    limitCheck({
+      code: 'arc-reach',
+      ok: !sector || sector.outerMm <= 600,
+      level: 'note',
+      source: 'bench-practice',
+      actual: sector?.outerMm ?? 0,
+      limit: 600,
+      good: sector
+        ? `Strike both arcs from one centre: ${formatPlain(sector.outerMm, 1)} and ${formatPlain(sector.innerMm, 1)} mm.`
+        : 'The ends are alike: the blank is a plain strip.',
+      bad: 'The arcs are nearly straight: print the blank at full size instead of striking them.',
+    }),
+    {
+      level: 'note',
+      code: 'roll-in-swage',
+      source: 'bench-practice',
+      message: 'Bend the small end ahead of the large one; a cone bent like a strip closes crooked.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planCone(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const frustum = frustumOf(log, input)
@@ -146,27 +171,7 @@ function planCone(input: Input, bench: Bench): FormPlan {
       { input: 'long edge', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / Math.PI, 2)} mm on the large end` },
       { input: 'height', change: '+ 0.5 mm', effect: `+ ${formatPlain((0.5 * input.heightMm) / frustum.slantMm, 2)} mm of slant` },
     ],
-    checks: [
-      limitCheck({
-        code: 'arc-reach',
-        ok: !sector || sector.outerMm <= 600,
-        level: 'note',
-        source: 'bench-practice',
-        actual: sector?.outerMm ?? 0,
-        limit: 600,
-        good: sector
-          ? `Strike both arcs from one centre: ${formatPlain(sector.outerMm, 1)} and ${formatPlain(sector.innerMm, 1)} mm.`
-          : 'The ends are alike: the blank is a plain strip.',
-        bad: 'The arcs are nearly straight: print the blank at full size instead of striking them.',
-      }),
-      {
-        level: 'note',
-        code: 'roll-in-swage',
-        source: 'bench-practice',
-        message: 'Bend the small end ahead of the large one; a cone bent like a strip closes crooked.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, sector),
     uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: [
       sideView(input),

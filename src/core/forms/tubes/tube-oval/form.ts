@@ -20,7 +20,7 @@ import {
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const LENGTH_TEXTS = {
@@ -69,6 +69,36 @@ function lengthOf(log: WorkingLog, { outsideLongMm, outsideShortMm, thicknessMm 
   })
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly roundMm: number
+  readonly tightest: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { roundMm, tightest }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'tight-ends',
+      ok: tightest >= 0.5 * input.thicknessMm,
+      level: 'warn',
+      field: 'outsideShortMm',
+      source: 'bench-practice',
+      actual: tightest,
+      limit: input.thicknessMm / 2,
+      good: 'The tight ends are round enough for soft metal.',
+      bad: 'The tight ends are sharper than half the wall inside: it creases there. Press it over an oval former, annealed.',
+    }),
+    {
+      level: 'note',
+      code: 'solder-round-first',
+      source: 'bench-practice',
+      message: `Solder it as a round tube of ${formatPlain(roundMm, 2)} mm outside, seam on what becomes a long side, then press it oval.`,
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planOvalTube(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.length
@@ -96,26 +126,7 @@ function planOvalTube(input: Input, bench: Bench): FormPlan {
       { input: 'cut width', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / Math.PI, 2)} mm on both sizes together` },
       { input: 'wall', change: '+ 0.1 mm', effect: `− ${formatPlain(0.1 * Math.PI, 2)} mm of width` },
     ],
-    checks: [
-      limitCheck({
-        code: 'tight-ends',
-        ok: tightest >= 0.5 * input.thicknessMm,
-        level: 'warn',
-        field: 'outsideShortMm',
-        source: 'bench-practice',
-        actual: tightest,
-        limit: input.thicknessMm / 2,
-        good: 'The tight ends are round enough for soft metal.',
-        bad: 'The tight ends are sharper than half the wall inside: it creases there. Press it over an oval former, annealed.',
-      }),
-      {
-        level: 'note',
-        code: 'solder-round-first',
-        source: 'bench-practice',
-        message: `Solder it as a round tube of ${formatPlain(roundMm, 2)} mm outside, seam on what becomes a long side, then press it oval.`,
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { roundMm, tightest }),
     uncertainty: measuringBand(input.measuredWith, 2.3, Math.PI),
     views: [
       view('section', 'Section', {

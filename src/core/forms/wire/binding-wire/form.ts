@@ -19,7 +19,7 @@ import {
   wireBlank,
 } from '../../common/plan-kit'
 import { aroundSolid } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SECTION_TEXTS = {
@@ -71,6 +71,30 @@ function lengthOf(log: WorkingLog, input: Input, school: Section): number {
   })
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input): Check[] {
+  return [
+    limitCheck({
+      code: 'kinks-give',
+      ok: input.kinkCount > 0,
+      level: 'warn',
+      field: 'kinkCount',
+      source: 'bench-practice',
+      actual: input.kinkCount,
+      limit: 1,
+      good: 'The kinks give as the metal grows in the flame.',
+      bad: 'Hot metal grows and wire does not: without a kink it cuts into the edges.',
+    }),
+    {
+      level: 'note',
+      code: 'binding-off',
+      source: 'bench-practice',
+      message:
+        'Usually annealed iron: take it off before truing and before the pickle, which iron spoils. The weight shown is that of the metal chosen.',
+    },
+  ]
+}
+
 function planBinding(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.section
@@ -88,26 +112,7 @@ function planBinding(input: Input, bench: Bench): FormPlan {
     results: { eachMm: { value: eachMm, unit: 'mm' }, onceRoundMm: { value: onceOf([], input, school), unit: 'mm' } },
     choice: schoolChoice('section', 'What it goes round', school, SECTION_TEXTS, (id) => lengthOf([], input, id)),
     sensitivity: [{ input: 'one binding more', change: '+ 1', effect: `+ ${formatPlain(eachMm, 1)} mm of wire` }],
-    checks: [
-      limitCheck({
-        code: 'kinks-give',
-        ok: input.kinkCount > 0,
-        level: 'warn',
-        field: 'kinkCount',
-        source: 'bench-practice',
-        actual: input.kinkCount,
-        limit: 1,
-        good: 'The kinks give as the metal grows in the flame.',
-        bad: 'Hot metal grows and wire does not: without a kink it cuts into the edges.',
-      }),
-      {
-        level: 'note',
-        code: 'binding-off',
-        source: 'bench-practice',
-        message:
-          'Usually annealed iron: take it off before truing and before the pickle, which iron spoils. The weight shown is that of the metal chosen.',
-      },
-    ],
+    checks: checksOf(input),
     uncertainty: measuringBand(input.measuredWith, 4 * input.turnCount),
     views: [
       view('section', 'What is bound, with the wire round it', {

@@ -19,7 +19,7 @@ import {
   wireBlank,
 } from '../../common/plan-kit'
 import { bentSolid } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const PROFILES = { 'half-round': 'Half round', square: 'Square', oblong: 'Oblong, twice as wide as high' } as const
@@ -71,6 +71,35 @@ function sectionOutline(profile: Profile, wide: number, high: number): Outline {
   return rectangleOutline(wide, high).map(([x, y]) => [x - wide / 2, y] as const)
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly high: number
+  readonly strain: number
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, { high, strain }: Weighed): Check[] {
+  return [
+    limitCheck({
+      code: 'anneal-to-roll',
+      ok: strain < 0.5,
+      level: 'note',
+      source: 'bench-practice',
+      actual: high,
+      limit: input.thicknessMm * Math.exp(-0.5),
+      good: 'A light rolling: one anneal before it is enough.',
+      bad: 'It is rolled to less than two thirds of its height: anneal before, and again half way.',
+    }),
+    {
+      level: 'note',
+      code: 'trial-first',
+      source: 'bench-practice',
+      message: 'Roll a trial piece of measured length, and put its growth above: a mill squeezes length as well as width.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planBorder(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const growth = growthOf(input, input.schools.longer)
@@ -102,25 +131,7 @@ function planBorder(input: Input, bench: Bench): FormPlan {
       { input: 'wire', change: '+ 0.1 mm', effect: `+ ${formatPlain((0.1 * wide) / input.thicknessMm, 2)} mm of width` },
       { input: 'growth', change: '+ 0.05', effect: `− ${formatPlain(reckonedMm - input.borderMm / (1.05 + growth), 2)} mm of wire` },
     ],
-    checks: [
-      limitCheck({
-        code: 'anneal-to-roll',
-        ok: strain < 0.5,
-        level: 'note',
-        source: 'bench-practice',
-        actual: high,
-        limit: input.thicknessMm * Math.exp(-0.5),
-        good: 'A light rolling: one anneal before it is enough.',
-        bad: 'It is rolled to less than two thirds of its height: anneal before, and again half way.',
-      }),
-      {
-        level: 'note',
-        code: 'trial-first',
-        source: 'bench-practice',
-        message: 'Roll a trial piece of measured length, and put its growth above: a mill squeezes length as well as width.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, { high, strain }),
     uncertainty: measuringBand(input.measuredWith, 1),
     views: [
       view('section', 'Round and rolled, in section', {

@@ -19,7 +19,7 @@ import {
 } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { wireSolid } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const END_TEXTS = {
@@ -80,6 +80,42 @@ function segmentsOf(input: Input): BentSegment[] {
   return input.schools.end === 'ball' ? legs : [...legs, { radiusMm: (input.endMm + input.thicknessMm) / 2, turnRad: 1.9 * Math.PI }]
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input): Check[] {
+  return [
+    limitCheck({
+      code: 'ear-wire-gauge',
+      ok: input.thicknessMm >= 0.7 && input.thicknessMm <= 1,
+      level: 'warn',
+      field: 'thicknessMm',
+      source: 'bench-practice',
+      actual: input.thicknessMm,
+      limit: 0.9,
+      good: 'A wire that goes through a pierced ear and keeps its bend.',
+      bad: 'Wires of 0.7 to 1.0 mm are usual for a pierced ear: thinner cuts, thicker does not pass.',
+    }),
+    limitCheck({
+      code: 'tail-balance',
+      ok: input.tailMm >= input.frontMm,
+      level: 'warn',
+      field: 'tailMm',
+      source: 'bench-practice',
+      actual: input.tailMm,
+      limit: input.frontMm,
+      good: 'The tail hangs lower than the front, so it stays in the ear.',
+      bad: 'The tail is shorter than the front leg: it slips out of the ear.',
+    }),
+    {
+      level: 'note',
+      code: 'harden-last',
+      source: 'bench-practice',
+      message:
+        'Round the tip of the tail with a cup burr, then hammer the bend a little: soft wire opens. Both of a pair are bent side by side.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planEarWire(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = lengthOf(log, input, input.schools.end)
@@ -102,38 +138,7 @@ function planEarWire(input: Input, bench: Bench): FormPlan {
       { input: 'rod', change: '+ 1 mm', effect: `+ ${formatPlain(Math.PI / 2, 2)} mm of wire each` },
       { input: 'cut length', change: '± 1 mm', effect: '± 1 mm on the tail' },
     ],
-    checks: [
-      limitCheck({
-        code: 'ear-wire-gauge',
-        ok: input.thicknessMm >= 0.7 && input.thicknessMm <= 1,
-        level: 'warn',
-        field: 'thicknessMm',
-        source: 'bench-practice',
-        actual: input.thicknessMm,
-        limit: 0.9,
-        good: 'A wire that goes through a pierced ear and keeps its bend.',
-        bad: 'Wires of 0.7 to 1.0 mm are usual for a pierced ear: thinner cuts, thicker does not pass.',
-      }),
-      limitCheck({
-        code: 'tail-balance',
-        ok: input.tailMm >= input.frontMm,
-        level: 'warn',
-        field: 'tailMm',
-        source: 'bench-practice',
-        actual: input.tailMm,
-        limit: input.frontMm,
-        good: 'The tail hangs lower than the front, so it stays in the ear.',
-        bad: 'The tail is shorter than the front leg: it slips out of the ear.',
-      }),
-      {
-        level: 'note',
-        code: 'harden-last',
-        source: 'bench-practice',
-        message:
-          'Round the tip of the tail with a cup burr, then hammer the bend a little: soft wire opens. Both of a pair are bent side by side.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input),
     uncertainty: measuringBand(input.measuredWith, Math.PI / 2, Math.PI / 2),
     views: [
       bentView({

@@ -9,7 +9,7 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, stripView, wireBlank } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { wireSolid } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SHAPE_TEXTS = {
@@ -67,6 +67,42 @@ function segmentsOf({ eyeMm, hookMm, thicknessMm: wire, straightMm, tipMm, schoo
   return [...hook, { straightMm }, { radiusMm, turnRad: -2 * Math.PI }]
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input): Check[] {
+  return [
+    limitCheck({
+      code: 'hook-takes-ring',
+      ok: input.hookMm > 1.15 * input.ringMm,
+      level: 'stop',
+      field: 'hookMm',
+      source: 'bench-practice',
+      actual: input.hookMm,
+      limit: 1.15 * input.ringMm,
+      good: `The wire of ${formatPlain(input.ringMm, 2)} mm lies in the hook with ${formatPlain(input.hookMm - input.ringMm, 2)} mm to spare.`,
+      bad: `A wire of ${formatPlain(input.ringMm, 2)} mm does not go into a hook of ${formatPlain(input.hookMm, 2)} mm: make the hook wider.`,
+    }),
+    limitCheck({
+      code: 'hook-stiffness',
+      ok: input.hookMm <= 8 * input.thicknessMm,
+      level: 'warn',
+      field: 'thicknessMm',
+      source: 'bench-practice',
+      actual: input.thicknessMm,
+      limit: input.hookMm / 8,
+      good: 'Stout enough to keep its bend once it is hammered.',
+      bad: `Under an eighth of the hook it pulls open: ${formatPlain(input.hookMm / 8, 2)} mm of wire at least, hammered after the last heat.`,
+    }),
+    {
+      level: 'note',
+      code: 'spring-last',
+      source: 'bench-practice',
+      message:
+        'Every torch step first; then bend, and hammer the hook flat from both sides: soft wire has no spring. Sand the tip after hammering.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planHook(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = lengthOf(log, input, input.schools.shape)
@@ -88,38 +124,7 @@ function planHook(input: Input, bench: Bench): FormPlan {
         effect: `+ ${formatPlain(input.schools.shape === 'hook-and-eye' ? Math.PI : Math.PI / 2, 2)} mm of wire at most`,
       },
     ],
-    checks: [
-      limitCheck({
-        code: 'hook-takes-ring',
-        ok: input.hookMm > 1.15 * input.ringMm,
-        level: 'stop',
-        field: 'hookMm',
-        source: 'bench-practice',
-        actual: input.hookMm,
-        limit: 1.15 * input.ringMm,
-        good: `The wire of ${formatPlain(input.ringMm, 2)} mm lies in the hook with ${formatPlain(input.hookMm - input.ringMm, 2)} mm to spare.`,
-        bad: `A wire of ${formatPlain(input.ringMm, 2)} mm does not go into a hook of ${formatPlain(input.hookMm, 2)} mm: make the hook wider.`,
-      }),
-      limitCheck({
-        code: 'hook-stiffness',
-        ok: input.hookMm <= 8 * input.thicknessMm,
-        level: 'warn',
-        field: 'thicknessMm',
-        source: 'bench-practice',
-        actual: input.thicknessMm,
-        limit: input.hookMm / 8,
-        good: 'Stout enough to keep its bend once it is hammered.',
-        bad: `Under an eighth of the hook it pulls open: ${formatPlain(input.hookMm / 8, 2)} mm of wire at least, hammered after the last heat.`,
-      }),
-      {
-        level: 'note',
-        code: 'spring-last',
-        source: 'bench-practice',
-        message:
-          'Every torch step first; then bend, and hammer the hook flat from both sides: soft wire has no spring. Sand the tip after hammering.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input),
     uncertainty: measuringBand(input.measuredWith, Math.PI / 2, Math.PI),
     views: [
       bentView({

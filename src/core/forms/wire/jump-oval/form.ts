@@ -21,7 +21,7 @@ import {
   wireBlank,
 } from '../../common/plan-kit'
 import { aroundSolid } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const OVAL_TEXTS = {
@@ -82,6 +82,30 @@ function outlineOf({ longMm, shortMm, schools }: Input): Outline {
   return schools.oval === 'ellipse' ? ellipseOutline(longMm / 2, shortMm / 2) : roundedRectangle(longMm, shortMm, shortMm / 2)
 }
 
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, wire: number): Check[] {
+  return [
+    limitCheck({
+      code: 'room-for-two',
+      ok: input.shortMm >= 2 * wire,
+      level: 'warn',
+      field: 'shortMm',
+      source: 'bench-practice',
+      actual: input.shortMm,
+      limit: 2 * wire,
+      good: 'Two rings of this wire lie side by side in it.',
+      bad: `The short way holds less than two wires: links jam; ${formatPlain(2 * wire, 2)} mm at least.`,
+    }),
+    {
+      level: 'note',
+      code: 'plier-mark',
+      source: 'bench-practice',
+      message: `Mark the round jaw where it is ${formatPlain(input.shortMm, 2)} mm across and open every ring at the mark: all come out alike. Keep the seam on a long side, and solder it first: a weak seam snaps.`,
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
 function planJumpOval(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const reckonedMm = lengthOf(log, input, input.schools.oval)
@@ -114,26 +138,7 @@ function planJumpOval(input: Input, bench: Bench): FormPlan {
       { input: 'rod', change: '+ 0.2 mm', effect: `+ ${formatPlain((0.2 * Math.PI) / 2, 2)} mm on the long way, the short way kept` },
       { input: 'short way', change: '+ 0.1 mm', effect: `rod + ${formatPlain((0.1 * (Math.PI - 2)) / Math.PI, 3)} mm` },
     ],
-    checks: [
-      limitCheck({
-        code: 'room-for-two',
-        ok: input.shortMm >= 2 * wire,
-        level: 'warn',
-        field: 'shortMm',
-        source: 'bench-practice',
-        actual: input.shortMm,
-        limit: 2 * wire,
-        good: 'Two rings of this wire lie side by side in it.',
-        bad: `The short way holds less than two wires: links jam; ${formatPlain(2 * wire, 2)} mm at least.`,
-      }),
-      {
-        level: 'note',
-        code: 'plier-mark',
-        source: 'bench-practice',
-        message: `Mark the round jaw where it is ${formatPlain(input.shortMm, 2)} mm across and open every ring at the mark: all come out alike. Keep the seam on a long side, and solder it first: a weak seam snaps.`,
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, wire),
     uncertainty: measuringBand(input.measuredWith, 2, Math.PI),
     views: [
       view('ring', 'Oval and the round it comes from', {

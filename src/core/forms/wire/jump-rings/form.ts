@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { cutAlong } from '../../../drawing/cut'
+import type { DrawingView } from '../../../drawing/drawing'
 import { circleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm, thicknessMm } from '../../../units/fields'
@@ -18,7 +19,7 @@ import {
   wireBlank,
 } from '../../common/plan-kit'
 import { ringSolid } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const CUT_TEXTS = {
@@ -65,6 +66,72 @@ function wireOf(log: WorkingLog, input: Input, school: School): number {
       ...(school === 'snips' ? [given('w', 'wire cut off each', input.thicknessMm)] : []),
     ],
   })
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, ratio: number): Check[] {
+  return [
+    limitCheck({
+      code: 'ring-ratio',
+      ok: ratio >= 2.5 && ratio <= 8,
+      level: 'note',
+      field: 'thicknessMm',
+      source: 'bench-practice',
+      actual: ratio,
+      limit: 2.5,
+      good: `Inside is ${formatPlain(ratio, 1)} times the wire: a ring that links and holds.`,
+      bad:
+        ratio < 2.5
+          ? 'Inside is under two and a half times the wire: too tight to link with its like.'
+          : 'Inside is over eight times the wire: it pulls open; solder it or take thicker wire.',
+    }),
+    {
+      level: 'note',
+      code: 'blade-for-rings',
+      source: 'bench-practice',
+      message: 'Wind on a rod with tape over the coil, saw down one side with a fine blade; hold with wood, not pliers. Eye protection.',
+    },
+    ...hazardNotes(input.alloy),
+  ]
+}
+
+/** What the views draw. */
+interface Drawn {
+  readonly coilMm: number
+  readonly inner: number
+  readonly outer: number
+  readonly shown: number
+  readonly total: number
+}
+
+/** The piece drawn, finished and flat. */
+function viewsOf(input: Input, { coilMm, inner, outer, shown, total }: Drawn): DrawingView[] {
+  return [
+    view('ring', 'Ring', {
+      shapes: [region(circleOutline(outer), [[...circleOutline(inner)].reverse()]), cutAlong([0, inner], [0, outer])],
+      dimensions: [
+        { from: [-inner, 0], to: [inner, 0], offset: 0, text: `rod ${formatPlain(input.insideMm, 2)}` },
+        { from: [-outer, -outer], to: [outer, -outer], offset: -1.8, text: `${formatPlain(2 * outer, 2)} outside` },
+      ],
+      handles: [{ field: 'insideMm', label: 'rod', at: [inner, 0], along: [1, 0], gain: 2 }],
+    }),
+    view('coil', 'Coil', {
+      shapes: Array.from({ length: shown }, (_, i) =>
+        region(circleOutline(input.thicknessMm / 2).map(([x, y]) => [x + i * input.thicknessMm, y] as const)),
+      ),
+      dimensions: [
+        {
+          from: [-input.thicknessMm / 2, -input.thicknessMm],
+          to: [(shown - 0.5) * input.thicknessMm, -input.thicknessMm],
+          offset: -1.4,
+          text:
+            shown < total
+              ? `${shown} of ${total} turns, ${formatPlain(shown * input.thicknessMm, 1)}; the coil is ${formatPlain(coilMm, 1)}`
+              : `coil ${formatPlain(coilMm, 1)}`,
+        },
+      ],
+    }),
+  ]
 }
 
 function planJumpRings(input: Input, bench: Bench): FormPlan {
@@ -114,56 +181,9 @@ function planJumpRings(input: Input, bench: Bench): FormPlan {
         effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of wire each, ${formatPlain(0.1 * total, 1)} mm of coil`,
       },
     ],
-    checks: [
-      limitCheck({
-        code: 'ring-ratio',
-        ok: ratio >= 2.5 && ratio <= 8,
-        level: 'note',
-        field: 'thicknessMm',
-        source: 'bench-practice',
-        actual: ratio,
-        limit: 2.5,
-        good: `Inside is ${formatPlain(ratio, 1)} times the wire: a ring that links and holds.`,
-        bad:
-          ratio < 2.5
-            ? 'Inside is under two and a half times the wire: too tight to link with its like.'
-            : 'Inside is over eight times the wire: it pulls open; solder it or take thicker wire.',
-      }),
-      {
-        level: 'note',
-        code: 'blade-for-rings',
-        source: 'bench-practice',
-        message: 'Wind on a rod with tape over the coil, saw down one side with a fine blade; hold with wood, not pliers. Eye protection.',
-      },
-      ...hazardNotes(input.alloy),
-    ],
+    checks: checksOf(input, ratio),
     uncertainty: measuringBand(input.measuredWith, total * Math.PI, total * Math.PI),
-    views: [
-      view('ring', 'Ring', {
-        shapes: [region(circleOutline(outer), [[...circleOutline(inner)].reverse()]), cutAlong([0, inner], [0, outer])],
-        dimensions: [
-          { from: [-inner, 0], to: [inner, 0], offset: 0, text: `rod ${formatPlain(input.insideMm, 2)}` },
-          { from: [-outer, -outer], to: [outer, -outer], offset: -1.8, text: `${formatPlain(2 * outer, 2)} outside` },
-        ],
-        handles: [{ field: 'insideMm', label: 'rod', at: [inner, 0], along: [1, 0], gain: 2 }],
-      }),
-      view('coil', 'Coil', {
-        shapes: Array.from({ length: shown }, (_, i) =>
-          region(circleOutline(input.thicknessMm / 2).map(([x, y]) => [x + i * input.thicknessMm, y] as const)),
-        ),
-        dimensions: [
-          {
-            from: [-input.thicknessMm / 2, -input.thicknessMm],
-            to: [(shown - 0.5) * input.thicknessMm, -input.thicknessMm],
-            offset: -1.4,
-            text:
-              shown < total
-                ? `${shown} of ${total} turns, ${formatPlain(shown * input.thicknessMm, 1)}; the coil is ${formatPlain(coilMm, 1)}`
-                : `coil ${formatPlain(coilMm, 1)}`,
-          },
-        ],
-      }),
-    ],
+    views: viewsOf(input, { coilMm, inner, outer, shown, total }),
     route: [
       { op: 'anneal', params: {} },
       { op: 'bend', params: { insideRadiusMm: input.insideMm / 2, what: 'the coil on its rod', manner: 'coil' } },
