@@ -1,13 +1,13 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { build } from 'esbuild'
 
-/** Writes docs/forms/<id>.md and docs/tables.md from the registries; with --check, fails where a page is not what they say. */
+/** Writes docs/forms/<id>.md, docs/tables.md and docs/operations.md from the registries; with --check, fails where a page is not what they say. */
 const check = process.argv.includes('--check')
 mkdirSync('dist', { recursive: true })
 await build({
   stdin: {
     contents:
-      "export { FORMS } from '@/core/forms'\nexport { rangeText } from '@/core/sizes'\nexport { SOURCES } from '@/core/sources'\nexport { SHELVES, TABLES } from '@/core/tables'\nexport { ADVISERS } from '@/core/advice'\nexport { formatValue } from '@/core/units'",
+      "export { FORMS } from '@/core/forms'\nexport { rangeText } from '@/core/sizes'\nexport { SOURCES } from '@/core/sources'\nexport { SHELVES, TABLES } from '@/core/tables'\nexport { ADVISERS } from '@/core/advice'\nexport { formatValue } from '@/core/units'\nexport { OPERATIONS } from '@/core/operations'\nexport { inputJsonSchema } from '@/core/forms/json-schema'",
     resolveDir: '.',
     loader: 'ts',
   },
@@ -18,7 +18,9 @@ await build({
   alias: { '@': './src' },
   logLevel: 'warning',
 })
-const { ADVISERS, FORMS, rangeText, SHELVES, SOURCES, TABLES, formatValue } = await import('../dist/form-docs.mjs')
+const { ADVISERS, FORMS, inputJsonSchema, OPERATIONS, rangeText, SHELVES, SOURCES, TABLES, formatValue } = await import(
+  '../dist/form-docs.mjs'
+)
 
 function fieldRow(field) {
   const range = field.kind === 'number' ? rangeText(field.meta) : field.kind === 'choice' ? Object.values(field.titles).join(', ') : 'words'
@@ -103,6 +105,36 @@ function tablesPage() {
   ].join('\n')
 }
 
+function paramText(name, { title, anyOf, ...own }, needed) {
+  const { minimum, maximum, default: preset, enum: choices } = { ...own, ...anyOf?.[0], default: own.default }
+  const range = choices ? choices.join(', ') : minimum === undefined ? '' : `${minimum} to ${maximum}`
+  const how = needed ? 'needed' : preset === undefined ? '' : `starts as ${preset}`
+  return [`\`${name}\``, ...[title, range, how].filter(Boolean)].join(', ')
+}
+
+function operationRow({ id, title, kind, params, together, waitS }) {
+  const { properties, required = [] } = inputJsonSchema(params)
+  const texts = Object.entries(properties).map(([name, property]) =>
+    paramText(name, property, required.includes(name) && property.default === undefined),
+  )
+  const goes = `${together ? 'the tray together' : 'piece by piece'}${waitS > 0 ? `, then waits ${waitS / 60} min` : ''}`
+  return `| \`${id}\` | ${title} | ${kind} | ${goes} | ${texts.join('; ')} |`
+}
+
+function operationsPage() {
+  return [
+    '# Operations',
+    '',
+    'Made from the registry by `npm run docs`; do not edit. The steps a route is made of, as the screens and the `temper` command take them:',
+    '`{"op": "roll", "params": {"fromMm": "18 ga", "toMm": 0.8}}`. Lengths also take what a smith would write.',
+    '',
+    '| op | step | kind | goes | parameters |',
+    '| --- | --- | --- | --- | --- |',
+    ...OPERATIONS.map(operationRow),
+    '',
+  ].join('\n')
+}
+
 let stale = 0
 function keep(file, text) {
   if (!check) writeFileSync(file, text)
@@ -114,4 +146,5 @@ function keep(file, text) {
 mkdirSync('docs/forms', { recursive: true })
 for (const form of FORMS) keep(`docs/forms/${form.id}.md`, page(form))
 keep('docs/tables.md', tablesPage())
+keep('docs/operations.md', operationsPage())
 process.exitCode = stale > 0 ? 1 : 0
