@@ -140,10 +140,11 @@ export function evaluateFormula(formula: string, env: Env): number {
   return node(env)
 }
 
-/** The formula with its numbers put in: "π·(16.51 + 1.63)". */
+/** The formula with its numbers put in: "π·(16.51 + 1.63)"; one below zero in brackets, so that it can be read and worked out. */
 export function substituteFormula(formula: string, env: Env): string {
   return formula.replace(/[A-Za-zΑ-Ωα-ω][A-Za-z0-9_Α-Ωα-ω₀-₉]*/gu, (name) => {
     const value = env[name]
-    return value === undefined ? name : formatPlain(value)
+    if (value === undefined) return name
+    return value < 0 ? `(−${formatPlain(-value)})` : formatPlain(value)
   })
 }

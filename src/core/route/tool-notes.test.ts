@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest'
+import type { OwnTool } from '../toolwall/tools'
+import { toolNotes } from './tool-notes'
+
+const bit = (label: string, nominal: number, measured?: number): OwnTool => ({
+  kind: 'drill',
+  label,
+  nominal,
+  ...(measured ? { measured } : {}),
+})
+const cup = (label: string, nominal: number): OwnTool => ({ kind: 'cup', label, nominal })
+const solder = (label: string, nominal: number): OwnTool => ({ kind: 'solder', label, nominal })
+
+function said(op: string, params: Record<string, unknown>, tools: readonly OwnTool[], thicknessMm = 1): string {
+  const [note] = toolNotes([{ op, params }], { tools, figures: {}, thicknessMm })
+  return note ? `${note.level}: ${note.message}` : 'nothing'
+}
+
+describe('the bit for a hole', () => {
+  it.each([
+    [[bit('#52', 1.613)], 1.6, 'ok: Yours: #52, 1.613 mm'],
+    [[bit('#51', 1.702)], 1.65, 'note: A 1.65 mm bit would be right; your nearest is #51, 0.05 over.'],
+    [[bit('#60', 1.016), bit('#55', 1.321)], 1.2, 'note: A 1.2 mm bit would be right; your nearest is #55, 0.12 over.'],
+    [[bit('#60', 1.016)], 1.2, 'note: A 1.2 mm bit would be right; your nearest is #60, 0.18 under.'],
+    [[], 1.2, 'nothing'],
+  ] as [OwnTool[], number, string][])('%j for %f mm', (tools, diameterMm, words) =>
+    expect(said('drill', { diameterMm }, tools)).toBe(words),
+  )
+  it('goes by what it measures, not by what it was sold as', () =>
+    expect(said('drill', { diameterMm: 1.6 }, [bit('worn 1.6', 1.6, 1.52)])).toBe(
+      'note: A 1.6 mm bit would be right; your nearest is worn 1.6, 0.08 under.',
+    ))
+})
+
+describe('the cup for a punch', () => {
+  it.each([
+    [[cup('22', 22), cup('25', 25)], 20, 1, 'ok: Yours: the 22 cup'],
+    [[cup('22', 22), cup('25', 25)], 20, 1.2, 'ok: Yours: the 25 cup'],
+    [[cup('18', 18)], 20, 1, 'note: A cup of 22 mm or over would be right; none of yours is as wide.'],
+    [[bit('#60', 1)], 20, 1, 'nothing'],
+  ] as [OwnTool[], number, number, string][])('%j, punch %i in %f mm sheet', (tools, punchMm, thicknessMm, words) =>
+    expect(said('dap', { punchMm, discMm: 24 }, tools, thicknessMm)).toBe(words),
+  )
+})
+
+describe('the solder for a joint', () => {
+  it.each([
+    [[solder('hard wire', 788)], 'hard-75', 'ok: Yours: hard wire, flows at 788 °C'],
+    [[solder('hard wire', 780)], 'hard-75', 'ok: Yours: hard wire, flows at 780 °C'],
+    [[solder('easy', 718)], 'hard-75', 'note: A solder that flows near 788 °C would be right; your nearest is easy, 718 °C.'],
+    [[solder('easy', 718), solder('medium', 738)], 'medium-70', 'ok: Yours: medium, flows at 738 °C'],
+    [[solder('easy', 718)], 'no such solder', 'nothing'],
+    [[], 'hard-75', 'nothing'],
+  ] as [OwnTool[], string, string][])('%j for %s', (tools, id, words) => expect(said('solder', { solder: id }, tools)).toBe(words))
+})
+
+describe('a whole route', () => {
+  const steps = [
+    { op: 'saw', params: {} },
+    { op: 'drill', params: { diameterMm: 1.6 } },
+    { op: 'file', params: {} },
+    { op: 'enchant', params: {} },
+  ]
+  it('has a note by the steps for which the wall has that kind of tool, and names the step', () =>
+    expect(toolNotes(steps, { tools: [bit('#52', 1.613)], figures: {}, thicknessMm: 0.9 }).map((note) => note.step)).toEqual([1]))
+  it('saws with the blade that puts two to three teeth in the metal', () => {
+    const blade = (label: string, nominal: number, teethPerCm: number): OwnTool => ({
+      kind: 'blade',
+      label,
+      nominal,
+      facts: { teethPerCm, widthMm: 0.4 },
+    })
+    const [note] = toolNotes(steps, { tools: [blade('coarse', 0.4, 12), blade('fine', 0.22, 26)], figures: {}, thicknessMm: 1 })
+    expect(note?.message).toContain('fine')
+  })
+  it('an empty wall says nothing at all', () => expect(toolNotes(steps, { tools: [], figures: {}, thicknessMm: 1 })).toEqual([]))
+})

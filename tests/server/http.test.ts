@@ -1,0 +1,240 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { GET as layoutPrint } from '@/app/api/layouts/[id]/print/route'
+import { GET as layoutSvg } from '@/app/api/layouts/[id]/svg/route'
+import { GET as pieceCard } from '@/app/api/pieces/[id]/card/route'
+import { GET as tableCard } from '@/app/api/tables/[id]/card/route'
+import { GET as tableCsv } from '@/app/api/tables/[id]/csv/route'
+import { POST as command } from '@/app/api/v1/[command]/route'
+import { POST as advise } from '@/app/api/v1/advise/[adviser]/route'
+import { POST as calc } from '@/app/api/v1/calc/[form]/route'
+import { GET as forms } from '@/app/api/v1/forms/route'
+import { GET as openapi } from '@/app/api/v1/openapi.json/route'
+import { GET as table } from '@/app/api/v1/tables/[id]/route'
+import { GET as readings, POST as takeReading } from '@/app/api/v1/trays/[id]/readings/route'
+import { FORMS } from '@/core/forms'
+import type { Repositories } from '@/server/db/repositories'
+import { guarded } from '@/server/http/answer'
+import { seedDemo } from '@/server/seed/seed-demo'
+import { readPdf } from '../support/read-pdf'
+import { tempWorkshop } from '../support/temp-db'
+
+const open = vi.hoisted(() => ({ repositories: undefined as unknown }))
+vi.mock('@/server/workshop', () => ({ workshop: () => open.repositories }))
+
+const workshop = tempWorkshop().repositories
+seedDemo(workshop)
+let to: Repositories
+beforeEach(() => {
+  to = workshop
+  open.repositories = to
+})
+
+const post = (body: string, headers: Record<string, string> = {}) =>
+  new Request('http://127.0.0.1:4310/api/v1/x', { method: 'POST', body, headers: { host: '127.0.0.1:4310', ...headers } })
+const get = (path = '') => new Request(`http://127.0.0.1:4310${path}`)
+const at = <T extends Record<string, string>>(params: T) => ({ params: Promise.resolve(params) })
+
+interface ErrorBody {
+  readonly error: {
+    readonly code: string
+    readonly message: string
+    readonly issues: readonly { readonly path: string; readonly message: string }[]
+  }
+}
+async function errorOf(response: Response): Promise<ErrorBody['error'] & { status: number }> {
+  return { status: response.status, ...((await response.json()) as ErrorBody).error }
+}
+
+describe('a form over HTTP', () => {
+  it.each(FORMS.map((form) => [form.id, form] as const))('%s answers its example with the core’s own result', async (id, form) => {
+    const response = await calc(post(JSON.stringify(form.example)), at({ form: id }))
+    expect(response.status).toBe(200)
+    const run = form.run(form.example)
+    expect(await response.json()).toEqual(run.ok ? JSON.parse(JSON.stringify(run.result)) : {})
+  })
+  it.each([
+    ['not json', '{"diameterMm": 20', 400, 'not-json'],
+    ['nothing', '', 400, 'not-json'],
+    ['a list', '[]', 422, 'bad-input'],
+    ['no fields', '{}', 422, 'bad-input'],
+    ['letters in a length', '{"diameterMm":"wide","alloy":"copper-c110","thicknessMm":1}', 422, 'bad-input'],
+  ])('%s is refused', async (_, body, status, code) => {
+    const error = await errorOf(await calc(post(body), at({ form: 'disc' })))
+    expect(error).toMatchObject({ status, code })
+    expect(error.message).not.toMatch(/at .*\.(ts|js):|Invalid input|undefined/)
+  })
+  it('a form that is not there names those that are', async () => {
+    const error = await errorOf(await calc(post('{}'), at({ form: 'horseshoe' })))
+    expect(error).toMatchObject({ status: 422, code: 'unknown-form' })
+    expect(error.message).toContain('ring-band')
+  })
+  it('a piece that cannot be made is an answer with a stop in it, not an error', async () => {
+    const body = JSON.stringify({ acrossMm: 21, overMm: 8, alloy: 'sterling-925', thicknessMm: 0.5, holeMm: 0 })
+    const response = await calc(post(body), at({ form: 'lentil' }))
+    expect(response.status).toBe(200)
+    const { checks } = (await response.json()) as { checks: { level: string }[] }
+    expect(checks.map((check) => check.level)).toContain('stop')
+  })
+})
+
+describe('the other commands', () => {
+  it.each([
+    ['convert', '"5/16 in"', { mm: 7.9375 }],
+    ['convert', '{"text":"4/0"}', { kind: 'ambiguous' }],
+    ['find', '"#60"', { question: null }],
+    ['table', '{"id":"gauge-bs"}', { id: 'gauge-bs' }],
+    ['temper', '{"alloy":"copper-c110","thicknessMm":"20 ga","steps":[{"op":"anneal"}]}', { annealBefore: [] }],
+  ])('%s %s', async (name, body, answer) => {
+    const response = await command(post(body), at({ command: name }))
+    expect(response.status).toBe(200)
+    expect(await response.json()).toMatchObject(answer)
+  })
+  it('a layout says how long it took, and places what fits', async () => {
+    const body = JSON.stringify({
+      sheets: [
+        {
+          id: 'S',
+          outer: [
+            [0, 0],
+            [50, 0],
+            [50, 30],
+            [0, 30],
+          ],
+        },
+      ],
+      items: [{ id: 'd', qty: 2, circle: { radiusMm: 8 } }],
+      seconds: 2,
+    })
+    const response = await command(post(body), at({ command: 'layout' }))
+    const solution = (await response.json()) as { placements: unknown[]; seconds: number }
+    expect(solution.placements).toHaveLength(2)
+    expect(solution.seconds).toBeGreaterThanOrEqual(0)
+  })
+  it('one that is not there is not found, and says which are', async () => {
+    const error = await errorOf(await command(post('{}'), at({ command: 'frobnicate' })))
+    expect(error.status).toBe(404)
+    expect(error.message).toContain('temper')
+  })
+  it('an adviser answers; none by that name is said to be none', async () => {
+    expect((await advise(post('{"pinMm":"18 ga"}'), at({ adviser: 'drill' }))).status).toBe(200)
+    expect(await errorOf(await advise(post('{}'), at({ adviser: 'uncle' })))).toMatchObject({ status: 422, code: 'unknown-adviser' })
+  })
+})
+
+describe('who may send', () => {
+  it('a page of another site is refused, before anything is read', async () => {
+    const foreign = post('{"diameterMm":20}', { origin: 'http://elsewhere.example' })
+    expect(await errorOf(await calc(foreign, at({ form: 'disc' })))).toMatchObject({ status: 403, code: 'foreign-origin' })
+    expect(await errorOf(await calc(post('{}', { origin: 'null' }), at({ form: 'disc' })))).toMatchObject({ status: 403 })
+  })
+  it('our own page and a program without a page are heard', async () => {
+    const body = JSON.stringify({ diameterMm: 20, alloy: 'copper-c110', thicknessMm: 1 })
+    expect((await calc(post(body, { origin: 'http://127.0.0.1:4310' }), at({ form: 'disc' }))).status).toBe(200)
+    expect((await calc(post(body), at({ form: 'disc' }))).status).toBe(200)
+  })
+})
+
+describe('lists and descriptions', () => {
+  it('forms with their schemas', async () => {
+    const listed = (await (await forms()).json()) as { id: string; schema: { properties: object } }[]
+    expect(listed.map((form) => form.id)).toEqual(FORMS.map((form) => form.id))
+    for (const form of listed) expect(Object.keys(form.schema.properties).length).toBeGreaterThan(3)
+  })
+  it('the OpenAPI document has a path for every form, each with its example', async () => {
+    const document = (await (await openapi()).json()) as {
+      openapi: string
+      paths: Record<string, { post?: { requestBody: { content: object } } }>
+    }
+    expect(document.openapi).toMatch(/^3\./)
+    for (const form of FORMS)
+      expect(JSON.stringify(document.paths[`/api/v1/calc/${form.id}`])).toContain(JSON.stringify(form.example).slice(1, -1))
+  })
+  it('a table with its sources; one that is not there names those that are', async () => {
+    expect(await (await table(get(), at({ id: 'ring-us' }))).json()).toMatchObject({ id: 'ring-us' })
+    expect((await errorOf(await table(get(), at({ id: 'x' })))).code).toBe('unknown-table')
+  })
+})
+
+describe('what leaves as a file', () => {
+  it('a piece card, a bench card and a layout are PDFs', async () => {
+    for (const response of [
+      await pieceCard(get(), at({ id: '1' })),
+      await tableCard(get(), at({ id: 'gauge-bs' })),
+      await layoutPrint(get('/x?paper=Letter'), at({ id: '1' })),
+    ]) {
+      expect(response.headers.get('content-type')).toBe('application/pdf')
+      expect((await readPdf(new Uint8Array(await response.arrayBuffer()))).length).toBeGreaterThan(0)
+    }
+  })
+  it('the paper asked for is the paper printed on, any other is the workshop’s own', async () => {
+    const width = async (paper: string) => {
+      const response = await layoutPrint(get(`/x?paper=${paper}`), at({ id: '1' }))
+      const [page] = await readPdf(new Uint8Array(await response.arrayBuffer()))
+      return Math.max(page?.widthMm ?? 0, page?.heightMm ?? 0)
+    }
+    expect(await width('Letter')).toBeCloseTo(279.4, 1)
+    expect(await width('A4')).toBeCloseTo(297, 1)
+    expect(await width('A3')).toBeCloseTo(297, 1)
+  })
+  it('a layout is an SVG in millimetres, a table a CSV with its name', async () => {
+    const svg = await layoutSvg(get(), at({ id: '1' }))
+    expect(await svg.text()).toMatch(/^<svg [^>]*width="[\d.]+mm" height="[\d.]+mm"/)
+    const csv = await tableCsv(get(), at({ id: 'gauge-bs' }))
+    expect(csv.headers.get('content-disposition')).toContain('filename="gauge-bs.csv"')
+  })
+  it.each([
+    ['a card', () => pieceCard(get(), at({ id: '999' }))],
+    ['a card by letters', () => pieceCard(get(), at({ id: 'abc' }))],
+    ['a layout', () => layoutSvg(get(), at({ id: '77' }))],
+    ['a print', () => layoutPrint(get(), at({ id: '77' }))],
+    ['a CSV', () => tableCsv(get(), at({ id: 'x' }))],
+    ['a bench card', () => tableCard(get(), at({ id: 'x' }))],
+    ['readings', () => readings(get(), at({ id: '99' }))],
+  ] as [string, () => Promise<Response>][])('%s that is not there is not found, in words', async (_, ask) => {
+    const error = await errorOf(await ask())
+    expect(error.status).toBe(404)
+    expect(error.message.length).toBeGreaterThan(12)
+  })
+})
+
+describe('readings over HTTP', () => {
+  const READING = { token: 'http-reading-1', workpiece: 1, stepId: 'finish-8', dimension: 'heightMm', value: '7.02', instrument: 'typed' }
+  it('is on disk when it is answered, and kept once however often it is sent', async () => {
+    const tray = to.bench.trays()[0]?.id ?? 0
+    const before = to.bench.readings(tray).length
+    const [first, again] = [
+      await takeReading(post(JSON.stringify(READING)), at({ id: String(tray) })),
+      await takeReading(post(JSON.stringify(READING)), at({ id: String(tray) })),
+    ]
+    expect([first.status, again.status]).toEqual([200, 200])
+    expect(await first.json()).toEqual(await again.json())
+    expect(to.bench.readings(tray)).toHaveLength(before + 1)
+    const listed = (await (await readings(get(), at({ id: String(tray) }))).json()) as { token: string }[]
+    expect(listed.map((reading) => reading.token)).toContain('http-reading-1')
+  })
+  it.each([
+    [{ ...READING, token: 'short' }, /^token: /],
+    [{ ...READING, token: 'http-reading-2', value: 'seven' }, /^Reading: /],
+    [{ ...READING, token: 'http-reading-3', value: 0 }, /above zero/],
+    [{ ...READING, token: 'http-reading-4', workpiece: 900 }, /is not in this tray/],
+    [{ ...READING, token: 'http-reading-5', workpiece: 'one' }, /workpiece: "one" was given; it must be a number/],
+  ])('%j is refused in words', async (body, message) => {
+    const tray = to.bench.trays()[0]?.id ?? 0
+    const error = await errorOf(await takeReading(post(JSON.stringify(body)), at({ id: String(tray) })))
+    expect(error.status).toBe(422)
+    expect(error.message).toMatch(message)
+  })
+})
+
+it('our own fault is a number to ask about, never a stack trace', async () => {
+  const log = vi.spyOn(console, 'error').mockImplementation(() => undefined)
+  const response = await guarded(() => {
+    throw new Error('secret detail at /home/somebody/file.ts:12')
+  })
+  const error = await errorOf(response)
+  expect(error).toMatchObject({ status: 500, code: 'our-fault' })
+  expect(error.message).not.toContain('secret')
+  expect(error.message).toMatch(/logged as [0-9a-f]{8}/)
+  expect(log).toHaveBeenCalledOnce()
+  log.mockRestore()
+})
