@@ -1,0 +1,47 @@
+import { expect, test } from '@playwright/test'
+import { DEMO } from './places'
+
+test('a line with how many, how wide and a hole becomes a piece of just that', async ({ page }) => {
+  await page.goto(`${DEMO}/drawer`)
+  await page.getByLabel('Ask the bench').fill('6 washers 24 mm window 9 copper 18ga')
+  await expect(page.getByText('6 of them')).toBeVisible()
+  await page.getByRole('button', { name: 'Make a piece of it' }).click()
+  await expect(page.getByRole('heading', { name: 'Washer' })).toBeVisible()
+  await expect(page.getByLabel('How many', { exact: true })).toHaveValue('6')
+  await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('18ga')
+  await expect(page.getByTestId('mass')).toContainText('g in all')
+})
+
+test('a setting is drawn flat and set, and no torch comes after its stone without a reason written down', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/8`)
+  await expect(page.getByRole('group', { name: /^Set: edge 3\.4, lap 1\.43$/ })).toBeVisible()
+  await page.getByRole('link', { name: 'Route' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Set the stone, tabs over' }).first()).toBeVisible()
+  await page.getByLabel('Add a step').selectOption('Solder')
+  await expect(page.getByText('Every torch step comes before the stone').first()).toBeVisible()
+  await page.getByRole('button', { name: /Start a tray/ }).click()
+  await expect(page.getByText(/^Not released to the bench: A torch after finishing/)).toBeVisible()
+  await page.getByRole('button', { name: 'Solder the joint: take out' }).click()
+  await expect(page.getByText('Every torch step comes before the stone')).toBeHidden()
+})
+
+test('a rivet is drawn as it is cut and as it is headed, and heat after it is stopped', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/9`)
+  await expect(page.getByRole('group', { name: /^Headed: head 2\.69$/ })).toBeVisible()
+  await page.goto(`${DEMO}/pieces/9/route`)
+  await expect(page.getByRole('listitem').filter({ hasText: 'Rivet both heads, a little each side' }).first()).toBeVisible()
+  await page.getByLabel('Add a step').selectOption('Anneal')
+  await expect(page.getByText('Every torch step comes before the rivet').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Anneal: take out' }).last().click()
+  await expect(page.getByText('Every torch step comes before the rivet')).toBeHidden()
+})
+
+test('links say what the strip in hand comes to, before anything is cut', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/10`)
+  await page.getByLabel('Growth on rolling', { exact: true }).fill('12')
+  await page.getByLabel('Strip in hand', { exact: true }).fill('9 in')
+  await expect(page.getByText(/The strip in hand would come to 240\.6 mm/)).toBeVisible()
+  await page.getByLabel('Strip in hand', { exact: true }).fill('')
+  await page.getByLabel('Growth on rolling', { exact: true }).fill('0')
+  await expect(page.getByText(/The strip in hand would come to/)).toBeHidden()
+})
