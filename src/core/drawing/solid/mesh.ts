@@ -1,3 +1,4 @@
+import type { Point } from '../../geometry/point'
 import { boxMesh, capMesh, coneMesh, plateMesh, starMesh, turnedMesh } from './formed'
 import type { Mesh, Solid, SolidPart } from './solid'
 import { sweptMesh } from './swept'
@@ -22,16 +23,26 @@ export function meshOf(solid: Solid, formed: number): Mesh {
   }
 }
 
+type Place = readonly [number, number, number]
+
+/** A point of a strip made lying along x and bent towards y, turned so that it runs along a direction of the ground and bends up. */
+function stood([x, y, z]: Place, along: Point | undefined): Place {
+  if (!along) return [x, y, z]
+  const [nx, ny] = along
+  return [x * nx + z * ny, x * ny - z * nx, y]
+}
+
 /** All parts of a piece as one surface, each where it stands. */
 export function piecesMesh(parts: readonly SolidPart[], formed: number): Mesh {
   const positions: number[] = []
   const triangles: number[] = []
-  for (const { solid, at } of parts) {
+  for (const { solid, at, along } of parts) {
     const start = positions.length / 3
     const mesh = meshOf(solid, formed)
-    mesh.positions.forEach((value, i) => {
-      positions.push(value + (at[i % 3] ?? 0))
-    })
+    for (let i = 0; i < mesh.positions.length; i += 3) {
+      const [x, y, z] = stood([mesh.positions[i] ?? 0, mesh.positions[i + 1] ?? 0, mesh.positions[i + 2] ?? 0], along)
+      positions.push(x + at[0], y + at[1], z + at[2])
+    }
     for (const index of mesh.triangles) triangles.push(index + start)
   }
   return { positions, triangles }

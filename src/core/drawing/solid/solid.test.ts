@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { circleHole, circleOutline, rectangleOutline } from '../../geometry/outline'
 import { triangulate } from '../../geometry/triangulate'
 import { meshOf, meshVolumeMm3, piecesMesh } from './mesh'
-import type { Mesh, Solid } from './solid'
+import type { Mesh, Solid, SolidPart } from './solid'
 
 const strip = (widthMm: number, thicknessMm: number) =>
   rectangleOutline(widthMm, thicknessMm).map(([x, y]) => [x - widthMm / 2, y - thicknessMm / 2] as const)
@@ -128,3 +128,39 @@ it('triangles of an outline with a hole cover its net area (shoelace)', () =>
     }),
     { numRuns: 50 },
   ))
+
+describe('a strip that leaves a plate and bends up from it', () => {
+  const bends = [{ radiusMm: 0.6, turnRad: Math.PI / 2 }, { straightMm: 4 }]
+  const section = [
+    [-1, -0.25],
+    [1, -0.25],
+    [1, 0.25],
+    [-1, 0.25],
+  ] as const
+  const strip = (along: readonly [number, number]): SolidPart => ({ solid: { kind: 'swept', bends, section }, at: [0, 0, 0], along })
+  const box = (parts: readonly SolidPart[], formed: number) => {
+    const { positions } = piecesMesh(parts, formed)
+    const axis = (k: number) => positions.filter((_, i) => i % 3 === k)
+    return [0, 1, 2].map((k) => [Math.min(...axis(k)), Math.max(...axis(k))] as const)
+  }
+  it('lies flat with the plate before it is bent, along the way it leaves', () => {
+    const [x, y, z] = box([strip([1, 0])], 0)
+    expect(x?.[1]).toBeCloseTo(4 + 0.3 * Math.PI, 6)
+    expect(y?.[1]).toBeCloseTo(1, 6)
+    expect(z?.[1]).toBeCloseTo(0.25, 6)
+  })
+  it('stands up when it is bent', () => {
+    const [x, , z] = box([strip([1, 0])], 1)
+    expect(z?.[1]).toBeCloseTo(4.6, 1)
+    expect(x?.[1]).toBeCloseTo(0.85, 1)
+  })
+  it.each([0, 1, 2.2, -2.9])('turned by %f it is as high, as heavy and as far out', (angle) => {
+    const turned = strip([Math.cos(angle), Math.sin(angle)])
+    expect(meshVolumeMm3(piecesMesh([turned], 1))).toBeCloseTo(meshVolumeMm3(piecesMesh([strip([1, 0])], 1)), 9)
+    const [, , z] = box([turned], 1)
+    expect(z?.[1]).toBeCloseTo(box([strip([1, 0])], 1)[2]?.[1] ?? 0, 9)
+    const flat = piecesMesh([turned], 0).positions
+    const reach = Math.max(...flat.map((x, i) => (i % 3 === 0 ? x * Math.cos(angle) + (flat[i + 1] ?? 0) * Math.sin(angle) : 0)))
+    expect(reach).toBeCloseTo(4 + 0.3 * Math.PI, 6)
+  })
+})

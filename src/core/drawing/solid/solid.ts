@@ -72,6 +72,8 @@ export type Solid = Swept | Plate | Cap | Cone | Box | Turned | Star
 export interface SolidPart {
   readonly solid: Solid
   readonly at: readonly [number, number, number]
+  /** A strip that leaves a flat piece along this direction, of length 1, and bends up from it; without it the solid stands as it is made. */
+  readonly along?: Point
 }
 
 /** Triangles of a surface: three coordinates a vertex, mm, and three vertices a triangle, outward counter-clockwise. */

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { type Cut, cutAround, cutThrough } from '../../../drawing/cut'
 import type { DrawingView } from '../../../drawing/drawing'
+import type { Solid, SolidPart } from '../../../drawing/solid/solid'
 import { uniteRegions } from '../../../geometry/clip'
 import { isNearOutline } from '../../../geometry/distance'
 import { circleHole, netAreaMm2, type OutlinePlace, placeAlong, rectangleOutline } from '../../../geometry/outline'
@@ -26,6 +27,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
+import { stripSection } from '../../common/solids'
 import { cornerFits, notTurned, STONE_CORNER, STONE_SHAPES, STONE_TURNED, stoneFields, stoneOutline } from '../../common/stone'
 import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -157,6 +159,20 @@ function cutsOf(stone: Outline, outline: Outline): Cut[] {
   return runs.map(({ inside, points }) => cutThrough(points, inside ? 'inside' : 'outside'))
 }
 
+/** The plate, and each tab as a strip that leaves its edge: up by the edge of the stone, and over it. A bail loop is left flat, with the blank. */
+function tabSolids(input: Input, stone: Outline, tabMm: number): SolidPart[] {
+  const { thicknessMm: t, bendRadiusMm, edgeMm, windowMm, tabWidthMm } = input
+  const radiusMm = bendRadiusMm + t / 2
+  const fold = { radiusMm, turnRad: Math.PI / 2 }
+  const up = Math.max(0, edgeMm - 2 * bendRadiusMm)
+  const bends = [fold, { straightMm: up }, fold, { straightMm: Math.max(0.01, tabMm - up - Math.PI * radiusMm) }]
+  const tab: Solid = { kind: 'swept', bends, section: stripSection(tabWidthMm, t) }
+  return [
+    { solid: { kind: 'plate', outline: stone, holes: windowMm > 0 ? [circleHole(windowMm / 2)] : [], thicknessMm: t }, at: [0, 0, 0] },
+    ...tabPlaces(input, stone).map(({ point: [x, y], normal }): SolidPart => ({ solid: tab, at: [x, y, 0], along: normal })),
+  ]
+}
+
 /** The stone in its tabs, seen along: plate, two tabs up its edge and over it, the stone between them. */
 function setView({ stoneLengthMm, edgeMm, thicknessMm: t }: Input, lapMm: number): DrawingView {
   const half = stoneLengthMm / 2
@@ -274,6 +290,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
     checks: checksOf(input, { lapLeft, most }),
     uncertainty: measuringBand(input.measuredWith, 1),
     regions: ['outside', 'inside', OVER_THE_STONE],
+    ...(input.bailMm > 0 ? {} : { solids: tabSolids(input, stone, answer.markAt) }),
     views: [
       view('blank', 'Blank', {
         shapes: [region(outline, holes), ...folds, ...cutsOf(stone, outline), ...window.map((hole) => cutAround(hole, 'inside'))],
