@@ -1,5 +1,6 @@
 import type { Point } from '../../geometry/point'
 import { boxMesh, capMesh, coneMesh, plateMesh, starMesh, turnedMesh } from './formed'
+import { pressedMesh } from './pressed'
 import type { Mesh, Solid, SolidPart } from './solid'
 import { sweptMesh } from './swept'
 
@@ -20,6 +21,8 @@ export function meshOf(solid: Solid, formed: number): Mesh {
       return turnedMesh(solid)
     case 'star':
       return starMesh(solid, formed)
+    case 'pressed':
+      return pressedMesh(solid, formed)
   }
 }
 

@@ -22,7 +22,15 @@ const BALL: Solid = {
     .sort((a, b) => a[1] - b[1]),
 }
 
-const ALL = { RING, TUBE, DOME, CONE, BOX, STAR, PLATE, BALL }
+const PRESSED: Solid = {
+  kind: 'pressed',
+  outline: rectangleOutline(40, 30).map(([x, y]) => [x - 20, y - 15] as const),
+  impression: circleOutline(11),
+  depthMm: 4,
+  thicknessMm: 0.7,
+}
+
+const ALL = { RING, TUBE, DOME, CONE, BOX, STAR, PLATE, BALL, PRESSED }
 
 function extents({ positions }: Mesh): [number, number, number] {
   const along = (axis: number) => positions.filter((_, i) => i % 3 === axis)
@@ -163,4 +171,20 @@ describe('a strip that leaves a plate and bends up from it', () => {
     const reach = Math.max(...flat.map((x, i) => (i % 3 === 0 ? x * Math.cos(angle) + (flat[i + 1] ?? 0) * Math.sin(angle) : 0)))
     expect(reach).toBeCloseTo(4 + 0.3 * Math.PI, 6)
   })
+})
+
+describe('an impression', () => {
+  it('has the volume of its sheet, however deep (every point goes straight up)', () => {
+    for (const depthMm of [0.5, 4, 9]) expect(meshVolumeMm3(meshOf({ ...PRESSED, depthMm }, 1))).toBeCloseTo(40 * 30 * 0.7, 6)
+  })
+  it('is as deep as it is said, in its middle and nowhere else', () => {
+    const { positions } = meshOf(PRESSED, 1)
+    const heights = positions.filter((_, i) => i % 3 === 2)
+    expect(Math.max(...heights)).toBeCloseTo(4.35, 9)
+    expect(Math.min(...heights)).toBeCloseTo(-0.35, 9)
+    for (let i = 0; i < positions.length; i += 3)
+      if (Math.hypot(positions[i] ?? 0, positions[i + 1] ?? 0) > 11.01) expect(Math.abs(positions[i + 2] ?? 0)).toBeCloseTo(0.35, 9)
+  })
+  it('is flat before it is pressed', () =>
+    expect(Math.max(...meshOf(PRESSED, 0).positions.filter((_, i) => i % 3 === 2))).toBeCloseTo(0.35, 9))
 })

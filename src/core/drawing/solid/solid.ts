@@ -66,7 +66,16 @@ interface Star {
   readonly thicknessMm: number
 }
 
-export type Solid = Swept | Plate | Cap | Cone | Box | Turned | Star
+/** A flat sheet with an impression, about the same middle, pressed up out of it. */
+interface Pressed {
+  readonly kind: 'pressed'
+  readonly outline: Outline
+  readonly impression: Outline
+  readonly depthMm: number
+  readonly thicknessMm: number
+}
+
+export type Solid = Swept | Plate | Cap | Cone | Box | Turned | Star | Pressed
 
 /** A solid and where it stands when the piece is finished, mm. */
 export interface SolidPart {

@@ -202,6 +202,16 @@ function planDie(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {} },
     ],
     regions: ['impression', 'margin'],
+    ...(input.depthMm > SHALLOWEST_MM && input.marginMm > SHALLOWEST_MM
+      ? {
+          solids: [
+            {
+              solid: { kind: 'pressed' as const, outline, impression: form, depthMm: input.depthMm, thicknessMm: input.thicknessMm },
+              at: [0, 0, 0] as const,
+            },
+          ],
+        }
+      : {}),
     learns: { target, blankPerMm: 2 },
     method: `die, ${DIE_TEXTS[school].title.toLowerCase()}`,
   })
