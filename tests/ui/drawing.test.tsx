@@ -134,10 +134,11 @@ describe('what is drawn', () => {
 })
 
 describe.each(FORMS.map((form) => [form.id, form] as const))('the drawing of %s', (_, form) => {
-  it('lies wholly on its ground, at any of three sizes', () => {
+  it('lies wholly on its ground, at any of four sizes', () => {
     for (const [width, height] of [
       [620, 260],
       [360, 220],
+      [330, 200],
       [1100, 420],
     ] as const)
       for (const view of viewsOf(form)) {

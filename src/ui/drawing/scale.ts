@@ -44,7 +44,8 @@ function roomLacking(view: DrawingView, fit: Fit, width: number, height: number)
 
 /** Fits a view into a frame of the given size, true to scale, y up, with all its dimensions on the ground. */
 export function fitView(view: DrawingView, width: number, height: number, maxScale = 40): Fit {
-  let room = ROOM
+  const side = Math.min(ROOM.left, 0.2 * width)
+  let room: Room = { ...ROOM, left: side, right: side }
   for (let round = 0; round < 3; round++) {
     const lack = roomLacking(view, fitInto(view, width, height, maxScale, room), width, height)
     if (lack.left + lack.right + lack.top + lack.bottom === 0) break

@@ -56,15 +56,20 @@ function shareOf(view: View): number {
   return Math.min(1, Math.max(0.75, (box.maxY - box.minY) / (box.maxX - box.minX || 1)))
 }
 
-/** Each view has a row of its own; where there are more than two, the first two share theirs. */
-function rowsOf(views: readonly View[]): readonly (readonly View[])[] {
-  return views.length > 2 ? [views.slice(0, 2), ...views.slice(2).map((view) => [view])] : views.map((view) => [view])
+/** Two views beside one another want at least this, px. */
+const PAIR_FROM_PX = 520
+
+/** Each view has a row of its own; where there are more than two and there is room, the first two share theirs. */
+function rowsOf(views: readonly View[], width: number): readonly (readonly View[])[] {
+  return views.length > 2 && width >= PAIR_FROM_PX
+    ? [views.slice(0, 2), ...views.slice(2).map((view) => [view])]
+    : views.map((view) => [view])
 }
 
 function Drawings({ result, onHandle }: { readonly result: FormResult; readonly onHandle: (field: string, by: number) => void }) {
   const { ref, width, height } = useSize({ width: 600, height: 560 })
   const colour = ALLOYS[result.blanks[0]?.alloy ?? 'sterling-925'].colour
-  const rows = rowsOf(result.drawing.views)
+  const rows = rowsOf(result.drawing.views, width)
   const shares = rows.map((row) => Math.max(...row.map(shareOf)))
   const whole = shares.reduce((sum, share) => sum + share, 0)
   return (
