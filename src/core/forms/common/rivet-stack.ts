@@ -59,6 +59,21 @@ export function edgeCheck({ holeMm, edgeMm }: Stack): Check {
   })
 }
 
+/** Whether what stands free can be headed: over one and a half times the wire it bends, over twice it never heads. */
+export function freeEndCheck(outMm: number, wireMm: number, remedy: string): Check {
+  return limitCheck({
+    code: 'free-end',
+    ok: outMm <= 1.5 * wireMm,
+    level: outMm > 2 * wireMm ? 'stop' : 'warn',
+    field: 'thicknessMm',
+    source: 'bench-practice',
+    actual: outMm,
+    limit: 1.5 * wireMm,
+    good: 'The free end is short enough to head without bending.',
+    bad: `${formatPlain(outMm, 2)} mm stands free on ${formatPlain(wireMm, 2)} mm wire: over one and a half times the wire it bends instead of heading. ${remedy}`,
+  })
+}
+
 /** Two ways that bind the number of sheets a rivet may be in: a stack from below, drawn about the rivet. */
 export function stackView(
   stack: Stack,

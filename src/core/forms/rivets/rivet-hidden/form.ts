@@ -5,7 +5,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, bySchool, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
-import { edgeCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { edgeCheck, freeEndCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
 import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -82,11 +82,10 @@ function lengthOf(log: WorkingLog, input: Input, school: Fill): number {
 interface Weighed {
   readonly answer: FormPlan['answer']
   readonly outMm: number
-  readonly slender: number
 }
 
 /** What the piece is warned of, or cleared of. */
-function checksOf(input: Input, { answer, outMm, slender }: Weighed): Check[] {
+function checksOf(input: Input, { answer, outMm }: Weighed): Check[] {
   return [
     limitCheck({
       code: 'seat-grips',
@@ -99,17 +98,7 @@ function checksOf(input: Input, { answer, outMm, slender }: Weighed): Check[] {
       good: 'The seat opens wide enough to hold once its face is filed flush.',
       bad: `A seat of under ${formatPlain(1.3 * input.holeMm, 2)} mm hardly holds: file it flush and it pulls through.`,
     }),
-    limitCheck({
-      code: 'free-end',
-      ok: slender <= 1.5,
-      level: slender > 2 ? 'stop' : 'warn',
-      field: 'thicknessMm',
-      source: 'bench-practice',
-      actual: outMm,
-      limit: 1.5 * input.thicknessMm,
-      good: 'The free end is short enough to drive in without bending.',
-      bad: `${formatPlain(outMm, 2)} mm stands free on ${formatPlain(input.thicknessMm, 2)} mm wire: it bends. Shallower seats, or thicker wire.`,
-    }),
+    freeEndCheck(outMm, input.thicknessMm, 'Shallower seats, or thicker wire.'),
     edgeCheck(input),
     ...passageChecks(input, answer.markAt),
     {
@@ -130,7 +119,6 @@ function planHidden(input: Input, bench: Bench): FormPlan {
   const answer = answerOf(log, input, 'cut length', reckonedMm)
   const grip = gripOf([], input)
   const outMm = (reckonedMm - grip) / (school === 'seats' ? 2 : 1)
-  const slender = outMm / input.thicknessMm
   const [d, s, h, e] = [input.thicknessMm / 2, input.seatMm / 2, input.holeMm / 2, input.depthMm]
   const target = { dimension: 'seatMm', label: 'Seat filled across', valueMm: input.seatMm, plusMinusMm: 0.2 }
   // the filled width² grows with the wire driven in: dL/ds of the seat's volume, both seats
@@ -150,7 +138,7 @@ function planHidden(input: Input, bench: Bench): FormPlan {
       },
       { input: 'length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / perMm, 2)} mm on what the seats are filled to` },
     ],
-    checks: checksOf(input, { answer, outMm, slender }),
+    checks: checksOf(input, { answer, outMm }),
     uncertainty: measuringBand(input.measuredWith, 1.5),
     views: [
       stackView(

@@ -8,7 +8,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
-import { edgeCheck, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { edgeCheck, freeEndCheck, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
 import type { Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -100,11 +100,10 @@ interface Weighed {
   readonly plusTwo: number
   readonly ratio: number
   readonly reckonedMm: number
-  readonly slender: number
 }
 
 /** What the piece is warned of, or cleared of. */
-function checksOf(input: Input, { above, answer, headMm, plusTwo, ratio, reckonedMm, slender }: Weighed): Check[] {
+function checksOf(input: Input, { above, answer, headMm, plusTwo, ratio, reckonedMm }: Weighed): Check[] {
   return [
     limitCheck({
       code: 'head-width',
@@ -117,17 +116,7 @@ function checksOf(input: Input, { above, answer, headMm, plusTwo, ratio, reckone
       good: `The head comes out ${formatPlain(headMm, 2)} mm, ${formatPlain(ratio, 1)} times the wire.`,
       bad: `The head comes out ${formatPlain(headMm, 2)} mm, ${formatPlain(ratio, 1)} times the wire: it may pull through. More wire, or a snugger hole.`,
     }),
-    limitCheck({
-      code: 'free-end',
-      ok: slender <= 1.5,
-      level: slender > 2 ? 'stop' : 'warn',
-      field: 'thicknessMm',
-      source: 'bench-practice',
-      actual: above,
-      limit: 1.5 * input.thicknessMm,
-      good: 'The free end is short enough to head without bending.',
-      bad: `${formatPlain(above, 2)} mm stands free on ${formatPlain(input.thicknessMm, 2)} mm wire: over one and a half times the wire it bends instead of heading.`,
-    }),
+    freeEndCheck(above, input.thicknessMm, 'A shorter end, or thicker wire.'),
     edgeCheck(input),
     ...passageChecks(input, answer.markAt),
     ...(Math.abs(plusTwo - reckonedMm) > 0.3
@@ -177,7 +166,6 @@ function planRivet(input: Input, bench: Bench): FormPlan {
   const ratio = headMm / input.thicknessMm
   // head² ∝ what is left of the wire for it, which the heads share
   const headSlope = (2 * input.formedHeadCount * Math.max(0.05, left)) / headMm
-  const slender = above / input.thicknessMm
   const target = { dimension: 'headMm', label: 'Head across', valueMm: headMm, plusMinusMm: 0.3 }
   const plusTwo = grip + 2
   const headed = headedProfile(input, grip, headMm)
@@ -202,7 +190,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
         effect: `${formatPlain(holeFillMm(grip, input.thicknessMm, Math.max(input.holeMm, input.thicknessMm) + 0.1) - fill, 2)} mm more wire swallowed`,
       },
     ],
-    checks: checksOf(input, { above, answer, headMm, plusTwo, ratio, reckonedMm, slender }),
+    checks: checksOf(input, { above, answer, headMm, plusTwo, ratio, reckonedMm }),
     uncertainty: measuringBand(input.measuredWith, 1.5),
     views: [sideView(input, above, below), headedView(input, headed)],
     route: [
