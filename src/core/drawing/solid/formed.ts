@@ -116,9 +116,8 @@ export function turnedMesh({ profile }: Of<'turned'>): Mesh {
   return tubeOf(rows).mesh()
 }
 
-/** A creased sheet: ridges lifted, corners by as much as keeps every face its own size. */
-export function starMesh({ rays, reachMm, liftRad, thicknessMm }: Of<'star'>, formed: number): Mesh {
-  const surface = new Surface()
+/** Where the rim of a creased sheet comes to lie: ridge ends and corners by turns, ridges lifted, corners by as much as keeps every face its own size. */
+export function starRim({ rays, reachMm, liftRad }: Of<'star'>, formed: number): Vertex[] {
   const step = Math.PI / rays
   const corner = reachMm / Math.cos(step)
   const side = reachMm * Math.tan(step)
@@ -129,15 +128,21 @@ export function starMesh({ rays, reachMm, liftRad, thicknessMm }: Of<'star'>, fo
   }
   // about a flat sheet's middle ridges and corners rise together, the corners by less: the one way no face is stretched
   const sink = lift < 1e-6 ? 0 : bisect(apart, -lift, 0).x
-  const point = (i: number): Vertex => {
+  return Array.from({ length: 2 * rays }, (_, i): Vertex => {
     const [reach, angle] = i % 2 === 0 ? [reachMm, lift] : [corner, -sink]
     return [reach * Math.cos(angle) * Math.cos(i * step), reach * Math.cos(angle) * Math.sin(i * step), reach * Math.sin(angle)]
-  }
-  for (let i = 0; i < 2 * rays; i++) {
-    const [a, b] = [point(i), point(i + 1)]
+  })
+}
+
+/** A creased sheet as thick as it is. */
+export function starMesh(star: Of<'star'>, formed: number): Mesh {
+  const surface = new Surface()
+  const rim = starRim(star, formed)
+  rim.forEach((a, i) => {
+    const b = rim[(i + 1) % rim.length] ?? a
     const normal: Vertex = [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]
     const size = Math.hypot(...normal) || 1
-    slab(surface, [[0, 0, 0], a, b], [normal[0] / size, normal[1] / size, normal[2] / size], thicknessMm)
-  }
+    slab(surface, [[0, 0, 0], a, b], [normal[0] / size, normal[1] / size, normal[2] / size], star.thicknessMm)
+  })
   return surface.mesh()
 }

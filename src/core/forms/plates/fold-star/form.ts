@@ -1,7 +1,9 @@
 import * as z from 'zod'
 import { cutAlong, cutAround } from '../../../drawing/cut'
 import type { DrawingView } from '../../../drawing/drawing'
-import type { Point } from '../../../geometry/point'
+import { starRim } from '../../../drawing/solid/formed'
+import type { Solid } from '../../../drawing/solid/solid'
+import { boundsOf, type Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm, ratio } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -89,11 +91,27 @@ interface Drawn {
   readonly r: number
   readonly school: 'half' | 'none'
   readonly sheet: Point[]
+  readonly star: Star
   readonly tip: (i: number, share: number) => Point
 }
 
+type Star = Extract<Solid, { kind: 'star' }>
+
+/** From above when it is folded: ridges to the points, valleys between them. */
+function foldedView(star: Star): DrawingView {
+  const rim = starRim(star, 1).map(([x, y]): Point => [x, y])
+  const box = boundsOf(rim)
+  return view('folded', 'Folded, from above', {
+    shapes: [region(rim), ...rim.map((end, i) => stroke(i % 2 === 0 ? 'scribe' : 'centre', [0, 0], end))],
+    dimensions: [
+      { from: [box.minX, box.minY], to: [box.maxX, box.minY], offset: -2, text: `${formatPlain(box.maxX - box.minX, 1)} across, folded` },
+    ],
+    handles: [],
+  })
+}
+
 /** The piece drawn, finished and flat. */
-function viewsOf(input: Input, { answer, cut, cutDepthMm, each, r, school, sheet, tip }: Drawn): DrawingView[] {
+function viewsOf(input: Input, { answer, cut, cutDepthMm, each, r, school, sheet, star, tip }: Drawn): DrawingView[] {
   return [
     view('blank', 'Creases: ridge full, valley dashed', {
       shapes: [
@@ -109,6 +127,7 @@ function viewsOf(input: Input, { answer, cut, cutDepthMm, each, r, school, sheet
       ],
       handles: [{ field: 'reachMm', label: 'reach', at: [input.reachMm, 0], along: [1, 0], gain: 1 }],
     }),
+    foldedView(star),
   ]
 }
 
@@ -157,6 +176,13 @@ function planStar(input: Input, bench: Bench): FormPlan {
   const each = Array.from({ length: rays }, (_, i) => i)
   const target = { dimension: 'reachMm', label: 'Reach of a ray, flat', valueMm: input.reachMm, plusMinusMm: 0.3 }
   const r = answer.markAt / 2
+  const star: Star = {
+    kind: 'star',
+    rays,
+    reachMm: input.reachMm,
+    liftRad: (input.foldRatio * Math.PI) / 4,
+    thicknessMm: input.thicknessMm,
+  }
   return completePlan({
     input,
     answer,
@@ -173,7 +199,7 @@ function planStar(input: Input, bench: Bench): FormPlan {
     sensitivity: [{ input: 'reach', change: '+ 1 mm', effect: '+ 2 mm across the flats' }],
     checks: checksOf(input, points),
     uncertainty: measuringBand(input.measuredWith, 2),
-    views: viewsOf(input, { answer, cut, cutDepthMm, each, r, school, sheet, tip }),
+    views: viewsOf(input, { answer, cut, cutDepthMm, each, r, school, sheet, star, tip }),
     route: [
       { op: 'saw', params: { what: 'the sheet', cutMm: Math.min(2000, answer.markAt) } },
       { op: 'anneal', params: {} },
@@ -183,12 +209,7 @@ function planStar(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     regions: ['faces', 'creases'],
-    solids: [
-      {
-        solid: { kind: 'star', rays, reachMm: input.reachMm, liftRad: (input.foldRatio * Math.PI) / 4, thicknessMm: input.thicknessMm },
-        at: [0, 0, 0],
-      },
-    ],
+    solids: [{ solid: star, at: [0, 0, 0] }],
     learns: { target, blankPerMm: 2 },
     method: `folded star, ${SHEETS[input.sheet].toLowerCase()}`,
   })
