@@ -9,15 +9,17 @@ const goTo = (path: string, headers: Record<string, string> = {}) =>
 
 export function GET(request: Request): Response {
   if (!isOnNetwork()) return goTo('/')
-  pairingCode()
+  pairingCode() // the code is made with the first look, so that whoever started the program can read it there
   return html(pairPage({ code: new URL(request.url).searchParams.get('code') ?? '' }))
 }
 
 export async function POST(request: Request): Promise<Response> {
   if (!isOnNetwork()) return goTo('/')
+  const before = pairingCode()
   const form = await request.formData()
   const paired = pairDevice(String(form.get('code') ?? ''), String(form.get('name') ?? ''), Date.now())
+  const next = pairingCode()
+  if (next !== before) process.stdout.write(`Pairing code for the next device: ${next}\n`)
   if (!paired.ok) return html(pairPage({ code: '', problem: paired.message }), 422)
-  process.stdout.write(`Pairing code for the next device: ${pairingCode()}\n`)
   return goTo('/', { 'set-cookie': `${DEVICE_COOKIE}=${paired.token}; Path=/; HttpOnly; SameSite=Strict; Max-Age=31536000` })
 }

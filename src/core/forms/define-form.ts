@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import type { SizeContext } from '../sizes'
-import { type InputIssue, readChecked } from '../sizes/read-fields'
+import { type InputIssue, objectOfFields, readChecked } from '../sizes/read-fields'
 import { type Bench, USUAL_BENCH } from '../toolwall/tools'
 import { formatPlain } from '../units/format'
 import { CORE_VERSION } from '../version'
@@ -16,8 +16,6 @@ export interface RunOptions extends Partial<Bench> {
   /** Version of a stored input; older ones are upgraded step by step. */
   readonly inputVersion?: number
 }
-
-const PLAIN_OBJECT = z.record(z.string(), z.unknown())
 
 type Upgrades = NonNullable<FormSpec<string, z.ZodObject>['upgrades']>
 
@@ -58,10 +56,10 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
   const inputVersion = upgrades.length + 1
   function run(raw: unknown, options: RunOptions = {}): FormRun {
     const input = schemaOf()
-    const object = PLAIN_OBJECT.safeParse(raw)
-    if (!object.success)
+    const object = objectOfFields(raw)
+    if (!object)
       return { ok: false, issues: [{ path: '', message: `an object of fields is needed, such as ${JSON.stringify(spec.example)}` }] }
-    const current = upgraded(upgrades, object.data, options.inputVersion ?? inputVersion)
+    const current = upgraded(upgrades, object, options.inputVersion ?? inputVersion)
     const read = readChecked(input, current, {
       gaugeSystem: 'B&S',
       ...(options.ringSystem ? { ringSystem: options.ringSystem } : {}),

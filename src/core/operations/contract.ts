@@ -1,6 +1,6 @@
-import * as z from 'zod'
+import type * as z from 'zod'
 import type { Alloy } from '../metals/alloys'
-import { readChecked } from '../sizes/read-fields'
+import { objectOfFields, readChecked } from '../sizes/read-fields'
 
 /** Strain put into a region and how hard it counts against the work limit (source: trade-limit for the weights, low). */
 export interface Working {
@@ -9,6 +9,9 @@ export interface Working {
 }
 
 export const UNWORKED: Working = { strain: 0, weight: 1 }
+
+/** Weight of hammering in the work ledger: kinder than stretching (source: estimated, low). */
+export const HAMMER_WEIGHT = 0.8
 
 /** What an operation does to the metal: work, by region or everywhere else, then heat. */
 export interface Effect {
@@ -59,8 +62,6 @@ export interface ReadStep {
   readonly words: (context: OperationContext) => BenchWords
 }
 
-const PLAIN_OBJECT = z.record(z.string(), z.unknown())
-
 /** Closes the operation over its own parameter schema, so that nothing outside needs a cast. */
 export function defineOperation<const Id extends string, S extends z.ZodObject>(
   spec: OperationSpec<Id, S>,
@@ -68,9 +69,9 @@ export function defineOperation<const Id extends string, S extends z.ZodObject>(
   return {
     ...spec,
     read: (raw) => {
-      const params = PLAIN_OBJECT.safeParse(raw ?? {})
-      if (!params.success) return { ok: false, message: `${spec.title}: its parameters are an object of fields` }
-      const read = readChecked(spec.params, params.data, { gaugeSystem: 'B&S' })
+      const params = objectOfFields(raw ?? {})
+      if (!params) return { ok: false, message: `${spec.title}: its parameters are an object of fields` }
+      const read = readChecked(spec.params, params, { gaugeSystem: 'B&S' })
       if (!read.ok) return { ok: false, message: `${spec.title}: ${read.issues.map((issue) => issue.message).join('; ')}` }
       return {
         ok: true,

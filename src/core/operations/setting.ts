@@ -1,10 +1,7 @@
 import * as z from 'zod'
 import { bendStrain, hammerStrain } from '../forming/strain'
 import { ratio } from '../units/fields'
-import { defineOperation, UNWORKED } from './contract'
-
-/** Weight of hammering in the work ledger, estimated (low). */
-const HAMMER_WEIGHT = 0.8
+import { defineOperation, HAMMER_WEIGHT, UNWORKED } from './contract'
 
 export const rivet = defineOperation({
   id: 'rivet',
@@ -47,6 +44,7 @@ export const setStone = defineOperation({
   together: false,
   handsOnS: 600,
   waitS: 0,
+  caution: 'Eye protection: a stone pressed too hard throws chips.',
   params: z.object({ by: z.enum(['tabs', 'bezel']).default('bezel') }),
   effect: ({ by }, { thicknessMm, widthMm }) => {
     const strain = by === 'tabs' ? bendStrain(thicknessMm / 2, thicknessMm, widthMm) : hammerStrain(0.04)

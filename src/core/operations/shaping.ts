@@ -3,11 +3,10 @@ import { CROWN_THINNING_RATIO, rimHoopStrain } from '../forming/dome'
 import { bendStrain, hammerStrain, rollingStrain } from '../forming/strain'
 import { lengthMm, ratio } from '../units/fields'
 import { formatPlain } from '../units/format'
-import { defineOperation, UNWORKED } from './contract'
+import { defineOperation, HAMMER_WEIGHT, UNWORKED } from './contract'
 
-/** Weights of the work ledger, estimated (low): hoop compression folds before it cracks; hammering is kinder than stretching. */
+/** Weight of hoop compression in the work ledger: it folds before it cracks (source: estimated, low). */
 const COMPRESSION_WEIGHT = 0.6
-const HAMMER_WEIGHT = 0.8
 
 /** How it is bent: round a former and shut, over on a line, with pliers to a shape, or wound on a rod. */
 export const BEND_MANNERS = ['round', 'fold', 'shape', 'coil'] as const
@@ -27,7 +26,7 @@ const BEND_WORDS: Readonly<Record<BendManner, { readonly say: string; readonly w
     watch: 'Marked jaws mark the metal, and it breaks where it is marked: smooth jaws, or tape round them.',
   },
   coil: {
-    say: 'Anneal, hold one end against the rod, and wind tight, each turn against the last.',
+    say: 'Hold one end against the rod, and wind tight, each turn against the last.',
     watch: 'If the coil rides up or springs off, it is too hard: anneal and wind it again.',
   },
 }

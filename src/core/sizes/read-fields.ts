@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { choiceMetaOf, type FieldMeta, fieldMetaOf } from '../units/fields'
 import { formatBoth, formatPlain } from '../units/format'
-import { plainWords } from '../units/plain-words'
+import { plainWords, sayGiven } from '../units/plain-words'
 import { describeMeaning, parseSize } from './parse-size'
 import type { SizeContext, SizeReading } from './reading'
 
@@ -21,6 +21,13 @@ interface InputReading {
   readonly values: Record<string, unknown>
   readonly understood: Record<string, Understood>
   readonly issues: InputIssue[]
+}
+
+const OBJECT_OF_FIELDS = z.record(z.string(), z.unknown())
+
+/** Outside data as an object of fields; undefined where it is anything else. */
+export function objectOfFields(raw: unknown): Record<string, unknown> | undefined {
+  return OBJECT_OF_FIELDS.safeParse(raw).data
 }
 
 const STORED_SIZE = z.object({ typed: z.string(), mm: z.number() })
@@ -70,10 +77,6 @@ function readInput(schema: z.ZodObject, raw: Readonly<Record<string, unknown>>, 
   return into
 }
 
-function show(value: unknown): string {
-  return value === undefined ? 'nothing' : typeof value === 'string' ? `"${value}"` : JSON.stringify(value)
-}
-
 /** A schema's complaint in the words of the bench: label, what was given, what is possible. */
 function issueOf(schema: z.ZodObject, given: Readonly<Record<string, unknown>>, issue: z.core.$ZodIssue): InputIssue {
   const path = issue.path.map(String)
@@ -81,10 +84,13 @@ function issueOf(schema: z.ZodObject, given: Readonly<Record<string, unknown>>, 
   const field = schema.shape[name]
   if (issue.code === 'custom') return { path: name, message: issue.message }
   const meta = field && fieldMetaOf(field)
-  if (meta) return { path: name, message: `${meta.label}: ${show(given[name])} was given; it can be ${rangeText(meta)}` }
+  if (meta) return { path: name, message: `${meta.label}: ${sayGiven(given[name])} was given; it can be ${rangeText(meta)}` }
   const options = field && choiceMetaOf(field)
   if (options)
-    return { path: name, message: `${options.label}: ${show(given[name])} was given; it can be ${Object.keys(options.titles).join(', ')}` }
+    return {
+      path: name,
+      message: `${options.label}: ${sayGiven(given[name])} was given; it can be ${Object.keys(options.titles).join(', ')}`,
+    }
   if (issue.code === 'unrecognized_keys' && path.length === 0)
     return {
       path: issue.keys[0] ?? '',

@@ -12,7 +12,8 @@ const NEEDED: Readonly<Record<string, string>> = {
   tuple: 'a pair of numbers',
 }
 
-function show(value: unknown): string {
+/** A value as it stands in a message, cut where it is long. */
+export function sayGiven(value: unknown): string {
   if (value === undefined) return 'nothing'
   return typeof value === 'string' ? `"${value.slice(0, 60)}"` : (JSON.stringify(value) ?? String(value)).slice(0, 60)
 }
@@ -30,7 +31,7 @@ function bound(origin: string, word: Bound, limit: number | bigint): string {
  * a field's own message wins over it. Undefined, which leaves the library's words, only for what our schemas cannot raise.
  */
 export function plainWords(issue: z.core.$ZodRawIssue): string | undefined {
-  const given = `${show(issue.input)} was given`
+  const given = `${sayGiven(issue.input)} was given`
   switch (issue.code) {
     case 'invalid_type':
       return `${given}; it must be ${NEEDED[issue.expected] ?? issue.expected}`
