@@ -10,9 +10,9 @@ const data = process.env.E2E_DATA
 function server(open: 'demo' | 'workshop', port: number) {
   const seed = open === 'demo' ? 'node dist/seed.mjs && ' : ''
   return {
-    command: `${seed}npx next start --hostname 127.0.0.1 --port ${port}`,
+    command: `${seed}node dist/server.mjs`,
     url: `http://127.0.0.1:${port}/settings`,
-    env: { FOLD_ANVIL_OPEN: open, FOLD_ANVIL_DATA: join(data, open), NEXT_TELEMETRY_DISABLED: '1' },
+    env: { PORT: String(port), FOLD_ANVIL_OPEN: open, FOLD_ANVIL_DATA: join(data, open), NEXT_TELEMETRY_DISABLED: '1' },
     reuseExistingServer: false,
     timeout: 60000,
   }

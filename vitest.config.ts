@@ -7,5 +7,5 @@ export default defineConfig({
       'server-only': new URL('./tests/support/empty.ts', import.meta.url).pathname,
     },
   },
-  test: { include: ['src/**/*.test.ts', 'tests/**/*.test.{ts,tsx}'], testTimeout: 20000 },
+  test: { include: ['src/**/*.test.ts', 'tests/**/*.test.{ts,tsx}'], globalSetup: 'tests/support/build-long-work.ts', testTimeout: 20000 },
 })

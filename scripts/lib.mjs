@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { networkInterfaces } from 'node:os'
 import { join } from 'node:path'
+import { createInterface } from 'node:readline/promises'
 
 /** Runs a command to its end with its output shown; gives its exit code. */
 export function run(command, args, env = {}) {
@@ -34,7 +35,7 @@ function newest(path) {
 export function buildIfStale() {
   const mark = '.next/.built-at'
   const changed = Math.max(...['src', 'package-lock.json', 'next.config.ts'].map(newest))
-  if (existsSync(mark) && Number(readFileSync(mark, 'utf8')) >= changed && existsSync('dist/anvil.mjs')) return
+  if (existsSync(mark) && Number(readFileSync(mark, 'utf8')) >= changed && existsSync('dist/server.mjs')) return
   must('npx', ['next', 'build'])
   must('node', ['scripts/build-cli.mjs'])
   mkdirSync('.next', { recursive: true })
@@ -63,19 +64,54 @@ async function sayNetwork(port) {
   process.stdout.write(`Each device is paired once, this machine's browser too. Pairing code: ${code}\n`)
 }
 
+/** Whether a living process has the data folder, by the lock it wrote there. */
+function holder() {
+  try {
+    const lock = JSON.parse(readFileSync(join(process.env.FOLD_ANVIL_DATA ?? 'data', 'in-use.json'), 'utf8'))
+    process.kill(lock.pid, 0)
+    return lock
+  } catch {
+    return undefined
+  }
+}
+
+/** Shows the program that has the folder in the browser, where one can be opened from here. */
+function openBrowser(address) {
+  const opener = { darwin: 'open', win32: 'explorer' }[process.platform] ?? 'xdg-open'
+  spawn(opener, [address], { stdio: 'ignore', detached: true })
+    .on('error', () => undefined)
+    .unref()
+}
+
+/** Offers what is running already, instead of starting a second one on the same data. */
+async function offer(address) {
+  if (!process.stdin.isTTY) return
+  const ask = createInterface({ input: process.stdin, output: process.stdout })
+  const answer = await ask.question(`Open ${address} in the browser now? (y/n) `)
+  ask.close()
+  if (/^y/i.test(answer)) openBrowser(address)
+}
+
 /** Starts the built server and says where it is: on this machine only, or with --lan on the workshop's own network for paired devices. */
 export function serve(workshop, port) {
   const lan = process.argv.includes('--lan')
-  const server = spawn('npx', ['next', 'start', '--hostname', lan ? '0.0.0.0' : '127.0.0.1', '--port', String(port)], {
+  const server = spawn('node', ['dist/server.mjs'], {
     stdio: ['ignore', 'pipe', 'inherit'],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FOLD_ANVIL_OPEN: workshop, FOLD_ANVIL_LAN: lan ? '1' : '' },
+    env: {
+      ...process.env,
+      NEXT_TELEMETRY_DISABLED: '1',
+      PORT: String(port),
+      FOLD_ANVIL_OPEN: workshop,
+      FOLD_ANVIL_LAN: lan ? '1' : '',
+    },
   })
   server.stdout.on('data', (text) => {
-    if (String(text).startsWith('Pairing code')) process.stdout.write(text)
-    if (!String(text).includes('Ready')) return
-    process.stdout.write(`Fold Anvil is at http://127.0.0.1:${port}\n`)
-    if (lan) void sayNetwork(port)
+    process.stdout.write(text)
+    if (lan && String(text).includes('Fold Anvil is at')) void sayNetwork(port)
   })
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
-  server.on('exit', (code) => process.exit(code ?? 0))
+  server.on('exit', async (code) => {
+    if (code === 3) await offer(holder()?.address)
+    process.exit(code ?? 0)
+  })
 }

@@ -3,9 +3,14 @@ import '@fontsource-variable/atkinson-hyperlegible-mono'
 import '@fontsource-variable/bricolage-grotesque'
 import type { Metadata, Viewport } from 'next'
 import type { ReactNode } from 'react'
-import { currentWorkshop } from '@/server/db/connection'
+import { dataFolder } from '@/server/data-folder'
+import { currentWorkshop, whyBroken } from '@/server/db/connection'
+import { listBackups } from '@/server/services/backups'
+import { isPracticeOn } from '@/server/services/keep-entry'
 import { workshop } from '@/server/workshop'
+import { BrokenWorkshop } from '@/ui/settings/broken-workshop'
 import { Frame } from '@/ui/shared/frame'
+import type { WorkshopView } from '@/ui/shared/workshop-context'
 import { Themed } from '@/ui/theme/theme-provider'
 
 export const metadata: Metadata = {
@@ -15,21 +20,40 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 export const dynamic = 'force-dynamic'
 
-export default function RootLayout({ children }: { children: ReactNode }) {
-  const { settings, tools } = workshop()
-  const { ringSystem, defaultAlloy, units, figures, kerfMm } = settings.read()
+function Page({ children }: { readonly children: ReactNode }) {
   return (
     <html lang="en">
       <body>
-        <Themed>
-          <Frame
-            demo={currentWorkshop() === 'demo'}
-            view={{ ringSystem, defaultAlloy, units, kerfMm, bench: { tools: tools.owned(), figures } }}
-          >
-            {children}
-          </Frame>
-        </Themed>
+        <Themed>{children}</Themed>
       </body>
     </html>
+  )
+}
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  const broken = whyBroken()
+  if (broken !== undefined)
+    return (
+      <Page>
+        <BrokenWorkshop why={broken} open={currentWorkshop()} folder={dataFolder()} backups={listBackups()} />
+      </Page>
+    )
+  const repositories = workshop()
+  const { ringSystem, defaultAlloy, units, figures, kerfMm } = repositories.settings.read()
+  const view: WorkshopView = {
+    uid: repositories.identity().uid,
+    name: currentWorkshop(),
+    settingsRevision: repositories.settings.revision(),
+    practice: isPracticeOn(repositories),
+    ringSystem,
+    defaultAlloy,
+    units,
+    kerfMm,
+    bench: { tools: repositories.tools.owned(), figures },
+  }
+  return (
+    <Page>
+      <Frame view={view}>{children}</Frame>
+    </Page>
   )
 }

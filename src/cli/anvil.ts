@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { advise, COMMANDS, calc, type DoorAnswer, listAdvisers, listForms, listTables, table } from '@/core/commands'
+import { advise, COMMANDS, calc, type DoorAnswer, depthFault, listAdvisers, listForms, listTables, table } from '@/core/commands'
 
 const USAGE = `usage: npm run -s anvil -- <command> [input]
   forms                 every form, with its schema and an example
@@ -29,6 +29,8 @@ function readText(argument: string | undefined): string {
 
 function readJson(argument: string | undefined): unknown {
   const text = readText(argument)
+  const deep = depthFault(text)
+  if (deep) throw new InputError(deep)
   try {
     return JSON.parse(text)
   } catch {
@@ -36,21 +38,25 @@ function readJson(argument: string | undefined): unknown {
   }
 }
 
-const LISTS: Readonly<Record<string, () => DoorAnswer>> = { forms: listForms, tables: listTables, advisers: listAdvisers }
+const LISTS: ReadonlyMap<string, () => DoorAnswer> = new Map([
+  ['forms', listForms],
+  ['tables', listTables],
+  ['advisers', listAdvisers],
+])
 /** Every command, as it is named where one was not. */
-const NAMES = [...Object.keys(LISTS), 'calc', 'advise', ...Object.keys(COMMANDS)]
+const NAMES = [...LISTS.keys(), 'calc', 'advise', ...COMMANDS.keys()]
 /** Commands whose whole input is one text. */
 const TEXT_COMMANDS = new Set(['convert', 'find'])
 
 function answer(command: string, args: readonly string[]): DoorAnswer {
   const began = performance.now()
   const clock = () => (performance.now() - began) / 1000
-  const list = LISTS[command]
+  const list = LISTS.get(command)
   if (list) return list()
   if (command === 'calc') return calc(args[0] ?? '', readJson(args[1]))
   if (command === 'advise') return advise(args[0] ?? '', readJson(args[1]))
   if (command === 'table') return table(args[0] ?? '')
-  const run = COMMANDS[command]
+  const run = COMMANDS.get(command)
   if (!run) return unknown(command)
   if (TEXT_COMMANDS.has(command)) return run(args.length > 0 && args[0] !== '-' ? args.join(' ') : readText(args[0]).trim(), clock)
   return run(readJson(args[0]), clock)
@@ -85,7 +91,9 @@ function main(): number {
       process.stdout.write(`${JSON.stringify({ error: { code: 'not-json', message: error.message, issues: [] } })}\n`)
       return 2
     }
-    process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`)
+    const message = error instanceof Error ? error.message : String(error)
+    process.stderr.write(`${message}\n`)
+    process.stdout.write(`${JSON.stringify({ error: { code: 'our-fault', message, issues: [] } })}\n`)
     return 1
   }
 }

@@ -45,7 +45,10 @@ function integrate(f: (x: number) => number, from: number, to: number, n = 2000)
 
 describe('every form', () => {
   it.each(FORMS.map((form) => [form.id, form] as const))('%s: its own steps stand in an order nothing speaks against', (id, form) => {
-    const plan = planPiece({ parts: [{ form: id, inputVersion: form.inputVersion, input: { ...form.example } }], bought: 'annealed' })
+    const plan = planPiece({
+      parts: [{ id: 'part-1', form: id, inputVersion: form.inputVersion, input: { ...form.example } }],
+      bought: 'annealed',
+    })
     expect(plan.ok).toBe(true)
     if (plan.ok) expect(checkOrder(plan.steps).filter((finding) => finding.level === 'stop')).toEqual([])
   })

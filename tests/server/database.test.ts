@@ -2,8 +2,8 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { describe, expect, it } from 'vitest'
-import { openDb } from '@/server/db/connection'
 import { type Migration, migrate, readMigrations, SchemaError } from '@/server/db/migrate'
+import { openDb } from '@/server/db/open'
 import { tempFolder, tempWorkshop } from '../support/temp-db'
 
 const FIRST: Migration = { name: '0001-a.sql', sql: 'CREATE TABLE a (id INTEGER PRIMARY KEY) STRICT' }

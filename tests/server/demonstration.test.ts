@@ -4,16 +4,19 @@ import { findIllegal, placedRegion } from '@/core/layout'
 import { checkOrder, walkTemper } from '@/core/route'
 import { seedDemo } from '@/server/seed/seed-demo'
 import { instanceOf } from '@/server/services/cut-layout'
-import { allowanceOfGroup, recordGroups } from '@/server/services/own-record'
+import { bookGroups } from '@/server/services/own-record'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { printOf, svgOf } from '@/server/services/print-layout'
 import { supplyFor } from '@/server/services/supply'
-import { trayState } from '@/server/services/tray-state'
+import { trayState, waitingOf } from '@/server/services/tray-state'
+import { allPieces } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
 
 const { repositories: to } = tempWorkshop()
 seedDemo(to)
-const pieces = to.jobs.pieces()
+const pieces = allPieces(to)
+const trays = [...to.trays.open({ page: 1, size: 99 }), ...to.trays.finished({ page: 1, size: 99 })]
+const layouts = to.jobs.jobs({ page: 1, size: 99 }).flatMap((job) => to.layouts.ofJob(job.id))
 
 /** Every plain number in an input, typed sizes by their millimetres. */
 function numbersOf(value: unknown): number[] {
@@ -51,28 +54,29 @@ describe.each(pieces.map((piece) => [piece.name, piece] as const))('%s', (_, pie
 
 describe('the railway’s workshop', () => {
   it('has a job at every stage: only sized, laid out, at the bench, in pickle, finished, and gone wrong', () => {
-    const states = to.bench.trays().map((tray) => trayState(to, tray.id))
-    const atBench = new Set(to.bench.trays().map((tray) => tray.pieceId))
-    const laidOut = new Set(to.layouts.all().map((layout) => layout.jobId))
+    const states = trays.map((tray) => trayState(to, tray.id))
+    const atBench = new Set(trays.map((tray) => tray.pieceId))
+    const laidOut = new Set(layouts.map((layout) => layout.jobId))
     expect(pieces.some((piece) => !atBench.has(piece.id) && !laidOut.has(piece.jobId))).toBe(true)
     expect(laidOut.size).toBeGreaterThan(0)
     expect(states.some((state) => state?.tray.plan.steps[state.progress.stepIndex]?.op === 'anneal' && !state.progress.finished)).toBe(true)
-    expect(states.some((state) => state?.waiting?.title === 'Pickle' && !state.progress.finished)).toBe(true)
+    expect(states.some((state) => state && waitingOf(to, state.tray)?.title === 'Pickle' && !state.progress.finished)).toBe(true)
     expect(states.some((state) => state?.tray.finishedAt)).toBe(true)
     expect(states.some((state) => (state?.progress.lost.length ?? 0) > 0)).toBe(true)
   })
   it('knows its own hand: three groups of readings or more, each with an allowance and a spread', () => {
-    const groups = recordGroups(to)
+    const groups = bookGroups(to, { page: 1, size: 20 }, planOptions(to))
     expect(groups.length).toBeGreaterThanOrEqual(3)
     for (const group of groups) {
-      const own = allowanceOfGroup(group)
+      const own = group.pieces[0]?.own
+      if (!own) throw new Error('no piece')
       expect(own.outcome).toBe('offered')
       expect(own.spreadMm).toBeGreaterThan(0)
       expect(Math.abs(own.growthMm)).toBeLessThan(0.6)
     }
   })
   it('its layout can be cut as it lies, and prints what lies there', () => {
-    for (const layout of to.layouts.all()) {
+    for (const layout of layouts) {
       const instance = instanceOf(to, layout)
       const print = printOf(to, layout.id)
       if (!instance || !print) throw new Error('no layout')
@@ -91,7 +95,7 @@ describe('the railway’s workshop', () => {
   it('has no name twice on the wall or in the drawer, and no two jobs of one title', () => {
     for (const names of [
       to.drawer.all().map((stock) => stock.label),
-      to.jobs.jobs().map((job) => job.title),
+      to.jobs.jobs({ page: 1, size: 99 }).map((job) => job.title),
       pieces.map((piece) => piece.name),
     ])
       expect(new Set(names).size).toBe(names.length)
@@ -99,7 +103,7 @@ describe('the railway’s workshop', () => {
   it('is seeded the same each time', () => {
     const again = tempWorkshop().repositories
     seedDemo(again)
-    expect(again.jobs.pieces().map(({ name, design }) => ({ name, design }))).toEqual(pieces.map(({ name, design }) => ({ name, design })))
+    expect(allPieces(again).map(({ name, design }) => ({ name, design }))).toEqual(pieces.map(({ name, design }) => ({ name, design })))
   })
 })
 

@@ -76,7 +76,7 @@ describe('the doors', () => {
     })
   })
   it('layout says when a sheet is smaller than the blank', () => {
-    const answer = COMMANDS.layout?.(
+    const answer = COMMANDS.get('layout')?.(
       {
         sheets: [
           {
@@ -105,16 +105,16 @@ describe('the doors', () => {
       ok: false,
       body: { error: { code: 'unknown-table', issues: [{ message: expect.stringContaining('gauge-bs') }] } },
     })
-    expect(COMMANDS.table?.({ id: 'flux' }, clock)).toMatchObject({ ok: true, body: { id: 'flux' } })
-    expect(COMMANDS.table?.(7, clock)).toMatchObject({ ok: false })
-    expect(COMMANDS.find?.({ text: 'easy' }, clock)).toMatchObject({
+    expect(COMMANDS.get('table')?.({ id: 'flux' }, clock)).toMatchObject({ ok: true, body: { id: 'flux' } })
+    expect(COMMANDS.get('table')?.(7, clock)).toMatchObject({ ok: false })
+    expect(COMMANDS.get('find')?.({ text: 'easy' }, clock)).toMatchObject({
       ok: true,
       body: { question: expect.stringContaining('British easy') },
     })
   })
   it('temper walks a route', () =>
     expect(
-      COMMANDS.temper?.({ alloy: 'copper-c110', thicknessMm: 1, steps: [{ op: 'roll', params: { fromMm: 1, toMm: 0.5 } }] }, clock),
+      COMMANDS.get('temper')?.({ alloy: 'copper-c110', thicknessMm: 1, steps: [{ op: 'roll', params: { fromMm: 1, toMm: 0.5 } }] }, clock),
     ).toMatchObject({ ok: true, body: { steps: [{ light: 'green' }] } }))
   it('the OpenAPI document names every door and form', () => {
     const { paths } = openApiDocument()

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { POST as act } from '@/app/api/act/[action]/route'
 import { GET as layoutPrint } from '@/app/api/layouts/[id]/print/route'
 import { GET as layoutSvg } from '@/app/api/layouts/[id]/svg/route'
 import { GET as pieceCard } from '@/app/api/pieces/[id]/card/route'
@@ -7,14 +8,16 @@ import { GET as tableCsv } from '@/app/api/tables/[id]/csv/route'
 import { POST as command } from '@/app/api/v1/[command]/route'
 import { POST as advise } from '@/app/api/v1/advise/[adviser]/route'
 import { POST as calc } from '@/app/api/v1/calc/[form]/route'
+import { POST as postEntry } from '@/app/api/v1/entries/route'
 import { GET as forms } from '@/app/api/v1/forms/route'
 import { GET as openapi } from '@/app/api/v1/openapi.json/route'
 import { GET as table } from '@/app/api/v1/tables/[id]/route'
-import { GET as readings, POST as takeReading } from '@/app/api/v1/trays/[id]/readings/route'
+import { GET as entriesOf } from '@/app/api/v1/trays/[id]/entries/route'
 import { FORMS } from '@/core/forms'
 import type { Repositories } from '@/server/db/repositories'
 import { guarded } from '@/server/http/answer'
 import { seedDemo } from '@/server/seed/seed-demo'
+import { entryFor, workThrough } from '../support/bench'
 import { readPdf } from '../support/read-pdf'
 import { tempWorkshop } from '../support/temp-db'
 
@@ -121,19 +124,6 @@ describe('the other commands', () => {
   })
 })
 
-describe('who may send', () => {
-  it('a page of another site is refused, before anything is read', async () => {
-    const foreign = post('{"diameterMm":20}', { origin: 'http://elsewhere.example' })
-    expect(await errorOf(await calc(foreign, at({ form: 'disc' })))).toMatchObject({ status: 403, code: 'foreign-origin' })
-    expect(await errorOf(await calc(post('{}', { origin: 'null' }), at({ form: 'disc' })))).toMatchObject({ status: 403 })
-  })
-  it('our own page and a program without a page are heard', async () => {
-    const body = JSON.stringify({ diameterMm: 20, alloy: 'copper-c110', thicknessMm: 1 })
-    expect((await calc(post(body, { origin: 'http://127.0.0.1:4310' }), at({ form: 'disc' }))).status).toBe(200)
-    expect((await calc(post(body), at({ form: 'disc' }))).status).toBe(200)
-  })
-})
-
 describe('lists and descriptions', () => {
   it('forms with their schemas', async () => {
     const listed = (await (await forms()).json()) as { id: string; schema: { properties: object } }[]
@@ -189,7 +179,7 @@ describe('what leaves as a file', () => {
     ['a print', () => layoutPrint(get(), at({ id: '77' }))],
     ['a CSV', () => tableCsv(get(), at({ id: 'x' }))],
     ['a bench card', () => tableCard(get(), at({ id: 'x' }))],
-    ['readings', () => readings(get(), at({ id: '99' }))],
+    ['a tray', () => entriesOf(get(), at({ id: '99' }))],
   ] as [string, () => Promise<Response>][])('%s that is not there is not found, in words', async (_, ask) => {
     const error = await errorOf(await ask())
     expect(error.status).toBe(404)
@@ -197,32 +187,119 @@ describe('what leaves as a file', () => {
   })
 })
 
-describe('readings over HTTP', () => {
-  const READING = { token: 'http-reading-1', workpiece: 1, stepId: 'finish-8', dimension: 'heightMm', value: '7.02', instrument: 'typed' }
+describe('entries over HTTP', () => {
+  const tray = () => {
+    const [open] = to.trays
+      .open({ page: 1, size: 9 })
+      .filter((candidate) => candidate.plan.form === 'dome' && candidate.standing.lost === 0)
+    if (!open) throw new Error('no tray')
+    return open
+  }
+  const measuring = () => {
+    const on = tray()
+    const at = on.plan.steps.findLastIndex((step) => step.target)
+    workThrough(to, on, [1], at)
+    const step = on.plan.steps[at]
+    return entryFor(to, on, 1, {
+      kind: 'reading',
+      step: step?.id,
+      dimension: step?.target?.dimension,
+      value: String(step?.target?.valueMm),
+    })
+  }
   it('is on disk when it is answered, and kept once however often it is sent', async () => {
-    const tray = to.bench.trays()[0]?.id ?? 0
-    const before = to.bench.readings(tray).length
-    const [first, again] = [
-      await takeReading(post(JSON.stringify(READING)), at({ id: String(tray) })),
-      await takeReading(post(JSON.stringify(READING)), at({ id: String(tray) })),
-    ]
+    const entry = measuring()
+    const [first, again] = [await postEntry(post(JSON.stringify(entry))), await postEntry(post(JSON.stringify(entry)))]
     expect([first.status, again.status]).toEqual([200, 200])
     expect(await first.json()).toEqual(await again.json())
-    expect(to.bench.readings(tray)).toHaveLength(before + 1)
-    const listed = (await (await readings(get(), at({ id: String(tray) }))).json()) as { token: string }[]
-    expect(listed.map((reading) => reading.token)).toContain('http-reading-1')
+    const listed = (await (await entriesOf(get(), at({ id: String(tray().id) }))).json()) as { entries: { token: string }[] }
+    expect(listed.entries.filter((item) => item.token === entry.token)).toHaveLength(1)
   })
   it.each([
-    [{ ...READING, token: 'short' }, /^token: /],
-    [{ ...READING, token: 'http-reading-2', value: 'seven' }, /^Reading: /],
-    [{ ...READING, token: 'http-reading-3', value: 0 }, /above zero/],
-    [{ ...READING, token: 'http-reading-4', workpiece: 900 }, /is not in this tray/],
-    [{ ...READING, token: 'http-reading-5', workpiece: 'one' }, /workpiece: "one" was given; it must be a number/],
-  ])('%j is refused in words', async (body, message) => {
-    const tray = to.bench.trays()[0]?.id ?? 0
-    const error = await errorOf(await takeReading(post(JSON.stringify(body)), at({ id: String(tray) })))
-    expect(error.status).toBe(422)
+    [{ token: 'short' }, 422, /^token: /],
+    [{ value: 'seven' }, 422, /^Reading: /],
+    [{ value: 0 }, 422, /was given; /],
+    [{ item: 'nobody' }, 422, /has no piece "nobody"/],
+    [{ device: 7 }, 422, /device: 7 was given; it must be a text/],
+    [{ workshop: 'elsewhere' }, 409, /another workshop/],
+    [{ tray: 'gone' }, 404, /no longer there/],
+  ])('%j is refused in words', async (wrong, status, message) => {
+    const error = await errorOf(await postEntry(post(JSON.stringify({ ...measuring(), ...wrong }))))
+    expect(error.status).toBe(status)
     expect(error.message).toMatch(message)
+  })
+})
+
+describe('what is too much or no name', () => {
+  it('nested deeper than anything asked for is refused before it is read', async () => {
+    const deep = `${'['.repeat(5000)}${']'.repeat(5000)}`
+    expect(await errorOf(await calc(post(deep), at({ form: 'disc' })))).toMatchObject({ status: 400, code: 'too-deep' })
+  })
+  it('larger than anything asked for too', async () => {
+    const large = JSON.stringify({ note: 'x'.repeat(5 * 1024 * 1024) })
+    expect(await errorOf(await calc(post(large), at({ form: 'disc' })))).toMatchObject({ status: 413 })
+  })
+  it.each(['constructor', 'toString', '__proto__', 'hasOwnProperty', 'valueOf'])(
+    '"%s" is no command, form, table, adviser or action',
+    async (name) => {
+      expect((await command(post('{}'), at({ command: name }))).status).toBe(404)
+      expect((await calc(post('{}'), at({ form: name }))).status).toBe(422)
+      expect((await advise(post('{}'), at({ adviser: name }))).status).toBe(422)
+      expect((await table(get(), at({ id: name }))).status).toBe(422)
+      expect((await act(post('{}'), at({ action: name }))).status).toBe(404)
+    },
+  )
+  it('a layout of more than a request may ask for says what is possible', async () => {
+    const disc = { id: 'd', qty: 1, circle: { radiusMm: 5 } }
+    const sheets = [
+      {
+        id: 's',
+        outer: [
+          [0, 0],
+          [50, 0],
+          [50, 50],
+          [0, 50],
+        ],
+      },
+    ]
+    const said = async (more: object) =>
+      (await errorOf(await command(post(JSON.stringify({ sheets, items: [disc], ...more })), at({ command: 'layout' })))).message
+    expect(await said({ seconds: 3000 })).toMatch(/possible here is up to 30 s/)
+    expect(
+      await said({
+        items: [
+          { ...disc, qty: 1500 },
+          { ...disc, id: 'e', qty: 1500 },
+        ],
+      }),
+    ).toMatch(/3000 pieces were given; possible here is up to 2000/)
+  })
+  it('a layout that nobody waits for any more is called off', async () => {
+    const left = new AbortController()
+    const request = new Request('http://127.0.0.1:4310/api/v1/layout', {
+      method: 'POST',
+      signal: left.signal,
+      body: JSON.stringify({
+        seconds: 20,
+        sheets: [
+          {
+            id: 's',
+            outer: [
+              [0, 0],
+              [1000, 0],
+              [1000, 1000],
+              [0, 1000],
+            ],
+          },
+        ],
+        items: [{ id: 'd', qty: 500, circle: { radiusMm: 15 } }],
+      }),
+    })
+    const began = performance.now()
+    setTimeout(() => left.abort(), 300)
+    const response = await command(request, at({ command: 'layout' }))
+    expect(response.status).toBe(422)
+    expect(performance.now() - began).toBeLessThan(5000)
   })
 })
 

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { InstrumentReading } from '@/server/instruments/instrument'
-import { simulatedCalipers } from '@/server/instruments/simulated-calipers'
+import { simulatedCalipers } from '@/server/instruments/simulated'
 
 vi.mock('node:timers/promises', () => ({
   setTimeout: (_: number, __: unknown, { signal }: { signal: AbortSignal }) =>

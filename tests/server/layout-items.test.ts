@@ -12,7 +12,7 @@ function jobOf(to: Repositories, ids: readonly string[]) {
       name: id,
       quantity: 3,
       spares: 1,
-      design: { parts: [{ form: id, inputVersion: 1, input: { ...findForm(id)?.example } }], bought: 'unknown' },
+      design: { parts: [{ id: 'part-1', form: id, inputVersion: 1, input: { ...findForm(id)?.example } }], bought: 'unknown' },
     })
   return to.jobs.pieces(jobId)
 }
@@ -37,7 +37,7 @@ describe('blanks of a job for the layout', () => {
     expect(new Set(items.map((entry) => entry.item.id)).size).toBe(items.length)
     for (const { item, pieceId } of items)
       expect(pieces.filter((piece) => isItemOf(item.id, piece.id)).map((piece) => piece.id)).toEqual([pieceId])
-    expect(isItemOf('piece-12.2', 12)).toBe(true)
-    expect(isItemOf('piece-12.2', 1)).toBe(false)
+    expect(isItemOf('piece-12/part-1/disc', 12)).toBe(true)
+    expect(isItemOf('piece-12/part-1/disc', 1)).toBe(false)
   })
 })

@@ -12,7 +12,10 @@ import { readPdf } from '../support/read-pdf'
 const all = (texts: readonly { readonly text: string }[]) => texts.map((item) => item.text).join(' ')
 
 describe.each(FORMS.map((form) => [form.id, form] as const))('the piece card of %s', (_, form) => {
-  const plan = planPiece({ parts: [{ form: form.id, inputVersion: form.inputVersion, input: form.example }], bought: 'annealed' })
+  const plan = planPiece({
+    parts: [{ id: 'part-1', form: form.id, inputVersion: form.inputVersion, input: form.example }],
+    bought: 'annealed',
+  })
   if (!plan.ok) throw new Error(form.id)
   const card = {
     pieceName: 'Lamp bracket',

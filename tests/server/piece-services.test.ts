@@ -2,15 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { netAreaMm2, rectangleOutline } from '@/core/geometry'
 import { packLayout } from '@/core/layout'
 import type { Design, Repositories } from '@/server/db/repositories'
-import { comparable, compareTwo } from '@/server/services/compare'
+import { compareTwo } from '@/server/services/compare'
 import { cutLayout, instanceOf } from '@/server/services/cut-layout'
-import { lossesFor } from '@/server/services/own-record'
-import { freezePlan, planDesign, planOptions } from '@/server/services/piece-plan'
+import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { printOf, svgOf } from '@/server/services/print-layout'
 import { supplyFor } from '@/server/services/supply'
+import { designOf as design, enter, type TestTray, trayOf, workThrough } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
 
-const design = (form: string, input: Record<string, unknown>): Design => ({ parts: [{ form, inputVersion: 1, input }], bought: 'annealed' })
 const TOKEN = design('disc', { diameterMm: 21, alloy: 'copper-c110', thicknessMm: 0.9 })
 const FRAME = design('plate', {
   shape: 'rectangle',
@@ -60,15 +59,8 @@ function resultOf(to: Repositories, of: Design) {
   return plan.result
 }
 
-function trayOf(to: Repositories, pieceId: number, size: number) {
-  const piece = to.jobs.piece(pieceId)
-  const plan = piece && planDesign(piece.design, planOptions(to))
-  if (!piece || !plan?.ok) throw new Error('no plan')
-  return to.bench.addTray(pieceId, size, freezePlan(piece, plan))
-}
-
-const wrong = (to: Repositories, trayId: number, workpiece: number) =>
-  to.bench.addEvent({ trayId, stepId: 'saw-1', workpiece, kind: 'wrong', text: 'blade wandered', reversesId: null })
+const lose = (to: Repositories, tray: TestTray, workpiece: number) =>
+  enter(to, tray, workpiece, { kind: 'loss', step: 'saw', text: 'blade wandered' })
 
 describe('what the drawer holds', () => {
   it('follows the drawer: short, then a sheet is laid in, then it holds all', () => {
@@ -82,7 +74,7 @@ describe('what the drawer holds', () => {
   it('does not count a sheet that was cut up', () => {
     const { repositories: to } = tempWorkshop()
     const id = addSheet(to, 120, 60)
-    to.drawer.markCutUp(id)
+    to.drawer.move(id, 'in-drawer', 'cut-up')
     expect(supplyFor(to, resultOf(to, TOKEN), 6)[0]?.covered).toBe(0)
   })
   it('goes by the thickness as it was measured', () => {
@@ -103,26 +95,26 @@ describe('what the drawer holds', () => {
 })
 
 describe('what was lost before', () => {
+  const losses = (to: Repositories, form = 'disc', alloy = 'copper-c110') => to.record.losses(form, alloy)
   it('counts the workpieces of finished trays of the same form and metal, each lost one once', () => {
     const { repositories: to } = tempWorkshop()
-    const piece = addPiece(to, 'Token', TOKEN)
-    const done = trayOf(to, piece.id, 12)
-    wrong(to, done, 3)
-    wrong(to, done, 3)
-    wrong(to, done, 7)
-    expect(lossesFor(to, 'disc', 'copper-c110')).toEqual({ begun: 0, lost: 0 })
-    to.bench.finishTray(done)
-    expect(lossesFor(to, 'disc', 'copper-c110')).toEqual({ begun: 12, lost: 2 })
-    expect(lossesFor(to, 'disc', 'sterling-925')).toEqual({ begun: 0, lost: 0 })
-    expect(lossesFor(to, 'dome', 'copper-c110')).toEqual({ begun: 0, lost: 0 })
+    const tray = trayOf(to, addPiece(to, 'Token', TOKEN).id, 12)
+    lose(to, tray, 3)
+    expect(() => lose(to, tray, 3)).toThrow('Piece 3 was lost before; it is out of the tray.')
+    lose(to, tray, 7)
+    expect(losses(to)).toEqual({ begun: 0, lost: 0 })
+    workThrough(to, tray, [1, 2, 4, 5, 6, 8, 9, 10, 11, 12])
+    expect(losses(to)).toEqual({ begun: 12, lost: 2 })
+    expect(losses(to, 'disc', 'sterling-925')).toEqual({ begun: 0, lost: 0 })
+    expect(losses(to, 'dome')).toEqual({ begun: 0, lost: 0 })
   })
   it('forgets a loss that was taken back', () => {
     const { repositories: to } = tempWorkshop()
-    const tray = trayOf(to, addPiece(to, 'Token', TOKEN).id, 10)
-    const event = wrong(to, tray, 2)
-    to.bench.addEvent({ trayId: tray, stepId: 'saw-1', workpiece: 2, kind: 'wrong', text: '', reversesId: event })
-    to.bench.finishTray(tray)
-    expect(lossesFor(to, 'disc', 'copper-c110')).toEqual({ begun: 10, lost: 0 })
+    const tray = trayOf(to, addPiece(to, 'Token', TOKEN).id, 3)
+    const token = lose(to, tray, 2)
+    enter(to, tray, 2, { kind: 'reversal', reverses: token })
+    workThrough(to, tray, [1, 2, 3])
+    expect(losses(to)).toEqual({ begun: 3, lost: 0 })
   })
 })
 
@@ -133,7 +125,7 @@ describe('pieces that may be compared', () => {
     const beside = addPiece(to, 'Frame', FRAME, 1, token.jobId)
     const alike = addPiece(to, 'Other token', TOKEN)
     addPiece(to, 'Other frame', FRAME)
-    expect(comparable(token, to.jobs.pieces()).map((piece) => piece.name)).toEqual([beside.name, alike.name])
+    expect(to.jobs.alike(token, 9).map((piece) => piece.name)).toEqual([beside.name, alike.name])
   })
   it('are planned under the workshop’s own settings', () => {
     const { repositories: to } = tempWorkshop()
@@ -171,9 +163,9 @@ describe('a plate with a window on the sheet', () => {
     const cuts = svg.match(/<path class="cut" d="([^"]+)"/)?.[1] ?? ''
     expect(cuts.match(/M/g)).toHaveLength(2)
   })
-  it('gives the piece out of its window back to the drawer', () => {
+  it('gives the piece out of its window back to the drawer', async () => {
     const { to, id } = laidOut()
-    const cut = cutLayout(to, id)
+    const cut = await cutLayout(to, id)
     expect(cut.ok).toBe(true)
     const areas = to.drawer.all().map((stock) => netAreaMm2(stock.outer ?? [], stock.holes))
     const window = (24 - 0.8) * (16 - 0.8)

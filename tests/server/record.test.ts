@@ -1,159 +1,198 @@
 import { describe, expect, it } from 'vitest'
+import { LEAST_READINGS, NO_GROWTH, ownAllowance, sumGrowths } from '@/core/logbook'
 import type { Design, Repositories } from '@/server/db/repositories'
-import { allowanceOfGroup, growthsFor, lossesFor, recordGroups } from '@/server/services/own-record'
-import { freezePlan, planDesign, planOptions } from '@/server/services/piece-plan'
-import { trayState } from '@/server/services/tray-state'
+import { keepEntry } from '@/server/services/keep-entry'
+import { retell } from '@/server/services/ledger'
+import { bookGroups, ownAllowanceOfPiece } from '@/server/services/own-record'
+import { planDesign, planOptions } from '@/server/services/piece-plan'
+import { trayState, waitingOf } from '@/server/services/tray-state'
+import { addPiece, designOf, enter, entryFor, measured, NOW, saidOf, trayOf, workThrough } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
 
-const RING: Design = {
-  parts: [{ form: 'ring-band', inputVersion: 1, input: { insideDiameterMm: 17.8, alloy: 'sterling-925', thicknessMm: 1.3, widthMm: 4 } }],
-  bought: 'annealed',
+const INPUT = { insideDiameterMm: 17.8, alloy: 'sterling-925', thicknessMm: 1.3, widthMm: 4 }
+const ring = (more: Record<string, unknown> = {}): Design => designOf('ring-band', { ...INPUT, ...more })
+
+/** A tray of a design, its workpieces finished with the growths given; null leaves one unmeasured. */
+function madeTray(to: Repositories, design: Design, growths: readonly (number | null)[]) {
+  const pieceId = addPiece(to, 'Ring', design, growths.length)
+  const tray = trayOf(to, pieceId, growths.length)
+  const tokens = growths.map((growth, i) => (growth === null ? '' : measured(to, tray, i + 1, growth)))
+  return { tray, pieceId, tokens }
 }
 
-const withInput = (more: Record<string, unknown>): Design => ({
-  ...RING,
-  parts: [{ form: 'ring-band', inputVersion: 1, input: { ...RING.parts[0]?.input, ...more } }],
-})
-
-function addTray(to: Repositories, design: Design, growths: readonly (number | null)[]) {
-  const jobId = to.jobs.addJob({ title: 'Rings', customer: '', dueOn: null, status: 'asked', note: '' })
-  const pieceId = to.jobs.addPiece({ jobId, name: 'Ring', quantity: growths.length, spares: 0, design })
-  const piece = to.jobs.piece(pieceId)
-  const plan = planDesign(design, planOptions(to))
-  if (!piece || !plan.ok) throw new Error('no plan')
-  const frozen = freezePlan(piece, plan)
-  const trayId = to.bench.addTray(pieceId, growths.length, frozen)
-  const outcome = frozen.outcomes.find((item) => item.primary)
-  const ids = growths.map((growth, i) =>
-    growth === null
-      ? 0
-      : to.bench.addReading({
-          token: `tray-${trayId}-${i}-first`,
-          trayId,
-          workpiece: i + 1,
-          stepId: frozen.steps.at(-1)?.id ?? '',
-          dimension: outcome?.dimension ?? '',
-          valueMm: (outcome?.valueMm ?? 0) + growth,
-          typed: 'measured',
-          instrument: 'typed',
-          reversesId: null,
-        }),
+const groupsOf = (to: Repositories) => to.record.groups({ page: 1, size: 50 })
+function growthsIn(to: Repositories): number[] {
+  return groupsOf(to).flatMap((group) =>
+    to.record
+      .rowsOf(group, { page: 1, size: 99 })
+      .map((row) => Number(row.growthMm.toFixed(3)))
+      .reverse(),
   )
-  return { trayId, pieceId, frozen, outcome, ids }
 }
-
-const growthsIn = (to: Repositories) => recordGroups(to).flatMap((group) => group.rows.map((row) => Number(row.growthMm.toFixed(3))))
 
 describe('what goes into the record', () => {
   it('is what was measured less what the frozen plan foretold', () => {
     const { repositories: to } = tempWorkshop()
-    addTray(to, RING, [0.1, 0.12, 0.14])
-    const [group] = recordGroups(to)
-    expect(group).toMatchObject({ form: 'ring-band', alloy: 'sterling-925' })
-    expect(group?.blankPerMm).toBeCloseTo(Math.PI, 6)
+    madeTray(to, ring(), [0.1, 0.12, 0.14])
+    expect(groupsOf(to)).toMatchObject([{ form: 'ring-band', alloy: 'sterling-925', sums: { count: 3 } }])
     expect(growthsIn(to)).toEqual([0.1, 0.12, 0.14])
   })
   it('is not what the design says afterwards: a plan once at the bench does not move', () => {
     const { repositories: to } = tempWorkshop()
-    const { pieceId } = addTray(to, RING, [0.1, 0.1, 0.1])
-    to.jobs.revise(pieceId, withInput({ insideDiameterMm: 21 }))
+    const { pieceId } = madeTray(to, ring(), [0.1, 0.1, 0.1])
+    to.jobs.revise(pieceId, ring({ insideDiameterMm: 21 }))
     expect(growthsIn(to)).toEqual([0.1, 0.1, 0.1])
   })
-  it('leaves out pieces nobody measured and pieces that went wrong', () => {
+  it('leaves out pieces nobody measured and pieces that were lost', () => {
     const { repositories: to } = tempWorkshop()
-    const { trayId, frozen } = addTray(to, RING, [0.1, null, 0.3])
-    to.bench.addEvent({ trayId, stepId: frozen.steps[0]?.id ?? '', workpiece: 3, kind: 'wrong', text: 'melted', reversesId: null })
+    const { tray } = madeTray(to, ring(), [0.1, null, 0.3])
+    enter(to, tray, 3, { kind: 'loss', text: 'melted' })
     expect(growthsIn(to)).toEqual([0.1])
   })
   it('takes the last reading of a piece, and the one before where that is taken back', () => {
     const { repositories: to } = tempWorkshop()
-    const { trayId, outcome, frozen } = addTray(to, RING, [0.1])
-    const reading = {
-      trayId,
-      workpiece: 1,
-      stepId: frozen.steps.at(-1)?.id ?? '',
-      dimension: outcome?.dimension ?? '',
-      typed: '',
-      instrument: 'typed',
-    }
-    const second = to.bench.addReading({ ...reading, token: 'second-reading', valueMm: (outcome?.valueMm ?? 0) + 0.25, reversesId: null })
+    const { tray } = madeTray(to, ring(), [0.1])
+    const second = measured(to, tray, 1, 0.25)
     expect(growthsIn(to)).toEqual([0.25])
-    to.bench.addReading({ ...reading, token: 'take-it-back', valueMm: 1, reversesId: second })
+    enter(to, tray, 1, { kind: 'reversal', reverses: second })
+    expect(growthsIn(to)).toEqual([0.1])
+  })
+  it('leaves out a reading of a step that is still in hand, and takes it in when the step is done', () => {
+    const { repositories: to } = tempWorkshop()
+    const { tray } = madeTray(to, ring(), [0.1])
+    const done = to.entries.standing(tray.id).findLast((entry) => entry.kind === 'done')
+    enter(to, tray, 1, { kind: 'reversal', reverses: done?.token })
+    expect(growthsIn(to)).toEqual([])
+    enter(to, tray, 1, { kind: 'done', step: done?.stepId })
     expect(growthsIn(to)).toEqual([0.1])
   })
   it('keeps each metal and each method to itself', () => {
     const { repositories: to } = tempWorkshop()
-    addTray(to, RING, [0.1, 0.1, 0.1])
-    addTray(to, withInput({ alloy: 'copper-c110' }), [0.4, 0.4, 0.4])
-    addTray(to, withInput({ schools: { length: 'inside-plus-4t' } }), [0.7, 0.7, 0.7])
-    expect(recordGroups(to)).toHaveLength(3)
-    const silver = growthsFor(to, 'ring-band', 'sterling-925')
-    expect(Object.values(silver).map((rows) => rows.length)).toEqual([3, 3])
-    expect(
-      Object.values(growthsFor(to, 'ring-band', 'copper-c110'))
-        .flat()
-        .map((row) => row.growthMm.toFixed(1)),
-    ).toEqual(['0.4', '0.4', '0.4'])
-    expect(growthsFor(to, 'dome', 'copper-c110')).toEqual({})
+    madeTray(to, ring(), [0.1, 0.1, 0.1])
+    madeTray(to, ring({ alloy: 'copper-c110' }), [0.4, 0.4, 0.4])
+    madeTray(to, ring({ schools: { length: 'inside-plus-4t' } }), [0.7, 0.7, 0.7])
+    expect(groupsOf(to)).toHaveLength(3)
+    expect(Object.values(to.record.methodsOf('ring-band', 'sterling-925')).map((sums) => sums.count)).toEqual([3, 3])
+    expect(Object.values(to.record.methodsOf('ring-band', 'copper-c110'))[0]?.g).toBeCloseTo(1.2, 9)
+    expect(to.record.methodsOf('dome', 'copper-c110')).toEqual({})
   })
-  it('joins trays of the same kind, with the thickness of each', () => {
+  it('counts a practice instrument in the demonstration only', () => {
+    for (const isDemonstration of [true, false]) {
+      const { repositories: to } = tempWorkshop()
+      if (isDemonstration) to.markDemonstration()
+      else to.settings.write({ practice: true })
+      const { tray } = madeTray(to, ring(), [null])
+      const outcome = tray.plan.outcomes.find((item) => item.primary)
+      const at = tray.plan.steps.findLastIndex((step) => step.target?.dimension === outcome?.dimension)
+      workThrough(to, tray, [1], at)
+      const step = tray.plan.steps[at]?.id
+      const reading = { kind: 'reading', step, dimension: outcome?.dimension, value: outcome?.valueMm, instrument: 'simulated-calipers' }
+      enter(to, tray, 1, reading)
+      enter(to, tray, 1, { kind: 'done', step })
+      expect(to.entries.standing(tray.id).find((entry) => entry.kind === 'reading')?.simulated).toBe(true)
+      expect(growthsIn(to)).toHaveLength(isDemonstration ? 1 : 0)
+    }
+  })
+  it('has no simulated instrument in an own workshop where practice is off', () => {
     const { repositories: to } = tempWorkshop()
-    addTray(to, RING, [0.1, 0.1])
-    addTray(to, withInput({ thicknessMm: 2 }), [0.2, 0.2])
-    const [group] = recordGroups(to)
-    expect(group?.rows.map((row) => row.thicknessMm).sort()).toEqual([1.3, 1.3, 2, 2])
-    expect(allowanceOfGroup(group ?? { form: '', alloy: '', method: '', blankPerMm: 1, rows: [] }).outcome).toBe('offered')
+    const { tray } = madeTray(to, ring(), [null])
+    const step = tray.plan.steps.find((item) => item.target)
+    workThrough(
+      to,
+      tray,
+      [1],
+      tray.plan.steps.findIndex((item) => item.id === step?.id),
+    )
+    const reading = { kind: 'reading', step: step?.id, dimension: step?.target?.dimension, value: step?.target?.valueMm }
+    const refused = keepEntry(to, entryFor(to, tray, 1, { ...reading, instrument: 'simulated-calipers' }), NOW)
+    expect(saidOf(refused)).toContain('Settings can switch them on')
+  })
+})
+
+describe('the sums of a group', () => {
+  it('kept write by write are those that a retelling of the whole ledger gives', () => {
+    const { repositories: to } = tempWorkshop()
+    const { tray, tokens } = madeTray(to, ring(), [0.1, 0.22, -0.3, 0.05, 0.4])
+    madeTray(to, ring({ thicknessMm: 2 }), [0.2, 0.2])
+    enter(to, tray, 3, { kind: 'loss', text: 'dented' })
+    enter(to, tray, 5, { kind: 'reversal', reverses: tokens[4] })
+    const kept = groupsOf(to)
+    const rows = to.record.rowsOf(kept[0] ?? { form: '', alloy: '', method: '' }, { page: 1, size: 99 })
+    const summed = sumGrowths(rows)
+    for (const name of ['count', 'g', 'gg', 't', 'tt', 'tg'] as const) expect(kept[0]?.sums[name]).toBeCloseTo(summed[name], 9)
+    retell(to)
+    const retold = groupsOf(to)
+    expect(retold.map((group) => group.sums.count)).toEqual(kept.map((group) => group.sums.count))
+    expect(ownAllowance(retold[0]?.sums ?? NO_GROWTH, 1.3, 3).allowanceMm).toBeCloseTo(
+      ownAllowance(kept[0]?.sums ?? NO_GROWTH, 1.3, 3).allowanceMm,
+      9,
+    )
+  })
+})
+
+describe('one allowance for one piece', () => {
+  it('Size, Record and Book show the same figure, whatever thicknesses the group holds', () => {
+    const { repositories: to } = tempWorkshop()
+    madeTray(to, ring({ thicknessMm: 0.8 }), [0.05, 0.06, 0.07])
+    const { pieceId } = madeTray(to, ring({ thicknessMm: 2.4 }), [0.5, 0.52, 0.49])
+    const options = planOptions(to)
+    const record = ownAllowanceOfPiece(to, pieceId, options)?.own
+    const [group] = bookGroups(to, { page: 1, size: 9 }, options)
+    const book = group?.pieces.find((piece) => piece.pieceId === pieceId)?.own
+    expect(record?.outcome).toBe('offered')
+    expect(book).toEqual(record)
+    expect(group?.pieces.map((piece) => piece.own.allowanceMm)).not.toEqual([record?.allowanceMm, record?.allowanceMm])
   })
 })
 
 describe('the whole circle', () => {
   it('a hand that grows rings by a fifth of a millimetre is offered shorter strips, and the corrected tray comes out right', () => {
     const { repositories: to } = tempWorkshop()
-    addTray(to, RING, [0.19, 0.2, 0.21, 0.2, 0.2])
-    const [group] = recordGroups(to)
-    if (!group) throw new Error('no group')
-    const { allowanceMm } = allowanceOfGroup(group)
+    const { pieceId } = madeTray(to, ring(), [0.19, 0.2, 0.21, 0.2, 0.2])
+    const allowanceMm = ownAllowanceOfPiece(to, pieceId, planOptions(to))?.own.allowanceMm ?? 0
     expect(allowanceMm).toBeLessThan(-0.4)
-    const textbook = planDesign(RING, planOptions(to))
-    const corrected = planDesign(withInput({ allowanceMm, roundUpMm: 0.01 }), planOptions(to))
+    const textbook = planDesign(ring(), planOptions(to))
+    const corrected = planDesign(ring({ allowanceMm, roundUpMm: 0.01 }), planOptions(to))
     if (!textbook.ok || !corrected.ok) throw new Error('no plan')
     expect(corrected.result.answer.value).toBeCloseTo(textbook.result.answer.value + allowanceMm, 6)
     // The same hand again: the frozen prediction is of the strip as cut, so the growth it shows is still a fifth.
-    addTray(to, withInput({ allowanceMm, roundUpMm: 0.01 }), [0.2, 0.2, 0.2])
-    expect(growthsIn(to).slice(0, 3)).toEqual([0.2, 0.2, 0.2])
+    madeTray(to, ring({ allowanceMm, roundUpMm: 0.01 }), [0.2, 0.2, 0.2])
+    expect(growthsIn(to).slice(-3)).toEqual([0.2, 0.2, 0.2])
+  })
+  it(`is silent with fewer than ${LEAST_READINGS} readings`, () => {
+    const { repositories: to } = tempWorkshop()
+    const { pieceId } = madeTray(to, ring(), [0.2, 0.2])
+    expect(ownAllowanceOfPiece(to, pieceId, planOptions(to))?.own).toMatchObject({ outcome: 'too-few', count: 2, missing: 1 })
   })
   it('losses count on finished trays only', () => {
     const { repositories: to } = tempWorkshop()
-    const { trayId, frozen } = addTray(to, RING, [0.1, 0.1, 0.1])
-    to.bench.addEvent({ trayId, stepId: frozen.steps[0]?.id ?? '', workpiece: 2, kind: 'wrong', text: '', reversesId: null })
-    expect(lossesFor(to, 'ring-band', 'sterling-925')).toEqual({ begun: 0, lost: 0 })
-    to.bench.finishTray(trayId)
-    expect(lossesFor(to, 'ring-band', 'sterling-925')).toEqual({ begun: 3, lost: 1 })
+    const { tray } = madeTray(to, ring(), [null, null])
+    enter(to, tray, 2, { kind: 'loss', text: 'cracked' })
+    expect(to.record.losses('ring-band', 'sterling-925')).toEqual({ begun: 0, lost: 0 })
+    workThrough(to, tray, [1])
+    expect(to.record.losses('ring-band', 'sterling-925')).toEqual({ begun: 2, lost: 1 })
   })
 })
 
 describe('a tray as it is told at the bench', () => {
   it('waits while the pickle works, and no longer when the next step is done', () => {
     const { repositories: to } = tempWorkshop()
-    const { trayId, frozen } = addTray(to, RING, [null, null])
-    const done = (op: string, workpiece: number | null) => {
-      const step = frozen.steps.find((item) => item.op === op)
-      to.bench.addEvent({ trayId, stepId: step?.id ?? '', workpiece, kind: 'done', text: '', reversesId: null })
-    }
-    expect(trayState(to, trayId)?.waiting).toBeNull()
-    done('pickle', null)
-    expect(trayState(to, trayId)?.waiting).toMatchObject({ title: 'Pickle', waitS: 480 })
-    done('true-up', 1)
-    expect(trayState(to, trayId)?.waiting).toBeNull()
+    const { tray } = madeTray(to, ring(), [null, null])
+    expect(waitingOf(to, tray)).toBeNull()
+    const pickle = tray.plan.steps.findIndex((step) => step.op === 'pickle')
+    workThrough(to, tray, [1, 2], pickle + 1)
+    expect(waitingOf(to, tray)).toMatchObject({ title: 'Pickle', waitS: 480 })
+    enter(to, tray, 1, { kind: 'done', step: tray.plan.steps[pickle + 1]?.id })
+    expect(waitingOf(to, tray)).toBeNull()
   })
   it('a step taken back is to be done again', () => {
     const { repositories: to } = tempWorkshop()
-    const { trayId, frozen } = addTray(to, RING, [null])
-    const event = { trayId, stepId: frozen.steps[0]?.id ?? '', workpiece: 1, kind: 'done', text: '', reversesId: null } as const
-    const id = to.bench.addEvent(event)
-    expect(trayState(to, trayId)?.progress.stepIndex).toBe(1)
-    to.bench.addEvent({ ...event, reversesId: id })
-    expect(trayState(to, trayId)?.progress.stepIndex).toBe(0)
+    const { tray } = madeTray(to, ring(), [null])
+    const token = enter(to, tray, 1, { kind: 'done', step: tray.plan.steps[0]?.id })
+    expect(to.trays.one(tray.id)?.standing.stepIndex).toBe(1)
+    enter(to, tray, 1, { kind: 'reversal', reverses: token })
+    expect(trayState(to, tray.id)?.progress.stepIndex).toBe(0)
+    expect(to.trays.one(tray.id)?.standing.stepIndex).toBe(0)
   })
   it('a tray nobody laid out is none', () => expect(trayState(tempWorkshop().repositories, 7)).toBeUndefined())
 })

@@ -1,17 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { netAreaMm2, rectangleOutline } from '@/core/geometry'
-import { packLayout } from '@/core/layout'
+import { findIllegal, packLayout } from '@/core/layout'
 import type { Design, Repositories } from '@/server/db/repositories'
-import { seedDemo } from '@/server/seed/seed-demo'
-import { cutLayout, instanceOf } from '@/server/services/cut-layout'
-import { growthsFor, recordGroups } from '@/server/services/own-record'
-import { freezePlan, planDesign } from '@/server/services/piece-plan'
-import { takeReading } from '@/server/services/take-reading'
-import { trayState } from '@/server/services/tray-state'
+import { cutLayout, instanceOf, putBackCut } from '@/server/services/cut-layout'
+import { printOf } from '@/server/services/print-layout'
 import { tempWorkshop } from '../support/temp-db'
 
 const TOKEN: Design = {
-  parts: [{ form: 'disc', inputVersion: 1, input: { diameterMm: 21, alloy: 'copper-c110', thicknessMm: 0.9 } }],
+  parts: [{ id: 'part-1', form: 'disc', inputVersion: 1, input: { diameterMm: 21, alloy: 'copper-c110', thicknessMm: 0.9 } }],
   bought: 'annealed',
 }
 
@@ -21,18 +17,36 @@ function addToken(to: Repositories, quantity = 4) {
   return { jobId, pieceId }
 }
 
-function startTray(to: Repositories, pieceId: number, size: number) {
-  const piece = to.jobs.piece(pieceId)
-  const plan = piece && planDesign(piece.design, to.settings.read())
-  if (!piece || !plan?.ok) throw new Error('no plan')
-  return to.bench.addTray(pieceId, size, freezePlan(piece, plan))
+function addSheet(to: Repositories, label = 'S-1', lengthMm = 120) {
+  return to.drawer.add({
+    label,
+    kind: 'sheet',
+    alloy: 'copper-c110',
+    thicknessTyped: '0.9',
+    thicknessMm: 0.9,
+    measuredMm: null,
+    outer: rectangleOutline(lengthMm, 60),
+    holes: [],
+    lengthMm: null,
+    temper: 'annealed',
+    parentId: null,
+  })
+}
+
+/** A job's blanks placed on a sheet by the packer. */
+function placed(to: Repositories, jobId: number, sheetId: number): number {
+  const setup = { jobId, sheetId, kerfMm: 0.3, marginMm: 1 }
+  const instance = instanceOf(to, setup)
+  if (!instance) throw new Error('no instance')
+  const { placements } = packLayout(instance, { shouldStop: () => false, elapsedS: () => 0 })
+  return to.layouts.add({ ...setup, placements })
 }
 
 describe('revisions of a piece', () => {
   it('are kept one behind the other; undo and redo move the head', () => {
     const { repositories: to } = tempWorkshop()
     const { pieceId } = addToken(to)
-    const wider = { ...TOKEN, parts: [{ ...TOKEN.parts[0], form: 'disc', inputVersion: 1, input: { diameterMm: 25 } }] }
+    const wider = { ...TOKEN, parts: [{ id: 'part-1', form: 'disc', inputVersion: 1, input: { diameterMm: 25 } }] }
     to.jobs.revise(pieceId, wider)
     expect(to.jobs.piece(pieceId)?.design.parts[0]?.input.diameterMm).toBe(25)
     expect(to.jobs.undo(pieceId)).toBe(true)
@@ -44,28 +58,12 @@ describe('revisions of a piece', () => {
 })
 
 describe('cutting a layout', () => {
-  it('takes the metal off the sheet, puts what is left in the drawer and freezes the plan', () => {
+  it('takes the metal off the sheet, puts what is left in the drawer and freezes the plan', async () => {
     const { repositories: to } = tempWorkshop()
     const { jobId } = addToken(to)
-    const sheetId = to.drawer.add({
-      label: 'S-1',
-      kind: 'sheet',
-      alloy: 'copper-c110',
-      thicknessTyped: '0.9',
-      thicknessMm: 0.9,
-      measuredMm: null,
-      outer: rectangleOutline(120, 60),
-      holes: [],
-      lengthMm: null,
-      temper: 'annealed',
-      parentId: null,
-    })
-    const setup = { jobId, sheetId, kerfMm: 0.3, marginMm: 1 }
-    const instance = instanceOf(to, setup)
-    if (!instance) throw new Error('no instance')
-    const { placements } = packLayout(instance, { shouldStop: () => false, elapsedS: () => 0 })
-    const id = to.layouts.add({ ...setup, placements })
-    expect(cutLayout(to, id)).toMatchObject({ ok: true })
+    const sheetId = addSheet(to)
+    const id = placed(to, jobId, sheetId)
+    expect(await cutLayout(to, id)).toMatchObject({ ok: true })
     expect(to.drawer.one(sheetId)?.status).toBe('cut-up')
     const left = to.drawer.all()
     expect(left.length).toBeGreaterThan(0)
@@ -74,93 +72,87 @@ describe('cutting a layout', () => {
     const kerfed = 5 * Math.PI * (21.4 / 2 + 0.3) ** 2
     expect(area).toBeLessThan(120 * 60 - kerfed + 0.5)
     expect(area).toBeGreaterThan(120 * 60 - kerfed - 400)
-    expect(cutLayout(to, id)).toMatchObject({ ok: false, message: expect.stringContaining('cut already') })
+    expect(await cutLayout(to, id)).toMatchObject({ ok: false, message: expect.stringContaining('cut already') })
   })
-  it('refuses blanks that overlap', () => {
+  it('refuses blanks that overlap', async () => {
     const { repositories: to } = tempWorkshop()
     const { jobId, pieceId } = addToken(to)
-    const sheetId = to.drawer.add({
-      label: 'S-1',
-      kind: 'sheet',
-      alloy: 'copper-c110',
-      thicknessTyped: '0.9',
-      thicknessMm: 0.9,
-      measuredMm: null,
-      outer: rectangleOutline(120, 60),
-      holes: [],
-      lengthMm: null,
-      temper: 'annealed',
-      parentId: null,
-    })
-    const at = (copy: number) => ({ id: `piece-${pieceId}`, copy, sheet: String(sheetId), x: 30, y: 30, rotationDeg: 0 })
+    const sheetId = addSheet(to)
+    const at = (copy: number) => ({ id: `piece-${pieceId}/part-1/disc`, copy, sheet: String(sheetId), x: 30, y: 30, rotationDeg: 0 })
     const id = to.layouts.add({ jobId, sheetId, kerfMm: 0.3, marginMm: 1, placements: [at(0), at(1)] })
-    expect(cutLayout(to, id)).toMatchObject({ ok: false, message: expect.stringContaining('overlap') })
+    expect(await cutLayout(to, id)).toMatchObject({ ok: false, message: 'Not legal: 1 too near another. Move them first.' })
     expect(to.drawer.one(sheetId)?.status).toBe('in-drawer')
+    expect(printOf(to, id)?.fault).toBe('Not legal: 1 too near another.')
   })
 })
 
-describe('readings', () => {
-  const reading = {
-    token: 'reading-0001',
-    workpiece: 1,
-    stepId: 'finish-3',
-    dimension: 'diameterMm',
-    value: '21.1 mm',
-    instrument: 'typed',
+describe('one sheet, several jobs', () => {
+  function twoJobs() {
+    const { repositories: to } = tempWorkshop()
+    const sheetId = addSheet(to, 'S-1', 170)
+    const [first, second] = [addToken(to), addToken(to)]
+    return { to, sheetId, first: first.jobId, second: second.jobId }
   }
-  it('are kept once however often they are sent', () => {
-    const { repositories: to } = tempWorkshop()
-    const trayId = startTray(to, addToken(to).pieceId, 3)
-    const first = takeReading(to, trayId, reading)
-    expect(first).toMatchObject({ ok: true, body: { valueMm: 21.1 } })
-    expect(takeReading(to, trayId, reading)).toEqual(first)
-    expect(to.bench.readings(trayId)).toHaveLength(1)
+  it('what one job has reserved is taken for the other, and its packer goes round it', () => {
+    const { to, sheetId, first, second } = twoJobs()
+    placed(to, first, sheetId)
+    const instance = instanceOf(to, { jobId: second, sheetId, kerfMm: 0.3, marginMm: 1 })
+    expect(instance?.sheets?.[0]?.taken).toHaveLength(5)
+    const id = placed(to, second, sheetId)
+    const layout = to.layouts.one(id)
+    expect(layout?.placements).toHaveLength(5)
+    expect(instance && layout && findIllegal(instance, layout.placements)).toEqual([])
   })
-  it('are refused with a plain message', () => {
-    const { repositories: to } = tempWorkshop()
-    const trayId = startTray(to, addToken(to).pieceId, 3)
-    for (const bad of [{ ...reading, value: 'wide' }, { ...reading, workpiece: 9 }, { ...reading, token: 'x' }, {}, null])
-      expect(takeReading(to, trayId, bad)).toMatchObject({ ok: false, body: { error: { message: expect.any(String) } } })
-    expect(takeReading(to, 99, reading)).toMatchObject({ ok: false })
-    expect(to.bench.readings(trayId)).toEqual([])
-  })
-  it('are never edited: a later entry reverses one', () => {
-    const { repositories: to } = tempWorkshop()
-    const trayId = startTray(to, addToken(to).pieceId, 3)
-    const kept = takeReading(to, trayId, reading)
-    const id = kept.ok ? (kept.body as { id: number }).id : 0
-    takeReading(to, trayId, { ...reading, token: 'reading-0002', reversesId: id })
-    expect(to.bench.readings(trayId)).toEqual([])
-  })
-  it('become the record: growth over what was predicted, pieces that went wrong left out', () => {
-    const { repositories: to } = tempWorkshop()
-    const trayId = startTray(to, addToken(to).pieceId, 3)
-    ;[21.1, 21.2, 21.3].forEach((value, i) => {
-      takeReading(to, trayId, { ...reading, token: `reading-1${i}00`, workpiece: i + 1, value })
+  it('blanks in the same place cannot both be cut', async () => {
+    const { to, sheetId, first, second } = twoJobs()
+    const one = to.layouts.one(placed(to, first, sheetId))
+    if (!one) throw new Error('no layout')
+    const [pieceId] = to.jobs.pieces(second).map((piece) => piece.id)
+    const placements = one.placements.map((place) => ({ ...place, id: `piece-${pieceId}/part-1/disc` }))
+    const other = to.layouts.add({ ...one, jobId: second, placements })
+    expect(await cutLayout(to, other)).toMatchObject({
+      ok: false,
+      message: 'Not legal: 5 where another job has its blanks. Move them first.',
     })
-    to.bench.addEvent({ trayId, stepId: 'finish-3', workpiece: 3, kind: 'wrong', text: 'dented', reversesId: null })
-    const growths = growthsFor(to, 'disc', 'copper-c110')['saw and file true']?.map((item) => Number(item.growthMm.toFixed(2)))
-    expect(growths).toEqual([0.1, 0.2])
-    expect(trayState(to, trayId)?.progress.lost).toEqual([3])
   })
-})
-
-describe('the demonstration', () => {
-  const { repositories: to } = tempWorkshop()
-  seedDemo(to)
-  it('has jobs at every stage', () => {
-    const trays = to.bench.trays().map((tray) => trayState(to, tray.id))
-    expect(to.jobs.jobs().length).toBeGreaterThanOrEqual(6)
-    expect(to.layouts.all()).toHaveLength(1)
-    expect(trays.some((state) => state?.tray.plan.steps[state.progress.stepIndex]?.op === 'anneal')).toBe(true)
-    expect(trays.some((state) => state?.waiting?.title === 'Pickle' && !state.progress.finished)).toBe(true)
-    expect(trays.some((state) => (state?.progress.lost.length ?? 0) > 0)).toBe(true)
-    expect(recordGroups(to).length).toBeGreaterThanOrEqual(3)
+  it('after a cut the other layout hears what happened, and lies on the remnant where it lay', async () => {
+    const { to, sheetId, first, second } = twoJobs()
+    const [one, two] = [placed(to, first, sheetId), placed(to, second, sheetId)]
+    const beside = to.layouts.one(two)
+    if (beside) to.layouts.change(two, { ...beside, placements: beside.placements.map((place) => ({ ...place, x: place.x + 20 })) })
+    expect((await cutLayout(to, one)).ok).toBe(true)
+    const late = await cutLayout(to, two)
+    expect(late.ok ? '' : late.message).toMatch(
+      /^Sheet S-1 was cut for “Tokens” on \d{4}-\d\d-\d\d\. Of it there is S-1r in the drawer\. Choose another sheet\.$/,
+    )
+    const [remnant] = to.drawer.remnantsOf(sheetId)
+    const layout = to.layouts.one(two)
+    if (!remnant || !layout) throw new Error('nothing left')
+    const placements = layout.placements.map((place) => ({ ...place, sheet: String(remnant.id) }))
+    to.layouts.change(two, { ...layout, sheetId: remnant.id, placements })
+    expect((await cutLayout(to, two)).ok).toBe(true)
   })
-  it('plans every piece of it without a stop', () => {
-    for (const piece of to.jobs.pieces()) {
-      const plan = planDesign(piece.design, to.settings.read())
-      expect(plan.ok && plan.result.checks.filter((check) => check.level === 'stop')).toEqual([])
+  it('a cut is put back while its remnants lie untouched, and then no more', async () => {
+    const { to, sheetId, first, second } = twoJobs()
+    const id = placed(to, first, sheetId)
+    await cutLayout(to, id)
+    expect(putBackCut(to, id)).toEqual({ ok: true })
+    expect(to.drawer.all().map((stock) => stock.label)).toEqual(['S-1'])
+    expect(to.layouts.one(id)).toMatchObject({ status: 'draft', cutAt: null })
+    expect(putBackCut(to, id)).toMatchObject({ ok: false })
+    expect((await cutLayout(to, id)).ok).toBe(true)
+    const [remnant] = to.drawer.remnantsOf(sheetId).filter((stock) => stock.status === 'in-drawer')
+    expect((await cutLayout(to, placed(to, second, remnant?.id ?? 0))).ok).toBe(true)
+    expect(putBackCut(to, id)).toMatchObject({ ok: false, message: expect.stringContaining('has been used since') })
+  })
+  it('labels of remnants are never given twice', async () => {
+    const { to, sheetId, first } = twoJobs()
+    const id = placed(to, first, sheetId)
+    for (let n = 0; n < 3; n++) {
+      expect((await cutLayout(to, id)).ok).toBe(true)
+      expect(putBackCut(to, id).ok).toBe(true)
     }
+    const labels = to.drawer.remnantsOf(sheetId).map((stock) => stock.label)
+    expect(new Set(labels).size).toBe(labels.length)
   })
 })

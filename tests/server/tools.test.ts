@@ -7,6 +7,7 @@ import { benchCardPdf } from '@/server/export/bench-card-pdf'
 import { tableCsv } from '@/server/export/table-csv'
 import { seedDemo } from '@/server/seed/seed-demo'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
+import { allPieces } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
 
 describe('the tool wall', () => {
@@ -40,13 +41,13 @@ describe('the tool wall', () => {
   })
   it('refuses a kind it does not know and a size of nothing', () => {
     const { db } = tempWorkshop()
-    expect(() => db.prepare("INSERT INTO tools (kind, label, created_at) VALUES ('spoon', 'x', '')").run()).toThrow()
-    expect(() => db.prepare("INSERT INTO tools (kind, label, nominal, created_at) VALUES ('drill', 'x', 0, '')").run()).toThrow()
+    expect(() => db.prepare("INSERT INTO tools (uid, kind, label, created_at) VALUES ('u', 'spoon', 'x', '')").run()).toThrow()
+    expect(() => db.prepare("INSERT INTO tools (uid, kind, label, nominal, created_at) VALUES ('u', 'drill', 'x', 0, '')").run()).toThrow()
   })
   it('plans pick from it: the dome takes one’s own punches by their measured size', () => {
     const { repositories } = tempWorkshop()
     seedDemo(repositories)
-    const finial = repositories.jobs.pieces().find((piece) => piece.name === 'Finial cup')
+    const finial = allPieces(repositories).find((piece) => piece.name === 'Finial cup')
     const plan = finial && planDesign(finial.design, planOptions(repositories))
     const punches = plan?.ok ? plan.steps.filter((step) => step.op === 'dap').map((step) => step.params.punchMm) : []
     expect(punches.at(-1)).toBe(31.9)

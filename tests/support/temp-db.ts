@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { openDb } from '@/server/db/connection'
+import { openDb } from '@/server/db/open'
 import { makeRepositories } from '@/server/db/repositories'
 
 /** A folder of its own for one test. */

@@ -1,39 +1,49 @@
 import { ALLOYS } from '@/core/metals'
 import { wordsOf } from '@/core/route'
+import type { Repositories, Tray } from '@/server/db/repositories'
 import { walkFrozen } from '@/server/services/piece-plan'
-import { trayState } from '@/server/services/tray-state'
+import { waitingOf } from '@/server/services/tray-state'
 import { workshop } from '@/server/workshop'
 import { BenchHome, type TrayView } from '@/ui/bench/bench-home'
 import { PageHead } from '@/ui/shared/page-head'
+import { Pager } from '@/ui/shared/pager'
+import { pageNumber, pagesOf } from '../page-number'
 
-export default function BenchPage() {
+const TRAYS_A_PAGE = 12
+const FINISHED_SHOWN = 6
+
+function viewOf(repositories: Repositories, tray: Tray): TrayView {
+  const { plan, standing, finishedAt } = tray
+  const step = plan.steps[standing.stepIndex]
+  const alloy = Object.values(ALLOYS).find((item) => item.id === plan.alloy) ?? ALLOYS['sterling-925']
+  const finished = finishedAt !== null
+  return {
+    id: tray.id,
+    pieceName: plan.pieceName,
+    size: tray.size,
+    lost: standing.lost,
+    stepNumber: standing.stepIndex + 1,
+    stepCount: plan.steps.length,
+    finished,
+    next: step && !finished ? wordsOf(step, { alloy: alloy.id, thicknessMm: plan.thicknessMm }).title : 'done',
+    needsHeat: !finished && step?.op === 'anneal',
+    waiting: finished ? null : waitingOf(repositories, tray),
+    walk: finished ? null : walkFrozen(plan),
+  }
+}
+
+export default async function BenchPage({ searchParams }: { searchParams: Promise<{ page?: string | string[] }> }) {
+  const page = pageNumber((await searchParams).page)
   const repositories = workshop()
-  const trays = repositories.bench.trays().flatMap((tray): TrayView[] => {
-    const state = trayState(repositories, tray.id)
-    if (!state) return []
-    const { progress } = state
-    const step = tray.plan.steps[progress.stepIndex]
-    const alloy = Object.values(ALLOYS).find((item) => item.id === tray.plan.alloy) ?? ALLOYS['sterling-925']
-    return [
-      {
-        id: tray.id,
-        pieceName: tray.plan.pieceName,
-        size: tray.size,
-        lost: progress.lost.length,
-        stepNumber: progress.stepIndex + 1,
-        stepCount: tray.plan.steps.length,
-        finished: progress.finished,
-        next: step ? wordsOf(step, { alloy: alloy.id, thicknessMm: tray.plan.thicknessMm }).title : 'done',
-        needsHeat: step?.op === 'anneal',
-        waiting: state.waiting,
-        walk: walkFrozen(tray.plan),
-      },
-    ]
-  })
+  const { trays } = repositories
+  const counts = trays.counts()
+  const open = trays.open({ page, size: TRAYS_A_PAGE })
+  const finished = page === 1 ? trays.finished({ page: 1, size: FINISHED_SHOWN }) : []
   return (
     <>
-      <PageHead title="Bench" sub={`${trays.filter((tray) => !tray.finished).length} trays in work`} />
-      <BenchHome trays={trays} />
+      <PageHead title="Bench" sub={`${counts.open} trays in work, ${counts.finished} finished`} />
+      <BenchHome trays={[...open, ...finished].map((tray) => viewOf(repositories, tray))} />
+      <Pager label="Pages of trays" page={page} pages={pagesOf(counts.open, TRAYS_A_PAGE)} />
     </>
   )
 }

@@ -1,23 +1,31 @@
-import { allowanceOfGroup, recordGroups } from '@/server/services/own-record'
+import { bookGroups } from '@/server/services/own-record'
+import { planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { BookView } from '@/ui/book/book-view'
 import { PageHead } from '@/ui/shared/page-head'
+import { Pager } from '@/ui/shared/pager'
+import { pageNumber, pagesOf } from '../page-number'
 
-export default function BookPage() {
+const GROUPS_A_PAGE = 8
+const LOSSES_A_PAGE = 20
+
+interface BookPageProps {
+  readonly searchParams: Promise<{ page?: string | string[]; lost?: string | string[] }>
+}
+
+export default async function BookPage({ searchParams }: BookPageProps) {
+  const asked = await searchParams
+  const [page, lostPage] = [pageNumber(asked.page), pageNumber(asked.lost)]
   const repositories = workshop()
-  const groups = recordGroups(repositories).map((group) => ({ ...group, own: allowanceOfGroup(group) }))
-  const pieces = groups.reduce((sum, group) => sum + group.rows.length, 0)
-  const trays = repositories.bench.trays()
-  const losses = trays.flatMap((tray) =>
-    repositories.bench
-      .events(tray.id)
-      .filter((event) => event.kind === 'wrong')
-      .map((event) => ({ id: event.id, pieceName: tray.plan.pieceName, workpiece: event.workpiece, text: event.text, trayId: tray.id })),
-  )
+  const groups = bookGroups(repositories, { page, size: GROUPS_A_PAGE }, planOptions(repositories))
+  const { measured, lost } = repositories.record.totals()
+  const losses = repositories.entries.losses({ page: lostPage, size: LOSSES_A_PAGE })
   return (
     <>
-      <PageHead title="Book" sub={`${pieces} pieces measured, ${losses.length} lost`} />
+      <PageHead title="Book" sub={`${measured} pieces measured, ${lost} lost`} />
       <BookView groups={groups} losses={losses} />
+      <Pager label="Pages of the book" page={page} pages={pagesOf(repositories.record.countGroups(), GROUPS_A_PAGE)} />
+      <Pager label="Pages of what was lost" name="lost" page={lostPage} pages={pagesOf(lost, LOSSES_A_PAGE)} />
     </>
   )
 }

@@ -1,48 +1,51 @@
 import { inLittle } from '@/core/drawing'
 import { ALLOYS } from '@/core/metals'
+import type { PlanOptions } from '@/core/route'
+import type { Piece, Repositories } from '@/server/db/repositories'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
-import { JobsBoard, type JobView } from '@/ui/jobs/jobs-board'
+import { JobsBoard, type PieceView } from '@/ui/jobs/jobs-board'
 import { PageHead } from '@/ui/shared/page-head'
+import { Pager } from '@/ui/shared/pager'
+import { pageNumber, pagesOf } from '../page-number'
 
-export default function JobsPage() {
+const JOBS_A_PAGE = 12
+
+function pieceViews({ trays }: Repositories, pieces: readonly Piece[], options: PlanOptions): PieceView[] {
+  const made = new Map(trays.ofPieces(pieces.map((piece) => piece.id)).map((row) => [row.pieceId, row]))
+  return pieces.map((piece) => {
+    const plan = planDesign(piece.design, options)
+    return {
+      id: piece.id,
+      name: piece.name,
+      quantity: piece.quantity,
+      spares: piece.spares,
+      form: piece.design.parts[0]?.form ?? '',
+      drawing: plan.ok && plan.result.drawing.views[0] ? inLittle(plan.result.drawing.views[0]) : null,
+      colour: plan.ok ? ALLOYS[plan.temper.alloy].colour : null,
+      alloy: plan.ok ? ALLOYS[plan.temper.alloy].title.toLowerCase() : '',
+      thicknessMm: plan.ok ? plan.temper.thicknessMm : 0,
+      cutMm: plan.ok ? plan.result.answer.markAt : null,
+      openTrayId: made.get(piece.id)?.openId ?? null,
+      trayCount: made.get(piece.id)?.count ?? 0,
+    }
+  })
+}
+
+export default async function JobsPage({ searchParams }: { searchParams: Promise<{ page?: string | string[] }> }) {
+  const page = pageNumber((await searchParams).page)
   const repositories = workshop()
-  const { jobs, bench } = repositories
+  const { jobs } = repositories
   const options = planOptions(repositories)
-  const trays = bench.trays()
-  const pieces = jobs.pieces()
-  const views = jobs.jobs().map(
-    (job): JobView => ({
-      ...job,
-      pieces: pieces
-        .filter((piece) => piece.jobId === job.id)
-        .map((piece) => {
-          const plan = planDesign(piece.design, options)
-          const own = trays.filter((tray) => tray.pieceId === piece.id)
-          return {
-            id: piece.id,
-            name: piece.name,
-            quantity: piece.quantity,
-            spares: piece.spares,
-            form: piece.design.parts[0]?.form ?? '',
-            drawing: plan.ok && plan.result.drawing.views[0] ? inLittle(plan.result.drawing.views[0]) : null,
-            colour: plan.ok ? ALLOYS[plan.temper.alloy].colour : null,
-            alloy: plan.ok ? ALLOYS[plan.temper.alloy].title.toLowerCase() : '',
-            thicknessMm: plan.ok ? plan.temper.thicknessMm : 0,
-            cutMm: plan.ok ? plan.result.answer.markAt : null,
-            openTrayId: own.find((tray) => tray.finishedAt === null)?.id ?? null,
-            trayCount: own.length,
-          }
-        }),
-    }),
-  )
+  const counts = jobs.counts()
+  const views = jobs
+    .jobs({ page, size: JOBS_A_PAGE })
+    .map((job) => ({ ...job, pieces: pieceViews(repositories, jobs.pieces(job.id), options) }))
   return (
     <>
-      <PageHead
-        title="Jobs"
-        sub={`${views.length === 0 ? 'nothing promised yet' : `${views.filter((job) => job.status !== 'done' && job.status !== 'handed-over').length} open, ${views.length} in all`}`}
-      />
+      <PageHead title="Jobs" sub={counts.all === 0 ? 'nothing promised yet' : `${counts.open} open, ${counts.all} in all`} />
       <JobsBoard jobs={views} today={new Date().toISOString().slice(0, 10)} />
+      <Pager label="Pages of jobs" page={page} pages={pagesOf(counts.all, JOBS_A_PAGE)} />
     </>
   )
 }

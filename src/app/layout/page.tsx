@@ -5,13 +5,15 @@ import { workshop } from '@/server/workshop'
 import { EmptyLayout } from '@/ui/layout/empty-layout'
 import { PageHead } from '@/ui/shared/page-head'
 
+/** So many of the jobs due first are looked through for blanks of sheet. */
+const JOBS_LOOKED_AT = 40
+
 export default function LayoutHome() {
   const repositories = workshop()
   const { jobs, layouts } = repositories
   const options = planOptions(repositories)
-  const draft = layouts.all().find((layout) => layout.status === 'draft')
-  const first = jobs.jobs().find((job) => itemsOfPieces(jobs.pieces(job.id), options).length > 0)
-  const jobId = draft?.jobId ?? first?.id
+  const soon = () => jobs.jobs({ page: 1, size: JOBS_LOOKED_AT }).find((job) => itemsOfPieces(jobs.pieces(job.id), options).length > 0)
+  const jobId = layouts.newestDraft()?.jobId ?? soon()?.id
   if (jobId !== undefined) redirect(`/layout/${jobId}`)
   return (
     <>

@@ -17,9 +17,15 @@ export async function POST(request: Request): Promise<Response> {
   if (!isOnNetwork()) return goTo('/')
   const before = pairingCode()
   const form = await request.formData()
-  const paired = pairDevice(String(form.get('code') ?? ''), String(form.get('name') ?? ''), Date.now())
+  const paired = pairDevice(
+    String(form.get('code') ?? ''),
+    String(form.get('name') ?? ''),
+    request.headers.get('x-fold-anvil-peer') ?? '',
+    Date.now(),
+  )
   const next = pairingCode()
   if (next !== before) process.stdout.write(`Pairing code for the next device: ${next}\n`)
   if (!paired.ok) return html(pairPage({ code: '', problem: paired.message }), 422)
-  return goTo('/', { 'set-cookie': `${DEVICE_COOKIE}=${paired.token}; Path=/; HttpOnly; SameSite=Strict; Max-Age=31536000` })
+  const secure = new URL(request.url).protocol === 'https:' ? '; Secure' : ''
+  return goTo('/', { 'set-cookie': `${DEVICE_COOKIE}=${paired.token}; Path=/; HttpOnly; SameSite=Strict; Max-Age=31536000${secure}` })
 }

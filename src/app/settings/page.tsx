@@ -1,12 +1,17 @@
 import { dataFolder } from '@/server/data-folder'
-import { currentWorkshop, databasePath } from '@/server/db/connection'
+import { currentWorkshop } from '@/server/db/connection'
 import { isOnNetwork, pairedDevices, pairingCode } from '@/server/lan/pairing'
 import { listBackups } from '@/server/services/backups'
 import { workshop } from '@/server/workshop'
 import { SettingsView } from '@/ui/settings/settings-view'
 import { PageHead } from '@/ui/shared/page-head'
 
-export default function SettingsPage() {
+interface SettingsPageProps {
+  readonly searchParams: Promise<{ restored?: string | string[]; kept?: string | string[] }>
+}
+
+export default async function SettingsPage({ searchParams }: SettingsPageProps) {
+  const { restored, kept } = await searchParams
   const settings = workshop().settings.read()
   return (
     <>
@@ -15,7 +20,7 @@ export default function SettingsPage() {
         settings={settings}
         open={currentWorkshop()}
         folder={dataFolder()}
-        file={databasePath(currentWorkshop())}
+        restored={typeof restored === 'string' ? { file: restored, keptAs: typeof kept === 'string' ? kept : '' } : null}
         backups={listBackups()}
         network={isOnNetwork() ? { code: pairingCode(), devices: pairedDevices() } : null}
       />

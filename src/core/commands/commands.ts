@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { ADVISER_IDS, ADVISERS, findAdviser } from '../advice'
 import { FORM_IDS, FORMS, findForm } from '../forms/registry'
-import { layoutInput, packLayout } from '../layout'
+import { type LayoutInput, layoutInput, packLayout } from '../layout'
 import { findInTables } from '../lookup'
 import { temperInput, walkTemper } from '../route'
 import { parseSize } from '../sizes'
@@ -116,11 +116,19 @@ export function advise(adviserId: string, raw: unknown): DoorAnswer {
   return run.ok ? { ok: true, body: run.advice } : bad('bad-input', run.issues.map((issue) => issue.message).join('; '), run.issues)
 }
 
+/** A layout instance from raw input. */
+export function readLayout(
+  raw: unknown,
+): { readonly ok: true; readonly input: LayoutInput } | { readonly ok: false; readonly answer: DoorAnswer } {
+  const parsed = layoutInput.safeParse(raw, { error: plainWords })
+  return parsed.success ? { ok: true, input: parsed.data } : { ok: false, answer: badInput('Layout', parsed.error) }
+}
+
 /** Nests blanks on sheets within the seconds the instance allows. */
 export function layout(raw: unknown, clock: Clock): DoorAnswer {
-  const parsed = layoutInput.safeParse(raw, { error: plainWords })
-  if (!parsed.success) return badInput('Layout', parsed.error)
-  return { ok: true, body: packLayout(parsed.data, { shouldStop: () => clock() >= parsed.data.seconds, elapsedS: clock }) }
+  const read = readLayout(raw)
+  if (!read.ok) return read.answer
+  return { ok: true, body: packLayout(read.input, { shouldStop: () => clock() >= read.input.seconds, elapsedS: clock }) }
 }
 
 /** Walks a route of operations through the metal. */
@@ -136,10 +144,10 @@ export function temper(raw: unknown): DoorAnswer {
 }
 
 /** The commands that take one JSON input, by name. */
-export const COMMANDS: Readonly<Record<string, (raw: unknown, clock: Clock) => DoorAnswer>> = {
-  convert,
-  find,
-  layout,
-  table: readTable,
-  temper,
-}
+export const COMMANDS: ReadonlyMap<string, (raw: unknown, clock: Clock) => DoorAnswer> = new Map([
+  ['convert', convert],
+  ['find', find],
+  ['layout', layout],
+  ['table', readTable],
+  ['temper', temper],
+])

@@ -9,7 +9,9 @@ export {
   listAdvisers,
   listForms,
   listTables,
+  readLayout,
   table,
   temper,
 } from './commands'
+export { depthFault } from './depth'
 export { openApiDocument } from './openapi'

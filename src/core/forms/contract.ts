@@ -42,6 +42,11 @@ export interface BlankSpec {
   readonly lengthMm?: number
 }
 
+/** A blank of a form's result: its id is its own whatever else the form cuts, and stays when sizes change. */
+export interface Blank extends BlankSpec {
+  readonly id: string
+}
+
 export interface SchoolOption {
   readonly id: string
   readonly title: string
@@ -123,8 +128,9 @@ export interface FormPlan {
 }
 
 /** The result at every door (docs/doors.md). */
-export interface FormResult extends Omit<FormPlan, 'choice'> {
+export interface FormResult extends Omit<FormPlan, 'choice' | 'blanks'> {
   readonly form: string
+  readonly blanks: readonly Blank[]
   readonly coreVersion: string
   readonly question: string
   readonly school: string

@@ -17,6 +17,11 @@ export interface RunOptions extends Partial<Bench> {
   readonly inputVersion?: number
 }
 
+/** A blank is known by the word the form has for it: "back plate" is `back-plate`. */
+function blankIdOf(name: string): string {
+  return name.toLowerCase().replace(/[^a-z0-9]+/g, '-')
+}
+
 type Upgrades = NonNullable<FormSpec<string, z.ZodObject>['upgrades']>
 
 function upgraded(upgrades: Upgrades, raw: Record<string, unknown>, version: number) {
@@ -71,9 +76,19 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
       ...(options.figures ? { figures: options.figures } : {}),
     })
     if ('refused' in planned) return { ok: false, issues: [planned.refused] }
-    const { choice, ...plan } = planned
+    const { choice, blanks, ...plan } = planned
     const own = { question: choice.question, school: choice.school, schools: choice.schools }
-    return { ok: true, result: { form: spec.id, coreVersion: CORE_VERSION, ...plan, ...own, understood: read.understood } }
+    return {
+      ok: true,
+      result: {
+        form: spec.id,
+        coreVersion: CORE_VERSION,
+        ...plan,
+        ...own,
+        blanks: blanks.map((blank) => ({ id: blankIdOf(blank.name), ...blank })),
+        understood: read.understood,
+      },
+    }
   }
   return {
     ...spec,

@@ -75,7 +75,13 @@ export function intersectRegions(first: readonly Region[], second: readonly Regi
 
 /** All regions merged, overlaps counted once. */
 export function uniteRegions(regions: readonly Region[]): Region[] {
-  return regions.reduce<Region[]>((merged, region) => combine(ClipType.Union, merged, [region]), [])
+  const clipper = new Clipper64()
+  clipper.addSubject(
+    regions.flatMap((region) => [toPath(orient(region.outer, true)), ...region.holes.map((hole) => toPath(orient(hole, false)))]),
+  )
+  const tree = new PolyTree64()
+  clipper.execute(ClipType.Union, FillRule.NonZero, tree)
+  return regionsFrom(tree)
 }
 
 /** The outline moved outwards by a distance in mm (inwards where negative), corners rounded. */

@@ -13,7 +13,7 @@ function side(a: Point, b: Point, p: Point): number {
 }
 
 /** Whether two segments cross properly; segments that only touch are at distance 0 all the same. */
-function isCrossing(a: Point, b: Point, c: Point, d: Point): boolean {
+export function isCrossing(a: Point, b: Point, c: Point, d: Point): boolean {
   return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0
 }
 

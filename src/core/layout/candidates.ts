@@ -82,13 +82,13 @@ export interface SheetRoom {
 }
 
 /** Centres where a disc touches two things at once: the corners of where it may lie. Exact for discs and straight edges. */
-export function discCandidates(radiusMm: number, room: SheetRoom, placed: readonly PlacedShape[]): Point[] {
+export function discCandidates(radiusMm: number, room: SheetRoom, placed: readonly PlacedShape[], stop: () => boolean): Point[] {
   const loci = [
     ...[room.outer, ...room.holes].flatMap((outline) => lociOfOutline(outline, radiusMm + room.marginMm)),
     ...placed.flatMap((shape) => lociOfShape(shape, radiusMm + room.kerfMm)),
   ]
   const found: Point[] = []
-  for (let i = 0; i < loci.length; i++) {
+  for (let i = 0; i < loci.length && !stop(); i++) {
     for (let j = i + 1; j < loci.length; j++) {
       const [a, b] = [loci[i], loci[j]]
       if (a && b) found.push(...meet(a, b))

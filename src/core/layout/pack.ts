@@ -3,7 +3,7 @@ import { circleOutline, netAreaMm2, perimeterMm } from '../geometry/outline'
 import { boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
 import { boxCandidates, discCandidates, type SheetRoom } from './candidates'
 import type { LayoutInput, LayoutItem, LayoutSheet } from './schema'
-import { isClear, isOnSheet, type PlacedShape, type Pose, placeItem } from './shape'
+import { isClear, isOnSheet, type PlacedShape, type Pose, placeItem, shapeOf } from './shape'
 
 export interface Placement extends Pose {
   readonly id: string
@@ -37,7 +37,9 @@ export interface LayoutControl {
 interface OpenSheet {
   readonly sheet: LayoutSheet
   readonly room: SheetRoom
+  /** What lies there, what others have there first. */
   readonly placed: PlacedShape[]
+  readonly taken: number
 }
 
 /** Metal nowhere wider than twice this is scrap, not stock (house default). */
@@ -78,7 +80,7 @@ function findPose(item: LayoutItem, open: OpenSheet, stop: () => boolean): Pose 
   for (const rotationDeg of anglesOf(item)) {
     const lying = placeItem(item, { x: 0, y: 0, rotationDeg })
     const spots = item.circle
-      ? discCandidates(item.circle.radiusMm, open.room, open.placed)
+      ? discCandidates(item.circle.radiusMm, open.room, open.placed, stop)
       : boxCandidates(lying.bounds, open.room, sheetBox, open.placed)
     for (const [x, y] of spots.sort(byLeft)) {
       if (x + lying.bounds.maxX >= bestEdge - 1e-9) break
@@ -100,7 +102,8 @@ function openSheets(input: LayoutInput): OpenSheet[] {
     .sort((a, b) => a.costRank - b.costRank || area(a) - area(b))
     .map((sheet) => ({
       sheet,
-      placed: [],
+      placed: (sheet.taken ?? []).map(shapeOf),
+      taken: sheet.taken?.length ?? 0,
       room: { outer: sheet.outer, holes: sheet.holes, marginMm: input.marginMm, kerfMm: input.kerfMm },
     }))
 }
@@ -139,7 +142,7 @@ function summarise(
   iterations: number,
 ): LayoutSolution {
   const items = new Map(input.items.map((item) => [item.id, item]))
-  const used = opens.filter((open) => open.placed.length > 0)
+  const used = opens.filter((open) => open.placed.length > open.taken)
   const outlines = (sheet: string) =>
     placements.flatMap((place) => {
       const item = items.get(place.id)
@@ -149,7 +152,9 @@ function summarise(
   const sheetArea = used.reduce((sum, open) => sum + netAreaMm2(open.sheet.outer, open.sheet.holes), 0)
   const right = Math.max(
     0,
-    ...used.flatMap((open) => open.placed.map((shape) => shape.bounds.maxX - boundsOf(open.sheet.outer).minX + input.marginMm)),
+    ...used.flatMap((open) =>
+      open.placed.slice(open.taken).map((shape) => shape.bounds.maxX - boundsOf(open.sheet.outer).minX + input.marginMm),
+    ),
   )
   return {
     placements,

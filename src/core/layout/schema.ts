@@ -1,7 +1,34 @@
 import * as z from 'zod'
+import { signedAreaMm2 } from '../geometry/outline'
+import { isBowTie, isInsideOutline } from '../geometry/simple'
 
-const point = z.tuple([z.number(), z.number()])
-const outline = z.array(point).min(3, { error: 'an outline needs at least three points' }).max(4000)
+/** Nothing a smith cuts is larger than this, or smaller, mm and mm². */
+const MOST_MM = 20000
+const LEAST_AREA_MM2 = 0.01
+const coordinate = z
+  .number()
+  .min(-MOST_MM, { error: `a place within ${MOST_MM} mm` })
+  .max(MOST_MM, { error: `a place within ${MOST_MM} mm` })
+const outline = z
+  .array(z.tuple([coordinate, coordinate]))
+  .min(3, { error: 'an outline needs at least three points' })
+  .max(4000)
+  .refine((points) => Math.abs(signedAreaMm2(points)) >= LEAST_AREA_MM2, { error: `an outline of at least ${LEAST_AREA_MM2} mm²` })
+  .refine((points) => !isBowTie(points), { error: 'the outline crosses itself; give it as a simple outline' })
+
+/** Holes lie inside their outline, and not in one another. */
+function holesFault({
+  outer,
+  holes,
+}: {
+  outer?: [number, number][] | undefined
+  holes: readonly [number, number][][]
+}): string | undefined {
+  if (!outer) return holes.length > 0 ? 'a circle has no holes here; give its outline' : undefined
+  if (holes.some((hole) => !isInsideOutline(hole, outer))) return 'a hole lies outside its outline'
+  const nested = holes.some((hole, i) => holes.some((other, j) => i !== j && isInsideOutline(hole, other)))
+  return nested ? 'two holes lie in one another' : undefined
+}
 const angles = z.union([z.literal('free'), z.array(z.number()).min(1)])
 
 const sheet = z.strictObject({
@@ -12,6 +39,13 @@ const sheet = z.strictObject({
   thicknessMm: z.number().min(0).default(0),
   rollingDirectionDeg: z.number().nullable().default(null),
   costRank: z.number().default(0),
+  /** What lies there already and stays: other jobs’ blanks. */
+  taken: z.array(z.strictObject({ outer: outline, holes: z.array(outline).default([]) })).default([]),
+})
+
+const checkedSheet = sheet.superRefine((value, context) => {
+  const fault = holesFault(value)
+  if (fault) context.addIssue({ code: 'custom', path: ['holes'], message: fault })
 })
 
 const item = z
@@ -20,12 +54,21 @@ const item = z
     qty: z.int().min(0).max(2000).default(1),
     outer: outline.optional(),
     holes: z.array(outline).default([]),
-    circle: z.strictObject({ radiusMm: z.number().positive() }).optional(),
+    circle: z.strictObject({ radiusMm: z.number().min(0.05, { error: 'a radius of 0.05 mm or more' }).max(MOST_MM) }).optional(),
     alloy: z.string().default(''),
     thicknessMm: z.number().min(0).default(0),
     rotations: angles.default('free'),
   })
   .refine((value) => (value.circle === undefined) !== (value.outer === undefined), { error: 'an item is either a circle or an outline' })
+  .superRefine((value, context) => {
+    const fault = holesFault(value)
+    if (fault) context.addIssue({ code: 'custom', path: ['holes'], message: fault })
+  })
+
+/** Ids that come twice in a list. */
+function twice(list: readonly { readonly id: string }[]): string | undefined {
+  return list.find((one, i) => list.findIndex((other) => other.id === one.id) !== i)?.id
+}
 
 /** The layout instance of the contract: blanks to nest on sheets. */
 export const layoutInput = z
@@ -37,15 +80,32 @@ export const layoutInput = z
     seconds: z.number().positive().max(3600).default(10),
     iterations: z.int().positive().nullable().default(null),
     seed: z.int().default(1),
-    sheets: z.array(sheet).max(200).optional(),
-    container: sheet.partial({ id: true }).optional(),
+    sheets: z.array(checkedSheet).max(200).optional(),
+    container: sheet
+      .partial({ id: true })
+      .superRefine((value, context) => {
+        const fault = holesFault(value)
+        if (fault) context.addIssue({ code: 'custom', path: ['holes'], message: fault })
+      })
+      .optional(),
     items: z.array(item).max(500),
   })
   .refine((value) => (value.sheets === undefined) !== (value.container === undefined), {
     path: ['sheets'],
     error: 'give either sheets or one container',
   })
+  .superRefine((value, context) => {
+    for (const list of ['sheets', 'items'] as const) {
+      const id = twice(value[list] ?? [])
+      if (id !== undefined) context.addIssue({ code: 'custom', path: [list], message: `the id "${id}" comes twice; give each its own` })
+    }
+  })
 
-export type LayoutInput = z.output<typeof layoutInput>
-export type LayoutSheet = z.output<typeof sheet>
+type Input = z.output<typeof layoutInput>
+export type LayoutInput = Omit<Input, 'sheets' | 'container'> & {
+  readonly sheets?: readonly LayoutSheet[] | undefined
+  readonly container?: (Omit<LayoutSheet, 'id'> & { readonly id?: string | undefined }) | undefined
+}
+/** A sheet as it is packed; what others have on it may be left out. */
+export type LayoutSheet = Omit<z.output<typeof sheet>, 'taken'> & { readonly taken?: z.output<typeof sheet>['taken'] | undefined }
 export type LayoutItem = z.output<typeof item>

@@ -1,3 +1,4 @@
+import { intersectRegions, offsetOutline, type Region, subtractRegions } from '../geometry/clip'
 import { isInside, outlineToOutlineMm, pointToOutlineMm } from '../geometry/distance'
 import { type Bounds, boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
 import type { LayoutItem } from './schema'
@@ -35,20 +36,36 @@ function boxGapMm(a: Bounds, b: Bounds): number {
 
 /** Gap from a circle to an outline filled with metal; below zero inside it. A hole in the outline is room. */
 function circleGap(centre: Point, radiusMm: number, outer: Outline, holes: readonly Outline[]): number {
-  if (!isInside(centre, outer)) return pointToOutlineMm(centre, outer) - radiusMm
-  const hole = holes.find((candidate) => isInside(centre, candidate))
-  return hole ? pointToOutlineMm(centre, hole) - radiusMm : -radiusMm
+  if (isInMetal(centre, { outer, holes })) return -radiusMm
+  return Math.min(...[outer, ...holes].map((edge) => pointToOutlineMm(centre, edge))) - radiusMm
 }
 
-function outlineGap(a: Extract<PlacedShape, { kind: 'outline' }>, b: Extract<PlacedShape, { kind: 'outline' }>): number {
+/** Metal that two blanks share, or a blank has off its sheet, no deeper than this is only touching, mm. */
+const TOUCHING_MM = 0.001
+
+/** A region a hair smaller all round, so that what only touches shares nothing with it. */
+function shrunk({ outer, holes }: Region): Region[] {
+  const less = offsetOutline(outer, -TOUCHING_MM).map((outline) => ({ outer: outline, holes: [] }))
+  const windows = holes.flatMap((hole) => offsetOutline(hole, TOUCHING_MM)).map((outline) => ({ outer: outline, holes: [] }))
+  return windows.length === 0 ? less : subtractRegions(less, windows)
+}
+
+const isInMetal = (p: Point, { outer, holes }: Region) => isInside(p, outer) && !holes.some((hole) => isInside(p, hole))
+
+/** Least distance between the edges of two regions, windows among them. */
+function edgeGap(a: Region, b: Region): number {
+  return Math.min(...[a.outer, ...a.holes].flatMap((first) => [b.outer, ...b.holes].map((second) => outlineToOutlineMm(first, second))))
+}
+
+/** Edges this near to one another may touch or cross: only the metal itself tells which, mm. */
+const NEAR_MM = 1e-6
+
+/** Gap between two blanks; below zero where they share metal. Where edges meet, the metal is compared, not a corner. */
+function outlineGap(a: Region, b: Region): number {
+  const edges = edgeGap(a, b)
+  if (edges <= NEAR_MM) return intersectRegions(shrunk(a), [b]).length > 0 ? -1 : 0
   const [pa, pb] = [a.outer[0], b.outer[0]]
-  if (!pa || !pb) return Infinity
-  const edges = Math.min(
-    ...[a.outer, ...a.holes].flatMap((first) => [b.outer, ...b.holes].map((second) => outlineToOutlineMm(first, second))),
-  )
-  if (edges === 0) return 0
-  const swallowed = (p: Point, shape: typeof a) => isInside(p, shape.outer) && !shape.holes.some((hole) => isInside(p, hole))
-  return swallowed(pa, b) || swallowed(pb, a) ? -edges : edges
+  return (pa && isInMetal(pa, b)) || (pb && isInMetal(pb, a)) ? -edges : edges
 }
 
 /** Whether two placed shapes keep at least `gapMm` between them. */
@@ -64,23 +81,25 @@ function gapBetween(a: PlacedShape, b: PlacedShape): number {
   return b.kind === 'circle' ? circleGap(b.centre, b.radiusMm, a.outer, a.holes) : outlineGap(a, b)
 }
 
-/** Whether a placed shape lies on the sheet, `marginMm` from its edge and from its holes. */
+/** Whether a placed shape lies wholly on the sheet's metal, `marginMm` from its edge and from its holes. */
 export function isOnSheet(
   shape: PlacedShape,
   sheet: { readonly outer: Outline; readonly holes: readonly Outline[] },
   marginMm: number,
 ): boolean {
-  const edges = [sheet.outer, ...sheet.holes]
   if (shape.kind === 'circle') {
-    const onMetal = isInside(shape.centre, sheet.outer) && !sheet.holes.some((hole) => isInside(shape.centre, hole))
-    return onMetal && edges.every((edge) => pointToOutlineMm(shape.centre, edge) >= shape.radiusMm + marginMm - 1e-7)
+    const edges = [sheet.outer, ...sheet.holes]
+    return isInMetal(shape.centre, sheet) && edges.every((edge) => pointToOutlineMm(shape.centre, edge) >= shape.radiusMm + marginMm - 1e-7)
   }
+  const gap = edgeGap(shape, sheet)
+  if (gap < marginMm - 1e-7) return false
+  if (gap <= NEAR_MM) return subtractRegions(shrunk(shape), [sheet]).length === 0
   const [first] = shape.outer
-  if (!first || !isInside(first, sheet.outer)) return false
-  const swallowsHole = sheet.holes.some((hole) => hole[0] !== undefined && isInside(hole[0], shape.outer))
-  return (
-    !swallowsHole &&
-    !sheet.holes.some((hole) => isInside(first, hole)) &&
-    edges.every((edge) => outlineToOutlineMm(shape.outer, edge) >= marginMm - 1e-7)
-  )
+  const swallowed = sheet.holes.some((hole) => hole[0] !== undefined && isInMetal(hole[0], shape))
+  return first !== undefined && isInMetal(first, sheet) && !swallowed
+}
+
+/** A region of metal as a placed shape. */
+export function shapeOf({ outer, holes }: Region): PlacedShape {
+  return { kind: 'outline', outer, holes, bounds: boundsOf(outer) }
 }

@@ -1,9 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type GrowthReading, growthOf, ownAllowance } from './allowance'
+import { addGrowth, type GrowthReading, growthOf, NO_GROWTH, ownAllowance, sumGrowths } from './allowance'
 
 const growths = fc.array(fc.double({ min: -0.6, max: 0.6, noNaN: true }), { minLength: 3, maxLength: 12 })
 const at = (values: readonly number[], thicknessMm = 1): GrowthReading[] => values.map((growthMm) => ({ growthMm, thicknessMm }))
+
+const ownOf = (readings: readonly GrowthReading[], thicknessMm: number, perMm: number) =>
+  ownAllowance(sumGrowths(readings), thicknessMm, perMm)
 
 /**
  * The same belief summed over a grid, by another route than the closed form: a level of −1 to 1 and a slope of −1.5 to 1.5 with
@@ -36,33 +39,49 @@ describe('the own allowance against a belief summed over a grid', () => {
     ['two thicknesses, asked between them', [...at([0.1, 0.12, 0.14], 0.8), ...at([0.3, 0.28, 0.33], 1.6)], 1.2],
     ['two thicknesses, asked beyond them', [...at([0.1, 0.12, 0.14], 0.8), ...at([0.3, 0.28, 0.33], 1.6)], 2],
   ] as [string, GrowthReading[], number][])('%s', (_, readings, thicknessMm) => {
-    const own = ownAllowance(readings, thicknessMm, 1)
+    const own = ownOf(readings, thicknessMm, 1)
     const belief = believed(readings, thicknessMm)
     expect(own.growthMm).toBeCloseTo(belief.value, 3)
     expect(own.plusMinusMm).toBeCloseTo(belief.sd, 3)
   })
 })
 
+describe('the sums of a group', () => {
+  it('kept reading by reading are those of the readings that stand, whatever came and went before', () =>
+    fc.assert(
+      fc.property(growths, growths, (standing, gone) => {
+        const there = at(standing, 1.1)
+        const away = at(gone, 0.8)
+        const all = [...there, ...away].reduce((sums, reading) => addGrowth(sums, reading), NO_GROWTH)
+        const left = away.reduce((sums, reading) => addGrowth(sums, reading, -1), all)
+        const [kept, anew] = [ownAllowance(left, 1, 2), ownOf(there, 1, 2)]
+        expect(kept.count).toBe(anew.count)
+        expect(kept.allowanceMm).toBeCloseTo(anew.allowanceMm, 9)
+        expect(kept.plusMinusMm).toBeCloseTo(anew.plusMinusMm, 7)
+      }),
+    ))
+})
+
 describe('the own allowance', () => {
   it('does not mind in which order pieces were logged', () =>
     fc.assert(
       fc.property(growths, (values) => {
-        expect(ownAllowance(at([...values].reverse()), 1, 2).allowanceMm).toBeCloseTo(ownAllowance(at(values), 1, 2).allowanceMm, 9)
+        expect(ownOf(at([...values].reverse()), 1, 2).allowanceMm).toBeCloseTo(ownOf(at(values), 1, 2).allowanceMm, 9)
       }),
     ))
   it('turns its sign with the readings: what comes out small is cut large', () =>
     fc.assert(
       fc.property(growths, (values) => {
-        const there = ownAllowance(at(values), 1, Math.PI).allowanceMm
-        const back = ownAllowance(at(values.map((value) => -value)), 1, Math.PI).allowanceMm
+        const there = ownOf(at(values), 1, Math.PI).allowanceMm
+        const back = ownOf(at(values.map((value) => -value)), 1, Math.PI).allowanceMm
         expect(there).toBeCloseTo(-back, 9)
       }),
     ))
   it('trusts the same readings more the more often they come', () =>
     fc.assert(
       fc.property(growths, (values) => {
-        const once = ownAllowance(at(values), 1, 1)
-        const thrice = ownAllowance(at([...values, ...values, ...values]), 1, 1)
+        const once = ownOf(at(values), 1, 1)
+        const thrice = ownOf(at([...values, ...values, ...values]), 1, 1)
         expect(thrice.trustFraction).toBeGreaterThan(once.trustFraction - 0.05)
         expect(thrice.plusMinusMm).toBeLessThan(once.plusMinusMm + 1e-9)
       }),
@@ -70,28 +89,28 @@ describe('the own allowance', () => {
   it('is in millimetres of blank: so many for each measured one', () =>
     fc.assert(
       fc.property(growths, fc.double({ min: 0.2, max: 6, noNaN: true }), (values, perMm) => {
-        const one = ownAllowance(at(values), 1, 1)
-        const many = ownAllowance(at(values), 1, perMm)
+        const one = ownOf(at(values), 1, 1)
+        const many = ownOf(at(values), 1, perMm)
         expect(many.allowanceMm).toBeCloseTo(one.allowanceMm * perMm, 9)
         expect(many.plusMinusMm).toBeCloseTo(one.plusMinusMm * perMm, 9)
       }),
     ))
   it('with no reading at all corrects nothing and asks for three', () =>
-    expect(ownAllowance([], 1, 1)).toMatchObject({
+    expect(ownOf([], 1, 1)).toMatchObject({
       outcome: 'too-few',
       missing: 3,
       growthMm: 0,
       why: '0 of 3 readings; 3 more and your own figure is offered.',
     }))
   it('says in words which way and how far they came out, and how much of it is used', () => {
-    expect(ownAllowance(at([0.2, 0.2, 0.2]), 1, 1).why).toMatch(/^3 pieces came out 0\.20 mm larger than the textbook says on average\./)
-    expect(ownAllowance(at([-0.2, -0.21, -0.19]), 1, 1).why).toContain('0.20 mm smaller')
-    expect(ownAllowance(at([0.001, -0.001, 0]), 1, 1).why).toContain('as the textbook says')
-    expect(ownAllowance(at([0.9, -0.9, 0.9]), 1, 1).why).toContain('They scatter a good deal')
-    expect(ownAllowance(at(Array.from({ length: 20 }, () => 0.1)), 1, 1).why).toContain('They agree well')
+    expect(ownOf(at([0.2, 0.2, 0.2]), 1, 1).why).toMatch(/^3 pieces came out 0\.20 mm larger than the textbook says on average\./)
+    expect(ownOf(at([-0.2, -0.21, -0.19]), 1, 1).why).toContain('0.20 mm smaller')
+    expect(ownOf(at([0.001, -0.001, 0]), 1, 1).why).toContain('as the textbook says')
+    expect(ownOf(at([0.9, -0.9, 0.9]), 1, 1).why).toContain('They scatter a good deal')
+    expect(ownOf(at(Array.from({ length: 20 }, () => 0.1)), 1, 1).why).toContain('They agree well')
   })
   it('is nearer zero than the plain mean, the more so the fewer', () => {
-    const shares = [3, 5, 9, 30].map((count) => ownAllowance(at(Array.from({ length: count }, (_, i) => 0.2 + 0.05 * ((i % 3) - 1))), 1, 1))
+    const shares = [3, 5, 9, 30].map((count) => ownOf(at(Array.from({ length: count }, (_, i) => 0.2 + 0.05 * ((i % 3) - 1))), 1, 1))
     for (const [i, own] of shares.entries()) {
       expect(own.growthMm).toBeLessThan(own.meanGrowthMm)
       if (i > 0) expect(own.trustFraction).toBeGreaterThan(shares[i - 1]?.trustFraction ?? 1)

@@ -4,6 +4,36 @@ export interface GrowthReading {
   readonly thicknessMm: number
 }
 
+/** What the allowance needs of many readings: their number and sums, so that a group is kept up to date reading by reading. */
+export interface GrowthSums {
+  readonly count: number
+  /** Sums of growth g and thickness t, mm, and of their products, mm². */
+  readonly g: number
+  readonly gg: number
+  readonly t: number
+  readonly tt: number
+  readonly tg: number
+}
+
+export const NO_GROWTH: GrowthSums = { count: 0, g: 0, gg: 0, t: 0, tt: 0, tg: 0 }
+
+/** The sums with one reading more (`times` 1) or one fewer (`times` −1). */
+export function addGrowth(sums: GrowthSums, { growthMm: g, thicknessMm: t }: GrowthReading, times: 1 | -1 = 1): GrowthSums {
+  return {
+    count: sums.count + times,
+    g: sums.g + times * g,
+    gg: sums.gg + times * g * g,
+    t: sums.t + times * t,
+    tt: sums.tt + times * t * t,
+    tg: sums.tg + times * t * g,
+  }
+}
+
+/** The sums of readings. */
+export function sumGrowths(readings: readonly GrowthReading[]): GrowthSums {
+  return readings.reduce((sums, reading) => addGrowth(sums, reading), NO_GROWTH)
+}
+
 export interface OwnAllowance {
   readonly outcome: 'offered' | 'too-few'
   readonly count: number
@@ -32,28 +62,29 @@ const SCATTER_WEIGHT = 3
 /** How far growth may change per mm of thickness, before any reading. */
 const SLOPE_SD = 0.3
 
-function mean(values: readonly number[]): number {
-  return values.length === 0 ? 0 : values.reduce((sum, value) => sum + value, 0) / values.length
+/** A sum of squares about the mean; what is left of it below floating point is nothing. */
+function noRounding(squares: number, whole: number): number {
+  return squares > 1e-12 * whole ? squares : 0
 }
 
 /**
  * Level and slope together: growth = a + b·(t − t̄) with normal priors on both, noise known. Returns the value at the
  * thickness asked for and its variance (closed form, two by two).
  */
-function shrunkAt(readings: readonly GrowthReading[], noise: number, thicknessMm: number) {
-  const centre = mean(readings.map((reading) => reading.thicknessMm))
-  const sxx = readings.reduce((sum, reading) => sum + (reading.thicknessMm - centre) ** 2, 0)
-  const sy = readings.reduce((sum, reading) => sum + reading.growthMm, 0)
-  const sxy = readings.reduce((sum, reading) => sum + (reading.thicknessMm - centre) * reading.growthMm, 0)
-  const levelPrecision = readings.length / noise + 1 / PRIOR_SD_MM ** 2
+function shrunkAt(sums: GrowthSums, noise: number, thicknessMm: number) {
+  const { count } = sums
+  const centre = count === 0 ? 0 : sums.t / count
+  const sxx = count === 0 ? 0 : noRounding(sums.tt - sums.t * centre, sums.tt)
+  const sxy = sums.tg - centre * sums.g
+  const levelPrecision = count / noise + 1 / PRIOR_SD_MM ** 2
   const slopePrecision = sxx / noise + 1 / SLOPE_SD ** 2
-  const level = sy / noise / levelPrecision
+  const level = sums.g / noise / levelPrecision
   const slope = sxx === 0 ? 0 : sxy / noise / slopePrecision
   const away = thicknessMm - centre
   return {
     value: level + slope * away,
     variance: 1 / levelPrecision + away ** 2 / slopePrecision,
-    trust: readings.length / noise / levelPrecision,
+    trust: count / noise / levelPrecision,
   }
 }
 
@@ -72,17 +103,17 @@ function explain(count: number, trust: number, meanMm: number): string {
  * a millimetre of blank; thickness is a covariate. Three readings or more are needed; fewer give the count that is missing.
  * Rings that grew 0.2 mm inside three times running: about −0.5 mm of length.
  */
-export function ownAllowance(readings: readonly GrowthReading[], thicknessMm: number, blankPerMm: number): OwnAllowance {
-  const growths = readings.map((reading) => reading.growthMm)
-  const meanGrowthMm = mean(growths)
-  const squares = growths.reduce((sum, growth) => sum + (growth - meanGrowthMm) ** 2, 0)
-  const spreadMm = readings.length > 1 ? Math.sqrt(squares / (readings.length - 1)) : 0
-  const noise = (squares + SCATTER_WEIGHT * PIECE_SD_MM ** 2) / (Math.max(0, readings.length - 1) + SCATTER_WEIGHT)
-  const { value, variance, trust } = shrunkAt(readings, noise, thicknessMm)
-  const missing = Math.max(0, LEAST_READINGS - readings.length)
+export function ownAllowance(sums: GrowthSums, thicknessMm: number, blankPerMm: number): OwnAllowance {
+  const { count } = sums
+  const meanGrowthMm = count === 0 ? 0 : sums.g / count
+  const squares = noRounding(sums.gg - sums.g * meanGrowthMm, sums.gg)
+  const spreadMm = count > 1 ? Math.sqrt(squares / (count - 1)) : 0
+  const noise = (squares + SCATTER_WEIGHT * PIECE_SD_MM ** 2) / (Math.max(0, count - 1) + SCATTER_WEIGHT)
+  const { value, variance, trust } = shrunkAt(sums, noise, thicknessMm)
+  const missing = Math.max(0, LEAST_READINGS - count)
   return {
     outcome: missing > 0 ? 'too-few' : 'offered',
-    count: readings.length,
+    count,
     missing,
     meanGrowthMm,
     spreadMm,
@@ -92,8 +123,8 @@ export function ownAllowance(readings: readonly GrowthReading[], thicknessMm: nu
     plusMinusMm: Math.abs(blankPerMm) * Math.sqrt(variance),
     why:
       missing > 0
-        ? `${readings.length} of ${LEAST_READINGS} readings; ${missing} more and your own figure is offered.`
-        : explain(readings.length, trust, meanGrowthMm),
+        ? `${count} of ${LEAST_READINGS} readings; ${missing} more and your own figure is offered.`
+        : explain(count, trust, meanGrowthMm),
   }
 }
 

@@ -1,3 +1,17 @@
-export { type GrowthReading, growthOf, LEAST_READINGS, type OwnAllowance, ownAllowance } from './allowance'
+export {
+  addGrowth,
+  type GrowthReading,
+  type GrowthSums,
+  growthOf,
+  LEAST_READINGS,
+  NO_GROWTH,
+  type OwnAllowance,
+  ownAllowance,
+  sumGrowths,
+} from './allowance'
+export { type FarOff, farOff, READING_REACH } from './far-off'
+export { countedReading, type ItemEntry } from './finished'
+export { ownAllowanceOf } from './own'
 export { type ProgressEvent, type ProgressStep, type TrayProgress, trayProgress } from './progress'
 export { type Losses, type Spares, sparesFor } from './spares'
+export { type LedgerEntry, standingEntries } from './standing'

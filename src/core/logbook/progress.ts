@@ -6,9 +6,10 @@ export interface ProgressStep {
 }
 
 export interface ProgressEvent {
-  readonly stepId: string
+  readonly stepId: string | null
   readonly workpiece: number | null
-  readonly kind: 'done' | 'wrong' | 'note'
+  /** `done` and `loss` move a tray; other entries leave it where it is. */
+  readonly kind: string
 }
 
 export interface TrayProgress {
@@ -30,7 +31,7 @@ export interface TrayProgress {
  * together), and a workpiece that went wrong leaves the tray.
  */
 export function trayProgress(size: number, steps: readonly ProgressStep[], events: readonly ProgressEvent[]): TrayProgress {
-  const lost = [...new Set(events.filter((event) => event.kind === 'wrong').map((event) => event.workpiece ?? 0))].filter((n) => n > 0)
+  const lost = [...new Set(events.filter((event) => event.kind === 'loss').map((event) => event.workpiece ?? 0))].filter((n) => n > 0)
   const alive = Array.from({ length: size }, (_, i) => i + 1).filter((n) => !lost.includes(n))
   for (const [stepIndex, step] of steps.entries()) {
     const done = new Set(events.filter((event) => event.kind === 'done' && event.stepId === step.id).map((event) => event.workpiece))

@@ -3,7 +3,7 @@ import { comparePieces } from './compare'
 import { planPiece } from './plan-piece'
 
 function piece(form: string, input: Record<string, unknown>, bought: 'annealed' | 'hard' = 'annealed') {
-  const design = { parts: [{ form, inputVersion: 1, input }], bought }
+  const design = { parts: [{ id: 'part-1', form, inputVersion: 1, input }], bought }
   const plan = planPiece(design)
   if (!plan.ok) throw new Error(JSON.stringify(plan.issues))
   return { design, plan }

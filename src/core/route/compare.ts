@@ -37,8 +37,8 @@ function typedOf(field: FormField, value: unknown): string {
   return field.kind === 'number' && field.meta.unit === 'mm' && /^[\d.]+$/.test(text) ? `${text} mm` : text
 }
 
-function enteredRows(first: Compared, second: Compared): CompareRow[] {
-  const [a, b] = [first.design.parts[0], second.design.parts[0]]
+function enteredRows(first: PieceDesign, second: PieceDesign): CompareRow[] {
+  const [a, b] = [first.parts[0], second.parts[0]]
   const fields = new Map<string, FormField>()
   for (const part of [a, b])
     for (const field of findForm(part?.form ?? '')?.fields ?? []) fields.set(field.name, fields.get(field.name) ?? field)
@@ -47,6 +47,31 @@ function enteredRows(first: Compared, second: Compared): CompareRow[] {
     return { label: field.label, first: one, second: two, differs: one !== two, difference: '' }
   })
   return rows.filter((row) => row.differs && row.label !== 'How many')
+}
+
+/** What differs between the design that stands and one that would take its place, field by field. */
+export function fieldLines(
+  now: PieceDesign,
+  yours: PieceDesign,
+): { readonly label: string; readonly now: string; readonly yours: string }[] {
+  const entered = enteredRows(now, yours).map((row) => ({ label: row.label, now: row.first || '–', yours: row.second || '–' }))
+  const others = [
+    { label: 'Schools', now: schoolsOf(now), yours: schoolsOf(yours) },
+    { label: 'As bought', now: now.bought, yours: yours.bought },
+    { label: 'Changes on the route', now: editsText(now), yours: editsText(yours) },
+  ]
+  return [...entered, ...others.filter((line) => line.now !== line.yours)]
+}
+
+const schoolsOf = (design: PieceDesign) => JSON.stringify(design.parts[0]?.input.schools ?? {}).replace(/[{}"]/g, '')
+
+function editsText({ route }: PieceDesign): string {
+  if (!route) return 'none'
+  const steps = [
+    ...route.removed.map((id) => `without ${id}`),
+    ...route.placed.map((item) => `${item.id} after ${item.after ?? 'the start'}`),
+  ]
+  return [...steps, ...route.changed.map((item) => `${item.id}: ${JSON.stringify(item.params)}`)].join(', ') || 'none'
 }
 
 function amountRow(label: string, first: number, second: number, write: (value: number) => string): CompareRow {
@@ -94,7 +119,7 @@ function facts({ plan }: Compared, figures: OwnFigures) {
 export function comparePieces(first: Compared, second: Compared, figures: OwnFigures): Comparison {
   const [a, b] = [facts(first, figures), facts(second, figures)]
   return {
-    entered: enteredRows(first, second),
+    entered: enteredRows(first.design, second.design),
     comesTo: [
       textRow('Metal', a.metal, b.metal),
       textRow('Reckoned', a.school, b.school),

@@ -53,7 +53,10 @@ describe('what must come first (common practice, no source)', () => {
 })
 
 describe.each(FORMS.map((form) => [form.id, form] as const))('the route of %s', (_, form) => {
-  const plan = planPiece({ parts: [{ form: form.id, inputVersion: form.inputVersion, input: form.example }], bought: 'annealed' })
+  const plan = planPiece({
+    parts: [{ id: 'part-1', form: form.id, inputVersion: form.inputVersion, input: form.example }],
+    bought: 'annealed',
+  })
   if (!plan.ok) throw new Error(`${form.id}: ${JSON.stringify(plan.issues)}`)
   const { steps, temper } = plan
   it('breaks no rule of the order of work', () => expect(checkOrder(steps)).toEqual([]))

@@ -3,6 +3,7 @@ import type { RunOptions } from '../forms/define-form'
 import { findForm } from '../forms/registry'
 import type { BoughtTemper } from '../metals/tempers'
 import type { InputIssue } from '../sizes/read-fields'
+import { applyEdits, type Misfit, NO_EDITS, type RouteEdits } from './edits'
 import type { TemperInput } from './temper'
 
 export interface DesignStep {
@@ -12,28 +13,43 @@ export interface DesignStep {
   readonly target?: Target | undefined
 }
 
-/** What a smith has decided about a piece: the form and what was typed into it, the stock's temper, and a route of its own if any. */
+/** What a smith has decided about a piece: its parts with what was typed into them, the stock's temper, and what was changed on the route. */
 export interface PieceDesign {
-  readonly parts: readonly { readonly form: string; readonly inputVersion: number; readonly input: Readonly<Record<string, unknown>> }[]
+  readonly parts: readonly {
+    readonly id: string
+    readonly form: string
+    readonly inputVersion: number
+    readonly input: Readonly<Record<string, unknown>>
+  }[]
   readonly bought: BoughtTemper
-  readonly route?: readonly DesignStep[] | undefined
+  readonly route?: RouteEdits | undefined
 }
 
 /** The workshop's ring system, its own tools and its own figures. */
 export type PlanOptions = Omit<RunOptions, 'inputVersion'>
 
 export type PiecePlan =
-  | { readonly ok: true; readonly result: FormResult; readonly steps: readonly DesignStep[]; readonly temper: TemperInput }
+  | {
+      readonly ok: true
+      readonly result: FormResult
+      /** The form's own steps. */
+      readonly base: readonly DesignStep[]
+      /** The steps with the smith's edits over them. */
+      readonly steps: readonly DesignStep[]
+      readonly misfits: readonly Misfit[]
+      readonly temper: TemperInput
+    }
   | { readonly ok: false; readonly issues: readonly InputIssue[] }
 
-/** The form's own steps, with ids that stay the same as long as the route does. */
-export function defaultSteps(result: FormResult): DesignStep[] {
-  return result.route.map((step, i) => ({
-    id: `${step.op}-${i + 1}`,
-    op: step.op,
-    params: { ...step.params },
-    ...(step.target ? { target: step.target } : {}),
-  }))
+/** The form's own steps. Each is known by its operation and, where that comes more than once, by which time it is: `dap`, `dap.2`. */
+function stepsOf(result: FormResult): DesignStep[] {
+  const seen = new Map<string, number>()
+  return result.route.map((step) => {
+    const time = (seen.get(step.op) ?? 0) + 1
+    seen.set(step.op, time)
+    const id = time === 1 ? step.op : `${step.op}.${time}`
+    return { id, op: step.op, params: { ...step.params }, ...(step.target ? { target: step.target } : {}) }
+  })
 }
 
 /** Recomputes a piece from its design: result, steps in order, and what the temper ribbon needs. */
@@ -44,7 +60,8 @@ export function planPiece(design: PieceDesign, options: PlanOptions = {}): Piece
   const run = form.run(part.input, { inputVersion: part.inputVersion, ...options })
   if (!run.ok) return run
   const blank = run.result.blanks[0]
-  const steps = design.route ?? defaultSteps(run.result)
+  const base = stepsOf(run.result)
+  const { steps, misfits } = applyEdits(base, design.route ?? NO_EDITS)
   const temper: TemperInput = {
     alloy: blank?.alloy ?? 'sterling-925',
     thicknessMm: blank?.thicknessMm ?? 1,
@@ -52,5 +69,5 @@ export function planPiece(design: PieceDesign, options: PlanOptions = {}): Piece
     regions: run.result.regions,
     steps,
   }
-  return { ok: true, result: run.result, steps, temper }
+  return { ok: true, result: run.result, base, steps, misfits, temper }
 }

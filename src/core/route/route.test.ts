@@ -58,6 +58,7 @@ describe('the order of work (common practice, no source)', () => {
       const plan = planPiece({
         parts: [
           {
+            id: 'part-1',
             form,
             inputVersion: 1,
             input: { insideDiameterMm: 18, diameterMm: 20, widthMm: 20, heightMm: 6, alloy: 'copper-c110', thicknessMm: 0.9 },
@@ -68,6 +69,7 @@ describe('the order of work (common practice, no source)', () => {
       const own = planPiece({
         parts: [
           {
+            id: 'part-1',
             form,
             inputVersion: 1,
             input:

@@ -3,6 +3,7 @@ import { ASKED_SYSTEMS } from '../tables/gauges/gauges'
 import type { RingSystem } from '../tables/rings/rings'
 import { inchToMm, MM_PER_INCH } from '../units/convert'
 import { formatPlain } from '../units/format'
+import { isGrouped } from '../units/plain-number'
 import {
   bangleMeaning,
   bladeMeaning,
@@ -169,21 +170,35 @@ function readLooseBangle(match: RegExpExecArray, typed: Typed): SizeReading | un
   )
 }
 
+/** "1,000": a comma that may part thousands or decimals. */
+function readGrouped(typed: Typed): SizeReading | undefined {
+  const [number = '', rest = ''] = /^([\d,]+)(.*)$/.exec(typed.raw)?.slice(1) ?? []
+  const match = /^\s*(mm|cm|m|inches|inch|in|"|″|”)?\.?$/i.exec(rest)
+  if (!isGrouped(number) || !match) return undefined
+  const perUnit = MM_PER_UNIT[normaliseText(match[1] ?? 'mm').toLowerCase()] ?? 1
+  const [whole, decimal] = [number.replaceAll(',', ''), number.replace(',', '.')]
+  const unit = match[1] ?? 'mm'
+  return ask(typed, `Is ${typed.raw} ${whole} or ${decimal}? Write "${whole} ${unit}" or "${decimal} ${unit}"`, [
+    lengthMeaning(typed.raw, Number(whole) * perUnit),
+    decimal.includes(',') ? `"${typed.raw}" has more than one comma` : lengthMeaning(typed.raw, Number(decimal) * perUnit),
+  ])
+}
+
 /** First rule that reads the text wins, so the order goes from the most to the least explicit. */
 const RULES: readonly Rule[] = [
   {
     pattern: /^-/,
     read: (_, typed) => ({ kind: 'unknown', typed: typed.raw, message: `${typed.raw} is below zero; a size is above zero` }),
   },
-  { pattern: /^(\d\/0|0{2,6}|[\d. /]+?)\s*(?:gauge|ga|g)\.?\s*(b&s|awg|swg|msg|steel|galvanised|galv)?$/i, read: readGauge },
-  { pattern: /^(\d\/0|0{2,6}|[\d. /]+?)\s*(b&s|awg|swg|msg|galvanised|galv)(?:\s*(?:gauge|ga))?$/i, read: readGauge },
+  { pattern: /^([1-9]\/0|0{2,6}|[\d. /]+?)\s*(?:gauge|ga|g)\.?\s*(b&s|awg|swg|msg|steel|galvanised|galv)?$/i, read: readGauge },
+  { pattern: /^([1-9]\/0|0{2,6}|[\d. /]+?)\s*(b&s|awg|swg|msg|galvanised|galv)(?:\s*(?:gauge|ga))?$/i, read: readGauge },
   {
     pattern: /^(?:#|no\.? ?|number ?|drill ?#?)(\d+)$/i,
     read: (match, typed) => settle(typed, numberDrillMeaning(typed.raw, Number(match[1]))),
   },
   { pattern: /^(?:drill|letter) ?([a-z])$/i, read: (match, typed) => settle(typed, letterDrillMeaning(typed.raw, match[1] ?? '')) },
   {
-    pattern: /^(?:blade ?(\d\/0|0{1,8}|-?\d)|(\d\/0|0{2,8}) blade)$/i,
+    pattern: /^(?:blade ?([1-9]\/0|0{1,8}|-?\d)|([1-9]\/0|0{2,8}) blade)$/i,
     read: (match, typed) => settle(typed, bladeMeaning(typed.raw, match[1] ?? match[2] ?? '')),
   },
   {
@@ -202,7 +217,7 @@ const RULES: readonly Rule[] = [
   { pattern: /^size (.+)$/i, read: readSize },
   { pattern: /^[a-z]$/i, read: readBareLetter },
   { pattern: /^[a-z](\+\d)? ?(1\/2|\.5)$|^z\+\d$/i, read: (match, typed) => readUk(match[0], typed) },
-  { pattern: /^(\d)\/0$|^0{2,7}$/, read: readNoughts },
+  { pattern: /^([1-9])\/0$|^0{2,7}$/, read: readNoughts },
   { pattern: /^(\d)-(\d{1,2})$/, read: readDashed },
   { pattern: /^([1-4])([./])(\d{1,2})$/, read: readLooseBangle },
   { pattern: new RegExp(`^(${NUMBER_PATTERN})\\s*(mm|cm|m|inches|inch|in|")\\.?$`, 'i'), read: readLength },
@@ -224,6 +239,8 @@ const EXAMPLES: Readonly<Record<string, string>> = {
  */
 export function parseSize(raw: string, context: SizeContext = {}): SizeReading {
   const typed: Typed = { raw: raw.trim(), text: normaliseText(raw), context }
+  const grouped = readGrouped(typed)
+  if (grouped) return grouped
   for (const rule of RULES) {
     const match = rule.pattern.exec(typed.text)
     const reading = match && rule.read(match, typed)

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { choiceMetaOf, type FieldMeta, fieldMetaOf } from '../units/fields'
 import { formatBoth, formatPlain } from '../units/format'
+import { readPlainNumber } from '../units/plain-number'
 import { plainWords, sayGiven } from '../units/plain-words'
 import { describeMeaning, parseSize } from './parse-size'
 import type { SizeContext, SizeReading } from './reading'
@@ -53,8 +54,8 @@ function readField(name: string, meta: FieldMeta, raw: unknown, context: SizeCon
   }
   if (typeof raw !== 'string') return raw
   if (!meta.size) {
-    const plain = Number(raw.trim().replace(',', '.'))
-    return raw.trim() === '' || Number.isNaN(plain) ? raw : plain
+    const plain = readPlainNumber(raw)
+    return Number.isNaN(plain) ? raw : plain
   }
   const signed = /^[-−+]\s*(\d*[.,]?\d+)$/.exec(raw.trim())
   if (signed && meta.minimum < 0) return (raw.trim().startsWith('+') ? 1 : -1) * Number((signed[1] ?? '').replace(',', '.'))

@@ -17,5 +17,6 @@ export {
   words,
 } from './fields'
 export { formatBoth, formatMoney, formatPlain, formatValue, roundTo } from './format'
+export { isGrouped, readPlainNumber } from './plain-number'
 export { plainWords } from './plain-words'
 export { UNITS, type Unit } from './unit'

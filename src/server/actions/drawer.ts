@@ -1,12 +1,9 @@
-'use server'
-import { revalidatePath } from 'next/cache'
 import * as z from 'zod'
 import { rectangleOutline } from '@/core/geometry'
 import { ALLOY_IDS } from '@/core/metals'
 import { describeMeaning, parseSize } from '@/core/sizes'
 import { formatPlain } from '@/core/units'
-import { workshop } from '../workshop'
-import { type ActionIssue, type ActionResult, readAction, refuse } from './result'
+import { type ActionIssue, linesOf, ownAction, refuse } from './action'
 
 const stockSchema = z.object({
   kind: z.enum(['sheet', 'wire']),
@@ -48,42 +45,54 @@ function readLength(text: string, range: Range, issues: ActionIssue[]): number {
 }
 
 /** Puts a sheet or a wire into the drawer. */
-export async function addStock(raw: unknown): Promise<ActionResult<{ id: number; label: string }>> {
-  const read = readAction(stockSchema, raw)
-  if (!read.ok) return read
-  const { data } = read
-  const issues: ActionIssue[] = []
-  const thicknessMm = readLength(data.thickness, RANGES.thickness, issues)
-  const measuredMm = data.measured.trim() === '' ? null : readLength(data.measured, RANGES.measured, issues)
-  const lengthMm = readLength(data.length, RANGES.length, issues)
-  const widthMm = data.kind === 'sheet' ? readLength(data.width, RANGES.width, issues) : 0
-  if (issues.length > 0) return refuse(issues.map((issue) => issue.message).join('. '), issues)
-  const { drawer } = workshop()
-  const label = drawer.nextLabel(data.kind)
-  const sheet = data.kind === 'sheet'
-  const id = drawer.add({
-    label,
-    kind: data.kind,
-    alloy: data.alloy,
-    thicknessTyped: data.thickness,
-    thicknessMm,
-    measuredMm,
-    temper: data.temper,
-    parentId: null,
-    outer: sheet ? rectangleOutline(lengthMm, widthMm) : null,
-    holes: [],
-    lengthMm: sheet ? null : lengthMm,
-  })
-  revalidatePath('/', 'layout')
-  return { ok: true, id, label }
-}
+export const addStock = ownAction({
+  input: stockSchema,
+  against: 'new',
+  run: ({ drawer, transaction }, data) => {
+    const issues: ActionIssue[] = []
+    const thicknessMm = readLength(data.thickness, RANGES.thickness, issues)
+    const measuredMm = data.measured.trim() === '' ? null : readLength(data.measured, RANGES.measured, issues)
+    const lengthMm = readLength(data.length, RANGES.length, issues)
+    const widthMm = data.kind === 'sheet' ? readLength(data.width, RANGES.width, issues) : 0
+    if (issues.length > 0) return refuse(issues.map((issue) => issue.message).join('. '), issues)
+    const sheet = data.kind === 'sheet'
+    return transaction(() => {
+      const label = drawer.nextLabel(data.kind)
+      const id = drawer.add({
+        label,
+        kind: data.kind,
+        alloy: data.alloy,
+        thicknessTyped: data.thickness,
+        thicknessMm,
+        measuredMm,
+        temper: data.temper,
+        parentId: null,
+        outer: sheet ? rectangleOutline(lengthMm, widthMm) : null,
+        holes: [],
+        lengthMm: sheet ? null : lengthMm,
+      })
+      return { ok: true as const, id, label }
+    })
+  },
+})
 
 /** Keeps the thickness a smith measured; it wins over the nominal one from then on. */
-export async function measureStock(id: number, typed: string): Promise<ActionResult> {
-  const issues: ActionIssue[] = []
-  const measuredMm = typed.trim() === '' ? null : readLength(typed, RANGES.measured, issues)
-  if (issues.length > 0) return refuse(issues[0]?.message ?? '', issues)
-  if (!workshop().drawer.setMeasured(id, measuredMm)) return refuse('This stock is no longer in the drawer.')
-  revalidatePath('/drawer')
-  return { ok: true }
-}
+export const measureStock = ownAction({
+  input: z.object({ id: z.number(), typed: z.string().max(60) }),
+  against: ({ drawer }, { id, typed }) => {
+    const stock = drawer.one(id)
+    return (
+      stock && {
+        revision: stock.revision,
+        lines: linesOf({ measured: 'As measured, mm' }, { measured: stock.measuredMm }, { measured: typed.trim() }),
+      }
+    )
+  },
+  run: ({ drawer }, { id, typed }) => {
+    const issues: ActionIssue[] = []
+    const measuredMm = typed.trim() === '' ? null : readLength(typed, RANGES.measured, issues)
+    if (issues.length > 0) return refuse(issues[0]?.message ?? '', issues)
+    if (!drawer.setMeasured(id, measuredMm)) return refuse('This stock is no longer in the drawer.', [], 'gone')
+    return { ok: true }
+  },
+})

@@ -1,36 +1,76 @@
-'use server'
-import { revalidatePath } from 'next/cache'
 import * as z from 'zod'
-import { cutLayout as cut } from '../services/cut-layout'
-import { workshop } from '../workshop'
-import { type ActionResult, readAction, refuse } from './result'
+import { cutLayout as cut, putBackCut as putBack, sayCut } from '../services/cut-layout'
+import { ownAction, refuse } from './action'
 
+const kerf = { error: 'Kerf: a width, 0 to 2 mm' }
+const margin = { error: 'Margin: 0 to 20 mm' }
+const place = z.number().min(-20000).max(20000)
 const layoutSchema = z.object({
   jobId: z.number(),
   sheetId: z.number(),
-  kerfMm: z.number({ error: 'Kerf: a width, 0 to 2 mm' }).min(0, { error: 'Kerf: 0 to 2 mm' }).max(2, { error: 'Kerf: 0 to 2 mm' }),
-  marginMm: z.number({ error: 'Margin: 0 to 20 mm' }).min(0, { error: 'Margin: 0 to 20 mm' }).max(20, { error: 'Margin: 0 to 20 mm' }),
+  kerfMm: z.number(kerf).min(0, kerf).max(2, kerf),
+  marginMm: z.number(margin).min(0, margin).max(20, margin),
   placements: z
-    .array(z.object({ id: z.string(), copy: z.number(), sheet: z.string(), x: z.number(), y: z.number(), rotationDeg: z.number() }))
-    .max(2000),
+    .array(
+      z.object({
+        id: z.string().max(200),
+        copy: z.int().min(0),
+        sheet: z.string().max(40),
+        x: place,
+        y: place,
+        rotationDeg: z.number().min(-3600).max(3600),
+      }),
+    )
+    .max(5000),
 })
 
+const placed = (count: number, label: string) => `${count} placed on ${label}`
+
 /** Keeps the layout of a job; its draft is replaced. */
-export async function saveLayout(raw: unknown): Promise<ActionResult<{ id: number }>> {
-  const read = readAction(layoutSchema, raw)
-  if (!read.ok) return read
-  const { layouts, jobs, drawer } = workshop()
-  if (!jobs.job(read.data.jobId)) return refuse('This job is no longer there.')
-  if (!drawer.one(read.data.sheetId)) return refuse('This sheet is no longer in the drawer.')
-  const draft = layouts.draftOf(read.data.jobId)
-  const id = draft && layouts.change(draft.id, read.data) ? draft.id : layouts.add(read.data)
-  return { ok: true, id }
-}
+export const saveLayout = ownAction({
+  input: layoutSchema,
+  against: ({ layouts, drawer }, input) => {
+    const draft = layouts.draftOf(input.jobId)
+    if (!draft) return { revision: 0, lines: null }
+    const label = (id: number) => drawer.one(id)?.label ?? ''
+    const [now, yours] = [placed(draft.placements.length, label(draft.sheetId)), placed(input.placements.length, label(input.sheetId))]
+    const same = draft.sheetId === input.sheetId && JSON.stringify(draft.placements) === JSON.stringify(input.placements)
+    return { revision: draft.revision, lines: same ? [] : [{ label: 'Layout', now, yours: now === yours ? `${yours}, elsewhere` : yours }] }
+  },
+  run: ({ layouts, jobs, drawer }, input) => {
+    if (!jobs.job(input.jobId)) return refuse('This job is no longer there.', [], 'gone')
+    const stock = drawer.one(input.sheetId)
+    if (!stock) return refuse('This sheet is no longer in the drawer.', [], 'gone')
+    if (stock.status === 'cut-up' && input.placements.length > 0)
+      return refuse(`${sayCut(stock, layouts.lastCutOf(stock.id), drawer.remnantsOf(stock.id))} Choose another sheet.`, [], 'gone')
+    const draft = layouts.draftOf(input.jobId)
+    const id = draft && layouts.change(draft.id, input) ? draft.id : layouts.add(input)
+    return { ok: true, id, revision: layouts.one(id)?.revision ?? 1 }
+  },
+})
 
 /** Takes the placed blanks off the sheet and puts what is left back into the drawer. */
-export async function cutLayout(id: number): Promise<ActionResult<{ remnants: readonly string[] }>> {
-  const result = cut(workshop(), id)
-  if (!result.ok) return refuse(result.message)
-  revalidatePath('/', 'layout')
-  return result
-}
+export const cutLayout = ownAction({
+  input: z.object({ id: z.number() }),
+  against: ({ layouts }, { id }) => {
+    const layout = layouts.one(id)
+    return layout && { revision: layout.revision, lines: null }
+  },
+  run: async (repositories, { id }) => {
+    const result = await cut(repositories, id)
+    return result.ok ? result : refuse(result.message)
+  },
+})
+
+/** Puts a cut back, as long as no remnant of it has been used. */
+export const putBackCut = ownAction({
+  input: z.object({ id: z.number() }),
+  against: ({ layouts }, { id }) => {
+    const layout = layouts.one(id)
+    return layout && { revision: layout.revision, lines: null }
+  },
+  run: (repositories, { id }) => {
+    const result = putBack(repositories, id)
+    return result.ok ? result : refuse(result.message)
+  },
+})

@@ -1,29 +1,36 @@
-'use server'
-import { revalidatePath } from 'next/cache'
 import * as z from 'zod'
-import { designSchema } from '../db/repositories'
-import { workshop } from '../workshop'
-import { type ActionResult, readAction, refuse } from './result'
+import { fieldLines } from '@/core/route'
+import { designSchema, type Piece, type Repositories } from '../db/repositories'
+import { type Against, linesOf, ownAction, refuse } from './action'
+
+const GONE = 'This piece is no longer there.'
+const pieceId = z.number()
+
+function againstPiece(repositories: Repositories, id: number, lines: (piece: Piece) => Against['lines'] = () => null): Against | undefined {
+  const piece = repositories.jobs.piece(id)
+  return piece && { revision: piece.revision, lines: lines(piece) }
+}
 
 /** Keeps a design as a new revision; the one before stays, so it can be undone. */
-export async function saveDesign(pieceId: number, raw: unknown): Promise<ActionResult<{ revisionId: number }>> {
-  const read = readAction(designSchema, raw)
-  if (!read.ok) return read
-  const { jobs } = workshop()
-  if (!jobs.piece(pieceId)) return refuse('This piece is no longer there.')
-  const revisionId = jobs.revise(pieceId, read.data)
-  revalidatePath(`/pieces/${pieceId}`, 'layout')
-  return { ok: true, revisionId }
-}
+export const saveDesign = ownAction({
+  input: z.object({ pieceId, design: designSchema }),
+  against: (to, input) => againstPiece(to, input.pieceId, (piece) => fieldLines(piece.design, input.design)),
+  run: ({ jobs }, input) => {
+    if (!jobs.piece(input.pieceId)) return refuse(GONE, [], 'gone')
+    const revisionId = jobs.revise(input.pieceId, input.design)
+    return { ok: true, revisionId, revision: jobs.piece(input.pieceId)?.revision ?? 0 }
+  },
+})
 
 /** Moves the piece's head one revision back or forward. */
-export async function moveRevision(pieceId: number, way: 'undo' | 'redo'): Promise<ActionResult> {
-  const { jobs } = workshop()
-  const moved = way === 'undo' ? jobs.undo(pieceId) : jobs.redo(pieceId)
-  if (!moved) return refuse(way === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.')
-  revalidatePath(`/pieces/${pieceId}`, 'layout')
-  return { ok: true }
-}
+export const moveRevision = ownAction({
+  input: z.object({ pieceId, way: z.enum(['undo', 'redo']) }),
+  against: (to, input) => againstPiece(to, input.pieceId),
+  run: ({ jobs }, input) => {
+    const moved = input.way === 'undo' ? jobs.undo(input.pieceId) : jobs.redo(input.pieceId)
+    return moved ? { ok: true } : refuse(input.way === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.')
+  },
+})
 
 /** The name of the next variant: "Ring" gives "Ring, variant", that gives "Ring, variant 2". */
 function variantName(name: string, taken: ReadonlySet<string>): string {
@@ -33,18 +40,20 @@ function variantName(name: string, taken: ReadonlySet<string>): string {
 }
 
 /** A second piece with the same design in the same job, to be changed and compared with the first. */
-export async function duplicatePiece(pieceId: number): Promise<ActionResult<{ id: number }>> {
-  const { jobs } = workshop()
-  const piece = jobs.piece(pieceId)
-  if (!piece) return refuse('This piece is no longer there.')
-  const taken = new Set(jobs.pieces(piece.jobId).map((other) => other.name))
-  const { jobId, quantity, spares, design } = piece
-  const id = jobs.addPiece({ jobId, name: variantName(piece.name, taken).slice(0, 120), quantity, spares, design })
-  revalidatePath('/', 'layout')
-  return { ok: true, id }
-}
+export const duplicatePiece = ownAction({
+  input: z.object({ pieceId }),
+  against: 'new',
+  run: ({ jobs }, input) => {
+    const piece = jobs.piece(input.pieceId)
+    if (!piece) return refuse(GONE, [], 'gone')
+    const { jobId, quantity, spares, design } = piece
+    const name = variantName(piece.name, new Set(jobs.pieceNames(jobId))).slice(0, 120)
+    return { ok: true, id: jobs.addPiece({ jobId, name, quantity, spares, design }) }
+  },
+})
 
-const describeSchema = z.object({
+const described = z.object({
+  pieceId,
   name: z.string().trim().min(1, { error: 'Piece: give it a name' }).max(120),
   quantity: z
     .number({ error: 'How many: a whole number, 1 to 5000' })
@@ -59,11 +68,12 @@ const describeSchema = z.object({
 })
 
 /** Name, quantity and spares of a piece. */
-export async function describePiece(pieceId: number, raw: unknown): Promise<ActionResult> {
-  const read = readAction(describeSchema, raw)
-  if (!read.ok) return read
-  if (!workshop().jobs.describePiece(pieceId, read.data.name, read.data.quantity, read.data.spares))
-    return refuse('This piece is no longer there.')
-  revalidatePath('/', 'layout')
-  return { ok: true }
-}
+export const describePiece = ownAction({
+  input: described,
+  against: (to, input) =>
+    againstPiece(to, input.pieceId, (piece) => linesOf({ name: 'Piece', quantity: 'How many', spares: 'Spares' }, piece, input)),
+  run: ({ jobs }, input) => {
+    if (!jobs.describePiece(input.pieceId, input.name, input.quantity, input.spares)) return refuse(GONE, [], 'gone')
+    return { ok: true, revision: jobs.piece(input.pieceId)?.revision ?? 0 }
+  },
+})

@@ -1,10 +1,12 @@
-import { mkdirSync } from 'node:fs'
+import { accessSync, constants, existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import Database from 'better-sqlite3'
 import { dataFolder } from '../data-folder'
-import { migrate, readMigrations } from './migrate'
+import { holdFolder } from '../folder-lock'
+import type { Db } from './db'
+import { storeFaultOf } from './faults'
+import { openDb } from './open'
+import { makeRepositories } from './repositories'
 
-export type Db = Database.Database
 export const WORKSHOPS = ['demo', 'workshop'] as const
 export type WorkshopName = (typeof WORKSHOPS)[number]
 
@@ -12,55 +14,84 @@ export function databasePath(name: WorkshopName): string {
   return join(dataFolder(), `${name}.db`)
 }
 
-/** Opens a database file, ready for use: WAL, every commit on disk before it is acknowledged, foreign keys, migrated. */
-export function openDb(path: string): Db {
-  const db = new Database(path)
-  db.pragma('journal_mode = WAL')
-  db.pragma('synchronous = FULL')
-  db.pragma('foreign_keys = ON')
-  db.pragma('busy_timeout = 5000')
-  migrate(db, path, readMigrations(join(process.cwd(), 'src/server/db/migrations')))
-  return db
-}
+/** The workshop’s file cannot be opened; the message says why, and what a person can do. */
+export class WorkshopBroken extends Error {}
 
 interface Open {
-  name: WorkshopName
-  db: Db
+  readonly name: WorkshopName
+  readonly db: Db
 }
 
 /** Held on globalThis: pages, actions and route handlers are bundled apart but share one process. */
-const holder = globalThis as typeof globalThis & { foldAnvilOpen?: Open }
+const holder = globalThis as typeof globalThis & { foldAnvilOpen?: Open; foldAnvilName?: WorkshopName }
 
 function startingWorkshop(): WorkshopName {
   return process.env.FOLD_ANVIL_OPEN === 'demo' ? 'demo' : 'workshop'
 }
 
+/** Opens a workshop by name; its folder is held first, so that no other process writes there. */
 function open(name: WorkshopName): Open {
   mkdirSync(dataFolder(), { recursive: true })
-  return { name, db: openDb(databasePath(name)) }
+  accessSync(dataFolder(), constants.W_OK)
+  holdFolder()
+  clearLeftovers()
+  const db = openDb(databasePath(name))
+  if (name === 'demo') makeRepositories(db).markDemonstration()
+  return { name, db }
 }
 
-/** The database that is open now, opening the one the program was started with at first use. */
+/** Copies that a kill left half way. */
+function clearLeftovers(): void {
+  for (const file of readdirSync(dataFolder())) if (file.includes('.incoming')) rmSync(join(dataFolder(), file), { force: true })
+}
+
+function broken(name: WorkshopName, error: unknown): WorkshopBroken {
+  const fault = storeFaultOf(error)
+  const why = fault?.message ?? (error instanceof Error ? error.message : String(error))
+  return new WorkshopBroken(`${databasePath(name)} cannot be opened: ${why}`, { cause: error })
+}
+
+/** The database that is open now, opening the one the program was started with at first use. Throws WorkshopBroken where it cannot be. */
 export function currentDb(): Db {
-  holder.foldAnvilOpen ??= open(startingWorkshop())
+  if (!holder.foldAnvilOpen) {
+    const name = currentWorkshop()
+    try {
+      holder.foldAnvilOpen = open(name)
+    } catch (error) {
+      throw broken(name, error)
+    }
+  }
   return holder.foldAnvilOpen.db
 }
 
 export function currentWorkshop(): WorkshopName {
-  return holder.foldAnvilOpen?.name ?? startingWorkshop()
+  return holder.foldAnvilOpen?.name ?? holder.foldAnvilName ?? startingWorkshop()
 }
 
-/** Closes what is open and opens the other workshop. */
+/** Why the workshop that should be open cannot be, or undefined where it is open. */
+export function whyBroken(): string | undefined {
+  try {
+    currentDb()
+    return undefined
+  } catch (error) {
+    if (error instanceof WorkshopBroken) return error.message
+    throw error
+  }
+}
+
+/** Closes what is open and turns to a workshop. Where that one cannot be opened, it is the one that is named broken. */
 export function switchWorkshop(name: WorkshopName): void {
-  const opened = open(name)
-  holder.foldAnvilOpen?.db.close()
-  holder.foldAnvilOpen = opened
-}
-
-/** Closes the open database so that its file can be replaced; the next use opens it again. */
-export function closeCurrent(): WorkshopName {
-  const name = currentWorkshop()
   holder.foldAnvilOpen?.db.close()
   delete holder.foldAnvilOpen
-  return name
+  holder.foldAnvilName = name
+}
+
+/** Lets go of a workshop’s file while it is replaced; the next use opens it again. */
+export function letGo(name: WorkshopName): void {
+  if (holder.foldAnvilOpen?.name === name) switchWorkshop(name)
+}
+
+/** Whether a workshop has been made yet. */
+export function exists(name: WorkshopName): boolean {
+  return existsSync(databasePath(name))
 }

@@ -2,24 +2,30 @@ import { createHash } from 'node:crypto'
 import { copyFileSync, existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type Database from 'better-sqlite3'
+import { writer } from './write'
 
 export interface Migration {
   readonly name: string
   readonly sql: string
+  /** What SQL alone cannot say, in the same transaction. */
+  readonly upgrade?: (db: Database.Database) => void
 }
 
 /** The database and the program do not fit together; the message says what a person can do. */
 export class SchemaError extends Error {}
 
 /** All migrations of a folder in order; refuses gaps in their numbers. */
-export function readMigrations(folder: string): Migration[] {
+export function readMigrations(folder: string, upgrades: Readonly<Record<string, Migration['upgrade']>> = {}): Migration[] {
   const names = readdirSync(folder)
     .filter((name) => /^\d{4}-.+\.sql$/.test(name))
     .sort()
   names.forEach((name, i) => {
     if (Number(name.slice(0, 4)) !== i + 1) throw new SchemaError(`migration ${String(i + 1).padStart(4, '0')} is missing, found ${name}`)
   })
-  return names.map((name) => ({ name, sql: readFileSync(join(folder, name), 'utf8') }))
+  return names.map((name) => {
+    const upgrade = upgrades[name]
+    return { name, sql: readFileSync(join(folder, name), 'utf8'), ...(upgrade ? { upgrade } : {}) }
+  })
 }
 
 function checksum(sql: string): string {
@@ -53,13 +59,31 @@ function backUp(db: Database.Database, path: string, version: number): string {
   return copy
 }
 
+/** Tables are rebuilt with their references off; what they point at is checked before the transaction ends. */
+function apply(db: Database.Database, migration: Migration): void {
+  const record = writer(db, 'INSERT INTO migrations (name, checksum, applied_at) VALUES (?, ?, ?)')
+  db.pragma('foreign_keys = OFF')
+  try {
+    db.transaction(() => {
+      db.exec(migration.sql)
+      migration.upgrade?.(db)
+      const broken = db.pragma('foreign_key_check') as unknown[]
+      if (broken.length > 0)
+        throw new SchemaError(`${migration.name}: ${broken.length} rows point at rows that are not there. Restore a backup.`)
+      record.run(migration.name, checksum(migration.sql), new Date().toISOString())
+    })()
+  } finally {
+    db.pragma('foreign_keys = ON')
+  }
+}
+
 /**
  * Brings a database up to date: each migration in one transaction, names and checksums kept. A database that already holds
- * something is copied beside itself first. Returns the names applied now and the backup's path.
+ * something is copied beside itself first, where its path is given. Returns the names applied now and the backup's path.
  */
 export function migrate(
   db: Database.Database,
-  path: string,
+  path: string | null,
   migrations: readonly Migration[],
 ): { applied: string[]; backup: string | undefined } {
   db.exec('CREATE TABLE IF NOT EXISTS migrations (name TEXT PRIMARY KEY, checksum TEXT NOT NULL, applied_at TEXT NOT NULL) STRICT')
@@ -67,13 +91,7 @@ export function migrate(
   assertSameHistory(applied, migrations)
   const pending = migrations.slice(applied.length)
   if (pending.length === 0) return { applied: [], backup: undefined }
-  const backup = applied.length > 0 ? backUp(db, path, applied.length) : undefined
-  const record = db.prepare('INSERT INTO migrations (name, checksum, applied_at) VALUES (?, ?, ?)')
-  for (const migration of pending) {
-    db.transaction(() => {
-      db.exec(migration.sql)
-      record.run(migration.name, checksum(migration.sql), new Date().toISOString())
-    })()
-  }
+  const backup = applied.length > 0 && path !== null ? backUp(db, path, applied.length) : undefined
+  for (const migration of pending) apply(db, migration)
   return { applied: pending.map((migration) => migration.name), backup }
 }

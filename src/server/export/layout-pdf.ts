@@ -9,6 +9,8 @@ export interface LayoutPrint {
   readonly paper: Paper
   /** What the 50 mm bar measured on the last print: 50 where the printer is true. */
   readonly checkBarMm: number
+  /** What is not legal about the layout, in words; undefined where it can be cut. */
+  readonly fault?: string | undefined
 }
 
 /** Unprinted border, and room under the drawing for the bar and the title. */
@@ -62,6 +64,7 @@ function drawTile(kit: Kit, print: LayoutPrint, tile: Tile, pageMm: { width: num
   }
   page.pushOperators(popGraphicsState())
   drawCheckBar(kit, page, [EDGE_MM, EDGE_MM + 1], scale)
+  if (print.fault) page.drawText(printable(print.fault), { x: area.x, y: (EDGE_MM + 13) * PT_PER_MM, size: 9, font: kit.bold, color: SAW })
   page.drawText(printable([print.title, 'full size, saw outside the line', tile.name].filter(Boolean).join('  ·  ')), {
     x: area.x,
     y: (EDGE_MM + 9) * PT_PER_MM,

@@ -1,13 +1,21 @@
 import { randomUUID } from 'node:crypto'
-import type { DoorAnswer } from '@/core/commands'
+import { type DoorAnswer, depthFault } from '@/core/commands'
+import { WorkshopBroken } from '../db/connection'
+import { storeFaultOf } from '../db/faults'
+import { TaskEnded } from '../long/run-task'
+
+/** No input of ours comes near this many bytes. */
+export const MOST_BYTES = 4 * 1024 * 1024
 
 function problem(status: number, code: string, message: string): Response {
   return Response.json({ error: { code, message, issues: [] } }, { status })
 }
 
-/** 200 for an answer, 422 for bad input. */
+const STATUS: Readonly<Record<string, number>> = { 'not-found': 404, conflict: 409, 'not-done': 409, 'other-workshop': 409, busy: 429 }
+
+/** 200 for an answer, 404 and 409 where the refusal says so, else 422 for bad input. */
 export function respond(answer: DoorAnswer): Response {
-  return Response.json(answer.body, { status: answer.ok ? 200 : 422 })
+  return Response.json(answer.body, { status: answer.ok ? 200 : (STATUS[answer.body.error.code] ?? 422) })
 }
 
 /** A clock that starts now, in seconds. */
@@ -16,29 +24,37 @@ export function makeClock(): () => number {
   return () => (performance.now() - began) / 1000
 }
 
-/** Whether a browser sent this from a page that is not ours. */
-function isForeign(request: Request): boolean {
-  const origin = request.headers.get('origin')
-  return origin !== null && (URL.canParse(origin) ? new URL(origin).host : '') !== request.headers.get('host')
+async function textOf(request: Request): Promise<string | undefined> {
+  const declared = Number(request.headers.get('content-length') ?? '0')
+  if (declared > MOST_BYTES) return undefined
+  const text = await request.text()
+  return text.length > MOST_BYTES ? undefined : text
 }
 
-/** Runs a door on the request's JSON: 400 where it is not JSON, 500 with an id where the fault is ours. */
+/** Runs a door on the request's JSON: 400 where it is not JSON, 413 where it is too large, 500 with an id where the fault is ours. */
 export async function withJson(request: Request, work: (raw: unknown) => DoorAnswer | Promise<DoorAnswer>): Promise<Response> {
-  if (isForeign(request)) return problem(403, 'foreign-origin', 'this came from another site; open Fold Anvil itself')
+  const text = await textOf(request)
+  if (text === undefined) return problem(413, 'too-large', `the body is larger than ${MOST_BYTES / 1024 / 1024} MB; send less at once`)
+  const deep = depthFault(text)
+  if (deep) return problem(400, 'too-deep', deep)
   let raw: unknown
   try {
-    raw = await request.json()
+    raw = JSON.parse(text)
   } catch {
     return problem(400, 'not-json', 'the body is not JSON; send an object such as {"thicknessMm": "22 ga"}')
   }
   return guarded(async () => respond(await work(raw)))
 }
 
-/** Turns our own faults into a 500 with an id that also stands in the log; no stack trace reaches a person. */
+/** The disk's faults and work that was ended in words; our own as a 500 with an id that also stands in the log. No stack reaches a person. */
 export async function guarded(work: () => Response | Promise<Response>): Promise<Response> {
   try {
     return await work()
   } catch (error) {
+    if (error instanceof TaskEnded) return problem(error.reason === 'busy' ? 429 : 422, error.reason, error.message)
+    const fault = storeFaultOf(error)
+    if (fault) return problem(507, fault.code, fault.message)
+    if (error instanceof WorkshopBroken) return problem(503, 'workshop-broken', error.message)
     const id = randomUUID().slice(0, 8)
     console.error(`fault ${id}`, error)
     return problem(500, 'our-fault', `Something went wrong on our side. It is logged as ${id}; nothing you entered was changed.`)

@@ -8,30 +8,36 @@ import { dataFolder } from '../data-folder'
 export const DEVICE_COOKIE = 'fold-anvil-device'
 
 const CODE_DIGITS = 6
-/** After so many wrong codes in a row the code changes, and for a while none is taken: it cannot be tried out. */
+const CODE_LIVES_MS = 10 * 60_000
+/** After so many wrong codes a device waits, and longer each time; the others and the code are not touched by it. */
 const TRIES = 5
 const PAUSE_MS = 60_000
+const LONGEST_PAUSE_MS = 15 * 60_000
+/** So many addresses are remembered for their wrong codes; the oldest are forgotten. */
+const MOST_STRANGERS = 500
 
+const deviceSchema = z.object({ hash: z.string(), name: z.string(), at: z.string() })
 const stateSchema = z.object({
   code: z.string().regex(/^\d{6}$/),
-  triesLeft: z.int(),
-  pausedUntilMs: z.number().default(0),
-  devices: z.array(z.object({ hash: z.string(), name: z.string(), at: z.string() })),
+  madeAtMs: z.number().default(0),
+  devices: z.array(deviceSchema),
 })
 type State = z.output<typeof stateSchema>
-export type PairedDevice = Pick<State['devices'][number], 'name' | 'at'>
+
+/** A device as it is listed: its id says nothing of its token. */
+export interface PairedDevice {
+  readonly id: string
+  readonly name: string
+  readonly at: string
+}
 
 /** Whether the program was told to listen to the workshop's network; otherwise only this machine reaches it. */
 export function isOnNetwork(): boolean {
   return process.env.FOLD_ANVIL_LAN === '1'
 }
 
-function freshCode(): string {
-  return String(randomInt(0, 10 ** CODE_DIGITS)).padStart(CODE_DIGITS, '0')
-}
-
-function freshState(devices: State['devices'], pausedUntilMs = 0): State {
-  return { code: freshCode(), triesLeft: TRIES, pausedUntilMs, devices }
+function freshState(devices: State['devices'], nowMs: number): State {
+  return { code: String(randomInt(0, 10 ** CODE_DIGITS)).padStart(CODE_DIGITS, '0'), madeAtMs: nowMs, devices }
 }
 
 function statePath(): string {
@@ -46,11 +52,11 @@ function write(state: State): State {
 }
 
 /** What is kept; a file that is missing or cannot be read means that no device is paired. */
-function read(): State {
+function read(nowMs: number): State {
   try {
     return stateSchema.parse(JSON.parse(readFileSync(statePath(), 'utf8')))
   } catch {
-    return write(freshState([]))
+    return write(freshState([], nowMs))
   }
 }
 
@@ -58,49 +64,78 @@ function hashOf(token: string): string {
   return createHash('sha256').update(token).digest('hex')
 }
 
-/** The code for the next device; each pairs one. */
-export function pairingCode(): string {
-  return read().code
+/** The code for the next device; each pairs one and lives ten minutes. A new one is made where it is older. */
+export function pairingCode(nowMs = Date.now()): string {
+  const state = read(nowMs)
+  return nowMs - state.madeAtMs < CODE_LIVES_MS ? state.code : write(freshState(state.devices, nowMs)).code
 }
 
+const idOf = (hash: string) => hash.slice(0, 16)
+
 export function pairedDevices(): readonly PairedDevice[] {
-  return read().devices.map(({ name, at }) => ({ name, at }))
+  return read(Date.now()).devices.map(({ hash, name, at }) => ({ id: idOf(hash), name, at }))
 }
 
 /** Whether a request's cookie is that of a paired device. */
 export function isPaired(token: string | undefined): boolean {
-  return token !== undefined && read().devices.some((device) => device.hash === hashOf(token))
+  if (token === undefined) return false
+  const hash = hashOf(token)
+  return read(Date.now()).devices.some((device) => device.hash === hash)
+}
+
+interface Stranger {
+  wrong: number
+  waitsUntilMs: number
+}
+/** Wrong codes by address, in memory: it is about the minutes, not the days. */
+const shared = globalThis as typeof globalThis & { foldAnvilStrangers?: Map<string, Stranger> }
+
+function strangers(): Map<string, Stranger> {
+  shared.foldAnvilStrangers ??= new Map()
+  return shared.foldAnvilStrangers
 }
 
 export type Pairing = { readonly ok: true; readonly token: string } | { readonly ok: false; readonly message: string }
 
-/** Pairs a device that knows the code: gives it a token of its own and changes the code. Five wrong codes change it too, and pause for a minute. */
-export function pairDevice(code: string, name: string, nowMs: number): Pairing {
-  const state = read()
-  if (nowMs < state.pausedUntilMs)
-    return {
-      ok: false,
-      message: `Too many wrong codes. Wait ${Math.ceil((state.pausedUntilMs - nowMs) / 1000)} s, then enter the new one.`,
-    }
-  if (code.replace(/\D/g, '') === state.code) {
-    const token = randomBytes(32).toString('base64url')
-    const device = { hash: hashOf(token), name: name.trim().slice(0, 40) || 'a device', at: new Date(nowMs).toISOString() }
-    write(freshState([...state.devices, device]))
-    return { ok: true, token }
-  }
-  const triesLeft = state.triesLeft - 1
-  if (triesLeft > 0) {
-    write({ ...state, triesLeft })
-    return { ok: false, message: `That is not the code; ${triesLeft} more ${triesLeft === 1 ? 'try' : 'tries'} before it changes.` }
-  }
-  write(freshState(state.devices, nowMs + PAUSE_MS))
+function wrongCode(from: string, before: Stranger, nowMs: number): Pairing {
+  const wrong = before.wrong + 1
+  const isOver = wrong % TRIES === 0
+  const pauseMs = Math.min(LONGEST_PAUSE_MS, PAUSE_MS * 2 ** (wrong / TRIES - 1))
+  const all = strangers()
+  all.delete(from)
+  all.set(from, { wrong, waitsUntilMs: isOver ? nowMs + pauseMs : 0 })
+  const [oldest] = all.keys()
+  if (all.size > MOST_STRANGERS && oldest !== undefined) all.delete(oldest)
+  const left = TRIES - (wrong % TRIES)
   return {
     ok: false,
-    message: 'That is not the code, and it has changed now. Wait a minute, and read the new one under Settings or where the program runs.',
+    message: isOver
+      ? `That is not the code. This device waits ${Math.ceil(pauseMs / 60_000)} min before the next try; read the code under Settings or where the program runs.`
+      : `That is not the code; ${left} more ${left === 1 ? 'try' : 'tries'} before this device has to wait.`,
   }
 }
 
-/** Forgets every device: each must be paired anew. */
-export function forgetDevices(): void {
-  write(freshState([]))
+/** Pairs a device that knows the code: gives it a token of its own and changes the code. Wrong codes make only their sender wait. */
+export function pairDevice(code: string, name: string, from: string, nowMs: number): Pairing {
+  const stranger = strangers().get(from) ?? { wrong: 0, waitsUntilMs: 0 }
+  if (nowMs < stranger.waitsUntilMs)
+    return {
+      ok: false,
+      message: `Too many wrong codes from this device. Wait ${Math.ceil((stranger.waitsUntilMs - nowMs) / 1000)} s, then try again.`,
+    }
+  if (code.replace(/\D/g, '') !== pairingCode(nowMs)) return wrongCode(from, stranger, nowMs)
+  strangers().delete(from)
+  const token = randomBytes(32).toString('base64url')
+  const device = { hash: hashOf(token), name: name.trim().slice(0, 40) || 'a device', at: new Date(nowMs).toISOString() }
+  write(freshState([...read(nowMs).devices, device], nowMs))
+  return { ok: true, token }
+}
+
+/** Sends one device away: it must be paired anew. False where there is none of this id. */
+export function sendAway(id: string): boolean {
+  const state = read(Date.now())
+  const devices = state.devices.filter((device) => idOf(device.hash) !== id)
+  if (devices.length === state.devices.length) return false
+  write({ ...state, devices })
+  return true
 }

@@ -1,9 +1,9 @@
 import { packLayout } from '@/core/layout'
-import { type DesignStep, insertAnneal } from '@/core/route'
+import { type DesignStep, editsBetween, insertAnneal } from '@/core/route'
 import { findStartingSet, type ToolKind } from '@/core/toolwall'
-import type { Design, Repositories } from '../db/repositories'
-import type { NewJob } from '../db/repositories/jobs'
+import { type Design, itemUid, type NewEntry, type NewJob, type Repositories } from '../db/repositories'
 import { instanceOf } from '../services/cut-layout'
+import { retell } from '../services/ledger'
 import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
 import {
   BROKEN_BLADES,
@@ -30,8 +30,11 @@ interface SeedPiece {
 }
 
 function addPiece(to: Repositories, seed: SeedPiece): number {
-  const jobId = to.jobs.jobs().find((job) => job.title === seed.job.title)?.id ?? to.jobs.addJob(seed.job)
-  const design: Design = { parts: [{ form: seed.form, inputVersion: 1, input: seed.input }], bought: seed.bought ?? 'unknown' }
+  const jobId = to.jobs.jobs({ page: 1, size: 50 }).find((job) => job.title === seed.job.title)?.id ?? to.jobs.addJob(seed.job)
+  const design: Design = {
+    parts: [{ id: 'part-1', form: seed.form, inputVersion: 1, input: seed.input }],
+    bought: seed.bought ?? 'unknown',
+  }
   return to.jobs.addPiece({ jobId, name: seed.name, quantity: seed.quantity, spares: seed.spares, design })
 }
 
@@ -41,15 +44,39 @@ function addTray(to: Repositories, pieceId: number, size: number) {
   const plan = piece && planDesign(piece.design, planOptions(to))
   if (!piece || !plan?.ok) throw new Error(`demonstration piece ${pieceId} has no plan: ${JSON.stringify(plan)}`)
   const frozen = freezePlan(piece, plan)
-  return { id: to.bench.addTray(pieceId, size, frozen), frozen }
+  const id = to.trays.add(pieceId, size, frozen)
+  return { id, uid: to.trays.one(id)?.uid ?? '', frozen }
+}
+
+/** One entry of the bench, made at the railway's own bench. */
+function log(
+  to: Repositories,
+  tray: ReturnType<typeof addTray>,
+  instance: number | null,
+  entry: Pick<NewEntry, 'kind' | 'stepId' | 'text' | 'reading'>,
+): void {
+  const at = new Date().toISOString()
+  const { part } = tray.frozen
+  const sequence = to.entries.count() + 1
+  to.entries.add({
+    ...entry,
+    token: `seed-${tray.id}-${sequence}`,
+    workshopUid: to.identity().uid,
+    device: 'lamp-room bench',
+    sequence,
+    trayId: tray.id,
+    item: instance === null ? null : { uid: itemUid(tray.uid, part, instance), part, instance },
+    at,
+    receivedAt: at,
+    reverses: null,
+  })
 }
 
 /** Logs whole steps as done for a tray, up to but not including a step. */
 function logSteps(to: Repositories, tray: ReturnType<typeof addTray>, size: number, upTo: number, skip: readonly number[] = []): void {
   for (const step of tray.frozen.steps.slice(0, upTo)) {
     const workpieces = TOGETHER.has(step.op) ? [null] : Array.from({ length: size }, (_, i) => i + 1).filter((n) => !skip.includes(n))
-    for (const workpiece of workpieces)
-      to.bench.addEvent({ trayId: tray.id, stepId: step.id, workpiece, kind: 'done', text: '', reversesId: null })
+    for (const workpiece of workpieces) log(to, tray, workpiece, { kind: 'done', stepId: step.id })
   }
 }
 
@@ -58,17 +85,9 @@ function addReadings(to: Repositories, tray: ReturnType<typeof addTray>, growths
   const stepId = tray.frozen.steps.at(-1)?.id ?? ''
   growthsMm.forEach((growth, i) => {
     const valueMm = Number(((outcome?.valueMm ?? 0) + growth).toFixed(2))
-    to.bench.addReading({
-      token: `demo-${tray.id}-${i}`,
-      trayId: tray.id,
-      workpiece: i + 1,
-      stepId,
-      dimension: outcome?.dimension ?? '',
-      valueMm,
-      typed: String(valueMm),
-      instrument: 'simulated-calipers',
-      reversesId: null,
-    })
+    const dimension = outcome?.dimension ?? ''
+    const reading = { dimension, valueMm, typed: String(valueMm), instrument: 'simulated-calipers', simulated: true }
+    log(to, tray, i + 1, { kind: 'reading', stepId, reading })
   })
 }
 
@@ -76,7 +95,6 @@ function finishedTray(to: Repositories, pieceId: number, growthsMm: readonly num
   const tray = addTray(to, pieceId, growthsMm.length)
   logSteps(to, tray, growthsMm.length, tray.frozen.steps.length)
   addReadings(to, tray, growthsMm)
-  to.bench.finishTray(tray.id)
 }
 
 /** Hard sheet domed as it came, annealed before the rim is planished. */
@@ -85,14 +103,11 @@ function hardRoute(to: Repositories, pieceId: number): void {
   const plan = piece && planDesign(piece.design, planOptions(to))
   if (!piece || !plan?.ok) return
   const cold = plan.steps.filter((step) => !TOGETHER.has(step.op))
-  const planish: DesignStep = { id: 'planish-1', op: 'planish', params: { thinnedFraction: 0.09, what: 'the rim' } }
+  const planish: DesignStep = { id: 'planish+rim', op: 'planish', params: { thinnedFraction: 0.09, what: 'the rim' } }
   const steps = cold.flatMap((step) => (step.op === 'file' && step.params.what === 'the rim level' ? [planish, step] : [step]))
   const at = steps.findIndex((step) => step.op === 'planish')
-  const route = insertAnneal(steps, at, (op) => ({ id: `${op}-1`, op, params: {} })).map((step) => ({
-    ...step,
-    params: { ...step.params },
-  }))
-  to.jobs.revise(pieceId, { ...piece.design, route })
+  const route = insertAnneal(steps, at, (op) => ({ id: `${op}+rim`, op, params: {} }))
+  to.jobs.revise(pieceId, { ...piece.design, route: editsBetween(plan.base, route) })
 }
 
 function seedDrawer(to: Repositories): void {
@@ -210,15 +225,8 @@ function seedFinial(to: Repositories): void {
   const third = tray.frozen.steps.findIndex((step) => step.op === 'dap') + 2
   logSteps(to, tray, 3, third, [])
   const stepId = tray.frozen.steps[third]?.id ?? ''
-  to.bench.addEvent({
-    trayId: tray.id,
-    stepId,
-    workpiece: 1,
-    kind: 'wrong',
-    text: 'split at the rim: sheet was harder than thought',
-    reversesId: null,
-  })
-  to.bench.addEvent({ trayId: tray.id, stepId, workpiece: 2, kind: 'note', text: 'felt stiff before the third punch', reversesId: null })
+  log(to, tray, 1, { kind: 'loss', stepId, text: 'split at the rim: sheet was harder than thought' })
+  log(to, tray, 2, { kind: 'note', stepId, text: 'felt stiff before the third punch' })
 }
 
 /** Pieces of other kinds, sized and not yet begun. */
@@ -349,6 +357,7 @@ function seedFittings(to: Repositories): void {
 /** Fills an empty database with the railway's workshop, jobs at every stage. */
 export function seedDemo(to: Repositories): void {
   to.transaction(() => {
+    to.markDemonstration()
     to.settings.write({ workshopName: 'Orrin Vale night mail', defaultAlloy: 'red-brass-c230' })
     seedDrawer(to)
     seedTools(to)
@@ -382,5 +391,6 @@ export function seedDemo(to: Repositories): void {
     })
     seedFinial(to)
     seedFittings(to)
+    retell(to)
   })
 }

@@ -2,14 +2,6 @@ import { type Compared, type Comparison, comparePieces } from '@/core/route'
 import type { Piece, Repositories } from '../db/repositories'
 import { planDesign, planOptions } from './piece-plan'
 
-/** A piece one may set beside this one: those of the same job first, then others of the same form. */
-export function comparable(piece: Piece, pieces: readonly Piece[]): Piece[] {
-  const form = piece.design.parts[0]?.form
-  const others = pieces.filter((other) => other.id !== piece.id)
-  const near = (other: Piece) => (other.jobId === piece.jobId ? 0 : 2) + (other.design.parts[0]?.form === form ? 0 : 1)
-  return others.filter((other) => near(other) < 3).sort((a, b) => near(a) - near(b) || b.id - a.id)
-}
-
 export interface ComparedPieces {
   readonly first: Compared
   readonly second: Compared

@@ -1,6 +1,6 @@
-import type { LayoutItem, LayoutSheet } from '@/core/layout'
+import { type LayoutItem, type LayoutSheet, placedRegion } from '@/core/layout'
 import type { PlanOptions } from '@/core/route'
-import type { Piece, Stock } from '../db/repositories'
+import type { Piece, Repositories, Stock } from '../db/repositories'
 import { planDesign } from './piece-plan'
 
 /** A blank of a job as the layout takes it, with the words for its label. */
@@ -10,14 +10,14 @@ export interface JobItem {
   readonly pieceId: number
 }
 
-/** Items are named after their piece, the second and further blanks of one piece with a number after it. */
-function itemId(pieceId: number, index: number): string {
-  return index === 0 ? `piece-${pieceId}` : `piece-${pieceId}.${index + 1}`
+/** Blanks are known by their piece, their part and their own id, whatever else the piece comes to cut. */
+function itemId(pieceId: number, part: string, blank: string): string {
+  return `piece-${pieceId}/${part}/${blank}`
 }
 
 /** Whether an item of a layout is a blank of this piece. */
 export function isItemOf(id: string, pieceId: number): boolean {
-  return id.split('.')[0] === itemId(pieceId, 0)
+  return id.split('/')[0] === `piece-${pieceId}`
 }
 
 /** Blanks of a job's pieces cut from sheet: quantity and spares, circles kept exact. */
@@ -25,16 +25,17 @@ export function itemsOfPieces(pieces: readonly Piece[], options: PlanOptions): J
   return pieces.flatMap((piece) => {
     const plan = planDesign(piece.design, options)
     if (!plan.ok) return []
+    const part = piece.design.parts[0]?.id ?? ''
     return plan.result.blanks
       .filter((blank) => blank.stock === 'sheet')
-      .map((blank, i, all) => {
+      .map((blank, _, all) => {
         const shape =
           blank.circleRadiusMm === undefined
             ? { outer: blank.outline.map(([x, y]): [number, number] => [x, y]) }
             : { circle: { radiusMm: blank.circleRadiusMm } }
         const rotations: LayoutItem['rotations'] = blank.circleRadiusMm === undefined ? [0, 90] : [0]
         const item = {
-          id: itemId(piece.id, i),
+          id: itemId(piece.id, part, blank.id),
           qty: (piece.quantity + piece.spares) * (blank.each ?? 1),
           holes: blank.holes.map((hole) => hole.map(([x, y]): [number, number] => [x, y])),
           alloy: blank.alloy,
@@ -47,9 +48,10 @@ export function itemsOfPieces(pieces: readonly Piece[], options: PlanOptions): J
   })
 }
 
+const points = (outline: readonly (readonly [number, number])[]) => outline.map(([x, y]): [number, number] => [x, y])
+
 /** A sheet of the drawer as the layout takes it; the measured thickness wins over the nominal. */
 export function layoutSheetOf(stock: Stock): LayoutSheet {
-  const points = (outline: readonly (readonly [number, number])[]) => outline.map(([x, y]): [number, number] => [x, y])
   return {
     id: String(stock.id),
     outer: points(stock.outer ?? []),
@@ -59,4 +61,25 @@ export function layoutSheetOf(stock: Stock): LayoutSheet {
     rollingDirectionDeg: null,
     costRank: 0,
   }
+}
+
+/** What another job has reserved on a sheet. */
+export interface Reserved {
+  readonly jobId: number
+  readonly jobTitle: string
+  readonly regions: readonly { readonly outer: [number, number][]; readonly holes: [number, number][][] }[]
+}
+
+/** Blanks that other jobs' drafts have lying on a sheet. */
+export function reservedOn(repositories: Repositories, sheetId: number, besidesJob: number, options: PlanOptions): Reserved[] {
+  return repositories.layouts.draftsOn(sheetId, besidesJob).flatMap((draft): Reserved[] => {
+    const items = new Map(itemsOfPieces(repositories.jobs.pieces(draft.jobId), options).map(({ item }) => [item.id, item]))
+    const regions = draft.placements.flatMap((place) => {
+      const item = items.get(place.id)
+      const region = item && placedRegion(item, place)
+      return region ? [{ outer: points(region.outer), holes: region.holes.map(points) }] : []
+    })
+    const jobTitle = repositories.jobs.job(draft.jobId)?.title ?? ''
+    return regions.length === 0 ? [] : [{ jobId: draft.jobId, jobTitle, regions }]
+  })
 }

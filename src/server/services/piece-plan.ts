@@ -18,6 +18,7 @@ export function freezePlan(piece: Piece, plan: Extract<PiecePlan, { ok: true }>)
   const { result } = plan
   return {
     coreVersion: result.coreVersion,
+    part: piece.design.parts[0]?.id ?? 'part-1',
     form: result.form,
     pieceName: piece.name,
     alloy: plan.temper.alloy,

@@ -1,10 +1,10 @@
 import * as z from 'zod'
 import { type CutSheetItem, cutSheetSvg } from '@/core/drawing'
-import { type LayoutInput, layoutInput, placedRegion } from '@/core/layout'
+import { findIllegal, type LayoutInput, layoutInput, placedRegion } from '@/core/layout'
 import type { Repositories, StoredLayout } from '../db/repositories'
 import type { LayoutPrint } from '../export/layout-pdf'
 import type { Paper } from '../export/pdf-kit'
-import { instanceOf } from './cut-layout'
+import { instanceOf, sayIllegal } from './cut-layout'
 import { isItemOf } from './layout-items'
 
 const frozenSchema = z.object({ instance: layoutInput })
@@ -36,6 +36,7 @@ export function printOf(repositories: Repositories, id: number, paper?: Paper): 
     blanks,
     paper: paper ?? settings.paper,
     checkBarMm: settings.checkBarMm,
+    fault: layout.status === 'cut' ? undefined : sayIllegal(findIllegal(instance, layout.placements)),
   }
 }
 
@@ -45,5 +46,5 @@ export function svgOf(print: LayoutPrint): string {
     { kind: 'stock', outlines: [print.sheet.outer, ...print.sheet.holes] },
     ...print.blanks.map((blank): CutSheetItem => ({ kind: 'cut', outlines: [blank.outer, ...blank.holes] })),
   ]
-  return cutSheetSvg(print.title, items)
+  return cutSheetSvg(print.fault ? `${print.title}. ${print.fault}` : print.title, items)
 }

@@ -19,7 +19,8 @@ export interface TrayView {
   readonly next: string
   readonly needsHeat: boolean
   readonly waiting: { readonly title: string; readonly sinceAt: string; readonly waitS: number } | null
-  readonly walk: TemperWalk
+  /** None of a tray that is finished. */
+  readonly walk: TemperWalk | null
 }
 
 function TrayRow({ tray }: { readonly tray: TrayView }) {
@@ -66,7 +67,7 @@ function TrayRow({ tray }: { readonly tray: TrayView }) {
           {tray.finished ? 'Look at it' : 'Take it up'}
         </Button>
       </Box>
-      {tray.finished ? null : <Ribbon walk={tray.walk} dark now={tray.stepNumber - 1} hasHead={false} />}
+      {tray.walk === null ? null : <Ribbon walk={tray.walk} dark now={tray.stepNumber - 1} hasHead={false} />}
     </Box>
   )
 }

@@ -1,10 +1,11 @@
 'use client'
 import Box from '@mui/material/Box'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { FONTS, PALETTE } from '../theme/palette'
 import { BigButton } from './big-button'
+import { useKeys } from './use-keys'
 
-/** What usually goes wrong; one press each, no typing with full hands. */
+/** What usually goes wrong; one key each, no typing with full hands. */
 const REASONS = ['split or cracked', 'cut under size', 'rim folded', 'melted', 'lost or dropped'] as const
 
 interface WrongPanelProps {
@@ -16,25 +17,37 @@ interface WrongPanelProps {
 /** Takes a piece out of the tray with a reason, or keeps a note and leaves it in. */
 export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
   const [text, setText] = useState('')
+  const [problem, setProblem] = useState('')
+  const box = useRef<HTMLInputElement>(null)
+  useKeys({
+    ...Object.fromEntries(REASONS.map((reason, i) => [String(i + 1), () => onWrong(reason)])),
+    w: () => box.current?.focus(),
+  })
+  const withWords = (use: (words: string) => void) => () => {
+    if (text.trim() === '') setProblem('Say in a word what happened, or press the number of a reason.')
+    else use(text.trim())
+  }
   return (
     <Box sx={{ p: 3 }}>
       <Box component="h2" sx={{ fontSize: 22, m: 0, mb: 2, fontFamily: FONTS.head }}>
         What went wrong with this piece
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
-        {REASONS.map((reason) => (
-          <BigButton key={reason} onPress={() => onWrong(reason)}>
+        {REASONS.map((reason, i) => (
+          <BigButton key={reason} onPress={() => onWrong(reason)} keyName={String(i + 1)}>
             {reason}
           </BigButton>
         ))}
       </Box>
       <Box component="label" htmlFor="bench-words" sx={{ display: 'block', mt: 2.5, mb: 1, fontSize: 18 }}>
-        Or in your own words
+        Or in your own words <kbd>W</kbd>
       </Box>
       <Box
         component="input"
         id="bench-words"
+        ref={box}
         value={text}
+        maxLength={500}
         onChange={(event: React.ChangeEvent<HTMLInputElement>) => setText(event.target.value)}
         sx={{
           height: 56,
@@ -48,9 +61,14 @@ export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
           px: 1.5,
         }}
       />
+      {problem ? (
+        <Box role="alert" sx={{ fontSize: 17, color: PALETTE.fireBench, mt: 1 }}>
+          {problem}
+        </Box>
+      ) : null}
       <Box sx={{ display: 'flex', gap: 1.5, mt: 2, flexWrap: 'wrap' }}>
-        <BigButton onPress={() => onWrong(text)}>It is lost</BigButton>
-        <BigButton onPress={() => onNote(text)}>Only a note, it stays</BigButton>
+        <BigButton onPress={withWords(onWrong)}>It is lost</BigButton>
+        <BigButton onPress={withWords(onNote)}>Only a note, it stays</BigButton>
         <BigButton plain onPress={onBack} keyName="Esc">
           back
         </BigButton>

@@ -1,22 +1,16 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import Link from 'next/link'
 import { findForm } from '@/core/forms'
-import type { OwnAllowance } from '@/core/logbook'
+import { LEAST_READINGS } from '@/core/logbook'
 import { ALLOYS } from '@/core/metals'
 import { formatPlain } from '@/core/units'
-import type { RecordGroup } from '@/server/services/own-record'
+import type { LossLine } from '@/server/db/repositories'
+import type { BookGroup } from '@/server/services/own-record'
 import { RecordTable } from '../record/record-table'
 import { SpreadPlot } from '../record/spread-plot'
 import { PALETTE } from '../theme/palette'
-
-interface Loss {
-  readonly id: number
-  readonly pieceName: string
-  readonly workpiece: number | null
-  readonly text: string
-  readonly trayId: number
-}
 
 function metalTitle(alloy: string): string {
   return (
@@ -26,8 +20,30 @@ function metalTitle(alloy: string): string {
   )
 }
 
-function GroupView({ group }: { readonly group: RecordGroup & { readonly own: OwnAllowance } }) {
-  const { own } = group
+/** What the record says to allow on one piece's blank: the same figure as on its own pages. */
+function Allow({ piece }: { readonly piece: BookGroup['pieces'][number] }) {
+  const { own } = piece
+  return (
+    <Box sx={{ mb: 1 }}>
+      <Box className="fig" data-testid={`allow-${piece.pieceId}`} sx={{ fontSize: 28, fontWeight: 700 }}>
+        {own.outcome === 'offered'
+          ? `${own.allowanceMm >= 0 ? '+' : '−'} ${Math.abs(own.allowanceMm).toFixed(2)}`
+          : `${own.count} of ${LEAST_READINGS}`}
+      </Box>
+      <Typography variant="body2">
+        on the blank of <Link href={`/pieces/${piece.pieceId}`}>{piece.name}</Link>
+        {own.outcome === 'offered' ? (
+          <span className="fig">
+            , ± {formatPlain(own.plusMinusMm, 2)} mm, pieces spread ± {formatPlain(own.spreadMm, 2)}
+          </span>
+        ) : null}
+      </Typography>
+    </Box>
+  )
+}
+
+function GroupView({ group }: { readonly group: BookGroup }) {
+  const [first] = group.pieces
   return (
     <Box component="section" aria-label={`${group.form}, ${group.alloy}`} sx={{ py: 2, borderBottom: `1px solid ${PALETTE.hairline}` }}>
       <Typography variant="h3" component="h2">
@@ -37,21 +53,19 @@ function GroupView({ group }: { readonly group: RecordGroup & { readonly own: Ow
         sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '220px minmax(0, 1fr) minmax(0, 1.3fr)' }, gap: 3, mt: 1 }}
       >
         <Box>
-          <Typography variant="body2">allow on the blank</Typography>
-          <Box className="fig" sx={{ fontSize: 28, fontWeight: 700 }}>
-            {own.outcome === 'offered'
-              ? `${own.allowanceMm >= 0 ? '+' : '−'} ${Math.abs(own.allowanceMm).toFixed(2)}`
-              : `${own.count} of 3`}
-          </Box>
-          {own.outcome === 'offered' ? (
-            <Typography className="fig" variant="body2">
-              ± {formatPlain(own.plusMinusMm, 2)} mm, pieces spread ± {formatPlain(own.spreadMm, 2)}
+          <Typography variant="body2">allow</Typography>
+          {group.pieces.map((piece) => (
+            <Allow key={piece.pieceId} piece={piece} />
+          ))}
+          {first ? <Typography sx={{ mt: 1, fontSize: 13.5 }}>{first.own.why}</Typography> : null}
+        </Box>
+        <SpreadPlot growthsMm={group.rows.map((row) => row.growthMm)} usedMm={first?.own.growthMm ?? 0} />
+        <Box sx={{ maxHeight: 250, overflowY: 'auto' }} tabIndex={0} role="region" aria-label="Readings">
+          {group.sums.count > group.rows.length ? (
+            <Typography variant="body2">
+              the newest <span className="fig">{group.rows.length}</span> of <span className="fig">{group.sums.count}</span>
             </Typography>
           ) : null}
-          <Typography sx={{ mt: 1, fontSize: 13.5 }}>{own.why}</Typography>
-        </Box>
-        <SpreadPlot growthsMm={group.rows.map((row) => row.growthMm)} usedMm={own.growthMm} />
-        <Box sx={{ maxHeight: 250, overflowY: 'auto' }} tabIndex={0} role="region" aria-label="Readings">
           <RecordTable rows={group.rows} />
         </Box>
       </Box>
@@ -60,13 +74,7 @@ function GroupView({ group }: { readonly group: RecordGroup & { readonly own: Ow
 }
 
 /** What happened, and what to allow: the smith's own figures, each with its readings and spread. */
-export function BookView({
-  groups,
-  losses,
-}: {
-  readonly groups: readonly (RecordGroup & { readonly own: OwnAllowance })[]
-  readonly losses: readonly Loss[]
-}) {
+export function BookView({ groups, losses }: { readonly groups: readonly BookGroup[]; readonly losses: readonly LossLine[] }) {
   return (
     <Box sx={{ px: 2.5, pb: 3 }}>
       {groups.length === 0 ? (

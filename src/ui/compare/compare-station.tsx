@@ -7,10 +7,10 @@ import { useState } from 'react'
 import type { FormResult } from '@/core/forms'
 import { ALLOYS } from '@/core/metals'
 import type { CompareRow, Comparison } from '@/core/route'
-import { duplicatePiece } from '@/server/actions/pieces'
 import { DrawingView } from '../drawing/drawing-view'
 import { fitView } from '../drawing/scale'
 import { useSize } from '../drawing/use-size'
+import { useAct } from '../shared/act-provider'
 import { ChoiceField } from '../shared/choice-field'
 import { PALETTE } from '../theme/palette'
 
@@ -96,8 +96,9 @@ function Rows({ title, rows, empty }: { readonly title: string; readonly rows: r
 export function CompareStation({ piece, others, otherId, results, comparison }: CompareStationProps) {
   const router = useRouter()
   const [problem, setProblem] = useState<string>()
+  const act = useAct()
   async function duplicate() {
-    const made = await duplicatePiece(piece.id)
+    const made = await act('duplicatePiece', { pieceId: piece.id })
     if (made.ok) router.push(`/pieces/${made.id}`)
     else setProblem(made.message)
   }

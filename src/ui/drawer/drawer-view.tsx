@@ -6,8 +6,8 @@ import { useState } from 'react'
 import { boundsOf } from '@/core/geometry'
 import { ALLOYS, BOUGHT_TEMPERS } from '@/core/metals'
 import { formatPlain } from '@/core/units'
-import { measureStock } from '@/server/actions/drawer'
 import type { Stock } from '@/server/db/repositories'
+import { useAct } from '../shared/act-provider'
 import { SizeField } from '../shared/size-field'
 import { PALETTE } from '../theme/palette'
 import { NewStock } from './new-stock'
@@ -52,13 +52,14 @@ function StockCard({ stock }: { readonly stock: Stock }) {
   const [measuring, setMeasuring] = useState(false)
   const [typed, setTyped] = useState(stock.measuredMm === null ? '' : String(stock.measuredMm))
   const [problem, setProblem] = useState<string>()
+  const act = useAct()
   const box = boundsOf(stock.outer ?? [])
   const size =
     stock.kind === 'sheet'
       ? `${formatPlain(box.maxX - box.minX, 1)} × ${formatPlain(box.maxY - box.minY, 1)}`
       : `${formatPlain(stock.lengthMm ?? 0, 0)} long`
   async function keep() {
-    const kept = await measureStock(stock.id, typed)
+    const kept = await act('measureStock', { id: stock.id, typed }, { revision: stock.revision })
     setProblem(kept.ok ? undefined : kept.message)
     if (kept.ok) setMeasuring(false)
   }

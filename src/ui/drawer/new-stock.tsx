@@ -5,7 +5,8 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { ALLOY_TITLES, BOUGHT_TEMPERS } from '@/core/metals'
 import { describeMeaning, parseSize } from '@/core/sizes'
-import { addStock } from '@/server/actions/drawer'
+import type { ActionInput } from '@/server/actions/perform'
+import { useAct } from '../shared/act-provider'
 import { ChoiceField } from '../shared/choice-field'
 import { SizeField } from '../shared/size-field'
 import { useWorkshop } from '../shared/workshop-context'
@@ -33,6 +34,7 @@ export function NewStock({ onDone }: { readonly onDone: () => void }) {
   })
   const [issues, setIssues] = useState<Readonly<Record<string, string>>>({})
   const [said, setSaid] = useState('')
+  const act = useAct()
   const size = (name: keyof Fields, label: string) => (
     <SizeField
       label={label}
@@ -46,7 +48,7 @@ export function NewStock({ onDone }: { readonly onDone: () => void }) {
   )
   const set = (name: keyof Fields) => (value: string) => setFields({ ...fields, [name]: value })
   async function add() {
-    const added = await addStock(fields)
+    const added = await act('addStock', fields as ActionInput<'addStock'>)
     setIssues(added.ok ? {} : Object.fromEntries(added.issues.map((issue) => [issue.path, issue.message])))
     setSaid(added.ok ? '' : added.issues.length === 0 ? added.message : '')
     if (added.ok) onDone()

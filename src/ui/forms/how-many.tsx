@@ -3,24 +3,30 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { type Losses, sparesFor } from '@/core/logbook'
-import { describePiece } from '@/server/actions/pieces'
+import { readPlainNumber } from '@/core/units'
+import { useAct } from '../shared/act-provider'
 import { SizeField } from '../shared/size-field'
 
 interface HowManyProps {
   readonly piece: { readonly id: number; readonly name: string; readonly quantity: number; readonly spares: number }
   /** What was lost of such pieces before. */
   readonly losses: Losses
+  /** Revision of the piece as this page knows it; every write of the page moves it on. */
+  readonly revision: { current: number }
 }
 
 /** How many are wanted, and how many more are cut against losses. */
-export function HowMany({ piece, losses }: HowManyProps) {
+export function HowMany({ piece, losses, revision }: HowManyProps) {
+  const act = useAct()
   const [quantity, setQuantity] = useState(String(piece.quantity))
   const [spares, setSpares] = useState(String(piece.spares))
   const [problem, setProblem] = useState<string>()
-  const advised = sparesFor(Math.max(1, Math.min(5000, Number(quantity) || 1)), losses)
+  const advised = sparesFor(Math.max(1, Math.min(5000, readPlainNumber(quantity) || 1)), losses)
   async function keep(wanted = spares) {
     if (quantity === String(piece.quantity) && wanted === String(piece.spares)) return
-    const kept = await describePiece(piece.id, { name: piece.name, quantity: Number(quantity), spares: Number(wanted) })
+    const words = { pieceId: piece.id, name: piece.name, quantity: readPlainNumber(quantity), spares: readPlainNumber(wanted) }
+    const kept = await act('describePiece', words, { revision: revision.current })
+    if (kept.ok) revision.current = kept.revision
     setProblem(kept.ok ? undefined : kept.message)
   }
   return (

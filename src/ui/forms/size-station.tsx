@@ -8,10 +8,9 @@ import { useState } from 'react'
 import type { Supply } from '@/core/costing'
 import { type DrawingView as View, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
-import { type Losses, ownAllowance } from '@/core/logbook'
+import { type GrowthSums, type Losses, ownAllowanceOf } from '@/core/logbook'
 import { ALLOYS } from '@/core/metals'
 import { type PieceDesign, walkTemper } from '@/core/route'
-import type { Growths } from '@/server/services/own-record'
 import { DrawingView } from '../drawing/drawing-view'
 import { useSize } from '../drawing/use-size'
 import { Ribbon } from '../route/ribbon'
@@ -33,11 +32,13 @@ interface SizeStationProps {
     readonly quantity: number
     readonly spares: number
     readonly revisionId: number
+    readonly revision: number
     readonly canUndo: boolean
     readonly redoId: number | null
     readonly design: PieceDesign
   }
-  readonly growths: Growths
+  /** The record of this form and metal, by method. */
+  readonly methods: Readonly<Record<string, GrowthSums>>
   readonly losses: Losses
   readonly supply: readonly Supply[]
   readonly cardHref: string
@@ -47,7 +48,8 @@ const SAVE_WORDS = {
   saved: 'saved',
   saving: 'saving',
   unsaved: 'not saved yet',
-  failed: 'not saved: the program did not answer; what you typed is still here',
+  failed: 'not saved: the program did not answer; what you typed is kept on this device and sent again',
+  conflict: 'not saved: it was changed elsewhere; what you typed is still here',
 } as const
 
 /** How much of the column a view gets: tall views more, flat ones enough for their lettering. */
@@ -142,13 +144,8 @@ function Stage({
   )
 }
 
-function ownOf(result: FormResult, growths: Growths) {
-  const primary = result.outcomes.find((outcome) => outcome.primary)
-  return ownAllowance(growths[result.method] ?? [], result.blanks[0]?.thicknessMm ?? 1, primary?.blankPerMm ?? 1)
-}
-
 /** Finished piece to blank: what was measured at the left, the metal in the middle, the answer and its working at the right. */
-export function SizeStation({ piece, growths, losses, supply, cardHref }: SizeStationProps) {
+export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeStationProps) {
   const design = useDesign(piece)
   const { plan, typed } = design
   const shown = useLast(plan.ok ? plan : undefined)
@@ -190,7 +187,7 @@ export function SizeStation({ piece, growths, losses, supply, cardHref }: SizeSt
             onChange={design.change}
             onLeave={design.saveNow}
           />
-          <HowMany piece={piece} losses={losses} />
+          <HowMany piece={piece} losses={losses} revision={design.revision} />
           {issues.form ? <Typography role="alert">{issues.form}</Typography> : null}
           {result ? (
             <>
@@ -233,7 +230,7 @@ export function SizeStation({ piece, growths, losses, supply, cardHref }: SizeSt
               supply={<SupplyPanel supply={supply} />}
               record={
                 <OwnRecord
-                  own={ownOf(result, growths)}
+                  own={ownAllowanceOf(result, methods)}
                   appliedMm={Number(typed.allowanceMm ?? 0) || 0}
                   onUse={(mm) => design.change('allowanceMm', String(mm))}
                 />

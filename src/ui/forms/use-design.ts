@@ -1,9 +1,11 @@
 'use client'
 import { useRouter } from 'next/navigation'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { type FormField, findForm } from '@/core/forms'
 import { type PieceDesign, planPiece } from '@/core/route'
-import { moveRevision, saveDesign } from '@/server/actions/pieces'
+import type { ActionInput } from '@/server/actions/perform'
+import { useAct } from '../shared/act-provider'
+import { useSaving } from '../shared/use-saving'
 import { useWorkshop } from '../shared/workshop-context'
 
 /** Every field as it stands in its box. */
@@ -54,49 +56,51 @@ interface Piece {
   readonly quantity: number
   readonly spares: number
   readonly revisionId: number
+  readonly revision: number
   readonly design: PieceDesign
 }
 
-export type SaveState = 'saved' | 'saving' | 'unsaved' | 'failed'
-
 /** A piece's design under the hands: what is typed, what it comes to, and its saving as revisions. */
 export function useDesign(piece: Piece) {
-  const { ringSystem, bench } = useWorkshop()
+  const { uid, ringSystem, bench } = useWorkshop()
+  const act = useAct()
   const router = useRouter()
   const part = piece.design.parts[0]
   const formId = part?.form ?? ''
   const stored = part?.input ?? {}
   const [typed, setTyped] = useState(() => typedOf(formId, stored))
   const [schools, setSchools] = useState<Readonly<Record<string, string>>>((stored.schools as Record<string, string> | undefined) ?? {})
-  const [state, setState] = useState<SaveState>('saved')
   const ours = useRef(piece.revisionId)
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  const saving = useSaving({
+    name: 'saveDesign',
+    keepAs: `design-${uid}-${piece.id}`,
+    revision: piece.revision,
+    onSaved: (done) => {
+      ours.current = done.revisionId
+      router.refresh()
+    },
+  })
 
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another revision than ours is taken over once, when it comes
   useEffect(() => {
     if (piece.revisionId === ours.current) return
     ours.current = piece.revisionId
     setTyped(typedOf(formId, stored))
     setSchools((stored.schools as Record<string, string> | undefined) ?? {})
-    setState('saved')
-  }, [piece.revisionId, formId, stored])
+    saving.settle()
+  }, [piece.revisionId])
 
   const input = useMemo(
     () => inputOf(formId, typed, stored, schools, piece.quantity + piece.spares),
     [formId, typed, stored, schools, piece.quantity, piece.spares],
   )
   const plan = useMemo(
-    () => planPiece({ ...piece.design, parts: [{ form: formId, inputVersion: part?.inputVersion ?? 1, input }] }, { ringSystem, ...bench }),
-    [piece.design, formId, part?.inputVersion, input, ringSystem, bench],
-  )
-
-  const save = useCallback(
-    async (next: PieceDesign) => {
-      setState('saving')
-      const saved = await saveDesign(piece.id, next)
-      if (saved.ok) ours.current = saved.revisionId
-      setState(saved.ok ? 'saved' : 'failed')
-    },
-    [piece.id],
+    () =>
+      planPiece(
+        { ...piece.design, parts: [{ id: part?.id ?? 'part-1', form: formId, inputVersion: part?.inputVersion ?? 1, input }] },
+        { ringSystem, ...bench },
+      ),
+    [piece.design, formId, part?.id, part?.inputVersion, input, ringSystem, bench],
   )
 
   function remember(): PieceDesign | undefined {
@@ -108,26 +112,23 @@ export function useDesign(piece: Piece) {
         return [name, read ? { typed: read.typed, mm: read.mm } : value]
       }),
     )
-    return { ...piece.design, parts: [{ form: formId, inputVersion: part?.inputVersion ?? 1, input: kept }] }
+    return { ...piece.design, parts: [{ id: part?.id ?? 'part-1', form: formId, inputVersion: part?.inputVersion ?? 1, input: kept }] }
   }
-  const pending = useRef<() => void>(undefined)
-  pending.current = () => {
-    const next = remember()
-    if (next) void save(next)
-  }
-
-  function saveSoon(delayMs: number) {
-    clearTimeout(timer.current)
-    timer.current = setTimeout(() => pending.current?.(), delayMs)
-    setState('unsaved')
-  }
+  const latest = useRef(remember)
+  latest.current = remember
+  const saveSoon = (delayMs: number) =>
+    saving.saveSoon(() => {
+      const design = latest.current()
+      return design && { pieceId: piece.id, design: design as ActionInput<'saveDesign'>['design'] }
+    }, delayMs)
 
   return {
     formId,
     typed,
     schools,
     plan,
-    state,
+    state: saving.state,
+    revision: saving.revision,
     change: (field: string, value: string) => {
       setTyped((before) => ({ ...before, [field]: value }))
       saveSoon(900)
@@ -145,12 +146,11 @@ export function useDesign(piece: Piece) {
       saveSoon(250)
     },
     saveNow: () => {
-      if (state === 'unsaved') saveSoon(0)
+      if (saving.state === 'unsaved') saving.flush()
     },
     move: async (way: 'undo' | 'redo') => {
-      clearTimeout(timer.current)
-      await moveRevision(piece.id, way)
-      router.refresh()
+      saving.flush()
+      await act('moveRevision', { pieceId: piece.id, way }, { revision: saving.expected() })
     },
   }
 }

@@ -3,8 +3,8 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { saveJob } from '@/server/actions/jobs'
 import type { Job } from '@/server/db/repositories'
+import { useAct } from '../shared/act-provider'
 import { ChoiceField } from '../shared/choice-field'
 import { TextRow } from '../shared/text-row'
 import { PALETTE } from '../theme/palette'
@@ -20,9 +20,11 @@ export function JobForm({ job, onDone }: { readonly job?: Job; readonly onDone: 
     note: job?.note ?? '',
   })
   const [problem, setProblem] = useState('')
+  const act = useAct()
   const set = (name: keyof typeof fields) => (value: string) => setFields({ ...fields, [name]: value })
   async function save() {
-    const saved = await saveJob({ ...fields, dueOn: fields.dueOn === '' ? null : fields.dueOn }, job?.id)
+    const words = { ...fields, dueOn: fields.dueOn === '' ? null : fields.dueOn }
+    const saved = await act('saveJob', job ? { ...words, id: job.id } : words, { revision: job?.revision ?? null })
     if (saved.ok) onDone()
     else setProblem(saved.message)
   }

@@ -5,7 +5,8 @@ import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { FORMS } from '@/core/forms'
-import { addPiece } from '@/server/actions/jobs'
+import { readPlainNumber } from '@/core/units'
+import { useAct } from '../shared/act-provider'
 import { ChoiceField } from '../shared/choice-field'
 import { SizeField } from '../shared/size-field'
 import { TextRow } from '../shared/text-row'
@@ -21,13 +22,14 @@ export function NewPiece({ jobId, onDone }: { readonly jobId: number; readonly o
   const [quantity, setQuantity] = useState('1')
   const [spares, setSpares] = useState('0')
   const [problem, setProblem] = useState('')
+  const act = useAct()
   async function add() {
-    const added = await addPiece({
+    const added = await act('addPiece', {
       jobId,
       name: name.trim() || KINDS[form] || 'Piece',
       form,
-      quantity: Number(quantity),
-      spares: Number(spares),
+      quantity: readPlainNumber(quantity),
+      spares: readPlainNumber(spares),
     })
     if (!added.ok) return setProblem(added.message)
     onDone()

@@ -2,26 +2,43 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { netAreaMm2 } from '@/core/geometry'
 import type { LayoutItem, Placement } from '@/core/layout'
 import { ALLOYS } from '@/core/metals'
 import { formatPlain } from '@/core/units'
-import { cutLayout } from '@/server/actions/layouts'
 import { useSize } from '../drawing/use-size'
+import { useAct } from '../shared/act-provider'
 import { ChoiceField } from '../shared/choice-field'
 import { PALETTE } from '../theme/palette'
+import { CutDialog } from './cut-dialog'
 import { SheetView } from './sheet-view'
 import { isFit, type SheetChoice, useLayout } from './use-layout'
+
+interface CutView {
+  readonly id: number
+  readonly revision: number
+  readonly label: string
+  readonly count: number
+  readonly canPutBack: boolean
+}
 
 interface LayoutTableProps {
   readonly jobId: number
   readonly jobs: readonly { readonly id: number; readonly title: string }[]
   readonly items: readonly { readonly item: LayoutItem; readonly name: string; readonly pieceId: number }[]
   readonly sheets: readonly SheetChoice[]
-  readonly draft: { readonly id: number; readonly sheetId: number; readonly placements: readonly Placement[] } | null
-  readonly cut: readonly { readonly id: number; readonly label: string; readonly count: number }[]
+  readonly draft: {
+    readonly id: number
+    readonly revision: number
+    readonly sheetId: number
+    readonly placements: readonly Placement[]
+  } | null
+  readonly cut: readonly CutView[]
+  /** Where the draft's sheet is no longer whole: what happened, and what is left of it. */
+  readonly gone: { readonly message: string; readonly remnants: readonly { readonly id: number; readonly label: string }[] } | null
   readonly kerfMm: number
   /** The smith's own blade for this metal, where the wall has one. */
   readonly ownBlade: string | null
@@ -59,21 +76,112 @@ function Blanks({ items, placements }: Pick<LayoutTableProps, 'items'> & { reado
   )
 }
 
+/** What was cut of this job: printed again, or put back as long as no remnant was used. */
+function CutAlready({ cut }: { readonly cut: readonly CutView[] }) {
+  const act = useAct()
+  const [problem, setProblem] = useState('')
+  async function putBack(item: CutView) {
+    const done = await act('putBackCut', { id: item.id }, { revision: item.revision })
+    setProblem(done.ok ? `Put back: ${item.label} is whole again.` : done.message)
+  }
+  return (
+    <Box component="section" aria-label="Cut already" sx={{ mt: 2 }}>
+      <Typography variant="h2">Cut already</Typography>
+      {cut.map((item) => (
+        <Box key={item.id} sx={{ py: 0.5, borderBottom: `1px dotted ${PALETTE.hairline}` }}>
+          <Typography>
+            <span className="fig">{item.count}</span> from {item.label}
+          </Typography>
+          <Button variant="text" href={`/api/layouts/${item.id}/print`} target="_blank">
+            Print it
+          </Button>
+          {item.canPutBack ? (
+            <Button variant="text" onClick={() => void putBack(item)}>
+              Put it back
+            </Button>
+          ) : null}
+        </Box>
+      ))}
+      <Typography role="status" variant="body2">
+        {problem}
+      </Typography>
+    </Box>
+  )
+}
+
+/** Says what became of a sheet that was cut, and moves the blanks to what is left of it. */
+function SheetGone({ gone, onMove }: { readonly gone: NonNullable<LayoutTableProps['gone']>; readonly onMove: (id: number) => void }) {
+  return (
+    <Box role="alert" sx={{ borderLeft: `4px solid ${PALETTE.ochre}`, bgcolor: PALETTE.ochreSoft, p: 1.25, mt: 1.5 }}>
+      <Typography>{gone.message}</Typography>
+      {gone.remnants.map((remnant) => (
+        <Button key={remnant.id} sx={{ mt: 1, mr: 1 }} onClick={() => onMove(remnant.id)}>
+          Move to {remnant.label}
+        </Button>
+      ))}
+    </Box>
+  )
+}
+
+function Reserved({ choice }: { readonly choice: SheetChoice }) {
+  if (choice.reserved.length === 0) return null
+  return (
+    <Typography variant="body2" sx={{ mt: 1 }}>
+      Dotted blanks are reserved:{' '}
+      {choice.reserved.map((item, i) => (
+        <span key={item.jobId}>
+          {i > 0 ? ', ' : ''}
+          {item.count} for <Link href={`/layout/${item.jobId}`}>{item.jobTitle}</Link>
+        </span>
+      ))}
+      .
+    </Typography>
+  )
+}
+
+interface OutputProps {
+  readonly layout: ReturnType<typeof useLayout>
+  readonly layoutId: number
+  readonly onCut: () => void
+}
+
+/** Paper, file and saw: an illegal layout says so on what it prints, and cannot be cut. */
+function Output({ layout, layoutId, onCut }: OutputProps) {
+  const isLegal = layout.illegal.length === 0
+  const tail = isLegal ? '' : ', as it is'
+  return (
+    <Box sx={{ mt: 2, display: 'grid', gap: 1 }}>
+      <Button href={`/api/layouts/${layoutId}/print`} target="_blank">
+        Print full size (PDF){tail}
+      </Button>
+      <Button href={`/api/layouts/${layoutId}/svg`}>Download SVG{tail}</Button>
+      <Button disabled={!isLegal} onClick={onCut}>
+        Cut: take it off the sheet
+      </Button>
+      <Button variant="text" onClick={layout.clear}>
+        Take all blanks off
+      </Button>
+    </Box>
+  )
+}
+
 /** The job's blanks on a sheet from the drawer: packed, moved by hand, printed at full size, cut. */
 export function LayoutTable(props: LayoutTableProps) {
-  const { jobId, jobs, items, sheets, cut, kerfMm, ownBlade, marginMm } = props
+  const { jobId, jobs, items, sheets, kerfMm, ownBlade, marginMm, cut, gone } = props
   const router = useRouter()
+  const act = useAct()
   const layout = useLayout(props)
   const [selected, setSelected] = useState<number | null>(null)
   const [problem, setProblem] = useState('')
+  const [asking, setAsking] = useState(false)
   const { ref, width, height } = useSize({ width: 760, height: 620 })
   const byId = new Map(items.map((entry) => [entry.item.id, entry]))
   const { choice, placements, illegal, layoutId } = layout
   async function cutNow() {
+    setAsking(false)
     if (layoutId === null) return
-    const done = await cutLayout(layoutId)
+    const done = await act('cutLayout', { id: layoutId }, { revision: layout.expected() })
     setProblem(done.ok ? `Cut. In the drawer now: ${done.remnants.join(', ') || 'nothing worth keeping is left'}.` : done.message)
-    if (done.ok) router.refresh()
   }
   return (
     <Box
@@ -102,7 +210,11 @@ export function LayoutTable(props: LayoutTableProps) {
             onTurn={layout.turn}
           />
         ) : (
-          <Typography sx={{ p: 4 }}>There is no sheet in the drawer yet. Put one in, and the blanks can be placed on it.</Typography>
+          <Typography sx={{ p: 4 }}>
+            {gone
+              ? 'The sheet this layout lay on is no longer whole; see at the right.'
+              : 'There is no sheet in the drawer yet. Put one in, and the blanks can be placed on it.'}
+          </Typography>
         )}
       </Box>
       <Box
@@ -120,10 +232,14 @@ export function LayoutTable(props: LayoutTableProps) {
         <ChoiceField
           label="Sheet"
           value={String(layout.sheetId)}
-          options={Object.fromEntries(sheets.map((sheet) => [sheet.id, sheetWords(sheet, items)]))}
+          options={{
+            ...(choice ? {} : { [layout.sheetId]: 'choose' }),
+            ...Object.fromEntries(sheets.map((sheet) => [sheet.id, sheetWords(sheet, items)])),
+          }}
           onChange={(id) => layout.chooseSheet(Number(id))}
           width={190}
         />
+        {gone && !choice ? <SheetGone gone={gone} onMove={layout.moveTo} /> : null}
         <Typography variant="body2" sx={{ mt: 0.75 }}>
           Kerf <span className="fig">{formatPlain(kerfMm, 2)}</span>
           {ownBlade ? ` (your ${ownBlade} blade)` : ''}, margin <span className="fig">{marginMm} mm</span>
@@ -133,6 +249,7 @@ export function LayoutTable(props: LayoutTableProps) {
             </>
           ) : null}
         </Typography>
+        {choice ? <Reserved choice={choice} /> : null}
         <Typography variant="h2" sx={{ mt: 2 }}>
           Blanks
         </Typography>
@@ -147,36 +264,41 @@ export function LayoutTable(props: LayoutTableProps) {
         <Typography role="status" sx={{ mt: 1, fontSize: 13.5 }}>
           {layout.said}
         </Typography>
-        {illegal.length > 0 ? (
+        {illegal.length > 0 && choice ? (
           <Typography role="alert" sx={{ mt: 1, color: PALETTE.fire, fontWeight: 600 }}>
-            {illegal.length} not legal: hatched blanks overlap or leave the sheet.
+            {illegal.length} not legal: hatched blanks overlap, leave the sheet or lie where another job has its blanks.
           </Typography>
         ) : null}
         <Typography variant="body2" sx={{ mt: 1 }}>
           Drag a blank, or select it and use the arrow keys (Shift for 5 mm) and R to turn it.
         </Typography>
-        {layoutId !== null && placements.length > 0 ? (
-          <Box sx={{ mt: 2, display: 'grid', gap: 1 }}>
-            <Button href={`/api/layouts/${layoutId}/print`} target="_blank">
-              Print full size (PDF)
-            </Button>
-            <Button href={`/api/layouts/${layoutId}/svg`}>Download SVG</Button>
-            <Button disabled={illegal.length > 0} onClick={() => void cutNow()}>
-              Cut: take it off the sheet
-            </Button>
-          </Box>
+        {layoutId !== null && placements.length > 0 && choice ? (
+          <Output
+            layout={layout}
+            layoutId={layoutId}
+            onCut={() => {
+              layout.flush()
+              setAsking(true)
+            }}
+          />
         ) : null}
         {problem ? (
           <Typography role="status" sx={{ mt: 1 }}>
             {problem}
           </Typography>
         ) : null}
-        {cut.length > 0 ? (
-          <Typography variant="body2" sx={{ mt: 2 }}>
-            Cut already: {cut.map((item) => `${item.count} from ${item.label}`).join('; ')}
-          </Typography>
-        ) : null}
+        {cut.length > 0 ? <CutAlready cut={cut} /> : null}
       </Box>
+      {choice ? (
+        <CutDialog
+          open={asking}
+          choice={choice}
+          items={byId}
+          placements={placements}
+          onCut={() => void cutNow()}
+          onLeave={() => setAsking(false)}
+        />
+      ) : null}
     </Box>
   )
 }

@@ -24,7 +24,13 @@ const KEYS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [0, 1],
   ArrowDown: [0, -1],
 }
-const REASONS = { 'off-sheet': 'off the sheet or inside the margin', overlap: 'too near another', unknown: 'no longer in the job' } as const
+const REASONS = {
+  'off-sheet': 'off the sheet or inside the margin',
+  overlap: 'too near another',
+  taken: 'where another job has its blanks',
+  unknown: 'no longer in the job',
+  twice: 'there twice',
+} as const
 
 function scaleTicks(length: number): number[] {
   return Array.from({ length: Math.floor(length / 10) + 1 }, (_, i) => i * 10)
@@ -70,6 +76,10 @@ export function SheetView({
           <rect width="8" height="8" fill="#fff" />
           <rect width="3.4" height="8" fill={PALETTE.fire} />
         </pattern>
+        <pattern id="taken" width="6" height="6" patternUnits="userSpaceOnUse">
+          <rect width="6" height="6" fill={PALETTE.ground} />
+          <circle cx="3" cy="3" r="1" fill={PALETTE.muted} />
+        </pattern>
       </defs>
       <path
         d={[sheet.outer, ...sheet.holes].map(path).join('')}
@@ -95,6 +105,17 @@ export function SheetView({
             </text>
           ) : null}
         </g>
+      ))}
+      {(sheet.taken ?? []).map((region) => (
+        <path
+          key={JSON.stringify(region.outer[0])}
+          d={[region.outer, ...region.holes].map(path).join('')}
+          fillRule="evenodd"
+          fill="url(#taken)"
+          stroke={PALETTE.muted}
+          strokeDasharray="4 3"
+          data-testid="taken"
+        />
       ))}
       {placements.map((place, index) => {
         const entry = items.get(place.id)

@@ -1,8 +1,10 @@
 'use client'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import { findIllegal, type LayoutInput, type LayoutItem, type LayoutSheet, type Placement } from '@/core/layout'
-import { saveLayout } from '@/server/actions/layouts'
+import { boundsOf } from '@/core/geometry'
+import { findIllegal, type LayoutInput, type LayoutItem, type LayoutSheet, type Placement, placedRegion } from '@/core/layout'
 import { packInWorker } from '@/workers/pack-client'
+import { useSaving } from '../shared/use-saving'
+import { useWorkshop } from '../shared/workshop-context'
 
 export interface SheetChoice {
   readonly id: number
@@ -10,16 +12,26 @@ export interface SheetChoice {
   readonly alloy: string
   readonly thicknessMm: number
   readonly sheet: LayoutSheet
+  /** What other jobs have lying there. */
+  readonly reserved: readonly { readonly jobId: number; readonly jobTitle: string; readonly count: number }[]
 }
 
 interface Setup {
   readonly jobId: number
   readonly items: readonly { readonly item: LayoutItem; readonly name: string }[]
   readonly sheets: readonly SheetChoice[]
-  readonly draft: { readonly id: number; readonly sheetId: number; readonly placements: readonly Placement[] } | null
+  readonly draft: {
+    readonly id: number
+    readonly revision: number
+    readonly sheetId: number
+    readonly placements: readonly Placement[]
+  } | null
   readonly kerfMm: number
   readonly marginMm: number
 }
+
+/** At least so much of a blank stays over the sheet, mm. */
+const IN_VIEW_MM = 3
 
 /** Whether a sheet is of the blanks' metal and, within rolling tolerance, their thickness. */
 export function isFit(sheet: SheetChoice, items: Setup['items']): boolean {
@@ -30,16 +42,35 @@ export function isFit(sheet: SheetChoice, items: Setup['items']): boolean {
   )
 }
 
+/** A place never farther than this off the sheet: a blank stays where it can be seen and fetched back. */
+function heldInView(place: Placement, item: LayoutItem | undefined, on: LayoutSheet | undefined): Placement {
+  if (!item || !on) return place
+  const [own, sheet] = [boundsOf(placedRegion(item, place).outer), boundsOf(on.outer)]
+  const back = (low: number, high: number, least: number, most: number) =>
+    high < least + IN_VIEW_MM ? least + IN_VIEW_MM - high : low > most - IN_VIEW_MM ? most - IN_VIEW_MM - low : 0
+  return {
+    ...place,
+    x: place.x + back(own.minX, own.maxX, sheet.minX, sheet.maxX),
+    y: place.y + back(own.minY, own.maxY, sheet.minY, sheet.maxY),
+  }
+}
+
 /** The layout under the hands: which sheet, where each blank lies, what is not legal, and its saving. */
 export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Setup) {
   const firstFit = sheets.find((sheet) => isFit(sheet, items)) ?? sheets[0]
   const [sheetId, setSheetId] = useState(draft?.sheetId ?? firstFit?.id ?? 0)
   const [placements, setPlacements] = useState<readonly Placement[]>(draft?.placements ?? [])
+  const { uid } = useWorkshop()
   const [layoutId, setLayoutId] = useState(draft?.id ?? null)
+  const saving = useSaving({
+    name: 'saveLayout',
+    keepAs: `layout-${uid}-${jobId}`,
+    revision: draft?.revision ?? 0,
+    onSaved: (done) => setLayoutId(done.id),
+  })
   const [busy, setBusy] = useState(false)
   const [said, setSaid] = useState('')
   const abort = useRef<AbortController>(undefined)
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const choice = sheets.find((sheet) => sheet.id === sheetId)
 
   const instance = useMemo(
@@ -58,18 +89,12 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
   )
   const illegal = useMemo(() => findIllegal(instance, placements), [instance, placements])
 
-  const keep = useCallback(
-    (next: readonly Placement[], sheet: number) => {
-      setPlacements(next)
-      clearTimeout(timer.current)
-      timer.current = setTimeout(async () => {
-        const saved = await saveLayout({ jobId, sheetId: sheet, kerfMm, marginMm, placements: next })
-        if (saved.ok) setLayoutId(saved.id)
-        else setSaid(saved.message)
-      }, 400)
-    },
-    [jobId, kerfMm, marginMm],
-  )
+  const keep = (next: readonly Placement[], sheet: number) => {
+    setPlacements(next)
+    saving.saveSoon(() => ({ jobId, sheetId: sheet, kerfMm, marginMm, placements: [...next] }), 400)
+  }
+  const keepLatest = useRef(keep)
+  keepLatest.current = keep
 
   const pack = useCallback(async () => {
     abort.current?.abort()
@@ -78,7 +103,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     setSaid('')
     try {
       const solution = await packInWorker(instance, abort.current.signal)
-      keep(solution.placements, sheetId)
+      keepLatest.current(solution.placements, sheetId)
       const left = solution.unplaced.reduce((sum, item) => sum + item.qty, 0)
       setSaid(
         `${solution.placements.length} placed in ${solution.seconds.toFixed(1)} s, ${Math.round(100 * solution.utilisation)} % of the sheet${left > 0 ? `; ${left} do not fit or are of other metal` : ''}.`,
@@ -91,9 +116,11 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
       )
     }
     setBusy(false)
-  }, [instance, keep, sheetId])
+  }, [instance, sheetId])
 
   useEffect(() => () => abort.current?.abort(), [])
+
+  const inView = (place: Placement) => heldInView(place, items.find((entry) => entry.item.id === place.id)?.item, choice?.sheet)
 
   return {
     choice,
@@ -102,8 +129,20 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     illegal,
     layoutId,
     busy,
-    said,
+    said: saving.refusal || said,
     pack,
+    expected: saving.expected,
+    flush: saving.flush,
+    /** Takes every blank off the sheet: what was reserved there is free again. */
+    clear: () => keep([], sheetId),
+    /** The same places on a remnant of the sheet: a remnant lies where it lay. */
+    moveTo: (id: number) => {
+      setSheetId(id)
+      keep(
+        placements.map((place) => ({ ...place, sheet: String(id) })),
+        id,
+      )
+    },
     stop: () => abort.current?.abort(),
     chooseSheet: (id: number) => {
       setSheetId(id)
@@ -111,7 +150,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     },
     move: (index: number, dx: number, dy: number) =>
       keep(
-        placements.map((place, i) => (i === index ? { ...place, x: place.x + dx, y: place.y + dy } : place)),
+        placements.map((place, i) => (i === index ? inView({ ...place, x: place.x + dx, y: place.y + dy }) : place)),
         sheetId,
       ),
     turn: (index: number) =>

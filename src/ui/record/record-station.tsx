@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import type { OwnAllowance } from '@/core/logbook'
-import type { RecordRow } from '@/server/services/own-record'
+import type { RecordRow } from '@/server/db/repositories'
 import { PALETTE } from '../theme/palette'
 import { RecordTable } from './record-table'
 import { SpreadPlot } from './spread-plot'
@@ -21,7 +21,6 @@ interface RecordStationProps {
     readonly text: string
   }[]
   readonly trayIds: readonly number[]
-  readonly trayDefault: number
 }
 
 /** What came out of this piece, and what it means for the next blank. */
@@ -76,7 +75,7 @@ export function RecordStation({ pieceId, rows, own, events, trayIds }: RecordSta
             <Box component="ul" sx={{ pl: 2.5, m: 0 }}>
               {events.map((event) => (
                 <li key={event.id}>
-                  {event.kind === 'wrong' ? `piece ${event.workpiece} went wrong` : 'note'}: {event.text || 'no reason given'}
+                  {event.kind === 'loss' ? `piece ${event.workpiece} went wrong` : 'note'}: {event.text || 'no reason given'}
                 </li>
               ))}
             </Box>

@@ -4,7 +4,7 @@ import TableBody from '@mui/material/TableBody'
 import TableCell from '@mui/material/TableCell'
 import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
-import type { RecordRow } from '@/server/services/own-record'
+import type { RecordRow } from '@/server/db/repositories'
 
 function signed(value: number): string {
   return `${value >= 0 ? '+' : '−'}${Math.abs(value).toFixed(2)}`
@@ -24,7 +24,7 @@ export function RecordTable({ rows }: { readonly rows: readonly RecordRow[] }) {
       </TableHead>
       <TableBody>
         {rows.map((row) => (
-          <TableRow key={`${row.trayId}-${row.workpiece}`}>
+          <TableRow key={row.item}>
             <TableCell sx={{ whiteSpace: { md: 'nowrap' } }}>
               {row.pieceName} <span className="fig">{row.workpiece}</span>, tray <span className="fig">{row.trayId}</span>
             </TableCell>

@@ -7,13 +7,15 @@ import Button from '@mui/material/Button'
 import OutlinedInput from '@mui/material/OutlinedInput'
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
-import { useId, useState } from 'react'
+import { useId, useRef, useState } from 'react'
 import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { OPERATIONS } from '@/core/operations'
 import {
   checkOrder,
   type DesignStep,
+  editsBetween,
   insertAnneal,
+  isUnedited,
   type PieceDesign,
   planPiece,
   type TemperState,
@@ -22,8 +24,7 @@ import {
   walkTemper,
   wordsOf,
 } from '@/core/route'
-import { startTray } from '@/server/actions/bench'
-import { saveDesign } from '@/server/actions/pieces'
+import { useAct } from '../shared/act-provider'
 import { ChoiceField } from '../shared/choice-field'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
@@ -34,6 +35,7 @@ interface RouteStationProps {
     readonly id: number
     readonly quantity: number
     readonly spares: number
+    readonly revision: number
     readonly design: PieceDesign & { readonly orderNote?: string | undefined }
   }
 }
@@ -136,10 +138,10 @@ function StepRow({ step, index, count, title, say, state, tool, finding, onMove,
   )
 }
 
-function nextId(op: string, steps: readonly DesignStep[]): string {
-  let n = steps.length + 1
-  while (steps.some((step) => step.id === `${op}-${n}`)) n++
-  return `${op}-${n}`
+/** A name for a step of the smith's own: given once, and never again on any route. */
+function ownStepId(op: string): string {
+  const [number = 0] = crypto.getRandomValues(new Uint32Array(1))
+  return `${op}+${number.toString(36)}`
 }
 
 /** Operations that need nothing more than their presets to be put on a route. */
@@ -149,28 +151,38 @@ const ADDABLE = Object.fromEntries(
 
 function useRoute(piece: RouteStationProps['piece']) {
   const { ringSystem, bench } = useWorkshop()
+  const act = useAct()
   const plan = planPiece(piece.design, { ringSystem, ...bench })
   const [steps, setSteps] = useState<readonly DesignStep[]>(plan.ok ? plan.steps : [])
   const [bought, setBought] = useState<BoughtTemper>(piece.design.bought)
   const [note, setNote] = useState(piece.design.orderNote ?? '')
   const [problem, setProblem] = useState('')
-  const own = plan.ok && steps === plan.steps ? piece.design.route : steps
+  const revision = useRef(piece.revision)
+  revision.current = Math.max(revision.current, piece.revision)
   async function keep(next: { steps?: readonly DesignStep[]; bought?: BoughtTemper; note?: string }) {
     if (next.steps) setSteps(next.steps)
     if (next.bought) setBought(next.bought)
-    const route = next.steps ?? own
-    const orderNote = next.note ?? note
-    const saved = await saveDesign(piece.id, { ...piece.design, bought: next.bought ?? bought, route, orderNote })
+    const unfit = new Set(plan.ok ? plan.misfits.map((misfit) => misfit.id) : [])
+    const changed = piece.design.route?.changed.filter((change) => !unfit.has(change.id))
+    const edits = plan.ok && next.steps ? editsBetween(plan.base, next.steps, changed) : piece.design.route
+    const design = {
+      ...piece.design,
+      bought: next.bought ?? bought,
+      route: edits && !isUnedited(edits) ? edits : undefined,
+      orderNote: next.note ?? note,
+    }
+    const saved = await act('saveDesign', { pieceId: piece.id, design: design as never }, { revision: revision.current })
+    if (saved.ok) revision.current = Math.max(revision.current, saved.revision)
     setProblem(saved.ok ? '' : saved.message)
   }
-  return { plan, bench, steps, bought, note, setNote, problem, setProblem, keep }
+  return { plan, bench, steps, bought, note, setNote, problem, setProblem, keep, act, revision }
 }
 
 /** The steps in order, each with what it does to the metal; dragged or keyed, the ribbon follows. */
 export function RouteStation({ piece }: RouteStationProps) {
   const router = useRouter()
   const dndId = useId()
-  const { plan, bench, steps, bought, note, setNote, problem, setProblem, keep } = useRoute(piece)
+  const { plan, bench, steps, bought, note, setNote, problem, setProblem, keep, act, revision } = useRoute(piece)
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
   if (!plan.ok)
     return (
@@ -184,11 +196,7 @@ export function RouteStation({ piece }: RouteStationProps) {
   const move = (from: number, to: number) => void keep({ steps: arrayMove([...steps], from, to) })
   const anneal = (before: number) =>
     void keep({
-      steps: insertAnneal(steps, before, (op) => ({
-        id: nextId(op, [...steps, { id: `${op}-${steps.length + 1}`, op, params: {} }]),
-        op,
-        params: {},
-      })),
+      steps: insertAnneal(steps, before, (op) => ({ id: ownStepId(op), op, params: {} })),
     })
   const dropped = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return
@@ -198,7 +206,8 @@ export function RouteStation({ piece }: RouteStationProps) {
     )
   }
   async function toBench() {
-    const started = await startTray(piece.id, piece.quantity + piece.spares)
+    const asked = { pieceId: piece.id, size: piece.quantity + piece.spares }
+    const started = await act('startTray', asked, { revision: revision.current, quiet: true })
     if (started.ok) router.push(`/bench/${started.trayId}`)
     else setProblem(started.message)
   }
@@ -262,9 +271,19 @@ export function RouteStation({ piece }: RouteStationProps) {
             value=""
             options={{ '': 'choose', ...ADDABLE }}
             onChange={(op) => {
-              if (op) void keep({ steps: [...steps, { id: nextId(op, steps), op, params: {} }] })
+              if (op) void keep({ steps: [...steps, { id: ownStepId(op), op, params: {} }] })
             }}
           />
+          {plan.misfits.length > 0 ? (
+            <Box sx={{ borderLeft: `4px solid ${PALETTE.ochre}`, bgcolor: PALETTE.ochreSoft, p: 1.25, mt: 2 }} role="alert">
+              {plan.misfits.map((misfit) => (
+                <Typography key={misfit.id}>{misfit.message}</Typography>
+              ))}
+              <Button sx={{ mt: 1 }} onClick={() => void keep({ steps: plan.steps })}>
+                Keep the route as it is shown
+              </Button>
+            </Box>
+          ) : null}
           {walk.annealBefore[0] !== undefined ? (
             <Box sx={{ borderLeft: `4px solid ${PALETTE.fire}`, bgcolor: PALETTE.fireSoft, p: 1.25, mt: 2 }} role="alert">
               <Typography>

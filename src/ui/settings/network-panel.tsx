@@ -2,16 +2,24 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { useRouter } from 'next/navigation'
-import { unpairAll } from '@/server/actions/settings'
+import { useState } from 'react'
+import { useAct } from '../shared/act-provider'
 import { PALETTE } from '../theme/palette'
 
 /** What is shown of the workshop's own network; null where only this machine reaches the program. */
-export type NetworkView = { readonly code: string; readonly devices: readonly { readonly name: string; readonly at: string }[] } | null
+export type NetworkView = {
+  readonly code: string
+  readonly devices: readonly { readonly id: string; readonly name: string; readonly at: string }[]
+} | null
 
 /** Who may come in from the workshop's own network. */
 export function NetworkPanel({ network }: { readonly network: NetworkView }) {
-  const router = useRouter()
+  const act = useAct()
+  const [problem, setProblem] = useState('')
+  async function sendAway(id: string) {
+    const done = await act('sendAwayDevice', { id })
+    setProblem(done.ok ? '' : done.message)
+  }
   return (
     <Box component="section" aria-label="Network" sx={{ mt: 4 }}>
       <Typography variant="h3" component="h2">
@@ -25,26 +33,34 @@ export function NetworkPanel({ network }: { readonly network: NetworkView }) {
       ) : (
         <>
           <Typography sx={{ mt: 1 }}>
-            Open this machine’s address on the other device and enter the code. Each code pairs one device.
+            Open this machine’s address on the other device and enter the code. Each code pairs one device and lives ten minutes.
           </Typography>
           <Typography className="fig" data-testid="pairing-code" sx={{ fontSize: 30, fontWeight: 700, letterSpacing: '0.12em', my: 1 }}>
             {network.code}
           </Typography>
           <Box component="ul" aria-label="Paired devices" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+            {network.devices.length === 0 ? <li>None yet.</li> : null}
             {network.devices.map((device) => (
-              <Box component="li" key={`${device.name} ${device.at}`} sx={{ py: 0.5, borderBottom: `1px dotted ${PALETTE.hairline}` }}>
-                {device.name}, paired <span className="fig">{device.at.slice(0, 10)}</span>
+              <Box
+                component="li"
+                key={device.id}
+                sx={{
+                  display: 'flex',
+                  justifyContent: 'space-between',
+                  alignItems: 'center',
+                  borderBottom: `1px dotted ${PALETTE.hairline}`,
+                }}
+              >
+                <span>
+                  {device.name}, paired <span className="fig">{device.at.slice(0, 10)}</span>
+                </span>
+                <Button variant="text" aria-label={`Send ${device.name} away`} onClick={() => void sendAway(device.id)}>
+                  Send away
+                </Button>
               </Box>
             ))}
           </Box>
-          <Button
-            sx={{ mt: 1.5 }}
-            onClick={() => {
-              void unpairAll().then(() => router.refresh())
-            }}
-          >
-            Shut out all of them
-          </Button>
+          {problem ? <Typography role="alert">{problem}</Typography> : null}
         </>
       )}
     </Box>

@@ -2,24 +2,23 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { ALLOY_TITLES } from '@/core/metals'
-import { backUpNow, openWorkshop, restore, saveSettings } from '@/server/actions/settings'
+import { readPlainNumber } from '@/core/units'
 import type { Settings } from '@/server/db/repositories'
+import { useAct } from '../shared/act-provider'
 import { ChoiceField } from '../shared/choice-field'
 import { SizeField } from '../shared/size-field'
 import { TextRow } from '../shared/text-row'
-import { PALETTE } from '../theme/palette'
+import { useWorkshop } from '../shared/workshop-context'
+import { DataPanel, type DataPanelProps } from './data-panel'
 import { NetworkPanel, type NetworkView } from './network-panel'
 
-interface SettingsViewProps {
+interface SettingsViewProps extends Omit<DataPanelProps, 'whole'> {
   readonly settings: Settings
-  readonly open: 'demo' | 'workshop'
-  readonly folder: string
-  readonly file: string
-  readonly backups: readonly { readonly file: string; readonly bytes: number; readonly at: string }[]
   readonly network: NetworkView
+  /** What a restore has just done. */
+  readonly restored: { readonly file: string; readonly keptAs: string } | null
 }
 
 /** Own figures are set in the Tables, beside their presets. */
@@ -33,14 +32,16 @@ function asText(settings: Settings): Fields {
 function Preferences({ settings }: { readonly settings: Settings }) {
   const [fields, setFields] = useState(asText(settings))
   const [said, setSaid] = useState('')
+  const act = useAct()
+  const { settingsRevision, name } = useWorkshop()
   const set = (name: keyof Fields) => (value: string) => setFields({ ...fields, [name]: value })
   async function save() {
     const numbers = {
-      checkBarMm: Number(fields.checkBarMm.replace(',', '.')),
-      kerfMm: Number(fields.kerfMm.replace(',', '.')),
-      marginMm: Number(fields.marginMm.replace(',', '.')),
+      checkBarMm: readPlainNumber(fields.checkBarMm),
+      kerfMm: readPlainNumber(fields.kerfMm),
+      marginMm: readPlainNumber(fields.marginMm),
     }
-    const saved = await saveSettings({ ...fields, ...numbers })
+    const saved = await act('saveSettings', { ...fields, ...numbers, practice: fields.practice === 'true' }, { revision: settingsRevision })
     setSaid(saved.ok ? 'Saved.' : saved.message)
   }
   return (
@@ -66,6 +67,14 @@ function Preferences({ settings }: { readonly settings: Settings }) {
       <ChoiceField label="Usual metal" value={fields.defaultAlloy} options={ALLOY_TITLES} onChange={set('defaultAlloy')} />
       <SizeField label="Saw kerf" value={fields.kerfMm} unit="mm" onChange={set('kerfMm')} />
       <SizeField label="Margin to the sheet’s edge" value={fields.marginMm} unit="mm" onChange={set('marginMm')} />
+      {name === 'demo' ? null : (
+        <ChoiceField
+          label="Simulated instruments"
+          value={fields.practice}
+          options={{ false: 'off', true: 'on, for practice' }}
+          onChange={set('practice')}
+        />
+      )}
       <ChoiceField label="Paper" value={fields.paper} options={{ A4: 'A4', Letter: 'Letter' }} onChange={set('paper')} />
       <SizeField
         label="The check bar measured"
@@ -84,77 +93,20 @@ function Preferences({ settings }: { readonly settings: Settings }) {
   )
 }
 
-function Data({ open, folder, file, backups }: Omit<SettingsViewProps, 'settings' | 'network'>) {
-  const router = useRouter()
-  const [said, setSaid] = useState('')
-  const other = open === 'demo' ? 'workshop' : 'demo'
-  async function backUp() {
-    const made = await backUpNow()
-    setSaid(made.ok ? `Backed up as ${made.file}.` : made.message)
-  }
-  async function putBack(name: string) {
-    const done = await restore(name)
-    setSaid(done.ok ? `Restored ${name}. What was there before is kept as ${done.keptAs}.` : done.message)
-    router.refresh()
-  }
-  async function change() {
-    const opened = await openWorkshop(other)
-    if (opened.ok) router.push('/jobs')
-  }
-  return (
-    <Box component="section" aria-label="Data">
-      <Typography variant="h3" component="h2">
-        Where your data is
-      </Typography>
-      <Typography sx={{ mt: 1 }}>
-        Folder <code>{folder}</code>
-      </Typography>
-      <Typography>
-        Open now: <code>{file}</code>
-      </Typography>
-      <Box sx={{ display: 'flex', gap: 1, my: 1.5, flexWrap: 'wrap' }}>
-        <Button onClick={() => void backUp()}>Back up now</Button>
-        <Button onClick={() => void change()}>{open === 'demo' ? 'Open my own workshop' : 'Open the demonstration'}</Button>
-      </Box>
-      <Typography role="status">{said}</Typography>
-      <Typography variant="h2" sx={{ mt: 2 }}>
-        Backups
-      </Typography>
-      {backups.length === 0 ? <Typography>None yet.</Typography> : null}
-      <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {backups.map((backup) => (
-          <Box
-            component="li"
-            key={backup.file}
-            sx={{
-              display: 'flex',
-              justifyContent: 'space-between',
-              alignItems: 'center',
-              gap: 1,
-              py: 0.5,
-              borderBottom: `1px dotted ${PALETTE.hairline}`,
-            }}
-          >
-            <code style={{ fontSize: 13 }}>{backup.file}</code>
-            <Button variant="text" onClick={() => void putBack(backup.file)}>
-              Restore
-            </Button>
-          </Box>
-        ))}
-      </Box>
-    </Box>
-  )
-}
-
 /** How the workshop works, and where its data is. */
-export function SettingsView({ settings, network, ...data }: SettingsViewProps) {
+export function SettingsView({ settings, network, restored, ...data }: SettingsViewProps) {
   return (
     <Box
       sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '420px minmax(0, 1fr)' }, gap: 5, maxWidth: 1100 }}
     >
-      <Preferences settings={settings} />
+      <Preferences key={JSON.stringify(settings)} settings={settings} />
       <Box>
-        <Data {...data} />
+        {restored ? (
+          <Typography role="status" sx={{ mb: 2, fontWeight: 600 }}>
+            Restored {restored.file}.{restored.keptAs ? ` What was there before is kept as ${restored.keptAs}.` : ''}
+          </Typography>
+        ) : null}
+        <DataPanel {...data} whole />
         <NetworkPanel network={network} />
       </Box>
     </Box>

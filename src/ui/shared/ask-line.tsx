@@ -11,8 +11,8 @@ import { type AskAnswer, answerAsk } from '@/core/ask'
 import { rowSummary } from '@/core/lookup'
 import { describeMeaning } from '@/core/sizes'
 import { formatPlain, mmToInch } from '@/core/units'
-import { addPiece } from '@/server/actions/jobs'
 import { PALETTE } from '../theme/palette'
+import { useAct } from './act-provider'
 import { useWorkshop } from './workshop-context'
 
 type FormAnswer = Extract<AskAnswer, { kind: 'form' }>
@@ -162,6 +162,7 @@ export function AskLine() {
   const [text, setText] = useState('')
   const [open, setOpen] = useState(false)
   const [busy, setBusy] = useState(false)
+  const act = useAct()
   const box = useRef<HTMLDivElement>(null)
   const deferred = useDeferredValue(text)
   const answer = useMemo(() => answerAsk(deferred, { ringSystem, alloy: defaultAlloy, bench }), [deferred, ringSystem, defaultAlloy, bench])
@@ -170,7 +171,7 @@ export function AskLine() {
     if (answer.kind !== 'form') return
     setBusy(true)
     const { qty, ...input } = answer.input
-    const added = await addPiece({ name: answer.title, form: answer.form, input, quantity: typeof qty === 'number' ? qty : 1 })
+    const added = await act('addPiece', { name: answer.title, form: answer.form, input, quantity: typeof qty === 'number' ? qty : 1 })
     setBusy(false)
     if (!added.ok) return
     setText('')

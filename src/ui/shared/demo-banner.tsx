@@ -1,16 +1,15 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import { useRouter } from 'next/navigation'
-import { openWorkshop } from '@/server/actions/settings'
 import { PALETTE } from '../theme/palette'
+import { useAct } from './act-provider'
 
 /** Says that the demonstration is open, and starts an own workshop with one click. */
 export function DemoBanner() {
-  const router = useRouter()
+  const act = useAct()
   async function start() {
-    const opened = await openWorkshop('workshop')
-    if (opened.ok) router.push('/jobs')
+    const opened = await act('openWorkshop', { name: 'workshop' }, { quiet: true })
+    if (opened.ok) window.location.assign('/jobs')
   }
   return (
     <Box

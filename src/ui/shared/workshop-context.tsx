@@ -6,6 +6,13 @@ import { type Bench, USUAL_BENCH } from '@/core/toolwall'
 
 /** The few settings that every field and the ask line need. */
 export interface WorkshopView {
+  /** The workshop this page was opened in: every write says so. */
+  readonly uid: string
+  readonly name: 'demo' | 'workshop'
+  /** Revision of the settings and own figures, as this page shows them. */
+  readonly settingsRevision: number
+  /** Whether the simulated instruments are on. */
+  readonly practice: boolean
   readonly ringSystem: RingSystem
   readonly defaultAlloy: AlloyId
   readonly units: 'mm' | 'inch' | 'both'
@@ -15,7 +22,14 @@ export interface WorkshopView {
   readonly bench: Bench
 }
 
+/** How each workshop is called in a sentence. */
+export const WORKSHOP_TITLES = { demo: 'the demonstration', workshop: 'your own workshop' } as const
+
 const WorkshopContext = createContext<WorkshopView>({
+  uid: '',
+  name: 'workshop',
+  settingsRevision: 0,
+  practice: false,
   ringSystem: 'US',
   defaultAlloy: 'sterling-925',
   units: 'both',

@@ -7,7 +7,7 @@ import { cellText, type Neighbour, neighboursOn, type Ruler, rowSummary } from '
 import { SOURCES } from '@/core/sources'
 import type { Row, Table } from '@/core/tables'
 import { formatPlain } from '@/core/units'
-import { keepFigure } from '@/server/actions/settings'
+import { useAct } from '../shared/act-provider'
 import { SizeField } from '../shared/size-field'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
@@ -75,8 +75,10 @@ function OwnFigure({ id }: { readonly id: string }) {
   const own = bench.figures[id]
   const [typed, setTyped] = useState(own === undefined ? '' : formatPlain(own))
   const [problem, setProblem] = useState<string>()
+  const act = useAct()
+  const { settingsRevision } = useWorkshop()
   async function keep() {
-    const kept = await keepFigure(id, typed)
+    const kept = await act('keepFigure', { id, typed }, { revision: settingsRevision })
     setProblem(kept.ok ? undefined : kept.message)
   }
   return (

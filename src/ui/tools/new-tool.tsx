@@ -5,7 +5,7 @@ import Checkbox from '@mui/material/Checkbox'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { STARTING_SETS, TOOL_KIND_INFO, TOOL_KINDS, type ToolKind } from '@/core/toolwall'
-import { addStartingSets, addTool } from '@/server/actions/tools'
+import { useAct } from '../shared/act-provider'
 import { ChoiceField } from '../shared/choice-field'
 import { SizeField } from '../shared/size-field'
 import { TextRow } from '../shared/text-row'
@@ -28,8 +28,9 @@ export function NewTool({ onDone }: { readonly onDone: () => void }) {
   const [issues, setIssues] = useState<Readonly<Record<string, string>>>({})
   const info = TOOL_KIND_INFO[kind]
   const set = (name: keyof typeof fields) => (value: string) => setFields({ ...fields, [name]: value })
+  const act = useAct()
   async function add() {
-    const added = await addTool({ kind, ...fields })
+    const added = await act('addTool', { kind, ...fields })
     setIssues(added.ok ? {} : Object.fromEntries(added.issues.map((issue) => [issue.path, issue.message])))
     if (added.ok) onDone()
   }
@@ -73,8 +74,9 @@ export function NewTool({ onDone }: { readonly onDone: () => void }) {
 export function StartingSets({ onDone }: { readonly onDone: (added: number) => void }) {
   const [ticked, setTicked] = useState<readonly string[]>([])
   const [problem, setProblem] = useState('')
+  const act = useAct()
   async function add() {
-    const done = await addStartingSets(ticked)
+    const done = await act('addStartingSets', { ids: [...ticked] })
     setProblem(done.ok ? '' : done.message)
     if (done.ok) onDone(done.added)
   }

@@ -5,8 +5,8 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { TOOL_KIND_INFO } from '@/core/toolwall'
 import { formatPlain } from '@/core/units'
-import { countTool, markMandrel, measureStamp, measureTool, takeToolDown } from '@/server/actions/tools'
-import type { WallTool } from '@/server/db/repositories'
+import type { ToolReason, WallTool } from '@/server/db/repositories'
+import { type Act, useAct } from '../shared/act-provider'
 import { SizeField } from '../shared/size-field'
 import { TextRow } from '../shared/text-row'
 import { PALETTE } from '../theme/palette'
@@ -15,27 +15,29 @@ import { sizeWords } from './tool-words'
 
 type Said = { readonly ok: true } | { readonly ok: false; readonly message: string }
 
-function useAct() {
+/** Writes to a tool, and keeps what was said against it. */
+function useToolAct() {
   const [problem, setProblem] = useState<string>()
-  async function act(work: Promise<Said>): Promise<boolean> {
-    const done = await work
+  const act = useAct()
+  async function write(work: (act: Act) => Promise<Said>): Promise<boolean> {
+    const done = await work(act)
     setProblem(done.ok ? undefined : done.message)
     return done.ok
   }
-  return { problem, act }
+  return { problem, write }
 }
 
 function Measured({ tool }: { readonly tool: WallTool }) {
   const { size } = TOOL_KIND_INFO[tool.kind]
   const [typed, setTyped] = useState(tool.measured === undefined ? '' : String(tool.measured))
-  const { problem, act } = useAct()
+  const { problem, write } = useToolAct()
   if (!size) return null
   return (
     <Box
       component="form"
       onSubmit={(event: React.FormEvent) => {
         event.preventDefault()
-        void act(measureTool(tool.id, typed))
+        void write((act) => act('measureTool', { id: tool.id, typed }, { revision: tool.revision }))
       }}
     >
       <SizeField
@@ -58,9 +60,10 @@ function Measured({ tool }: { readonly tool: WallTool }) {
 }
 
 function Count({ tool }: { readonly tool: WallTool }) {
-  const { problem, act } = useAct()
+  const { problem, write } = useToolAct()
   if (!TOOL_KIND_INFO[tool.kind].counted) return null
-  const log = (change: number, reason: string) => void act(countTool({ id: tool.id, change, reason }))
+  const log = (change: number, reason: ToolReason) =>
+    void write((act) => act('countTool', { id: tool.id, change, reason }, { revision: tool.revision }))
   return (
     <Box sx={{ mt: 2 }}>
       <Typography>
@@ -93,14 +96,14 @@ interface PairsProps {
   readonly help: string
   readonly keyLabel: string
   readonly pairs: readonly { readonly key: string; readonly mm: number }[]
-  readonly keep: (key: string, typed: string) => Promise<Said>
+  readonly keep: (act: Act, key: string, typed: string) => Promise<Said>
 }
 
 /** Names with a measured length each: marks of a mandrel, letters of a stamp set. */
 function Pairs({ title, help, keyLabel, pairs, keep }: PairsProps) {
   const [key, setKey] = useState('')
   const [typed, setTyped] = useState('')
-  const { problem, act } = useAct()
+  const { problem, write } = useToolAct()
   return (
     <Box sx={{ mt: 1 }}>
       <Typography variant="h2">{title}</Typography>
@@ -109,7 +112,7 @@ function Pairs({ title, help, keyLabel, pairs, keep }: PairsProps) {
         component="form"
         onSubmit={async (event: React.FormEvent) => {
           event.preventDefault()
-          if (await act(keep(key, typed))) setTyped('')
+          if (await write((act) => keep(act, key, typed))) setTyped('')
         }}
       >
         <TextRow label={keyLabel} value={key} onChange={setKey} />
@@ -137,7 +140,7 @@ function Pairs({ title, help, keyLabel, pairs, keep }: PairsProps) {
 
 /** One tool in the hand: what it is, what it measures, how many are left. */
 export function ToolPanel({ tool, onGone }: { readonly tool: WallTool; readonly onGone: () => void }) {
-  const { problem, act } = useAct()
+  const { problem, write } = useToolAct()
   const { facts } = tool
   return (
     <Box component="section" aria-label={tool.label}>
@@ -165,7 +168,7 @@ export function ToolPanel({ tool, onGone }: { readonly tool: WallTool; readonly 
           help="Put the calipers on it at each mark: what you read is what counts, not the mark."
           keyLabel="Mark"
           pairs={(facts.marks ?? []).map((mark) => ({ key: mark.mark, mm: mark.diameterMm }))}
-          keep={(key, typed) => markMandrel(tool.id, key, typed)}
+          keep={(act, mark, typed) => act('markMandrel', { id: tool.id, mark, typed }, { revision: tool.revision })}
         />
       ) : null}
       {tool.kind === 'stamp' ? (
@@ -174,14 +177,14 @@ export function ToolPanel({ tool, onGone }: { readonly tool: WallTool; readonly 
           help="Stamp the alphabet once and measure from letter to letter."
           keyLabel="Letter"
           pairs={Object.entries(facts.widths ?? {}).map(([key, mm]) => ({ key, mm }))}
-          keep={(key, typed) => measureStamp(tool.id, key, typed)}
+          keep={(act, character, typed) => act('measureStamp', { id: tool.id, character, typed }, { revision: tool.revision })}
         />
       ) : null}
       <Button
         variant="text"
         sx={{ mt: 2, ml: -0.75 }}
         onClick={async () => {
-          if (await act(takeToolDown(tool.id))) onGone()
+          if (await write((act) => act('takeToolDown', { id: tool.id }, { revision: tool.revision }))) onGone()
         }}
       >
         Take it off the wall

@@ -1,15 +1,64 @@
 import { notFound } from 'next/navigation'
 import { ownKerf } from '@/core/advice'
-import { itemsOfPieces, layoutSheetOf } from '@/server/services/layout-items'
+import type { PlanOptions } from '@/core/route'
+import type { Repositories, StoredLayout } from '@/server/db/repositories'
+import { sayCut } from '@/server/services/cut-layout'
+import { itemsOfPieces, layoutSheetOf, reservedOn } from '@/server/services/layout-items'
 import { planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { LayoutTable } from '@/ui/layout/layout-table'
 import { PageHead } from '@/ui/shared/page-head'
 
+/** So many jobs are offered to turn to; the others are reached from the Jobs. */
+const JOBS_OFFERED = 60
+
+function sheetChoices(repositories: Repositories, jobId: number, options: PlanOptions) {
+  return repositories.drawer
+    .all()
+    .filter((stock) => stock.kind === 'sheet')
+    .map((stock) => {
+      const reserved = reservedOn(repositories, stock.id, jobId, options)
+      return {
+        id: stock.id,
+        label: stock.label,
+        alloy: stock.alloy,
+        thicknessMm: stock.measuredMm ?? stock.thicknessMm,
+        sheet: { ...layoutSheetOf(stock), taken: reserved.flatMap((item) => [...item.regions]) },
+        reserved: reserved.map((item) => ({ jobId: item.jobId, jobTitle: item.jobTitle, count: item.regions.length })),
+      }
+    })
+}
+
+/** What became of the draft's sheet where it is no longer whole. */
+function goneSheet({ drawer, layouts }: Repositories, draft: StoredLayout | undefined) {
+  const stock = draft && drawer.one(draft.sheetId)
+  if (!stock || stock.status === 'in-drawer') return null
+  const remnants = drawer.remnantsOf(stock.id)
+  const left = remnants.filter((remnant) => remnant.status === 'in-drawer').map(({ id, label }) => ({ id, label }))
+  return { message: sayCut(stock, layouts.lastCutOf(stock.id), remnants), remnants: left }
+}
+
+function cutViews({ drawer, layouts }: Repositories, jobId: number) {
+  return layouts
+    .ofJob(jobId)
+    .filter((layout) => layout.status === 'cut')
+    .map((layout) => {
+      const remnants = drawer.remnantsOf(layout.sheetId).filter((remnant) => remnant.status !== 'put-back')
+      const sheet = drawer.one(layout.sheetId)
+      return {
+        id: layout.id,
+        revision: layout.revision,
+        label: sheet?.label ?? '',
+        count: layout.placements.length,
+        canPutBack: sheet?.status === 'cut-up' && remnants.every((remnant) => remnant.status === 'in-drawer'),
+      }
+    })
+}
+
 export default async function LayoutPage({ params }: { params: Promise<{ jobId: string }> }) {
   const { jobId } = await params
   const repositories = workshop()
-  const { jobs, drawer, layouts, settings } = repositories
+  const { jobs, layouts, settings } = repositories
   const job = jobs.job(Number(jobId))
   if (!job) notFound()
   const preferences = settings.read()
@@ -17,32 +66,21 @@ export default async function LayoutPage({ params }: { params: Promise<{ jobId: 
   const items = itemsOfPieces(jobs.pieces(job.id), options)
   const thicknessMm = items[0]?.item.thicknessMm
   const own = thicknessMm === undefined ? undefined : ownKerf(thicknessMm, options)
-  const sheets = drawer
-    .all()
-    .filter((stock) => stock.kind === 'sheet')
-    .map((stock) => ({
-      id: stock.id,
-      label: stock.label,
-      alloy: stock.alloy,
-      thicknessMm: stock.measuredMm ?? stock.thicknessMm,
-      sheet: layoutSheetOf(stock),
-    }))
   const draft = layouts.draftOf(job.id)
-  const cut = layouts
-    .all()
-    .filter((layout) => layout.jobId === job.id && layout.status === 'cut')
-    .map((layout) => ({ id: layout.id, label: drawer.one(layout.sheetId)?.label ?? '', count: layout.placements.length }))
+  const cut = cutViews(repositories, job.id)
+  const offered = jobs.jobs({ page: 1, size: JOBS_OFFERED })
   return (
     <>
       <PageHead title={job.title} sub="layout of its blanks on sheet" />
       <LayoutTable
         key={`${job.id}-${draft?.id ?? 'new'}-${cut.length}`}
         jobId={job.id}
-        jobs={jobs.jobs().map(({ id, title }) => ({ id, title }))}
+        jobs={[...(offered.some((other) => other.id === job.id) ? [] : [job]), ...offered].map(({ id, title }) => ({ id, title }))}
         items={items}
-        sheets={sheets}
+        sheets={sheetChoices(repositories, job.id, options)}
         draft={draft ?? null}
         cut={cut}
+        gone={goneSheet(repositories, draft)}
         kerfMm={draft?.kerfMm ?? own?.kerfMm ?? preferences.kerfMm}
         ownBlade={own ? own.blade : null}
         marginMm={draft?.marginMm ?? preferences.marginMm}

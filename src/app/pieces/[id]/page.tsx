@@ -1,5 +1,4 @@
 import { notFound } from 'next/navigation'
-import { growthsFor, lossesFor } from '@/server/services/own-record'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { supplyFor } from '@/server/services/supply'
 import { workshop } from '@/server/workshop'
@@ -11,10 +10,10 @@ export default async function SizePage({ params }: { params: Promise<{ id: strin
   const piece = repositories.jobs.piece(Number(id))
   if (!piece) notFound()
   const plan = planDesign(piece.design, planOptions(repositories))
-  const growths = plan.ok ? growthsFor(repositories, plan.result.form, plan.temper.alloy) : {}
-  const losses = plan.ok ? lossesFor(repositories, plan.result.form, plan.temper.alloy) : { begun: 0, lost: 0 }
+  const methods = plan.ok ? repositories.record.methodsOf(plan.result.form, plan.temper.alloy) : {}
+  const losses = plan.ok ? repositories.record.losses(plan.result.form, plan.temper.alloy) : { begun: 0, lost: 0 }
   const supply = plan.ok ? supplyFor(repositories, plan.result, piece.quantity + piece.spares) : []
   return (
-    <SizeStation key={piece.id} piece={piece} growths={growths} losses={losses} supply={supply} cardHref={`/api/pieces/${piece.id}/card`} />
+    <SizeStation key={piece.id} piece={piece} methods={methods} losses={losses} supply={supply} cardHref={`/api/pieces/${piece.id}/card`} />
   )
 }

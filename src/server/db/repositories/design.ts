@@ -1,21 +1,47 @@
 import * as z from 'zod'
 
-const routeStep = z.object({
-  id: z.string(),
+const params = z.record(z.string(), z.unknown())
+
+export const stepContentSchema = z.object({
+  version: z.literal(1).default(1),
   op: z.string(),
-  params: z.record(z.string(), z.unknown()).default({}),
+  params: params.default({}),
   target: z.object({ dimension: z.string(), label: z.string(), valueMm: z.number(), plusMinusMm: z.number() }).optional(),
 })
 
-/** One part of a piece: a form and what was typed into it. */
-const part = z.object({ form: z.string(), inputVersion: z.number(), input: z.record(z.string(), z.unknown()) })
+/** One part of a piece: a form and what was typed into it. Its id is given once. */
+const part = z.object({
+  id: z.string().min(1).max(60),
+  form: z.string(),
+  inputVersion: z.number(),
+  input: z.record(z.string(), z.unknown()),
+})
 
-/** What a revision holds. Without `route` the form's own steps are used and follow the input. */
+const routeEdits = z.object({
+  removed: z.array(z.string()).max(200).readonly(),
+  placed: z
+    .array(
+      z.object({
+        id: z.string(),
+        after: z.string().nullable(),
+        before: z.string().nullable(),
+        own: z.object({ op: z.string(), params }).optional(),
+      }),
+    )
+    .max(200)
+    .readonly(),
+  changed: z
+    .array(z.object({ id: z.string(), params }))
+    .max(200)
+    .readonly(),
+})
+
+/** What a revision holds. `route` is what was changed on the form's own route; the numbers always follow the input. */
 export const designSchema = z.object({
-  parts: z.array(part).min(1),
+  parts: z.array(part).min(1).max(1, { error: 'a piece has one part' }),
   bought: z.enum(['annealed', 'quarter-hard', 'half-hard', 'hard', 'unknown']).default('unknown'),
-  route: z.array(routeStep).optional(),
-  orderNote: z.string().optional(),
+  route: routeEdits.optional(),
+  orderNote: z.string().max(500).optional(),
 })
 export type Design = z.output<typeof designSchema>
 
@@ -28,9 +54,10 @@ const outcome = z.object({
   primary: z.boolean(),
 })
 
-/** The plan as it was when a tray started: what the pieces are held against, whatever the design becomes later. */
+/** The plan as it was when a tray started: what the pieces are held against, whatever the design becomes later. Its steps are rows of their own. */
 export const frozenPlanSchema = z.object({
   coreVersion: z.string(),
+  part: z.string(),
   form: z.string(),
   pieceName: z.string(),
   alloy: z.string(),
@@ -42,6 +69,8 @@ export const frozenPlanSchema = z.object({
   bought: designSchema.shape.bought,
   regions: z.array(z.string()),
   outcomes: z.array(outcome),
-  steps: z.array(routeStep),
 })
-export type FrozenPlan = z.output<typeof frozenPlanSchema>
+
+/** A frozen step: its id, and what it held when the tray started. */
+export type FrozenStep = Omit<z.output<typeof stepContentSchema>, 'version'> & { readonly id: string }
+export type FrozenPlan = z.output<typeof frozenPlanSchema> & { readonly steps: readonly FrozenStep[] }

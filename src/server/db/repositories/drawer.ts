@@ -1,7 +1,8 @@
 import * as z from 'zod'
 import { ALLOY_IDS, type AlloyId, type BoughtTemper } from '@/core/metals'
-import type { Db } from '../connection'
-import { identity, jsonColumn, outlineSchema } from './rows'
+import type { Db } from '../db'
+import { writer } from '../write'
+import { countRow, jsonColumn, newUid, outlineSchema } from './rows'
 
 const stockRow = z
   .object({
@@ -17,7 +18,8 @@ const stockRow = z
     length_mm: z.number().nullable(),
     temper: z.enum(['annealed', 'quarter-hard', 'half-hard', 'hard', 'unknown']),
     parent_id: z.number().nullable(),
-    status: z.enum(['in-drawer', 'cut-up']),
+    status: z.enum(['in-drawer', 'cut-up', 'put-back']),
+    revision: z.number(),
   })
   .transform((row) => ({
     id: row.id,
@@ -32,7 +34,9 @@ const stockRow = z
     lengthMm: row.length_mm,
     temper: row.temper,
     parentId: row.parent_id,
+    /** `put-back`: a remnant whose sheet was put together again. */
     status: row.status,
+    revision: row.revision,
   }))
 export type Stock = z.output<typeof stockRow>
 
@@ -51,36 +55,46 @@ export interface NewStock {
 }
 
 export function makeDrawerRepository(db: Db, now: () => string = () => new Date().toISOString()) {
-  const insert =
-    db.prepare(`INSERT INTO stock (label, kind, alloy, thickness_typed, thickness_mm, measured_mm, outer_json, holes_json, length_mm, temper, parent_id, status, created_at)
-    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 'in-drawer', ?) RETURNING id`)
+  const insert = writer(
+    db,
+    `INSERT INTO stock (uid, label, kind, alloy, thickness_typed, thickness_mm, measured_mm, outer_json, holes_json, length_mm, temper, parent_id, status, created_at)
+    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 'in-drawer', ?)`,
+  )
   const byId = db.prepare('SELECT * FROM stock WHERE id = ?')
   const inDrawer = db.prepare("SELECT * FROM stock WHERE status = 'in-drawer' ORDER BY alloy, thickness_mm, id")
-  const measure = db.prepare('UPDATE stock SET measured_mm = ? WHERE id = ?')
-  const cutUp = db.prepare("UPDATE stock SET status = 'cut-up' WHERE id = ? AND status = 'in-drawer'")
-  const countOf = db.prepare('SELECT count(*) AS id FROM stock WHERE kind = ?')
+  const childrenOf = db.prepare('SELECT * FROM stock WHERE parent_id = ? ORDER BY id')
+  const measure = writer(db, 'UPDATE stock SET measured_mm = ?, revision = revision + 1 WHERE id = ?')
+  const move = writer(db, 'UPDATE stock SET status = ?, revision = revision + 1 WHERE id = ? AND status = ?')
+  const labelsLike = db.prepare('SELECT label FROM stock WHERE label LIKE ?')
+  const lastNumber = db.prepare('SELECT max(CAST(substr(label, 3) AS INTEGER)) AS n FROM stock WHERE kind = ? AND parent_id IS NULL')
+  const labelRow = z.object({ label: z.string() })
   return {
     add: (stock: NewStock) =>
-      identity.parse(
-        insert.get(
-          stock.label,
-          stock.kind,
-          stock.alloy,
-          stock.thicknessTyped,
-          stock.thicknessMm,
-          stock.measuredMm,
-          stock.outer ? JSON.stringify(stock.outer) : null,
-          JSON.stringify(stock.holes),
-          stock.lengthMm,
-          stock.temper,
-          stock.parentId,
-          now(),
-        ),
+      insert.run(
+        newUid(),
+        stock.label,
+        stock.kind,
+        stock.alloy,
+        stock.thicknessTyped,
+        stock.thicknessMm,
+        stock.measuredMm,
+        stock.outer ? JSON.stringify(stock.outer) : null,
+        JSON.stringify(stock.holes),
+        stock.lengthMm,
+        stock.temper,
+        stock.parentId,
+        now(),
       ).id,
     /** The next free label: S-1, S-2 for sheet, W-1 for wire. */
-    nextLabel: (kind: 'sheet' | 'wire') => `${kind === 'sheet' ? 'S' : 'W'}-${identity.parse(countOf.get(kind)).id + 1}`,
+    nextLabel: (kind: 'sheet' | 'wire') =>
+      `${kind === 'sheet' ? 'S' : 'W'}-${(countRow.extend({ n: z.number().nullable() }).parse(lastNumber.get(kind)).n ?? 0) + 1}`,
     setMeasured: (id: number, measuredMm: number | null) => measure.run(measuredMm, id).changes > 0,
-    markCutUp: (id: number) => cutUp.run(id).changes > 0,
+    /** Takes a sheet or a remnant from one state to another; false where it was not in the first. */
+    move: (id: number, from: Stock['status'], to: Stock['status']) => move.run(to, id, from).changes > 0,
+    /** What was left of a sheet when it was cut. */
+    remnantsOf: (id: number): Stock[] => childrenOf.all(id).map((row) => stockRow.parse(row)),
+    /** Labels that begin with this one, itself among them. */
+    labelsFrom: (label: string): string[] => labelsLike.all(`${label}%`).map((row) => labelRow.parse(row).label),
     one: (id: number): Stock | undefined => {
       const row = byId.get(id)
       return row ? stockRow.parse(row) : undefined

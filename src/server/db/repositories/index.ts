@@ -1,31 +1,51 @@
-import type { Db } from '../connection'
-import { makeBenchRepository } from './bench'
+import * as z from 'zod'
+import type { Db } from '../db'
+import { writer } from '../write'
 import { makeDrawerRepository } from './drawer'
+import { makeEntryRepository } from './entries'
 import { makeJobRepository } from './jobs'
 import { makeLayoutRepository } from './layouts'
+import { makeRecordRepository } from './record'
 import { makeSettingsRepository } from './settings'
 import { makeToolRepository } from './tools'
+import { makeTrayRepository } from './trays'
 
-export type { BenchEvent, Reading, Tray } from './bench'
-export { type Design, designSchema, type FrozenPlan } from './design'
+export { type Design, designSchema, type FrozenPlan, type FrozenStep } from './design'
 export type { NewStock, Stock } from './drawer'
-export { JOB_STATUSES, type Job, type JobStatus, type Piece } from './jobs'
-export type { StoredLayout } from './layouts'
+export { ENTRY_KINDS, type Entry, type EntryKind, type LossLine, type NewEntry } from './entries'
+export { JOB_STATUSES, type Job, type JobStatus, type NewJob, type Piece } from './jobs'
+export type { Cut, StoredLayout } from './layouts'
+export type { NewRecordRow, RecordGroup, RecordKind, RecordRow } from './record'
+export { newUid, type Page } from './rows'
 export { type Settings, settingsSchema } from './settings'
-export { TOOL_REASONS, type WallTool } from './tools'
+export { TOOL_REASONS, type ToolReason, type WallTool } from './tools'
+export { itemUid, type Tray, type TrayStanding } from './trays'
 
 const MADE = new WeakMap<Db, Repositories>()
 export type Repositories = ReturnType<typeof make>
 
+const identityRow = z.object({ uid: z.string(), demonstration: z.number() })
+
 function make(db: Db) {
+  const identity = db.prepare('SELECT uid, demonstration FROM workshop')
+  const mark = writer(db, 'UPDATE workshop SET demonstration = 1 WHERE demonstration = 0')
   return {
     settings: makeSettingsRepository(db),
     jobs: makeJobRepository(db),
     drawer: makeDrawerRepository(db),
     layouts: makeLayoutRepository(db),
     tools: makeToolRepository(db),
-    bench: makeBenchRepository(db),
-    transaction: <T>(work: () => T): T => db.transaction(work)(),
+    trays: makeTrayRepository(db),
+    entries: makeEntryRepository(db),
+    record: makeRecordRepository(db),
+    /** The workshop's own name, which every write says it was made for; and whether it is the invented one. */
+    identity: () => {
+      const { uid, demonstration } = identityRow.parse(identity.get())
+      return { uid, demonstration: demonstration === 1 }
+    },
+    /** Says of this workshop that it is the invented one, whose simulated instruments are its own. */
+    markDemonstration: () => mark.run().changes > 0,
+    transaction: <T>(work: () => T): T => db.transaction(work).immediate(),
   }
 }
 

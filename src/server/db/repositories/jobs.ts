@@ -1,7 +1,8 @@
 import * as z from 'zod'
-import type { Db } from '../connection'
+import type { Db } from '../db'
+import { writer } from '../write'
 import { type Design, designSchema } from './design'
-import { identity, jsonColumn } from './rows'
+import { countRow, jsonColumn, newUid, offsetOf, type Page } from './rows'
 
 export const JOB_STATUSES = ['asked', 'promised', 'in-work', 'done', 'handed-over'] as const
 export type JobStatus = (typeof JOB_STATUSES)[number]
@@ -15,8 +16,17 @@ const jobRow = z
     status: z.enum(JOB_STATUSES),
     note: z.string(),
     created_at: z.string(),
+    revision: z.number(),
   })
-  .transform((row) => ({ id: row.id, title: row.title, customer: row.customer, dueOn: row.due_on, status: row.status, note: row.note }))
+  .transform((row) => ({
+    id: row.id,
+    revision: row.revision,
+    title: row.title,
+    customer: row.customer,
+    dueOn: row.due_on,
+    status: row.status,
+    note: row.note,
+  }))
 export type Job = z.output<typeof jobRow>
 
 const pieceRow = z
@@ -27,6 +37,7 @@ const pieceRow = z
     quantity: z.number(),
     spares: z.number(),
     head_revision_id: z.number(),
+    revision: z.number(),
     parent_id: z.number().nullable(),
     next_id: z.number().nullable(),
     design_json: jsonColumn(designSchema),
@@ -40,13 +51,15 @@ const pieceRow = z
     quantity: row.quantity,
     spares: row.spares,
     revisionId: row.head_revision_id,
+    /** Goes up with every change of the piece; what a write is made against. */
+    revision: row.revision,
     design: row.design_json,
     canUndo: row.parent_id !== null,
     redoId: row.next_id,
   }))
 export type Piece = z.output<typeof pieceRow>
 
-const PIECE_SQL = `SELECT p.id, p.job_id, p.name, p.quantity, p.spares, p.head_revision_id, r.parent_id, r.design_json, j.title AS job_title,
+const PIECE_SQL = `SELECT p.id, p.revision, p.job_id, p.name, p.quantity, p.spares, p.head_revision_id, r.parent_id, r.design_json, j.title AS job_title,
   (SELECT max(n.id) FROM piece_revisions n WHERE n.parent_id = p.head_revision_id) AS next_id
   FROM pieces p JOIN piece_revisions r ON r.id = p.head_revision_id JOIN jobs j ON j.id = p.job_id`
 
@@ -66,46 +79,56 @@ export interface NewPiece {
   readonly design: Design
 }
 
+const IN_ORDER = "ORDER BY status IN ('done', 'handed-over'), due_on IS NULL, due_on, id"
+
 export function makeJobRepository(db: Db, now: () => string = () => new Date().toISOString()) {
-  const insertJob = db.prepare(
-    'INSERT INTO jobs (title, customer, due_on, status, note, created_at) VALUES (?, ?, ?, ?, ?, ?) RETURNING id',
+  const insertJob = writer(db, 'INSERT INTO jobs (uid, title, customer, due_on, status, note, created_at) VALUES (?, ?, ?, ?, ?, ?, ?)')
+  const updateJob = writer(
+    db,
+    'UPDATE jobs SET title = ?, customer = ?, due_on = ?, status = ?, note = ?, revision = revision + 1 WHERE id = ?',
   )
-  const updateJob = db.prepare('UPDATE jobs SET title = ?, customer = ?, due_on = ?, status = ?, note = ? WHERE id = ?')
-  const insertPiece = db.prepare('INSERT INTO pieces (job_id, name, quantity, spares, created_at) VALUES (?, ?, ?, ?, ?) RETURNING id')
-  const insertRevision = db.prepare(
-    'INSERT INTO piece_revisions (piece_id, parent_id, design_json, created_at) VALUES (?, ?, ?, ?) RETURNING id',
+  const insertPiece = writer(db, 'INSERT INTO pieces (uid, job_id, name, quantity, spares, created_at) VALUES (?, ?, ?, ?, ?, ?)')
+  const insertRevision = writer(
+    db,
+    'INSERT INTO piece_revisions (uid, piece_id, parent_id, design_json, created_at) VALUES (?, ?, ?, ?, ?)',
   )
-  const moveHead = db.prepare('UPDATE pieces SET head_revision_id = ? WHERE id = ?')
+  const moveHead = writer(db, 'UPDATE pieces SET head_revision_id = ?, revision = revision + 1 WHERE id = ?')
   const head = db.prepare('SELECT r.id, r.parent_id FROM pieces p JOIN piece_revisions r ON r.id = p.head_revision_id WHERE p.id = ?')
   const child = db.prepare('SELECT max(id) AS id FROM piece_revisions WHERE parent_id = ?')
-  const describePiece = db.prepare('UPDATE pieces SET name = ?, quantity = ?, spares = ? WHERE id = ?')
+  const describePiece = writer(db, 'UPDATE pieces SET name = ?, quantity = ?, spares = ?, revision = revision + 1 WHERE id = ?')
   const jobById = db.prepare('SELECT * FROM jobs WHERE id = ?')
-  const allJobs = db.prepare("SELECT * FROM jobs ORDER BY status IN ('done', 'handed-over'), due_on IS NULL, due_on, id")
+  const jobPage = db.prepare(`SELECT * FROM jobs ${IN_ORDER} LIMIT ? OFFSET ?`)
+  const countJobs = db.prepare('SELECT count(*) AS n FROM jobs')
+  const countOpen = db.prepare("SELECT count(*) AS n FROM jobs WHERE status NOT IN ('done', 'handed-over')")
   const pieceById = db.prepare(`${PIECE_SQL} WHERE p.id = ?`)
   const piecesOf = db.prepare(`${PIECE_SQL} WHERE p.job_id = ? ORDER BY p.id`)
-  const allPieces = db.prepare(`${PIECE_SQL} ORDER BY p.id`)
+  const alike = db.prepare(
+    `${PIECE_SQL} WHERE p.id <> @id AND (p.job_id = @jobId OR r.design_json ->> '$.parts[0].form' = @form) ORDER BY p.job_id = @jobId DESC, p.id DESC LIMIT @limit`,
+  )
+  const everyDesign = db.prepare('SELECT design_json FROM piece_revisions')
+  const namesIn = db.prepare('SELECT name FROM pieces WHERE job_id = ?')
   const headRow = z.object({ id: z.number(), parent_id: z.number().nullable() })
 
   const revise = db.transaction((pieceId: number, design: Design) => {
     const current = head.get(pieceId)
-    const { id } = identity.parse(insertRevision.get(pieceId, current ? headRow.parse(current).id : null, JSON.stringify(design), now()))
+    const { id } = insertRevision.run(newUid(), pieceId, current ? headRow.parse(current).id : null, JSON.stringify(design), now())
     moveHead.run(id, pieceId)
     return id
   })
 
-  function step(pieceId: number, pick: (row: { id: number; parent_id: number | null }) => number | null): boolean {
+  const step = db.transaction((pieceId: number, pick: (row: { id: number; parent_id: number | null }) => number | null): boolean => {
     const current = head.get(pieceId)
     const to = current ? pick(headRow.parse(current)) : null
     if (to === null) return false
     moveHead.run(to, pieceId)
     return true
-  }
+  })
 
   return {
-    addJob: (job: NewJob) => identity.parse(insertJob.get(job.title, job.customer, job.dueOn, job.status, job.note, now())).id,
+    addJob: (job: NewJob) => insertJob.run(newUid(), job.title, job.customer, job.dueOn, job.status, job.note, now()).id,
     changeJob: (id: number, job: NewJob) => updateJob.run(job.title, job.customer, job.dueOn, job.status, job.note, id).changes > 0,
     addPiece: db.transaction((piece: NewPiece) => {
-      const { id } = identity.parse(insertPiece.get(piece.jobId, piece.name, piece.quantity, piece.spares, now()))
+      const { id } = insertPiece.run(newUid(), piece.jobId, piece.name, piece.quantity, piece.spares, now())
       revise(id, piece.design)
       return id
     }),
@@ -118,11 +141,21 @@ export function makeJobRepository(db: Db, now: () => string = () => new Date().t
       const row = jobById.get(id)
       return row ? jobRow.parse(row) : undefined
     },
-    jobs: (): Job[] => allJobs.all().map((row) => jobRow.parse(row)),
+    /** Open jobs first, by the day they are due; one page of them. */
+    jobs: (page: Page): Job[] => jobPage.all(page.size, offsetOf(page)).map((row) => jobRow.parse(row)),
+    counts: () => ({ all: countRow.parse(countJobs.get()).n, open: countRow.parse(countOpen.get()).n }),
     piece: (id: number): Piece | undefined => {
       const row = pieceById.get(id)
       return row ? pieceRow.parse(row) : undefined
     },
-    pieces: (jobId?: number): Piece[] => (jobId === undefined ? allPieces.all() : piecesOf.all(jobId)).map((row) => pieceRow.parse(row)),
+    /** Reads every stored design; throws at one that cannot be read. */
+    checkRevisions: () => {
+      for (const row of everyDesign.all()) z.object({ design_json: jsonColumn(designSchema) }).parse(row)
+    },
+    pieces: (jobId: number): Piece[] => piecesOf.all(jobId).map((row) => pieceRow.parse(row)),
+    pieceNames: (jobId: number): string[] => namesIn.all(jobId).map((row) => z.object({ name: z.string() }).parse(row).name),
+    /** Other pieces of the same job or the same form: those of the job first, the newest first. */
+    alike: (piece: Piece, limit: number): Piece[] =>
+      alike.all({ id: piece.id, jobId: piece.jobId, form: piece.design.parts[0]?.form ?? '', limit }).map((row) => pieceRow.parse(row)),
   }
 }

@@ -1,8 +1,9 @@
 import * as z from 'zod'
 import { ALLOY_IDS } from '@/core/metals'
 import { RING_SYSTEMS } from '@/core/tables'
-import type { Db } from '../connection'
-import { jsonColumn } from './rows'
+import type { Db } from '../db'
+import { writer } from '../write'
+import { countRow, jsonColumn } from './rows'
 
 export const settingsSchema = z.object({
   workshopName: z.string().max(80).default(''),
@@ -18,6 +19,8 @@ export const settingsSchema = z.object({
     .default(50),
   kerfMm: z.number().min(0).max(2).default(0.3),
   marginMm: z.number().min(0).max(20).default(1),
+  /** The simulated instruments, to practise with; what they read is never counted. The demonstration has them always. */
+  practice: z.boolean().default(false),
   /** Own figures beside the presets of the bench, by their id. */
   figures: z.record(z.string(), z.number()).default({}),
 })
@@ -27,7 +30,10 @@ const row = z.object({ key: z.string(), value_json: jsonColumn(z.unknown()) })
 
 export function makeSettingsRepository(db: Db) {
   const all = db.prepare('SELECT key, value_json FROM settings')
-  const put = db.prepare(
+  const revision = db.prepare('SELECT settings_revision AS n FROM workshop')
+  const bump = writer(db, 'UPDATE workshop SET settings_revision = settings_revision + 1')
+  const put = writer(
+    db,
     'INSERT INTO settings (key, value_json) VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value_json = excluded.value_json',
   )
   return {
@@ -40,8 +46,10 @@ export function makeSettingsRepository(db: Db) {
           }),
         ),
       ),
+    revision: (): number => countRow.parse(revision.get()).n,
     write: db.transaction((settings: Partial<Settings>) => {
       for (const [key, value] of Object.entries(settings)) put.run(key, JSON.stringify(value))
+      bump.run()
     }),
   }
 }

@@ -1,7 +1,8 @@
 import * as z from 'zod'
 import { type OwnTool, TOOL_KIND_INFO, TOOL_KINDS, type ToolFacts, toolFacts } from '@/core/toolwall'
-import type { Db } from '../connection'
-import { identity, jsonColumn } from './rows'
+import type { Db } from '../db'
+import { writer } from '../write'
+import { jsonColumn, newUid } from './rows'
 
 const toolRow = z
   .object({
@@ -13,6 +14,7 @@ const toolRow = z
     facts_json: jsonColumn(toolFacts),
     on_hand: z.number().nullable(),
     broken: z.number(),
+    revision: z.number(),
   })
   .transform((row) => ({
     id: row.id,
@@ -23,6 +25,7 @@ const toolRow = z
     ...(TOOL_KIND_INFO[row.kind].counted ? { count: Math.max(0, row.on_hand ?? 0) } : {}),
     facts: row.facts_json,
     broken: row.broken,
+    revision: row.revision,
   }))
 /** A tool on the wall: what the core knows of it, its id, and how many have broken. */
 export type WallTool = z.output<typeof toolRow>
@@ -36,15 +39,14 @@ const SELECT = `SELECT tools.*,
   FROM tools`
 
 export function makeToolRepository(db: Db, now: () => string = () => new Date().toISOString()) {
-  const insert = db.prepare(
-    'INSERT INTO tools (kind, label, nominal, measured, facts_json, created_at) VALUES (?, ?, ?, ?, ?, ?) RETURNING id',
-  )
-  const event = db.prepare('INSERT INTO tool_events (tool_id, change, reason, at) VALUES (?, ?, ?, ?)')
+  const insert = writer(db, 'INSERT INTO tools (uid, kind, label, nominal, measured, facts_json, created_at) VALUES (?, ?, ?, ?, ?, ?, ?)')
+  const event = writer(db, 'INSERT INTO tool_events (tool_id, change, reason, at) VALUES (?, ?, ?, ?)')
   const onWall = db.prepare(`${SELECT} WHERE status = 'on-wall' ORDER BY kind, coalesce(measured, nominal), id`)
   const byId = db.prepare(`${SELECT} WHERE id = ? AND status = 'on-wall'`)
-  const measure = db.prepare('UPDATE tools SET measured = ? WHERE id = ?')
-  const learn = db.prepare('UPDATE tools SET facts_json = ? WHERE id = ?')
-  const takeDown = db.prepare("UPDATE tools SET status = 'gone' WHERE id = ? AND status = 'on-wall'")
+  const measure = writer(db, 'UPDATE tools SET measured = ?, revision = revision + 1 WHERE id = ?')
+  const learn = writer(db, 'UPDATE tools SET facts_json = ?, revision = revision + 1 WHERE id = ?')
+  const touch = writer(db, 'UPDATE tools SET revision = revision + 1 WHERE id = ?')
+  const takeDown = writer(db, "UPDATE tools SET status = 'gone', revision = revision + 1 WHERE id = ? AND status = 'on-wall'")
   const one = (id: number): WallTool | undefined => {
     const row = byId.get(id)
     return row ? toolRow.parse(row) : undefined
@@ -52,9 +54,8 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
   const all = (): WallTool[] => onWall.all().map((row) => toolRow.parse(row))
   return {
     add: db.transaction((tool: OwnTool): number => {
-      const { id } = identity.parse(
-        insert.get(tool.kind, tool.label, tool.nominal ?? null, tool.measured ?? null, JSON.stringify(tool.facts ?? {}), now()),
-      )
+      const { nominal = null, measured = null, facts = {} } = tool
+      const { id } = insert.run(newUid(), tool.kind, tool.label, nominal, measured, JSON.stringify(facts), now())
       if (TOOL_KIND_INFO[tool.kind].counted && tool.count) event.run(id, tool.count, 'bought', now())
       return id
     }),
@@ -62,7 +63,7 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
     one,
     all,
     /** The wall as the core takes it. */
-    owned: (): OwnTool[] => all().map(({ id: _, broken: __, ...tool }) => tool),
+    owned: (): OwnTool[] => all().map(({ id: _, broken: __, revision: ___, ...tool }) => tool),
     setMeasured: (id: number, measured: number | null) => measure.run(measured, id).changes > 0,
     setFacts: (id: number, facts: ToolFacts) => learn.run(JSON.stringify(facts), id).changes > 0,
     /** Logs what came or went; the count never goes below nothing. */
@@ -70,7 +71,10 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
       const before = one(id)
       if (!before) return undefined
       const allowed = Math.max(change, -(before.count ?? 0))
-      if (allowed !== 0) event.run(id, allowed, reason, now())
+      if (allowed !== 0) {
+        event.run(id, allowed, reason, now())
+        touch.run(id)
+      }
       return (before.count ?? 0) + allowed
     }),
     takeDown: (id: number) => takeDown.run(id).changes > 0,

@@ -1,9 +1,14 @@
-import { simulatedCalipers } from '@/server/instruments/simulated-calipers'
+import { notFound } from '@/server/http/answer'
+import { simulatedCalipers } from '@/server/instruments/simulated'
+import { isPracticeOn } from '@/server/services/keep-entry'
+import { workshop } from '@/server/workshop'
 
 export const dynamic = 'force-dynamic'
 
 /** Server-sent events: one reading of the calipers each, until the page closes the stream. */
 export function GET(request: Request) {
+  if (!isPracticeOn(workshop()))
+    return notFound('the simulated calipers are off in this workshop; Settings can switch them on for practice')
   const near = Number(new URL(request.url).searchParams.get('near') ?? '10')
   const encoder = new TextEncoder()
   const stream = new ReadableStream({

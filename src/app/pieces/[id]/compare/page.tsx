@@ -1,7 +1,9 @@
 import { notFound } from 'next/navigation'
-import { comparable, compareTwo } from '@/server/services/compare'
+import { compareTwo } from '@/server/services/compare'
 import { workshop } from '@/server/workshop'
 import { CompareStation } from '@/ui/compare/compare-station'
+
+const OTHERS_OFFERED = 60
 
 interface ComparePageProps {
   readonly params: Promise<{ id: string }>
@@ -14,7 +16,7 @@ export default async function ComparePage({ params, searchParams }: ComparePageP
   const repositories = workshop()
   const piece = repositories.jobs.piece(Number(id))
   if (!piece) notFound()
-  const others = comparable(piece, repositories.jobs.pieces())
+  const others = repositories.jobs.alike(piece, OTHERS_OFFERED)
   const other = others.find((item) => item.id === Number(wanted)) ?? others[0]
   const compared = other ? compareTwo(repositories, piece, other) : undefined
   return (

@@ -1,33 +1,38 @@
 import { notFound } from 'next/navigation'
-import { ownAllowance } from '@/core/logbook'
-import { recordGroups } from '@/server/services/own-record'
-import { planDesign, planOptions } from '@/server/services/piece-plan'
+import { ownAllowanceOfPiece } from '@/server/services/own-record'
+import { planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { RecordStation } from '@/ui/record/record-station'
+import { Pager } from '@/ui/shared/pager'
+import { pageNumber, pagesOf } from '../../../page-number'
 
-export default async function RecordPage({ params }: { params: Promise<{ id: string }> }) {
+const ROWS_A_PAGE = 40
+const TRAYS_SHOWN = 20
+const WORDS_SHOWN = 30
+
+interface RecordPageProps {
+  readonly params: Promise<{ id: string }>
+  readonly searchParams: Promise<{ page?: string | string[] }>
+}
+
+export default async function RecordPage({ params, searchParams }: RecordPageProps) {
   const { id } = await params
+  const page = pageNumber((await searchParams).page)
   const repositories = workshop()
-  const piece = repositories.jobs.piece(Number(id))
+  const { jobs, record, trays, entries } = repositories
+  const piece = jobs.piece(Number(id))
   if (!piece) notFound()
-  const trays = repositories.bench.trays().filter((tray) => tray.pieceId === piece.id)
-  const plan = planDesign(piece.design, planOptions(repositories))
-  const group = plan.ok
-    ? recordGroups(repositories).find(
-        (item) => item.form === plan.result.form && item.alloy === plan.temper.alloy && item.method === plan.result.method,
-      )
-    : undefined
-  const own = group && plan.ok ? ownAllowance(group.rows, plan.temper.thicknessMm, group.blankPerMm) : null
-  const ours = new Set(trays.map((tray) => tray.id))
-  const events = trays.flatMap((tray) => repositories.bench.events(tray.id).filter((event) => event.kind !== 'done'))
+  const own = ownAllowanceOfPiece(repositories, piece.id, planOptions(repositories))?.own
   return (
-    <RecordStation
-      pieceId={piece.id}
-      rows={group?.rows.filter((row) => ours.has(row.trayId)) ?? []}
-      own={own}
-      events={events}
-      trayIds={[...ours]}
-      trayDefault={piece.quantity + piece.spares}
-    />
+    <>
+      <RecordStation
+        pieceId={piece.id}
+        rows={record.rowsOfPiece(piece.id, { page, size: ROWS_A_PAGE })}
+        own={own && own.count > 0 ? own : null}
+        events={entries.wordsOf(piece.id, WORDS_SHOWN)}
+        trayIds={trays.ofPiece(piece.id, TRAYS_SHOWN).map((tray) => tray.id)}
+      />
+      <Pager label="Pages of readings" page={page} pages={pagesOf(record.countOfPiece(piece.id), ROWS_A_PAGE)} />
+    </>
   )
 }

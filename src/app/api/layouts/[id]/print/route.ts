@@ -1,5 +1,5 @@
-import { layoutPdf } from '@/server/export/layout-pdf'
 import { guarded, notFound } from '@/server/http/answer'
+import { runTask } from '@/server/long/run-task'
 import { printOf } from '@/server/services/print-layout'
 import { workshop } from '@/server/workshop'
 
@@ -9,7 +9,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   return guarded(async () => {
     const print = printOf(workshop(), Number(id), paper === 'A4' || paper === 'Letter' ? paper : undefined)
     if (!print) return notFound('this layout is not there')
-    return new Response(Buffer.from(await layoutPdf(print)), {
+    return new Response(Buffer.from(await runTask('layoutPdf', print, { seconds: 60, signal: request.signal })), {
       headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="layout-${Number(id)}.pdf"` },
     })
   })

@@ -26,3 +26,6 @@ export const simulatedCalipers: LengthInstrument = {
     }
   },
 }
+
+/** Instruments that only stand in for real ones. */
+export const simulatedIds: ReadonlySet<string> = new Set([simulatedCalipers.id])

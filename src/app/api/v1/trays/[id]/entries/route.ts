@@ -1,0 +1,19 @@
+import { guarded, notFound } from '@/server/http/answer'
+import { workshop } from '@/server/workshop'
+
+/** What stands of a tray: its name, the workshop's, and every entry that was not taken back. */
+export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  return guarded(() => {
+    const { trays, entries, identity } = workshop()
+    const tray = trays.one(Number(id))
+    if (!tray) return notFound(`there is no tray ${id}`)
+    return Response.json({
+      workshop: identity().uid,
+      tray: tray.uid,
+      part: tray.plan.part,
+      size: tray.size,
+      entries: entries.standing(tray.id),
+    })
+  })
+}

@@ -1,0 +1,77 @@
+import * as z from 'zod'
+import { storeFaultOf } from '../db/faults'
+import type { Repositories } from '../db/repositories'
+import { TaskEnded } from '../long/run-task'
+import { workshop } from '../workshop'
+import { type ActionResult, type ActionSpec, type Against, type AnyAction, type OwnAction, readAction, refuse } from './action'
+import { ACTION_NAMES, type ActionName } from './names'
+import { ACTIONS, type Actions } from './registry'
+
+/** How an action is asked for: the workshop and the revision it was made against, and what it is to write. */
+const envelope = z.object({
+  workshop: z.string().max(80),
+  /** Revision of the thing that is changed, as it was shown; null where nothing is. */
+  revision: z.int().min(0).nullable(),
+  input: z.unknown(),
+})
+
+export type ActionInput<N extends ActionName> = z.input<Actions[N]['input']>
+/** What an action gives where it is done. */
+export type ActionDone<N extends ActionName> = Extract<Awaited<ReturnType<Actions[N]['run']>>, { ok: true }>
+
+type Either = OwnAction<z.ZodType, object> | AnyAction<z.ZodType, object>
+
+const OTHER = 'This page was opened in another workshop than the one that is open now. Nothing was written; what you entered is still here.'
+const STALE = 'This was changed elsewhere since the page was opened. Nothing was written.'
+
+/** Whether the thing changed since, and both sides where they differ. What would change nothing is no conflict. */
+function staleness(against: Against | undefined, revision: number | null): Against | undefined {
+  if (!against || against.revision === revision || against.lines?.length === 0) return undefined
+  return against
+}
+
+function ownRun(
+  action: OwnAction<z.ZodType, object>,
+  to: Repositories,
+  made: { workshop: string; revision: number | null },
+  input: unknown,
+) {
+  if (made.workshop !== to.identity().uid) return refuse(OTHER, [], 'other-workshop')
+  if (action.against !== 'new') {
+    const stale = staleness(action.against(to, input), made.revision)
+    if (stale) return { ...refuse(STALE, [], 'stale'), stale: { revision: stale.revision, lines: stale.lines ?? [] } }
+  }
+  return action.run(to, input)
+}
+
+/** A fault of the disk, or of work that took too long, in words; anything else is ours and is thrown on. */
+function sayFault(error: unknown): ActionResult {
+  const fault = storeFaultOf(error)
+  if (fault) return refuse(fault.message, [], 'store')
+  if (error instanceof TaskEnded) return refuse(error.message)
+  throw error
+}
+
+export function isActionName(name: string): name is ActionName {
+  return (ACTION_NAMES as readonly string[]).includes(name)
+}
+
+/** Runs an action for a page: refused with words where it was made in another workshop, or against what is no longer so. */
+export async function perform(name: ActionName, raw: unknown): Promise<ActionResult> {
+  const action = ACTIONS[name] as unknown as Either
+  const asked = readAction(envelope, raw)
+  if (!asked.ok) return asked
+  const input = readAction(action.input, asked.data.input)
+  if (!input.ok) return input
+  try {
+    if (action.workshop === 'own') return await ownRun(action as OwnAction<z.ZodType, object>, workshop(), asked.data, input.data)
+    return await (action as AnyAction<z.ZodType, object>).run(input.data)
+  } catch (error) {
+    return sayFault(error)
+  }
+}
+
+/** What each action checks, for a test to walk. */
+export function actionChecks(): readonly { readonly name: ActionName; readonly spec: ActionSpec<z.ZodType> }[] {
+  return ACTION_NAMES.map((name) => ({ name, spec: ACTIONS[name] as unknown as ActionSpec<z.ZodType> }))
+}

@@ -1,0 +1,39 @@
+import { startTray } from './bench'
+import { backUp, openWorkshop, restoreBackup, sendAwayDevice } from './data'
+import { addStock, measureStock } from './drawer'
+import { addPiece, saveJob } from './jobs'
+import { cutLayout, putBackCut, saveLayout } from './layouts'
+import type { ActionName } from './names'
+import { describePiece, duplicatePiece, moveRevision, saveDesign } from './pieces'
+import { keepFigure, saveSettings } from './settings'
+import { addStartingSets, addTool, countTool, markMandrel, measureStamp, measureTool, takeToolDown } from './tools'
+
+/** Every action that writes. There is no other way to change a workshop than these and the ledger's entries. */
+export const ACTIONS = {
+  addPiece,
+  addStartingSets,
+  addStock,
+  addTool,
+  backUp,
+  countTool,
+  cutLayout,
+  describePiece,
+  duplicatePiece,
+  keepFigure,
+  markMandrel,
+  measureStamp,
+  measureStock,
+  measureTool,
+  moveRevision,
+  openWorkshop,
+  putBackCut,
+  restoreBackup,
+  saveDesign,
+  saveJob,
+  saveLayout,
+  saveSettings,
+  sendAwayDevice,
+  startTray,
+  takeToolDown,
+} satisfies Record<ActionName, object>
+export type Actions = typeof ACTIONS

@@ -1,0 +1,166 @@
+import * as z from 'zod'
+import type { Db } from '../db'
+import { writer } from '../write'
+import { countRow, jsonColumn, offsetOf, type Page } from './rows'
+
+export const ENTRY_KINDS = ['done', 'started', 'reading', 'test', 'loss', 'note', 'reversal'] as const
+export type EntryKind = (typeof ENTRY_KINDS)[number]
+
+const payloadSchema = z.object({ text: z.string().optional(), typed: z.string().optional(), instrument: z.string().optional() })
+
+const entryRow = z
+  .object({
+    id: z.number(),
+    token: z.string(),
+    device: z.string(),
+    tray_id: z.number(),
+    item_uid: z.string().nullable(),
+    instance: z.number().nullable(),
+    step_id: z.string().nullable(),
+    kind: z.enum(ENTRY_KINDS),
+    payload_json: jsonColumn(payloadSchema),
+    quantity: z.string().nullable(),
+    value: z.number().nullable(),
+    ended_at: z.string(),
+    simulated: z.number(),
+    reverses: z.string().nullable(),
+  })
+  .transform((row) => ({
+    id: row.id,
+    token: row.token,
+    device: row.device,
+    trayId: row.tray_id,
+    item: row.item_uid,
+    workpiece: row.instance,
+    stepId: row.step_id,
+    kind: row.kind,
+    text: row.payload_json.text ?? '',
+    dimension: row.quantity,
+    value: row.value,
+    typed: row.payload_json.typed ?? '',
+    instrument: row.payload_json.instrument ?? '',
+    at: row.ended_at,
+    simulated: row.simulated === 1,
+    reverses: row.reverses,
+  }))
+/** Something that happened at the bench. */
+export type Entry = z.output<typeof entryRow>
+
+export interface NewEntry {
+  readonly token: string
+  readonly workshopUid: string
+  readonly device: string
+  readonly sequence: number
+  readonly trayId: number
+  readonly item: { readonly uid: string; readonly part: string; readonly instance: number } | null
+  readonly stepId: string | null
+  readonly kind: EntryKind
+  readonly text?: string | undefined
+  readonly reading?:
+    | {
+        readonly dimension: string
+        readonly valueMm: number
+        readonly typed: string
+        readonly instrument: string
+        readonly simulated: boolean
+      }
+    | undefined
+  readonly startedAt?: string | undefined
+  readonly at: string
+  readonly receivedAt: string
+  readonly reverses: string | null
+}
+
+/** Entries that no later one takes back, and that take nothing back themselves. */
+const STANDING = "e.kind <> 'reversal' AND NOT EXISTS (SELECT 1 FROM entries r WHERE r.reverses = e.token)"
+
+const moveRow = z
+  .object({ step_id: z.string().nullable(), instance: z.number().nullable(), kind: z.string() })
+  .transform((row) => ({ stepId: row.step_id, workpiece: row.instance, kind: row.kind }))
+
+const lossRow = z
+  .object({
+    id: z.number(),
+    tray_id: z.number(),
+    instance: z.number().nullable(),
+    payload_json: jsonColumn(payloadSchema),
+    piece_name: z.string(),
+  })
+  .transform((row) => ({
+    id: row.id,
+    trayId: row.tray_id,
+    workpiece: row.instance,
+    text: row.payload_json.text ?? '',
+    pieceName: row.piece_name,
+  }))
+export type LossLine = z.output<typeof lossRow>
+
+/** The ledger of the bench: it is only ever added to. */
+export function makeEntryRepository(db: Db) {
+  const insert = writer(
+    db,
+    `INSERT INTO entries (token, workshop_uid, device, sequence, tray_id, item_uid, part, instance, step_id, kind, payload_json, quantity, value, unit,
+      started_at, ended_at, received_at, simulated, reverses) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  )
+  const countAll = db.prepare('SELECT count(*) AS n FROM entries')
+  const byToken = db.prepare('SELECT * FROM entries WHERE token = ?')
+  const reversal = db.prepare('SELECT * FROM entries WHERE reverses = ?')
+  const standing = db.prepare(`SELECT e.* FROM entries e WHERE e.tray_id = ? AND ${STANDING} ORDER BY e.id`)
+  const moves = db.prepare(
+    `SELECT e.step_id, e.instance, e.kind FROM entries e WHERE e.tray_id = ? AND e.kind IN ('done', 'loss') AND ${STANDING}`,
+  )
+  const ofItem = db.prepare(`SELECT e.* FROM entries e WHERE e.item_uid = ? AND ${STANDING} ORDER BY e.id`)
+  const together = db.prepare(`SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'done' AND e.item_uid IS NULL AND ${STANDING}`)
+  const lastDone = db.prepare(
+    `SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'done' AND ${STANDING} ORDER BY e.id DESC LIMIT 1`,
+  )
+  const losses = db.prepare(
+    `SELECT e.id, e.tray_id, e.instance, e.payload_json, t.plan_json ->> '$.pieceName' AS piece_name FROM entries e JOIN trays t ON t.id = e.tray_id
+      WHERE e.kind = 'loss' AND ${STANDING} ORDER BY e.id DESC LIMIT ? OFFSET ?`,
+  )
+  const ofPiece = db.prepare(
+    `SELECT e.* FROM entries e JOIN trays t ON t.id = e.tray_id WHERE t.piece_id = ? AND e.kind IN ('loss', 'note') AND ${STANDING} ORDER BY e.id DESC LIMIT ?`,
+  )
+  const read = (row: unknown): Entry | undefined => (row ? entryRow.parse(row) : undefined)
+  const all = (rows: readonly unknown[]): Entry[] => rows.map((row) => entryRow.parse(row))
+  return {
+    add: (entry: NewEntry): number => {
+      const { item, reading, text } = entry
+      const payload = { ...(text ? { text } : {}), ...(reading ? { typed: reading.typed, instrument: reading.instrument } : {}) }
+      return insert.run(
+        entry.token,
+        entry.workshopUid,
+        entry.device,
+        entry.sequence,
+        entry.trayId,
+        item?.uid ?? null,
+        item?.part ?? null,
+        item?.instance ?? null,
+        entry.stepId,
+        entry.kind,
+        JSON.stringify(payload),
+        reading?.dimension ?? null,
+        reading?.valueMm ?? null,
+        reading ? 'mm' : null,
+        entry.startedAt ?? null,
+        entry.at,
+        entry.receivedAt,
+        reading?.simulated ? 1 : 0,
+        entry.reverses,
+      ).id
+    },
+    count: () => countRow.parse(countAll.get()).n,
+    byToken: (token: string) => read(byToken.get(token)),
+    /** The entry that takes this one back. */
+    reversalOf: (token: string) => read(reversal.get(token)),
+    standing: (trayId: number) => all(standing.all(trayId)),
+    /** What moves a tray on: steps done and pieces lost. */
+    moves: (trayId: number) => moves.all(trayId).map((row) => moveRow.parse(row)),
+    /** Everything that stands of one item, and what its whole tray went through. */
+    ofItem: (trayId: number, item: string) => all([...together.all(trayId), ...ofItem.all(item)]),
+    lastDone: (trayId: number) => read(lastDone.get(trayId)),
+    losses: (page: Page): LossLine[] => losses.all(page.size, offsetOf(page)).map((row) => lossRow.parse(row)),
+    /** Losses and notes of a piece, newest first. */
+    wordsOf: (pieceId: number, limit: number) => all(ofPiece.all(pieceId, limit)),
+  }
+}

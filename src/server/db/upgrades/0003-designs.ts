@@ -1,0 +1,88 @@
+import * as z from 'zod'
+import { type DesignStep, editsBetween, isUnedited, planPiece } from '@/core/route'
+import type { Db } from '../db'
+import { makeSettingsRepository } from '../repositories/settings'
+import { makeToolRepository } from '../repositories/tools'
+import { writer } from '../write'
+
+const oldStep = z.object({ id: z.string(), op: z.string(), params: z.record(z.string(), z.unknown()).default({}) })
+const oldDesign = z.object({
+  parts: z.array(z.object({ form: z.string(), inputVersion: z.number(), input: z.record(z.string(), z.unknown()) })).min(1),
+  bought: z.enum(['annealed', 'quarter-hard', 'half-hard', 'hard', 'unknown']).default('unknown'),
+  route: z.array(oldStep).optional(),
+  orderNote: z.string().optional(),
+})
+
+/** Steps were numbered by their place; each is found again on the form's route by that name, or else by its operation in turn. */
+function renamed(base: readonly DesignStep[], stored: readonly DesignStep[]): DesignStep[] {
+  const byOldName = new Map(base.map((step, i) => [`${step.op}-${i + 1}`, step.id]))
+  const exact = new Map(stored.flatMap((step) => (byOldName.has(step.id) ? [[step.id, byOldName.get(step.id) ?? '']] : [])))
+  const free = base.filter((step) => ![...exact.values()].includes(step.id))
+  return stored.map((step) => {
+    const own = exact.get(step.id)
+    if (own) return { ...step, id: own }
+    const at = free.findIndex((candidate) => candidate.op === step.op)
+    const [found] = at < 0 ? [] : free.splice(at, 1)
+    return { ...step, id: found?.id ?? `${step.op}+${step.id}` }
+  })
+}
+
+/** One part becomes `part-1`; a stored route becomes what was changed on the form's own. */
+function upgradeDesigns(db: Db): void {
+  const { ringSystem, figures } = makeSettingsRepository(db).read()
+  const options = { ringSystem, figures, tools: makeToolRepository(db).owned() }
+  const keep = writer(db, 'UPDATE piece_revisions SET design_json = ? WHERE id = ?')
+  for (const row of db.prepare('SELECT id, design_json FROM piece_revisions').all()) {
+    const { id, design_json } = z.object({ id: z.number(), design_json: z.string() }).parse(row)
+    const { parts, route, bought, orderNote } = oldDesign.parse(JSON.parse(design_json))
+    const design = { parts: parts.map((part, i) => ({ id: `part-${i + 1}`, ...part })), bought, ...(orderNote ? { orderNote } : {}) }
+    const plan = planPiece(design, options)
+    const edits = route && plan.ok ? editsBetween(plan.base, renamed(plan.base, route)) : undefined
+    keep.run(JSON.stringify({ ...design, ...(edits && !isUnedited(edits) ? { route: edits } : {}) }), id)
+  }
+}
+
+const heads = z.array(z.object({ id: z.number(), design_json: z.string() }))
+
+/** Blanks were named by their place among the blanks of a piece; now by part and blank. */
+function blankNames(db: Db): Map<string, string> {
+  const rows = heads.parse(db.prepare('SELECT p.id, r.design_json FROM pieces p JOIN piece_revisions r ON r.id = p.head_revision_id').all())
+  const names = new Map<string, string>()
+  for (const { id, design_json } of rows) {
+    const plan = planPiece(JSON.parse(design_json))
+    if (!plan.ok) continue
+    plan.result.blanks
+      .filter((blank) => blank.stock === 'sheet')
+      .forEach((blank, i) => {
+        names.set(i === 0 ? `piece-${id}` : `piece-${id}.${i + 1}`, `piece-${id}/part-1/${blank.id}`)
+      })
+  }
+  return names
+}
+
+const named = z.looseObject({ id: z.string() })
+const frozen = z.looseObject({ instance: z.looseObject({ items: z.array(named) }), placements: z.array(named) })
+
+function upgradeLayouts(db: Db): void {
+  const names = blankNames(db)
+  const rename = <T extends { id: string }>(item: T): T => ({ ...item, id: names.get(item.id) ?? item.id })
+  const keep = writer(db, 'UPDATE layouts SET placements_json = ?, frozen_json = ? WHERE id = ?')
+  const row = z.object({ id: z.number(), placements_json: z.string(), frozen_json: z.string().nullable() })
+  for (const raw of db.prepare('SELECT id, placements_json, frozen_json FROM layouts').all()) {
+    const layout = row.parse(raw)
+    const placements = z.array(named).parse(JSON.parse(layout.placements_json)).map(rename)
+    const cut = layout.frozen_json === null ? null : frozen.parse(JSON.parse(layout.frozen_json))
+    const kept = cut && {
+      ...cut,
+      instance: { ...cut.instance, items: cut.instance.items.map(rename) },
+      placements: cut.placements.map(rename),
+    }
+    keep.run(JSON.stringify(placements), kept === null ? null : JSON.stringify(kept), layout.id)
+  }
+}
+
+/** What migration 0003 could not say in SQL. */
+export function upgrade0003(db: Db): void {
+  upgradeDesigns(db)
+  upgradeLayouts(db)
+}

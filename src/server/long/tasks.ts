@@ -1,0 +1,43 @@
+import {
+  findIllegal,
+  type LayoutInput,
+  type LayoutSolution,
+  type Placement,
+  packLayout,
+  placedRegion,
+  type Remnant,
+  remnantsOf,
+} from '@/core/layout'
+import { checkBackup } from '../db/check-backup'
+import { type LayoutPrint, layoutPdf } from '../export/layout-pdf'
+
+function pack(input: LayoutInput): LayoutSolution {
+  const began = performance.now()
+  const elapsedS = () => (performance.now() - began) / 1000
+  return packLayout(input, { elapsedS, shouldStop: () => elapsedS() >= input.seconds })
+}
+
+/** What a cut would leave of the first sheet, and what stands against it. */
+function afterCut({ instance, placements }: { readonly instance: LayoutInput; readonly placements: readonly Placement[] }) {
+  const illegal = findIllegal(instance, placements)
+  const [sheet] = instance.sheets ?? []
+  const items = new Map(instance.items.map((item) => [item.id, item]))
+  const blanks = placements.flatMap((place) => {
+    const item = items.get(place.id)
+    return item ? [placedRegion(item, place)] : []
+  })
+  const remnants: Remnant[] = illegal.length === 0 && sheet ? remnantsOf(sheet, blanks, instance.kerfMm) : []
+  return { illegal, remnants }
+}
+
+/** What may take long, and so runs in a thread of its own. Inputs and answers are plain data. */
+export const TASKS = {
+  pack,
+  afterCut,
+  layoutPdf: (print: LayoutPrint) => layoutPdf(print),
+  checkBackup: (path: string) => checkBackup(path),
+}
+
+export type TaskName = keyof typeof TASKS
+export type TaskInput<N extends TaskName> = Parameters<(typeof TASKS)[N]>[0]
+export type TaskOutput<N extends TaskName> = Awaited<ReturnType<(typeof TASKS)[N]>>

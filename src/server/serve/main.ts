@@ -1,0 +1,117 @@
+import { randomBytes } from 'node:crypto'
+import { accessSync, constants, mkdirSync } from 'node:fs'
+import { createServer, type IncomingMessage, type ServerResponse } from 'node:http'
+import next from 'next'
+import { dataFolder } from '../data-folder'
+import { FolderTaken, holdFolder } from '../folder-lock'
+import { answerHeaders, turnedAway } from './guard'
+import { ownHosts } from './own-names'
+
+/** Header in which the pages are told who asks: set here, never believed from outside. */
+const PEER = 'x-fold-anvil-peer'
+/** What a proxy would say of the request; there is none before us, so nobody may say it. */
+const HEARSAY = [
+  'x-forwarded-host',
+  'x-forwarded-for',
+  'x-forwarded-proto',
+  'x-forwarded-port',
+  'forwarded',
+  'x-real-ip',
+  'x-middleware-subrequest',
+  PEER,
+]
+/** Seconds that open requests are given when the program is told to end. */
+const END_S = 3
+
+interface Serving {
+  readonly port: number
+  readonly onNetwork: boolean
+  readonly dev: boolean
+}
+
+/** Ends with words where the data folder cannot be used: not writable, or another process has it. */
+function takeFolder(address: string): void {
+  try {
+    mkdirSync(dataFolder(), { recursive: true })
+    accessSync(dataFolder(), constants.W_OK)
+    holdFolder(address)
+  } catch (error) {
+    if (error instanceof FolderTaken) process.stderr.write(`${error.message}\n`)
+    else
+      process.stderr.write(
+        `The data folder ${dataFolder()} cannot be written (${error instanceof Error ? error.message : String(error)}). Change its rights, make room, or set FOLD_ANVIL_DATA to another folder.\n`,
+      )
+    process.exit(error instanceof FolderTaken ? 3 : 1)
+  }
+}
+
+const one = (value: string | string[] | undefined): string | undefined => (Array.isArray(value) ? value[0] : value)
+
+/** Turns a request away, or marks it as let in; true where it may go on. */
+function letIn(request: IncomingMessage, response: ServerResponse, { port, onNetwork, dev }: Serving): boolean {
+  const path = request.url ?? ''
+  const nonce = randomBytes(16).toString('base64')
+  const headers = answerHeaders(nonce, path)
+  for (const [name, value] of Object.entries(headers)) if (!dev || name !== 'content-security-policy') response.setHeader(name, value)
+  const { host, origin } = request.headers
+  const away = turnedAway(
+    {
+      method: request.method ?? '',
+      path,
+      host,
+      origin,
+      fetchSite: one(request.headers['sec-fetch-site']),
+      fetchMode: one(request.headers['sec-fetch-mode']),
+      contentLength: request.headers['content-length'],
+      transferEncoding: request.headers['transfer-encoding'],
+    },
+    ownHosts(port, onNetwork),
+  )
+  if (away) {
+    const { status, code, message } = away
+    response.writeHead(status, { 'content-type': 'application/json', connection: 'close' })
+    response.end(JSON.stringify({ error: { code, message, issues: [] } }))
+    return false
+  }
+  for (const name of HEARSAY) delete request.headers[name]
+  request.headers[PEER] = request.socket.remoteAddress ?? ''
+  if (!dev) request.headers['content-security-policy'] = headers['content-security-policy']
+  return true
+}
+
+function endWhenTold(server: ReturnType<typeof createServer>): void {
+  for (const signal of ['SIGINT', 'SIGTERM'] as const)
+    process.once(signal, () => {
+      server.close(() => process.exit(0))
+      server.closeIdleConnections()
+      setTimeout(() => process.exit(0), END_S * 1000).unref()
+    })
+}
+
+/** Serves the built program: one process, one data folder, own names only. */
+async function main(): Promise<void> {
+  const port = Number(process.env.PORT ?? '4310')
+  const onNetwork = process.env.FOLD_ANVIL_LAN === '1'
+  const dev = process.env.FOLD_ANVIL_DEV === '1'
+  const bind = onNetwork ? '0.0.0.0' : '127.0.0.1'
+  const address = `http://127.0.0.1:${port}`
+  takeFolder(address)
+  const app = next({ dev, hostname: '127.0.0.1', port })
+  const server = createServer((request, response) => {
+    if (letIn(request, response, { port, onNetwork, dev })) void handle(request, response)
+  })
+  const handle = app.getRequestHandler()
+  await app.prepare()
+  server.on('error', (error) => {
+    const taken = 'code' in error && error.code === 'EADDRINUSE'
+    process.stderr.write(
+      taken ? `Port ${port} is in use by another program. Start with --port and another number.\n` : `${error.message}\n`,
+    )
+    process.exit(1)
+  })
+  endWhenTold(server)
+  server.listen(port, bind, () => process.stdout.write(`Fold Anvil is at ${address}\n`))
+}
+
+Object.assign(process.env, { NODE_ENV: process.env.NODE_ENV ?? 'production' })
+void main()

@@ -1,0 +1,66 @@
+import { countedReading, trayProgress } from '@/core/logbook'
+import { findOperation } from '@/core/operations'
+import { itemUid, type NewRecordRow, type Repositories, type Tray } from '../db/repositories'
+
+/** The steps of a tray as progress sees them. */
+export function progressSteps(tray: Tray) {
+  return tray.plan.steps.map((step) => ({ id: step.id, together: findOperation(step.op)?.together ?? false }))
+}
+
+/** Where a tray stands, from its entries. */
+export function progressOf(repositories: Repositories, tray: Tray) {
+  return trayProgress(tray.size, progressSteps(tray), repositories.entries.moves(tray.id))
+}
+
+/** Writes down where a tray stands now, so that a page of trays need not read every entry. */
+export function standTray(repositories: Repositories, tray: Tray, at: string): void {
+  const { stepIndex, workpiece, doneHere, lost, finished } = progressOf(repositories, tray)
+  const standing = { stepIndex, inHand: workpiece, doneHere, lost: lost.length }
+  repositories.trays.stand(tray.id, standing, finished ? (tray.finishedAt ?? at) : null)
+}
+
+function rowOf(repositories: Repositories, tray: Tray, item: string, instance: number): NewRecordRow | undefined {
+  const outcome = tray.plan.outcomes.find((candidate) => candidate.primary)
+  if (!outcome) return undefined
+  const entries = repositories.entries.ofItem(tray.id, item)
+  const reading = countedReading(entries, outcome.dimension, repositories.identity().demonstration)
+  if (!reading || reading.value === null) return undefined
+  const { form, alloy, method, thicknessMm } = tray.plan
+  return {
+    item,
+    entryId: reading.id,
+    trayId: tray.id,
+    form,
+    alloy,
+    method,
+    dimension: outcome.dimension,
+    label: outcome.label,
+    workpiece: instance,
+    predictedMm: outcome.valueMm,
+    measuredMm: reading.value,
+    thicknessMm,
+    at: reading.at,
+  }
+}
+
+/** Tells the book what stands of one item of a tray, or of all of them. */
+export function bookItems(repositories: Repositories, tray: Tray, instance: number | null): void {
+  const instances = instance === null ? Array.from({ length: tray.size }, (_, i) => i + 1) : [instance]
+  for (const n of instances) {
+    const item = itemUid(tray.uid, tray.plan.part, n)
+    repositories.record.keep(item, rowOf(repositories, tray, item, n))
+  }
+}
+
+/** Tells everything that is told from the ledger anew, after a migration. */
+export function retell(repositories: Repositories): void {
+  repositories.transaction(() => {
+    repositories.record.clear()
+    for (const id of repositories.trays.ids()) {
+      const tray = repositories.trays.one(id)
+      if (!tray) continue
+      standTray(repositories, tray, tray.finishedAt ?? tray.startedAt)
+      bookItems(repositories, tray, null)
+    }
+  })
+}

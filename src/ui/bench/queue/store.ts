@@ -1,0 +1,72 @@
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+
+/** An entry of the bench as it was made on this device, before it is sent. */
+export interface OutgoingEntry {
+  readonly workshop: string
+  readonly token: string
+  readonly device: string
+  readonly tray: string
+  readonly item: string | null
+  readonly step: string | null
+  readonly kind: 'done' | 'loss' | 'note' | 'reading' | 'reversal'
+  /** The device's own time when it happened. */
+  readonly at: string
+  readonly text?: string
+  readonly dimension?: string
+  readonly value?: number | string
+  /** What the page understood a reading to be, mm, until the program has said. */
+  readonly valueMm?: number
+  readonly instrument?: string
+  readonly reverses?: string
+}
+
+/** An entry that waits on this device: in which order it was made, and why it was refused, if it was. */
+export interface QueuedEntry {
+  readonly order: number
+  readonly entry: OutgoingEntry
+  readonly refused: string | null
+  /** How often the program answered that the fault was its own. */
+  readonly faults: number
+}
+
+interface Schema extends DBSchema {
+  entries: { key: number; value: Omit<QueuedEntry, 'order'> & { order?: number } }
+}
+
+let opened: Promise<IDBPDatabase<Schema>> | undefined
+
+function open(): Promise<IDBPDatabase<Schema>> {
+  opened ??= openDB<Schema>('fold-anvil-bench', 1, {
+    upgrade: (db) => void db.createObjectStore('entries', { keyPath: 'order', autoIncrement: true }),
+    blocking: () => {
+      void opened?.then((db) => db.close())
+      opened = undefined
+    },
+    terminated: () => {
+      opened = undefined
+    },
+  })
+  return opened
+}
+
+/** Puts an entry behind those that wait; it is on the device's disk when this is done. */
+export async function enqueue(entry: OutgoingEntry): Promise<QueuedEntry> {
+  const transaction = (await open()).transaction('entries', 'readwrite', { durability: 'strict' })
+  const order = await transaction.store.add({ entry, refused: null, faults: 0 })
+  await transaction.done
+  return { order, entry, refused: null, faults: 0 }
+}
+
+/** Everything on this device that the program has not acknowledged, the oldest first. */
+export async function queuedEntries(): Promise<QueuedEntry[]> {
+  return (await (await open()).getAll('entries')) as QueuedEntry[]
+}
+
+export async function dropQueued(order: number): Promise<void> {
+  await (await open()).delete('entries', order)
+}
+
+/** Keeps an entry with what was said of it. */
+export async function markQueued(entry: QueuedEntry): Promise<void> {
+  await (await open()).put('entries', entry)
+}

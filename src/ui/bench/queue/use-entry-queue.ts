@@ -1,0 +1,84 @@
+'use client'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { asOnlySender } from './claim'
+import { postEntry, sendRound } from './sender'
+import { dropQueued, enqueue, markQueued, type OutgoingEntry, type QueuedEntry, queuedEntries } from './store'
+
+const TRY_MS = 2000
+const LONGEST_TRY_MS = 15_000
+
+export interface EntryQueue {
+  readonly queued: readonly QueuedEntry[]
+  /** Whether the last round reached the program. */
+  readonly reached: boolean
+  /** Keeps an entry on the device and sends it; false where the device would not keep it. */
+  readonly add: (entry: OutgoingEntry) => Promise<boolean>
+  /** Lets go of an entry that was refused. */
+  readonly drop: (order: number) => Promise<void>
+}
+
+/** The entries of this device on their way to the program: kept first, sent in order, until each is acknowledged. */
+export function useEntryQueue(onSent: () => void): EntryQueue {
+  const [queued, setQueued] = useState<readonly QueuedEntry[]>([])
+  const [reached, setReached] = useState(true)
+  const delay = useRef(TRY_MS)
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  const channel = useRef<BroadcastChannel>(undefined)
+
+  const look = useCallback(async () => setQueued(await queuedEntries().catch(() => [])), [])
+
+  const send = useCallback(async () => {
+    clearTimeout(timer.current)
+    await asOnlySender(async () => {
+      const round = await sendRound({ all: queuedEntries, drop: dropQueued, mark: markQueued, post: postEntry })
+      setReached(round.through)
+      delay.current = round.through ? TRY_MS : Math.min(LONGEST_TRY_MS, 2 * delay.current)
+      if (round.sent > 0) {
+        onSent()
+        channel.current?.postMessage('sent')
+      }
+    }).catch(() => undefined)
+    await look()
+    timer.current = setTimeout(() => void send(), delay.current)
+  }, [look, onSent])
+
+  useEffect(() => {
+    channel.current = new BroadcastChannel('fold-anvil-bench')
+    channel.current.onmessage = () => {
+      void look()
+      onSent()
+    }
+    const onSight = () => {
+      if (document.visibilityState === 'visible') void send()
+    }
+    document.addEventListener('visibilitychange', onSight)
+    void send()
+    return () => {
+      clearTimeout(timer.current)
+      document.removeEventListener('visibilitychange', onSight)
+      channel.current?.close()
+    }
+  }, [send, look, onSent])
+
+  const add = useCallback(
+    async (entry: OutgoingEntry) => {
+      try {
+        await enqueue(entry)
+      } catch {
+        return false
+      }
+      await look()
+      void send()
+      return true
+    },
+    [look, send],
+  )
+  const drop = useCallback(
+    async (order: number) => {
+      await dropQueued(order)
+      await look()
+    },
+    [look],
+  )
+  return { queued, reached, add, drop }
+}

@@ -1,0 +1,82 @@
+'use client'
+import Box from '@mui/material/Box'
+import { formatPlain } from '@/core/units'
+import { FONTS, PALETTE } from '../theme/palette'
+import { BigButton } from './big-button'
+import type { Panel } from './use-bench'
+
+interface ReadingBoxProps {
+  readonly label: string
+  readonly value: string
+  readonly onChange: (text: string) => void
+  readonly onTake: (text: string) => void
+}
+
+/** The box for a reading that is typed. */
+export function ReadingBox({ label, value, onChange, onTake }: ReadingBoxProps) {
+  return (
+    <Box
+      component="form"
+      sx={{ px: 3.5, pt: 2, display: 'flex', gap: 2, alignItems: 'center', fontSize: 18, flexWrap: 'wrap' }}
+      onSubmit={(event: React.FormEvent) => {
+        event.preventDefault()
+        onTake(value)
+      }}
+    >
+      <label htmlFor="typed-reading">{label}</label>
+      <Box
+        component="input"
+        id="typed-reading"
+        autoFocus
+        autoComplete="off"
+        value={value}
+        onChange={(event: React.ChangeEvent<HTMLInputElement>) => onChange(event.target.value)}
+        sx={{
+          height: 56,
+          width: 190,
+          fontSize: 24,
+          fontFamily: FONTS.mono,
+          bgcolor: '#0c1516',
+          color: '#fff',
+          border: `2px solid ${PALETTE.verdigrisBench}`,
+          borderRadius: '4px',
+          px: 1.5,
+        }}
+      />
+      <BigButton type="submit">Keep it</BigButton>
+    </Box>
+  )
+}
+
+/** Asks about a reading that is far from what was aimed at; either answer can be kept. */
+export function FarQuestion({
+  panel,
+  onAnswer,
+  onBack,
+}: {
+  readonly panel: Extract<Panel, { kind: 'ask' }>
+  readonly onAnswer: (mm: number) => void
+  readonly onBack: () => void
+}) {
+  const { meantMm, readMm, question } = panel.far
+  return (
+    <Box
+      role="alertdialog"
+      aria-label="Is this reading right?"
+      sx={{ px: 3.5, pt: 2, display: 'flex', gap: 2, alignItems: 'center', fontSize: 20, flexWrap: 'wrap' }}
+    >
+      <b>{question}</b>
+      {meantMm === null ? null : (
+        <BigButton main onPress={() => onAnswer(meantMm)} keyName="1">
+          {formatPlain(meantMm, 3)}
+        </BigButton>
+      )}
+      <BigButton onPress={() => onAnswer(readMm)} keyName="2">
+        {formatPlain(readMm, 3)} is right
+      </BigButton>
+      <BigButton plain onPress={onBack} keyName="Esc">
+        back
+      </BigButton>
+    </Box>
+  )
+}

@@ -1,0 +1,60 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import type { TemperWalk } from '@/core/route'
+import { FONTS, PALETTE } from '../theme/palette'
+import type { BenchStepView } from './tray-view'
+
+function Facts({ step, walk, index }: { readonly step: BenchStepView; readonly walk: TemperWalk; readonly index: number }) {
+  const before = walk.steps[index - 1] ?? walk.start
+  const metal = `${before.temper.replaceAll('-', ' ')}, ${Math.round(100 * before.workLeftFraction)} % of its stretch left`
+  const rows = [...step.words.facts, { label: 'Metal now', value: metal }]
+  return (
+    <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 3.5, rowGap: 1, my: 2.5, fontSize: 18 }}>
+      {rows.map((row) => (
+        <Box key={row.label} sx={{ display: 'contents' }}>
+          <Box component="dt" sx={{ color: PALETTE.petrolMuted }}>
+            {row.label}
+          </Box>
+          <Box component="dd" sx={{ m: 0, fontFamily: FONTS.mono }}>
+            {row.value}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  )
+}
+
+function Callout({ colour, label, children }: { readonly colour: string; readonly label: string; readonly children: string }) {
+  return (
+    <Box sx={{ borderLeft: `5px solid ${colour}`, bgcolor: '#2a2a25', px: 2.25, py: 1.5, mt: 1.5, fontSize: 18, lineHeight: 1.4 }}>
+      <b>{label}</b> {children}
+    </Box>
+  )
+}
+
+/** What to do at this step, in words and figures, and what to watch. */
+export function StepFacts({ step, walk, index }: { readonly step: BenchStepView; readonly walk: TemperWalk; readonly index: number }) {
+  return (
+    <Box>
+      <Typography
+        component="h1"
+        sx={{ fontFamily: FONTS.head, fontSize: { xs: 41, md: 46 }, fontWeight: 650, lineHeight: 1.1, color: '#fff' }}
+      >
+        {step.words.title}
+      </Typography>
+      <Typography sx={{ fontSize: 20, lineHeight: 1.42, mt: 1.5, maxWidth: 580 }}>{step.words.say}</Typography>
+      <Facts step={step} walk={walk} index={index} />
+      {step.words.watch ? (
+        <Callout colour={PALETTE.fireBench} label="Watch.">
+          {step.words.watch}
+        </Callout>
+      ) : null}
+      {step.caution ? (
+        <Callout colour="#c9a24a" label="Care.">
+          {step.caution}
+        </Callout>
+      ) : null}
+    </Box>
+  )
+}

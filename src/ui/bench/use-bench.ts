@@ -1,0 +1,139 @@
+'use client'
+import { useRouter } from 'next/navigation'
+import { useCallback, useEffect, useState } from 'react'
+import { type FarOff, farOff } from '@/core/logbook'
+import { parseSize } from '@/core/sizes'
+import { formatPlain } from '@/core/units'
+import { useWorkshop } from '../shared/workshop-context'
+import type { BenchEntry, BenchTrayView } from './tray-view'
+import { useCalipers } from './use-calipers'
+import { type NewBenchEntry, useTray } from './use-tray'
+
+/** What lies over the step: nothing, the box for a reading, a question about one, why a piece is lost. */
+export type Panel =
+  | { readonly kind: 'none' | 'type' | 'wrong' }
+  | { readonly kind: 'ask'; readonly far: FarOff; readonly typed: string; readonly instrument: string; readonly from: 'type' | 'none' }
+
+const NONE: Panel = { kind: 'none' }
+const SAID: Readonly<Record<string, string>> = { done: 'done', loss: 'lost', note: 'the note', reading: 'the reading' }
+
+/** One tray under the hands: what may be pressed, and what each press writes down. */
+export function useBench(tray: BenchTrayView) {
+  const router = useRouter()
+  const { practice } = useWorkshop()
+  const onTray = useTray(tray)
+  const { progress, entries, add } = onTray
+  const step = tray.steps[progress.stepIndex] ?? null
+  const [panel, setPanel] = useState<Panel>(NONE)
+  const [said, setSaid] = useState('')
+  /** Set while a steady figure is waited for. */
+  const [holding, setHolding] = useState(false)
+  const [draft, setDraft] = useState('')
+  const place = `${step?.id}-${progress.workpiece}`
+  const calipers = useCalipers(practice ? (step?.target?.valueMm ?? null) : null, place)
+
+  const write = useCallback(
+    async (entry: NewBenchEntry, words: string) => {
+      setPanel(NONE)
+      setHolding(false)
+      const kept = await add(entry)
+      setSaid(kept ? words : 'This device would not keep it: its store is full or shut. Free some room, then do it again.')
+      return kept
+    },
+    [add],
+  )
+
+  const here = { stepId: step?.id ?? null, workpiece: progress.workpiece }
+  const keepReading = async (valueMm: number, typed: number | string, instrument: string) => {
+    if (!step?.target) return
+    const reading = { value: typed, valueMm, instrument, dimension: step.target.dimension }
+    const kept = await write(
+      { kind: 'reading', ...here, workpiece: progress.workpiece ?? 1, ...reading },
+      `Kept: ${formatPlain(valueMm, 2)} mm.`,
+    )
+    if (kept) setDraft('')
+  }
+
+  /** A reading goes straight down where it is near the target; a far one is asked about first. */
+  const take = (typed: string, instrument: string, from: 'type' | 'none') => {
+    if (!step?.target) return
+    const size = parseSize(typed, { gaugeSystem: 'B&S' })
+    if (!('mm' in size)) return setSaid(size.kind === 'unknown' ? size.message : size.question)
+    const far = farOff(size.mm, step.target)
+    setHolding(false)
+    if (far) setPanel({ kind: 'ask', far, typed, instrument, from })
+    else void keepReading(size.mm, typed, instrument)
+  }
+
+  const steadyMm = calipers?.steady ? calipers.valueMm : null
+  const instrument = calipers?.instrument ?? ''
+  // biome-ignore lint/correctness/useExhaustiveDependencies: taken once, when the figure stands still while it is waited for
+  useEffect(() => {
+    if (holding && steadyMm !== null) take(String(steadyMm), instrument, 'none')
+  }, [holding, steadyMm])
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the next piece begins with nothing said or waited for
+  useEffect(() => setHolding(false), [place])
+
+  /** M: with calipers the reading as soon as the figure stands still, without them the box. */
+  const measure = () => {
+    if (!step?.target) return
+    if (calipers) setHolding(true)
+    else setPanel({ kind: 'type' })
+    setSaid(calipers ? 'Waiting for the figure to stand still. Esc leaves it.' : '')
+  }
+
+  const takeBack = async () => {
+    const last = entries.findLast((entry) => entry.kind !== 'started')
+    if (!last) return setSaid('There is nothing to take back.')
+    await write(
+      { kind: 'reversal', stepId: last.stepId, workpiece: last.workpiece, reverses: last.token },
+      `Taken back: ${wordsOf(tray, last)}.`,
+    )
+  }
+
+  /** Esc: out of whatever lies over the step, and from the bare step out of the tray. */
+  const onEsc = () => {
+    if (panel.kind === 'ask' && panel.from === 'type') return setPanel({ kind: 'type' })
+    if (panel.kind !== 'none') return setPanel(NONE)
+    if (holding) {
+      setHolding(false)
+      return setSaid('')
+    }
+    leave()
+  }
+  const [wantsOut, setWantsOut] = useState(false)
+  const leave = () => {
+    if (onTray.reached || wantsOut) return router.push('/bench')
+    setWantsOut(true)
+    setSaid('The program does not answer: once left, this page may not open again until it does. Press once more to leave all the same.')
+  }
+
+  return {
+    ...onTray,
+    step,
+    panel,
+    said,
+    draft,
+    setDraft,
+    holding,
+    calipers,
+    done: () => void write({ kind: 'done', ...here }, ''),
+    lose: (text: string) => void write({ kind: 'loss', ...here, workpiece: progress.workpiece ?? progress.alive[0] ?? 1, text }, ''),
+    noteDown: (text: string) => void write({ kind: 'note', ...here, text }, 'Note kept.'),
+    take,
+    answer: (mm: number) => {
+      if (panel.kind === 'ask') void keepReading(mm, mm === panel.far.readMm ? panel.typed : mm, panel.instrument)
+    },
+    measure,
+    takeBack: () => void takeBack(),
+    onEsc,
+    leave,
+    show: (kind: 'type' | 'wrong') => setPanel(panel.kind === kind ? NONE : { kind }),
+  }
+}
+
+function wordsOf(tray: BenchTrayView, entry: BenchEntry): string {
+  const step = tray.steps.find((item) => item.id === entry.stepId)
+  const piece = entry.workpiece === null ? 'the whole tray' : `piece ${entry.workpiece}`
+  return `${SAID[entry.kind] ?? entry.kind}, ${piece}${step ? `, ${step.title.toLowerCase()}` : ''}`
+}

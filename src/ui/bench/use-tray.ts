@@ -1,0 +1,81 @@
+'use client'
+import { useCallback, useMemo, useState } from 'react'
+import { standingEntries, trayProgress } from '@/core/logbook'
+import { randomText } from '../shared/random-text'
+import { useWorkshop } from '../shared/workshop-context'
+import { deviceName } from './queue/device'
+import type { OutgoingEntry, QueuedEntry } from './queue/store'
+import { useEntryQueue } from './queue/use-entry-queue'
+import type { BenchEntry, BenchTrayView } from './tray-view'
+
+const ANSWER_WITHIN_MS = 8000
+
+/** What of an entry still waits to be said when it is made. */
+export type NewBenchEntry = Pick<OutgoingEntry, 'kind'> &
+  Partial<Pick<OutgoingEntry, 'text' | 'dimension' | 'value' | 'valueMm' | 'instrument' | 'reverses'>> & {
+    readonly stepId: string | null
+    readonly workpiece: number | null
+  }
+
+function itemOf(tray: BenchTrayView, workpiece: number | null): string | null {
+  return workpiece === null ? null : `${tray.uid}/${tray.part}/${workpiece}`
+}
+
+function asEntry({ entry }: QueuedEntry): BenchEntry {
+  return {
+    token: entry.token,
+    kind: entry.kind,
+    stepId: entry.step,
+    workpiece: entry.item === null ? null : Number(entry.item.split('/').at(-1)),
+    text: entry.text ?? '',
+    dimension: entry.dimension ?? null,
+    value: entry.valueMm ?? null,
+    at: entry.at,
+    reverses: entry.reverses ?? null,
+  }
+}
+
+/** A tray on this device: what the program knows of it, and what waits here, folded into where it stands. */
+export function useTray(tray: BenchTrayView) {
+  const { uid } = useWorkshop()
+  const [known, setKnown] = useState<readonly BenchEntry[]>(tray.entries)
+  const refetch = useCallback(async () => {
+    try {
+      const response = await fetch(`/api/v1/trays/${tray.id}/entries`, { signal: AbortSignal.timeout(ANSWER_WITHIN_MS) })
+      const answer = (await response.json()) as { tray?: string; entries?: BenchEntry[] }
+      if (answer.tray === tray.uid && answer.entries) setKnown(answer.entries)
+    } catch {
+      // What was known stays; the next round asks again.
+    }
+  }, [tray.id, tray.uid])
+  const onSent = useCallback(() => void refetch(), [refetch])
+  const queue = useEntryQueue(onSent)
+  const own = queue.queued.filter((item) => item.entry.tray === tray.uid && item.entry.workshop === uid)
+  const waiting = own.filter((item) => item.refused === null)
+  const entries = useMemo(() => standingEntries([...known, ...waiting.map(asEntry)]), [known, waiting])
+  const progress = useMemo(() => trayProgress(tray.size, tray.steps, entries), [tray.size, tray.steps, entries])
+
+  const add = useCallback(
+    async ({ stepId, workpiece, ...words }: NewBenchEntry): Promise<boolean> =>
+      queue.add({
+        ...words,
+        workshop: uid,
+        token: randomText(),
+        device: deviceName(),
+        tray: tray.uid,
+        item: itemOf(tray, workpiece),
+        step: stepId,
+        at: new Date().toISOString(),
+      }),
+    [queue.add, uid, tray],
+  )
+  return {
+    entries,
+    progress,
+    add,
+    waitingCount: waiting.length,
+    refused: queue.queued.filter((item) => item.refused !== null),
+    drop: queue.drop,
+    reached: queue.reached,
+  }
+}

@@ -1,0 +1,40 @@
+'use client'
+import Box from '@mui/material/Box'
+import { PALETTE } from '../theme/palette'
+import { BigButton } from './big-button'
+import type { QueuedEntry } from './queue/store'
+
+interface WaitingEntriesProps {
+  readonly waiting: number
+  readonly reached: boolean
+  readonly refused: readonly QueuedEntry[]
+  readonly onDrop: (order: number) => void
+}
+
+const NAMES: Readonly<Record<string, string>> = { done: 'Done', loss: 'Loss', note: 'Note', reading: 'Reading', reversal: 'Taking back' }
+
+/** What of this device has not reached the program, and what the program would not take: nothing is dropped unseen. */
+export function WaitingEntries({ waiting, reached, refused, onDrop }: WaitingEntriesProps) {
+  if (refused.length === 0 && (reached || waiting === 0)) return null
+  return (
+    <Box role="status" aria-label="Waiting entries" sx={{ px: 3.5, pt: 1, fontSize: 17, color: PALETTE.fireBench }}>
+      {waiting > 0 && !reached ? (
+        <Box>
+          The program does not answer. {waiting} {waiting === 1 ? 'entry is' : 'entries are'} kept on this device and sent when it does;
+          keep this page open.
+        </Box>
+      ) : null}
+      {refused.map((item) => (
+        <Box key={item.order} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+          <span>
+            {NAMES[item.entry.kind]} of {item.entry.at.slice(11, 16)}
+            {item.entry.value === undefined ? '' : `, ${item.entry.value}`} was not taken: {item.refused}
+          </span>
+          <BigButton plain onPress={() => onDrop(item.order)}>
+            Let it go
+          </BigButton>
+        </Box>
+      ))}
+    </Box>
+  )
+}

@@ -1,0 +1,57 @@
+'use client'
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogContentText from '@mui/material/DialogContentText'
+import DialogTitle from '@mui/material/DialogTitle'
+import { netAreaMm2 } from '@/core/geometry'
+import { type LayoutItem, type Placement, placedRegion } from '@/core/layout'
+import { ALLOYS } from '@/core/metals'
+import { formatPlain } from '@/core/units'
+import type { SheetChoice } from './use-layout'
+
+interface CutDialogProps {
+  readonly open: boolean
+  readonly choice: SheetChoice
+  readonly items: ReadonlyMap<string, { readonly item: LayoutItem; readonly name: string }>
+  readonly placements: readonly Placement[]
+  readonly onCut: () => void
+  readonly onLeave: () => void
+}
+
+/** Net area of the placed blanks, mm²: circles exactly. */
+function takenMm2({ items, placements }: Pick<CutDialogProps, 'items' | 'placements'>): number {
+  return placements.reduce((sum, place) => {
+    const item = items.get(place.id)?.item
+    if (!item) return sum
+    if (item.circle) return sum + Math.PI * item.circle.radiusMm ** 2
+    const region = placedRegion(item, place)
+    return sum + netAreaMm2(region.outer, region.holes)
+  }, 0)
+}
+
+/** Asks before metal is taken off the sheet, and says how much. */
+export function CutDialog({ open, choice, items, placements, onCut, onLeave }: CutDialogProps) {
+  const areaMm2 = takenMm2({ items, placements })
+  const density = Object.values(ALLOYS).find((alloy) => alloy.id === choice.alloy)?.densityGPerCm3 ?? 0
+  const massG = (areaMm2 * choice.thicknessMm * density) / 1000
+  return (
+    <Dialog open={open} onClose={onLeave} aria-labelledby="cut-title">
+      <DialogTitle id="cut-title">Cut {choice.label}?</DialogTitle>
+      <DialogContent>
+        <DialogContentText>
+          {placements.length} {placements.length === 1 ? 'blank comes' : 'blanks come'} off it, {formatPlain(areaMm2 / 100, 1)} cm² and{' '}
+          {formatPlain(massG, 1)} g besides the kerf. {choice.label} leaves the drawer, and what is left of it goes in as remnants. It can
+          be put back until a remnant is cut.
+        </DialogContentText>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onLeave}>Not yet</Button>
+        <Button variant="contained" onClick={onCut} autoFocus>
+          Cut it
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}

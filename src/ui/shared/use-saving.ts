@@ -1,0 +1,90 @@
+'use client'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import type { ActionName } from '@/server/actions/names'
+import type { ActionDone, ActionInput } from '@/server/actions/perform'
+import { useAct } from './act-provider'
+
+export type SaveState = 'saved' | 'saving' | 'unsaved' | 'failed' | 'conflict'
+
+interface Saving<N extends ActionName> {
+  readonly name: N
+  /** The name under which the browser keeps a write that is not acknowledged yet. */
+  readonly keepAs: string
+  /** Revision of the thing as the page was given it. */
+  readonly revision: number
+  /** Called when everything on the way has arrived, with what the last write gave. */
+  readonly onSaved: (done: ActionDone<N> & { readonly revision: number }) => void
+}
+
+/**
+ * Saves a thing that changes under the hands: a moment after the last change, and at once when the page is hidden or left. Each write is
+ * made against what those before it will have made of the thing.
+ */
+export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving<N>) {
+  const act = useAct()
+  const [state, setState] = useState<SaveState>('saved')
+  const [refusal, setRefusal] = useState('')
+  const latest = useRef(options)
+  latest.current = options
+  const revision = useRef(options.revision)
+  revision.current = Math.max(revision.current, options.revision)
+  const underWay = useRef(0)
+  const waiting = useRef<() => ActionInput<N> | undefined>(undefined)
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+
+  const send = useCallback(
+    async (input: ActionInput<N>) => {
+      setState('saving')
+      const against = revision.current + underWay.current
+      underWay.current++
+      const { name, keepAs } = latest.current
+      const saved = await act(name, input, { revision: against, keepAs, quiet: true })
+      underWay.current--
+      if (saved.ok) revision.current = Math.max(revision.current, saved.revision)
+      setRefusal(saved.ok ? '' : saved.message)
+      if (underWay.current > 0) return
+      setState((now) => (now === 'unsaved' ? now : saved.ok ? 'saved' : saved.code === 'stale' ? 'conflict' : 'failed'))
+      if (saved.ok) latest.current.onSaved(saved)
+    },
+    [act],
+  )
+
+  const flush = useCallback(() => {
+    clearTimeout(timer.current)
+    const input = waiting.current?.()
+    waiting.current = undefined
+    if (input) void send(input)
+  }, [send])
+
+  useEffect(() => {
+    const onHide = () => {
+      if (document.visibilityState === 'hidden') flush()
+    }
+    document.addEventListener('visibilitychange', onHide)
+    window.addEventListener('pagehide', flush)
+    return () => {
+      document.removeEventListener('visibilitychange', onHide)
+      window.removeEventListener('pagehide', flush)
+      flush()
+    }
+  }, [flush])
+
+  /** Saves what `make` gives when its time has come; nothing where it gives nothing. */
+  function saveSoon(make: () => ActionInput<N> | undefined, delayMs: number): void {
+    clearTimeout(timer.current)
+    waiting.current = make
+    timer.current = setTimeout(flush, delayMs)
+    setState('unsaved')
+  }
+
+  return {
+    state,
+    refusal,
+    revision,
+    /** The revision once everything on the way has arrived. */
+    expected: () => revision.current + underWay.current,
+    saveSoon,
+    flush,
+    settle: () => setState('saved'),
+  }
+}

@@ -1,0 +1,90 @@
+import type { DoorAnswer } from '@/core/commands'
+import { type Design, itemUid, type Repositories } from '@/server/db/repositories'
+import { keepEntry } from '@/server/services/keep-entry'
+import { progressSteps } from '@/server/services/ledger'
+import { freezePlan, planDesign, planOptions } from '@/server/services/piece-plan'
+
+export const NOW = '2027-03-01T10:00:00.000Z'
+
+/** A design of one part. */
+export function designOf(form: string, input: Record<string, unknown>, more: Partial<Design> = {}): Design {
+  return { parts: [{ id: 'part-1', form, inputVersion: 1, input }], bought: 'annealed', ...more }
+}
+
+/** All pieces of all jobs. */
+export function allPieces(to: Repositories) {
+  return to.jobs.jobs({ page: 1, size: 9999 }).flatMap((job) => to.jobs.pieces(job.id))
+}
+
+/** A piece in a job of its own. */
+export function addPiece(to: Repositories, name: string, design: Design, quantity = 4): number {
+  const jobId = to.jobs.addJob({ title: `Job of ${name}`, customer: '', dueOn: null, status: 'asked', note: '' })
+  return to.jobs.addPiece({ jobId, name, quantity, spares: 0, design })
+}
+
+/** A tray on a piece's plan as it stands. */
+export function trayOf(to: Repositories, pieceId: number, size: number) {
+  const piece = to.jobs.piece(pieceId)
+  const plan = piece && planDesign(piece.design, planOptions(to))
+  if (!piece || !plan?.ok) throw new Error('no plan')
+  const tray = to.trays.one(to.trays.add(pieceId, size, freezePlan(piece, plan)))
+  if (!tray) throw new Error('no tray')
+  return tray
+}
+export type TestTray = ReturnType<typeof trayOf>
+
+let sequence = 0
+
+/** An entry as a device would send it; what is not said is filled in. */
+export function entryFor(to: Repositories, tray: TestTray, workpiece: number | null, more: Record<string, unknown>) {
+  sequence++
+  return {
+    workshop: to.identity().uid,
+    token: `test-token-${sequence}`,
+    device: 'test device',
+    sequence,
+    tray: tray.uid,
+    item: workpiece === null ? null : itemUid(tray.uid, tray.plan.part, workpiece),
+    at: NOW,
+    sentAt: NOW,
+    ...more,
+  }
+}
+
+/** Sends an entry; throws what is said against it. */
+export function enter(to: Repositories, tray: TestTray, workpiece: number | null, more: Record<string, unknown>): string {
+  const entry = entryFor(to, tray, workpiece, more)
+  const answer = keepEntry(to, entry, NOW)
+  if (!answer.ok) throw new Error(answer.body.error.message)
+  return entry.token
+}
+
+/** What was said against an entry, or `kept`. */
+export function saidOf(answer: DoorAnswer): string {
+  return answer.ok ? 'kept' : answer.body.error.message
+}
+
+/** Takes some workpieces through steps of the tray's route, up to but not including one. */
+export function workThrough(to: Repositories, tray: TestTray, workpieces: readonly number[], upTo = tray.plan.steps.length): void {
+  const moves = () => to.entries.moves(tray.id)
+  for (const { id, together } of progressSteps(tray).slice(0, upTo)) {
+    const pieces = together ? [null] : workpieces
+    for (const workpiece of pieces)
+      if (!moves().some((move) => move.kind === 'done' && move.stepId === id && move.workpiece === workpiece))
+        enter(to, tray, workpiece, { kind: 'done', step: id })
+  }
+}
+
+/** Measures a workpiece at the last step that measures what the record learns from, and finishes it. */
+export function measured(to: Repositories, tray: TestTray, workpiece: number, growthMm: number): string {
+  const outcome = tray.plan.outcomes.find((item) => item.primary)
+  const at = tray.plan.steps.findLastIndex((step) => step.target?.dimension === outcome?.dimension)
+  const step = tray.plan.steps[at]
+  if (!outcome || !step) throw new Error('nothing is measured on this route')
+  workThrough(to, tray, [workpiece], at)
+  const value = outcome.valueMm + growthMm
+  const token = enter(to, tray, workpiece, { kind: 'reading', step: step.id, dimension: outcome.dimension, value })
+  if (!to.entries.moves(tray.id).some((move) => move.kind === 'done' && move.stepId === step.id && move.workpiece === workpiece))
+    enter(to, tray, workpiece, { kind: 'done', step: step.id })
+  return token
+}
