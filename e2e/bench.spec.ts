@@ -16,25 +16,86 @@ test('the calipers stream into the band, M keeps the reading, X takes a piece ou
   await page.keyboard.press('Escape')
   await expect(page.getByRole('heading', { name: 'What went wrong with this piece' })).toBeHidden()
   await page.keyboard.press('x')
-  await page.getByRole('button', { name: 'split or cracked' }).click()
+  await page.keyboard.press('1')
+  await expect(page.getByTestId('piece-number')).toHaveText('2')
+  await page.keyboard.press('u')
+  await expect(page.getByText(/Taken back: lost, piece 1/)).toBeVisible()
+  await expect(page.getByTestId('piece-number')).toHaveText('1')
+  await page.keyboard.press('x')
+  await page.getByRole('button', { name: 'It is lost' }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'Say in a word' })).toBeVisible()
+  await page.getByLabel('Or in your own words').fill('bent askew')
+  await page.getByRole('button', { name: 'It is lost' }).click()
   await expect(page.getByTestId('piece-number')).toHaveText('2')
   await page.keyboard.press('Escape')
   await expect(page).toHaveURL(`${DEMO}/bench`)
   await expect(page.getByRole('article', { name: /Tray 5/ })).toContainText('1 lost')
 })
 
-test('a reading taken while nothing answers waits in the page and is kept once', async ({ page, request }) => {
+test('a key that is held does its work once', async ({ page }) => {
+  await page.goto(`${DEMO}/bench/2`)
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  const before = await page.getByText(/step \d+ of/).innerText()
+  await page.keyboard.down('u')
+  for (let n = 0; n < 5; n++) await page.keyboard.down('u')
+  await page.keyboard.up('u')
+  await expect(page.getByText(/^Taken back:/)).toBeVisible()
+  await expect(page.getByTestId('piece-number')).toHaveText('26')
+  await page.keyboard.down(' ')
+  for (let n = 0; n < 5; n++) await page.keyboard.down(' ')
+  await page.keyboard.up(' ')
+  await expect(page.getByText(before)).toBeVisible()
+})
+
+test('a reading far from the target is asked about, and either answer can be kept', async ({ page, request }) => {
   await page.goto(`${DEMO}/bench/6`)
-  await expect(page.getByText(/from the simulated calipers/)).toBeVisible()
-  await page.route('**/api/v1/trays/6/readings', (route) => route.abort())
+  const type = async (value: string) => {
+    await page.getByRole('button', { name: 'Type a reading' }).click()
+    await page.getByLabel('Height', { exact: true }).fill(value)
+    await page.keyboard.press('Enter')
+  }
+  await type('132')
+  const question = page.getByRole('alertdialog')
+  await expect(question).toContainText('13.2 or 132?')
+  await page.keyboard.press('Escape')
+  await expect(page.getByLabel('Height', { exact: true })).toHaveValue('132')
+  await page.keyboard.press('Escape')
+  await type('132')
+  await page.keyboard.press('1')
+  await expect(page.getByText('Kept: 13.2 mm.')).toBeVisible()
+  await type('14.6')
+  await page.getByRole('button', { name: '14.6 is right' }).click()
+  await expect(page.getByText('Kept: 14.6 mm.')).toBeVisible()
+  await expect(async () => {
+    const { entries } = (await (await request.get(`${DEMO}/api/v1/trays/6/entries`)).json()) as { entries: { value: number | null }[] }
+    expect(entries.flatMap((entry) => entry.value ?? []).slice(-2)).toEqual([13.2, 14.6])
+  }).toPass()
+})
+
+test('an entry the program will not take stays in sight until it is let go', async ({ page }) => {
+  await page.goto(`${DEMO}/bench/6`)
+  await page.route('**/api/v1/entries', (route) =>
+    route.fulfill({
+      status: 422,
+      contentType: 'application/json',
+      body: JSON.stringify({ error: { code: 'bad-input', message: 'not today' } }),
+    }),
+  )
   await page.getByRole('button', { name: 'Type a reading' }).click()
-  await page.getByLabel('Height', { exact: true }).fill('12.34')
+  await page.getByLabel('Height', { exact: true }).fill('13.3')
   await page.keyboard.press('Enter')
-  await expect(page.getByText(/kept on this page and sent again/)).toBeVisible()
-  await page.unroute('**/api/v1/trays/6/readings')
-  await expect(page.getByText('The waiting readings are kept now.')).toBeVisible()
-  const kept = (await (await request.get(`${DEMO}/api/v1/trays/6/readings`)).json()) as { valueMm: number }[]
-  expect(kept.filter((reading) => reading.valueMm === 12.34)).toHaveLength(1)
+  const waiting = page.getByRole('status', { name: 'Waiting entries' })
+  await expect(waiting).toContainText('was not taken: not today')
+  await page.reload()
+  await expect(waiting).toContainText('was not taken: not today')
+  await waiting.getByRole('button', { name: 'Let it go' }).click()
+  await expect(waiting).toBeHidden()
+})
+
+test('an own workshop has no simulated calipers until practice is switched on, and counts nothing they read', async ({ page, request }) => {
+  expect((await request.get('http://127.0.0.1:4322/api/instruments/calipers?near=10')).status()).toBe(404)
+  await page.goto('http://127.0.0.1:4322/settings')
+  await expect(page.getByLabel('Simulated instruments')).toHaveValue('false')
 })
 
 test('bench type is large and targets are for gloves', async ({ page }) => {

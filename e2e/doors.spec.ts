@@ -22,7 +22,79 @@ test('HTTP gives the same answer as the screen, and says what is wrong', async (
   expect(await (await request.get(`${DEMO}/api/v1/forms`)).json()).toHaveLength(49)
 })
 
-test('a page of another site cannot write', async ({ request }) => {
-  const foreign = await request.post(`${DEMO}/api/v1/trays/1/readings`, { data: {}, headers: { origin: 'http://elsewhere.example' } })
-  expect(foreign.status()).toBe(403)
+test('a page of another site can neither write nor read, nor put words in the request’s mouth', async ({ request }) => {
+  const post = async (headers: Record<string, string>) =>
+    (await request.post(`${DEMO}/api/act/saveJob`, { data: { workshop: '', revision: null, input: {} }, headers })).status()
+  expect(await post({})).toBe(200)
+  expect(await post({ origin: DEMO })).toBe(200)
+  for (const headers of [
+    { origin: 'http://elsewhere.example' },
+    { origin: 'null' },
+    { origin: 'http://elsewhere.example', 'x-forwarded-host': 'elsewhere.example' },
+    { 'sec-fetch-site': 'cross-site' },
+  ])
+    expect(await post(headers)).toBe(403)
+  const read = (headers: Record<string, string>) => request.get(`${DEMO}/api/v1/trays/1/entries`, { headers })
+  expect((await read({ 'sec-fetch-site': 'cross-site', 'sec-fetch-mode': 'no-cors' })).status()).toBe(403)
+  expect((await read({ host: 'rebound.example:4321' })).status()).toBe(421)
+})
+
+test('every answer tells the browser what it may do with it, and no page runs a script without its mark', async ({ page, request }) => {
+  for (const path of ['/jobs', '/api/v1/forms', '/icon.svg', '/no-such-place', '/api/v1/openapi.json']) {
+    const headers = (await request.get(`${DEMO}${path}`)).headers()
+    expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-[^']+';/)
+    expect(headers['content-security-policy']).toContain("frame-ancestors 'none'")
+    expect(headers['x-content-type-options']).toBe('nosniff')
+    expect(headers['referrer-policy']).toBe('same-origin')
+    expect(headers['permissions-policy']).toContain('camera=()')
+  }
+  const refused: string[] = []
+  page.on('console', (message) => {
+    if (message.text().includes('Content Security Policy')) refused.push(message.text())
+  })
+  await page.goto(`${DEMO}/pieces/1`)
+  await page.getByRole('button', { name: 'In the round' }).click()
+  await page.goto(`${DEMO}/layout/3`)
+  await page.getByRole('button', { name: 'Place the blanks' }).click()
+  await expect(page.getByText(/placed in/)).toBeVisible()
+  expect(refused).toEqual([])
+})
+
+test('addresses that are none, and names that every object has, are refused in words', async ({ request }) => {
+  for (const path of ['/%ff', '/pieces/%E0%A4%A', '/jobs%00']) expect((await request.get(`${DEMO}${path}`)).status()).toBe(400)
+  for (const name of ['constructor', '__proto__', 'toString']) {
+    expect((await request.post(`${DEMO}/api/v1/${name}`, { data: {} })).status()).toBe(404)
+    expect((await request.post(`${DEMO}/api/act/${name}`, { data: {} })).status()).toBe(404)
+  }
+})
+
+test('a long layout holds nobody up', async ({ request }) => {
+  const layout = request.post(`${DEMO}/api/v1/layout`, {
+    data: {
+      seconds: 4,
+      sheets: [
+        {
+          id: 's',
+          outer: [
+            [0, 0],
+            [1000, 0],
+            [1000, 1000],
+            [0, 1000],
+          ],
+        },
+      ],
+      items: [{ id: 'd', qty: 500, circle: { radiusMm: 15 } }],
+    },
+    timeout: 30000,
+  })
+  const times: number[] = []
+  for (let n = 0; n < 12; n++) {
+    const began = performance.now()
+    expect((await request.get(`${DEMO}/api/v1/advisers`)).status()).toBe(200)
+    times.push(performance.now() - began)
+    await new Promise((resolve) => setTimeout(resolve, 150))
+  }
+  expect(times.sort((a, b) => a - b)[6]).toBeLessThan(400)
+  const solution = (await (await layout).json()) as { placements: unknown[]; seconds: number }
+  expect(solution.placements.length).toBeGreaterThan(0)
 })

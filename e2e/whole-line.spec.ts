@@ -46,9 +46,17 @@ test('from an empty workshop to a corrected blank', async ({ page }) => {
   await expect(page.getByText('3 of 3')).toBeVisible()
   await expect(page.getByRole('link', { name: 'Print full size (PDF)' })).toBeVisible()
   await page.getByRole('button', { name: 'Cut: take it off the sheet' }).click()
-  await expect(page.getByText(/Cut already: 3 from S-1/)).toBeVisible()
+  await expect(page.getByRole('dialog')).toContainText('3 blanks come off it')
+  await page.getByRole('button', { name: 'Cut it' }).click()
+  await expect(page.getByRole('region', { name: 'Cut already' })).toContainText('3 from S-1')
+  await expect(page.getByRole('link', { name: 'Print it' })).toBeVisible()
+  await page.getByRole('button', { name: 'Put it back' }).click()
+  await expect(page.getByRole('button', { name: 'Cut: take it off the sheet' })).toBeVisible()
+  await page.getByRole('button', { name: 'Cut: take it off the sheet' }).click()
+  await page.getByRole('button', { name: 'Cut it' }).click()
+  await expect(page.getByRole('region', { name: 'Cut already' })).toContainText('3 from S-1')
   await page.goto(`${WORKSHOP}/drawer`)
-  await expect(page.getByRole('article', { name: /S-1r/ })).toBeVisible()
+  await expect(page.getByRole('article', { name: /S-1/ }).first()).toBeVisible()
 
   await page.goto(`${WORKSHOP}/pieces/1/route`)
   await expect(page.getByRole('list').filter({ hasText: 'Solder the joint' }).first()).toBeVisible()
@@ -88,7 +96,7 @@ async function walkTray(page: Page): Promise<void> {
 
 async function measure(page: Page, piece: number): Promise<void> {
   // UK P½ inside is 18.104 mm; the blank marked 0.07 mm long makes it 18.126.
-  await page.getByRole('button', { name: 'Type a reading' }).click()
+  await page.getByRole('button', { name: 'Enter a reading' }).click()
   await page.getByLabel('Inside diameter', { exact: true }).fill(['18.31', '18.33', '18.34'][piece - 1] ?? '18.33')
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Kept: 18\.3\d mm/)).toBeVisible()

@@ -209,25 +209,76 @@ async function timeTurning() {
   await browser.close()
 }
 
+/** The pages of a workshop after ten years: 2,000 jobs, 4,000 trays, 100,000 readings. */
+async function timeLongUse() {
+  const data = mkdtempSync(join(tmpdir(), 'fold-anvil-long-'))
+  const env = { ...process.env, FOLD_ANVIL_OPEN: 'workshop', FOLD_ANVIL_DATA: data, PORT: String(PORT + 1), NEXT_TELEMETRY_DISABLED: '1' }
+  const outfile = join('dist', 'long-use.mjs')
+  await build({
+    entryPoints: ['src/server/seed/long-use.ts'],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    alias: { '@': './src' },
+    external: ['better-sqlite3'],
+    logLevel: 'warning',
+  })
+  if (spawnSync('node', [outfile], { env, stdio: 'inherit' }).status !== 0) return
+  const server = await serve(env)
+  for (const path of [
+    '/jobs',
+    '/jobs?page=90',
+    '/bench',
+    '/bench/3990',
+    '/book',
+    '/book?lost=2',
+    '/pieces/2',
+    '/pieces/2/record',
+    '/pieces/2/route',
+    '/layout/1',
+    '/drawer',
+    '/settings',
+  ]) {
+    const times = []
+    let bytes = 0
+    for (let n = 0; n < 7; n++) {
+      const began = performance.now()
+      bytes = (await (await fetch(`http://127.0.0.1:${env.PORT}${path}`)).text()).length
+      times.push(performance.now() - began)
+    }
+    report(`after ten years, page ${path}, ${Math.round(bytes / 1000)} kB of 500`, median(times.slice(1)), 150)
+  }
+  server.kill()
+}
+
+/** Starts the built program, and waits until it answers. */
+async function serve(env) {
+  const server = spawn('node', ['dist/server.mjs'], { env, stdio: 'ignore' })
+  for (let n = 0; n < 100; n++) {
+    try {
+      await fetch(`http://127.0.0.1:${env.PORT}/settings`)
+      return server
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 200))
+    }
+  }
+  return server
+}
+
+if (process.argv.includes('--long')) {
+  await timeLongUse()
+  process.exit(0)
+}
 await timeForms()
 timeCommand()
 const data = mkdtempSync(join(tmpdir(), 'fold-anvil-bench-'))
-const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: data, NEXT_TELEMETRY_DISABLED: '1' }
+const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: data, PORT: String(PORT), NEXT_TELEMETRY_DISABLED: '1' }
 spawnSync('node', ['dist/seed.mjs'], { env })
-const server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '--hostname', '127.0.0.1', '--port', String(PORT)], {
-  env,
-  stdio: 'ignore',
-})
-for (let n = 0; n < 100; n++) {
-  try {
-    await fetch(`${base}/settings`)
-    break
-  } catch {
-    await new Promise((resolve) => setTimeout(resolve, 200))
-  }
-}
+const server = await serve(env)
 await timePages()
 await timeTyping()
 await timeLookUp()
 await timeTurning()
 server.kill()
+await timeLongUse()

@@ -77,18 +77,20 @@ function writeLock(lock: FolderLock): void {
   }
 }
 
-const held = globalThis as typeof globalThis & { foldAnvilHeld?: string }
+const held = globalThis as typeof globalThis & { foldAnvilHeld?: string; foldAnvilWillLetGo?: boolean }
 
-/** Holds the data folder for this process until it ends. Throws FolderTaken where another living process has it. */
-export function holdFolder(address = process.env.FOLD_ANVIL_ADDRESS ?? ''): void {
-  if (held.foldAnvilHeld === lockPath()) return
+/** Holds the data folder for this process until it ends; true where it was not held before. Throws FolderTaken where another living process has it. */
+export function holdFolder(address = ''): boolean {
+  if (held.foldAnvilHeld === lockPath()) return false
   const holder = folderHolder()
   if (holder && holder.pid !== process.pid) throw new FolderTaken(holder)
   mkdirSync(dataFolder(), { recursive: true })
   clearStale()
   writeLock({ pid: process.pid, began: beganOf(process.pid), address, since: new Date().toISOString() })
+  if (!held.foldAnvilWillLetGo) process.once('exit', letFolderGo)
+  held.foldAnvilWillLetGo = true
   held.foldAnvilHeld = lockPath()
-  process.once('exit', letFolderGo)
+  return true
 }
 
 /** Lets the folder go, where this process has it. */

@@ -32,10 +32,16 @@ function pieceViews({ trays }: Repositories, pieces: readonly Piece[], options: 
   })
 }
 
-export default async function JobsPage({ searchParams }: { searchParams: Promise<{ page?: string | string[] }> }) {
-  const page = pageNumber((await searchParams).page)
+interface JobsPageProps {
+  /** A page by its number, or the page on which a job stands. */
+  readonly searchParams: Promise<{ page?: string | string[]; job?: string | string[] }>
+}
+
+export default async function JobsPage({ searchParams }: JobsPageProps) {
+  const { page: asked, job } = await searchParams
   const repositories = workshop()
   const { jobs } = repositories
+  const page = typeof job === 'string' ? Math.ceil(jobs.placeOf(Number(job)) / JOBS_A_PAGE) : pageNumber(asked)
   const options = planOptions(repositories)
   const counts = jobs.counts()
   const views = jobs

@@ -17,7 +17,8 @@ export interface ComparedLine {
 /** A write that was refused: what was wrong, for which field, and where somebody else was quicker, both sides. */
 export interface Refusal {
   readonly ok: false
-  readonly code: 'refused' | 'other-workshop' | 'stale' | 'store' | 'gone'
+  /** `yielded`: the person took what was there instead. */
+  readonly code: 'refused' | 'other-workshop' | 'stale' | 'store' | 'gone' | 'yielded'
   readonly message: string
   readonly issues: readonly ActionIssue[]
   readonly stale?: { readonly revision: number; readonly lines: readonly ComparedLine[] }

@@ -1,9 +1,11 @@
-import { accessSync, constants, existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs'
+import { accessSync, constants, existsSync, mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { dataFolder } from '../data-folder'
 import { holdFolder } from '../folder-lock'
+import { retell } from '../services/ledger'
 import type { Db } from './db'
 import { storeFaultOf } from './faults'
+import { clearLeftovers } from './leftovers'
 import { openDb } from './open'
 import { makeRepositories } from './repositories'
 
@@ -33,16 +35,11 @@ function startingWorkshop(): WorkshopName {
 function open(name: WorkshopName): Open {
   mkdirSync(dataFolder(), { recursive: true })
   accessSync(dataFolder(), constants.W_OK)
-  holdFolder()
-  clearLeftovers()
+  if (holdFolder()) clearLeftovers()
   const db = openDb(databasePath(name))
-  if (name === 'demo') makeRepositories(db).markDemonstration()
+  const repositories = makeRepositories(db)
+  if (name === 'demo' && repositories.markDemonstration()) retell(repositories)
   return { name, db }
-}
-
-/** Copies that a kill left half way. */
-function clearLeftovers(): void {
-  for (const file of readdirSync(dataFolder())) if (file.includes('.incoming')) rmSync(join(dataFolder(), file), { force: true })
 }
 
 function broken(name: WorkshopName, error: unknown): WorkshopBroken {

@@ -3,6 +3,7 @@ import { accessSync, constants, mkdirSync } from 'node:fs'
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http'
 import next from 'next'
 import { dataFolder } from '../data-folder'
+import { clearLeftovers } from '../db/leftovers'
 import { FolderTaken, holdFolder } from '../folder-lock'
 import { answerHeaders, turnedAway } from './guard'
 import { ownHosts } from './own-names'
@@ -34,7 +35,7 @@ function takeFolder(address: string): void {
   try {
     mkdirSync(dataFolder(), { recursive: true })
     accessSync(dataFolder(), constants.W_OK)
-    holdFolder(address)
+    if (holdFolder(address)) clearLeftovers()
   } catch (error) {
     if (error instanceof FolderTaken) process.stderr.write(`${error.message}\n`)
     else

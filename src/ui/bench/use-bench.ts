@@ -1,6 +1,6 @@
 'use client'
 import { useRouter } from 'next/navigation'
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { type FarOff, farOff } from '@/core/logbook'
 import { parseSize } from '@/core/sizes'
 import { formatPlain } from '@/core/units'
@@ -82,7 +82,16 @@ export function useBench(tray: BenchTrayView) {
     setSaid(calipers ? 'Waiting for the figure to stand still. Esc leaves it.' : '')
   }
 
+  /** A piece is done once at a step, however often the key is struck before the page has moved on. */
+  const doneAt = useRef('')
+  const markDone = async () => {
+    if (doneAt.current === place) return
+    doneAt.current = place
+    if (!(await write({ kind: 'done', ...here }, ''))) doneAt.current = ''
+  }
+
   const takeBack = async () => {
+    doneAt.current = ''
     const last = entries.findLast((entry) => entry.kind !== 'started')
     if (!last) return setSaid('There is nothing to take back.')
     await write(
@@ -117,7 +126,7 @@ export function useBench(tray: BenchTrayView) {
     setDraft,
     holding,
     calipers,
-    done: () => void write({ kind: 'done', ...here }, ''),
+    done: () => void markDone(),
     lose: (text: string) => void write({ kind: 'loss', ...here, workpiece: progress.workpiece ?? progress.alive[0] ?? 1, text }, ''),
     noteDown: (text: string) => void write({ kind: 'note', ...here, text }, 'Note kept.'),
     take,

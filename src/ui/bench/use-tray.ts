@@ -1,5 +1,5 @@
 'use client'
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useState } from 'react'
 import { standingEntries, trayProgress } from '@/core/logbook'
 import { randomText } from '../shared/random-text'
 import { useWorkshop } from '../shared/workshop-context'
@@ -48,12 +48,12 @@ export function useTray(tray: BenchTrayView) {
       // What was known stays; the next round asks again.
     }
   }, [tray.id, tray.uid])
-  const onSent = useCallback(() => void refetch(), [refetch])
-  const queue = useEntryQueue(onSent)
-  const own = queue.queued.filter((item) => item.entry.tray === tray.uid && item.entry.workshop === uid)
-  const waiting = own.filter((item) => item.refused === null)
-  const entries = useMemo(() => standingEntries([...known, ...waiting.map(asEntry)]), [known, waiting])
-  const progress = useMemo(() => trayProgress(tray.size, tray.steps, entries), [tray.size, tray.steps, entries])
+  const queue = useEntryQueue(refetch)
+  const isOfTray = ({ entry }: QueuedEntry) => entry.tray === tray.uid && entry.workshop === uid
+  const sent = queue.sent.filter(isOfTray)
+  const waiting = queue.queued.filter((item) => isOfTray(item) && item.refused === null)
+  const entries = standingEntries([...known, ...[...sent, ...waiting].map(asEntry)])
+  const progress = trayProgress(tray.size, tray.steps, entries)
 
   const add = useCallback(
     async ({ stepId, workpiece, ...words }: NewBenchEntry): Promise<boolean> =>

@@ -31,13 +31,17 @@ function Allow({ piece }: { readonly piece: BookGroup['pieces'][number] }) {
           : `${own.count} of ${LEAST_READINGS}`}
       </Box>
       <Typography variant="body2">
-        on the blank of <Link href={`/pieces/${piece.pieceId}`}>{piece.name}</Link>
-        {own.outcome === 'offered' ? (
-          <span className="fig">
-            , ± {formatPlain(own.plusMinusMm, 2)} mm, pieces spread ± {formatPlain(own.spreadMm, 2)}
-          </span>
-        ) : null}
+        on the blank of{' '}
+        <Link href={`/pieces/${piece.pieceId}`} style={{ color: PALETTE.verdigris, fontWeight: 600 }}>
+          {piece.name}
+        </Link>
       </Typography>
+      {own.outcome === 'offered' ? (
+        <Typography variant="body2">
+          <span className="fig">± {formatPlain(own.plusMinusMm, 2)} mm</span>; pieces spread{' '}
+          <span className="fig">± {formatPlain(own.spreadMm, 2)}</span>
+        </Typography>
+      ) : null}
     </Box>
   )
 }
@@ -59,7 +63,7 @@ function GroupView({ group }: { readonly group: BookGroup }) {
           ))}
           {first ? <Typography sx={{ mt: 1, fontSize: 13.5 }}>{first.own.why}</Typography> : null}
         </Box>
-        <SpreadPlot growthsMm={group.rows.map((row) => row.growthMm)} usedMm={first?.own.growthMm ?? 0} />
+        <SpreadPlot growthsMm={group.rows.map((row) => row.growthMm).reverse()} usedMm={first?.own.growthMm ?? 0} />
         <Box sx={{ maxHeight: 250, overflowY: 'auto' }} tabIndex={0} role="region" aria-label="Readings">
           {group.sums.count > group.rows.length ? (
             <Typography variant="body2">

@@ -61,7 +61,7 @@ function StockCard({ stock }: { readonly stock: Stock }) {
   async function keep() {
     const kept = await act('measureStock', { id: stock.id, typed }, { revision: stock.revision })
     setProblem(kept.ok ? undefined : kept.message)
-    if (kept.ok) setMeasuring(false)
+    if (kept.ok || kept.code === 'yielded') setMeasuring(false)
   }
   return (
     <Box component="article" aria-label={`${stock.label}, ${ALLOYS[stock.alloy].title}`} sx={{ maxWidth: 340, minWidth: 170 }}>

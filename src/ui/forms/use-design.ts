@@ -55,7 +55,6 @@ interface Piece {
   readonly id: number
   readonly quantity: number
   readonly spares: number
-  readonly revisionId: number
   readonly revision: number
   readonly design: PieceDesign
 }
@@ -70,25 +69,25 @@ export function useDesign(piece: Piece) {
   const stored = part?.input ?? {}
   const [typed, setTyped] = useState(() => typedOf(formId, stored))
   const [schools, setSchools] = useState<Readonly<Record<string, string>>>((stored.schools as Record<string, string> | undefined) ?? {})
-  const ours = useRef(piece.revisionId)
+  /** The newest revision whose sizes stand in the boxes. An answer that was overtaken on its way is older than that. */
+  const held = useRef(piece.revision)
   const saving = useSaving({
     name: 'saveDesign',
     keepAs: `design-${uid}-${piece.id}`,
     revision: piece.revision,
     onSaved: (done) => {
-      ours.current = done.revisionId
+      held.current = Math.max(held.current, done.revision)
       router.refresh()
     },
   })
 
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another revision than ours is taken over once, when it comes
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is stored is taken over when a newer revision comes and nothing waits here
   useEffect(() => {
-    if (piece.revisionId === ours.current) return
-    ours.current = piece.revisionId
+    if (saving.state !== 'saved' || piece.revision <= held.current) return
+    held.current = piece.revision
     setTyped(typedOf(formId, stored))
     setSchools((stored.schools as Record<string, string> | undefined) ?? {})
-    saving.settle()
-  }, [piece.revisionId])
+  }, [piece.revision, saving.state])
 
   const input = useMemo(
     () => inputOf(formId, typed, stored, schools, piece.quantity + piece.spares),
@@ -150,6 +149,7 @@ export function useDesign(piece: Piece) {
     },
     move: async (way: 'undo' | 'redo') => {
       saving.flush()
+      await saving.settled()
       await act('moveRevision', { pieceId: piece.id, way }, { revision: saving.expected() })
     },
   }

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Job } from '@/server/db/repositories'
 import { useAct } from '../shared/act-provider'
@@ -21,12 +22,15 @@ export function JobForm({ job, onDone }: { readonly job?: Job; readonly onDone: 
   })
   const [problem, setProblem] = useState('')
   const act = useAct()
+  const router = useRouter()
   const set = (name: keyof typeof fields) => (value: string) => setFields({ ...fields, [name]: value })
   async function save() {
     const words = { ...fields, dueOn: fields.dueOn === '' ? null : fields.dueOn }
     const saved = await act('saveJob', job ? { ...words, id: job.id } : words, { revision: job?.revision ?? null })
-    if (saved.ok) onDone()
-    else setProblem(saved.message)
+    if (!saved.ok && saved.code === 'yielded') return onDone()
+    if (!saved.ok) return setProblem(saved.message)
+    onDone()
+    if (!job) router.push(`/jobs?job=${saved.id}`)
   }
   return (
     <Box

@@ -60,7 +60,7 @@ export function RecordStation({ pieceId, rows, own, events, trayIds }: RecordSta
                 : `${own.count} of 3`}
             </Box>
             <Typography>{own.why}</Typography>
-            {rows.length > 0 ? <SpreadPlot growthsMm={rows.map((row) => row.growthMm)} usedMm={own.growthMm} /> : null}
+            {rows.length > 0 ? <SpreadPlot growthsMm={rows.map((row) => row.growthMm).reverse()} usedMm={own.growthMm} /> : null}
           </>
         ) : (
           <Typography>

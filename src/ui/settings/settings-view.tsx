@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { ALLOY_TITLES } from '@/core/metals'
 import { readPlainNumber } from '@/core/units'
 import type { Settings } from '@/server/db/repositories'
@@ -31,6 +31,13 @@ function asText(settings: Settings): Fields {
 
 function Preferences({ settings }: { readonly settings: Settings }) {
   const [fields, setFields] = useState(asText(settings))
+  /** What the fields were last filled with: fields that were not touched since follow the workshop. */
+  const filled = useRef(JSON.stringify(asText(settings)))
+  const stored = JSON.stringify(asText(settings))
+  useEffect(() => {
+    setFields((now) => (JSON.stringify(now) === filled.current ? (JSON.parse(stored) as Fields) : now))
+    filled.current = stored
+  }, [stored])
   const [said, setSaid] = useState('')
   const act = useAct()
   const { settingsRevision, name } = useWorkshop()
@@ -42,6 +49,7 @@ function Preferences({ settings }: { readonly settings: Settings }) {
       marginMm: readPlainNumber(fields.marginMm),
     }
     const saved = await act('saveSettings', { ...fields, ...numbers, practice: fields.practice === 'true' }, { revision: settingsRevision })
+    if (!saved.ok && saved.code === 'yielded') setFields(JSON.parse(filled.current) as Fields)
     setSaid(saved.ok ? 'Saved.' : saved.message)
   }
   return (
@@ -99,7 +107,7 @@ export function SettingsView({ settings, network, restored, ...data }: SettingsV
     <Box
       sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '420px minmax(0, 1fr)' }, gap: 5, maxWidth: 1100 }}
     >
-      <Preferences key={JSON.stringify(settings)} settings={settings} />
+      <Preferences settings={settings} />
       <Box>
         {restored ? (
           <Typography role="status" sx={{ mb: 2, fontWeight: 600 }}>

@@ -71,6 +71,7 @@ function useActing() {
       if (choice === 'theirs') {
         if (edit) dropEdit(edit)
         router.refresh()
+        return { ...refusal, code: 'yielded', message: 'What is there was taken.' }
       }
       return refusal
     },

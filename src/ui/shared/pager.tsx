@@ -19,6 +19,7 @@ export function Pager({ label, page, pages, name = 'page' }: PagerProps) {
   if (pages < 2) return null
   function turn(to: number) {
     const next = new URLSearchParams(search)
+    next.delete('job')
     next.set(name, String(to))
     router.push(`${path}?${next}`)
   }

@@ -12,7 +12,7 @@ interface Saving<N extends ActionName> {
   readonly keepAs: string
   /** Revision of the thing as the page was given it. */
   readonly revision: number
-  /** Called when everything on the way has arrived, with what the last write gave. */
+  /** Called as each write arrives, with what it gave. */
   readonly onSaved: (done: ActionDone<N> & { readonly revision: number }) => void
 }
 
@@ -40,32 +40,44 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
       const { name, keepAs } = latest.current
       const saved = await act(name, input, { revision: against, keepAs, quiet: true })
       underWay.current--
-      if (saved.ok) revision.current = Math.max(revision.current, saved.revision)
+      if (saved.ok) {
+        revision.current = Math.max(revision.current, saved.revision)
+        latest.current.onSaved(saved)
+      }
       setRefusal(saved.ok ? '' : saved.message)
       if (underWay.current > 0) return
-      setState((now) => (now === 'unsaved' ? now : saved.ok ? 'saved' : saved.code === 'stale' ? 'conflict' : 'failed'))
-      if (saved.ok) latest.current.onSaved(saved)
+      setState((now) =>
+        now === 'unsaved' ? now : saved.ok || saved.code === 'yielded' ? 'saved' : saved.code === 'stale' ? 'conflict' : 'failed',
+      )
     },
     [act],
   )
 
-  const flush = useCallback(() => {
-    clearTimeout(timer.current)
-    const input = waiting.current?.()
-    waiting.current = undefined
-    if (input) void send(input)
-  }, [send])
+  /** Writes follow one another; only a page that is being left does not wait for the one before. */
+  const before = useRef<Promise<void>>(Promise.resolve())
+  const flush = useCallback(
+    (isLeaving = false) => {
+      clearTimeout(timer.current)
+      const input = waiting.current?.()
+      waiting.current = undefined
+      if (!input) return
+      if (isLeaving) void send(input)
+      else before.current = before.current.then(() => send(input))
+    },
+    [send],
+  )
 
   useEffect(() => {
+    const leave = () => flush(true)
     const onHide = () => {
-      if (document.visibilityState === 'hidden') flush()
+      if (document.visibilityState === 'hidden') leave()
     }
     document.addEventListener('visibilitychange', onHide)
-    window.addEventListener('pagehide', flush)
+    window.addEventListener('pagehide', leave)
     return () => {
       document.removeEventListener('visibilitychange', onHide)
-      window.removeEventListener('pagehide', flush)
-      flush()
+      window.removeEventListener('pagehide', leave)
+      leave()
     }
   }, [flush])
 
@@ -73,7 +85,7 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
   function saveSoon(make: () => ActionInput<N> | undefined, delayMs: number): void {
     clearTimeout(timer.current)
     waiting.current = make
-    timer.current = setTimeout(flush, delayMs)
+    timer.current = setTimeout(() => flush(), delayMs)
     setState('unsaved')
   }
 
@@ -84,7 +96,8 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
     /** The revision once everything on the way has arrived. */
     expected: () => revision.current + underWay.current,
     saveSoon,
-    flush,
-    settle: () => setState('saved'),
+    flush: () => flush(),
+    /** When everything that was on the way has arrived. */
+    settled: () => before.current,
   }
 }

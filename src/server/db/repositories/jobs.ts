@@ -100,10 +100,11 @@ export function makeJobRepository(db: Db, now: () => string = () => new Date().t
   const jobPage = db.prepare(`SELECT * FROM jobs ${IN_ORDER} LIMIT ? OFFSET ?`)
   const countJobs = db.prepare('SELECT count(*) AS n FROM jobs')
   const countOpen = db.prepare("SELECT count(*) AS n FROM jobs WHERE status NOT IN ('done', 'handed-over')")
+  const placeOf = db.prepare(`SELECT place AS n FROM (SELECT id, row_number() OVER (${IN_ORDER}) AS place FROM jobs) WHERE id = ?`)
   const pieceById = db.prepare(`${PIECE_SQL} WHERE p.id = ?`)
   const piecesOf = db.prepare(`${PIECE_SQL} WHERE p.job_id = ? ORDER BY p.id`)
   const alike = db.prepare(
-    `${PIECE_SQL} WHERE p.id <> @id AND (p.job_id = @jobId OR r.design_json ->> '$.parts[0].form' = @form) ORDER BY p.job_id = @jobId DESC, p.id DESC LIMIT @limit`,
+    `${PIECE_SQL} WHERE p.id <> @id AND (p.job_id = @jobId OR r.design_json ->> '$.parts[0].form' = @form) ORDER BY p.job_id = @jobId DESC, r.design_json ->> '$.parts[0].form' = @form DESC, p.id DESC LIMIT @limit`,
   )
   const everyDesign = db.prepare('SELECT design_json FROM piece_revisions')
   const namesIn = db.prepare('SELECT name FROM pieces WHERE job_id = ?')
@@ -143,6 +144,11 @@ export function makeJobRepository(db: Db, now: () => string = () => new Date().t
     },
     /** Open jobs first, by the day they are due; one page of them. */
     jobs: (page: Page): Job[] => jobPage.all(page.size, offsetOf(page)).map((row) => jobRow.parse(row)),
+    /** Where a job stands in that order, from 1; 1 where there is none of this id. */
+    placeOf: (id: number): number => {
+      const row = placeOf.get(id)
+      return row ? countRow.parse(row).n : 1
+    },
     counts: () => ({ all: countRow.parse(countJobs.get()).n, open: countRow.parse(countOpen.get()).n }),
     piece: (id: number): Piece | undefined => {
       const row = pieceById.get(id)

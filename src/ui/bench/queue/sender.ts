@@ -3,7 +3,8 @@ import type { OutgoingEntry, QueuedEntry } from './store'
 /** Where the entries wait, and how one is sent: the browser's own, or a test's. */
 export interface Outbox {
   readonly all: () => Promise<readonly QueuedEntry[]>
-  readonly drop: (order: number) => Promise<void>
+  /** Takes an acknowledged entry off the device. */
+  readonly drop: (entry: QueuedEntry) => Promise<void>
   readonly mark: (entry: QueuedEntry) => Promise<void>
   readonly post: (entry: OutgoingEntry, order: number) => Promise<PostAnswer>
 }
@@ -49,7 +50,7 @@ export async function sendRound(outbox: Outbox): Promise<SendRound> {
     if (outcome === 'stop') return { sent, through: false, message: answer.message }
     if (outcome === 'pass') continue
     if (outcome === 'sent') {
-      await outbox.drop(entry.order)
+      await outbox.drop(entry)
       sent++
       continue
     }

@@ -9,6 +9,8 @@ const LONGEST_TRY_MS = 15_000
 
 export interface EntryQueue {
   readonly queued: readonly QueuedEntry[]
+  /** What this page has sent since it was opened: it stays known until the program tells it back. */
+  readonly sent: readonly QueuedEntry[]
   /** Whether the last round reached the program. */
   readonly reached: boolean
   /** Keeps an entry on the device and sends it; false where the device would not keep it. */
@@ -18,7 +20,8 @@ export interface EntryQueue {
 }
 
 /** The entries of this device on their way to the program: kept first, sent in order, until each is acknowledged. */
-export function useEntryQueue(onSent: () => void): EntryQueue {
+export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
+  const [sent, setSent] = useState<readonly QueuedEntry[]>([])
   const [queued, setQueued] = useState<readonly QueuedEntry[]>([])
   const [reached, setReached] = useState(true)
   const delay = useRef(TRY_MS)
@@ -30,12 +33,17 @@ export function useEntryQueue(onSent: () => void): EntryQueue {
   const send = useCallback(async () => {
     clearTimeout(timer.current)
     await asOnlySender(async () => {
-      const round = await sendRound({ all: queuedEntries, drop: dropQueued, mark: markQueued, post: postEntry })
+      /** Known as sent before it leaves the queue: there is no moment at which the page knows nothing of it. */
+      const drop = (entry: QueuedEntry) => {
+        setSent((before) => [...before, entry])
+        return dropQueued(entry.order)
+      }
+      const round = await sendRound({ all: queuedEntries, drop, mark: markQueued, post: postEntry })
       setReached(round.through)
       delay.current = round.through ? TRY_MS : Math.min(LONGEST_TRY_MS, 2 * delay.current)
       if (round.sent > 0) {
-        onSent()
         channel.current?.postMessage('sent')
+        void onSent()
       }
     }).catch(() => undefined)
     await look()
@@ -45,8 +53,7 @@ export function useEntryQueue(onSent: () => void): EntryQueue {
   useEffect(() => {
     channel.current = new BroadcastChannel('fold-anvil-bench')
     channel.current.onmessage = () => {
-      void look()
-      onSent()
+      void onSent().then(look)
     }
     const onSight = () => {
       if (document.visibilityState === 'visible') void send()
@@ -80,5 +87,5 @@ export function useEntryQueue(onSent: () => void): EntryQueue {
     },
     [look],
   )
-  return { queued, reached, add, drop }
+  return { queued, sent, reached, add, drop }
 }

@@ -1,0 +1,90 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { join } from 'node:path'
+
+/** A folder of the run's own for a server that a test starts itself. */
+export function folderOf(name: string): string {
+  return join(process.env.E2E_DATA ?? '', name)
+}
+
+/** Writes the demonstration into a folder. */
+export async function seed(folder: string): Promise<void> {
+  const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: folder }
+  await new Promise((resolve) => spawn('node', ['dist/seed.mjs'], { env, stdio: 'ignore' }).on('exit', resolve))
+}
+
+export interface Started {
+  readonly base: string
+  readonly process: ChildProcess
+}
+
+/** Starts the built program on a folder, and waits until it answers. */
+export async function start(folder: string, port: number, more: Readonly<Record<string, string>> = {}): Promise<Started> {
+  const env = {
+    ...process.env,
+    PORT: String(port),
+    FOLD_ANVIL_DATA: folder,
+    NEXT_TELEMETRY_DISABLED: '1',
+    FOLD_ANVIL_OPEN: 'demo',
+    ...more,
+  }
+  const server = spawn('node', ['dist/server.mjs'], { env, stdio: 'ignore' })
+  const base = `http://127.0.0.1:${port}`
+  for (let n = 0; n < 150; n++) {
+    try {
+      await fetch(`${base}/pair`, { redirect: 'manual' })
+      return { base, process: server }
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 100))
+    }
+  }
+  throw new Error('the server did not start')
+}
+
+/** kill -9, and waits until it is gone. */
+export async function kill({ process: server }: Started): Promise<void> {
+  if (server.exitCode !== null || server.signalCode !== null) return
+  const gone = new Promise((resolve) => server.once('exit', resolve))
+  server.kill('SIGKILL')
+  await gone
+}
+
+export interface TrayFacts {
+  readonly workshop: string
+  readonly tray: string
+  readonly part: string
+  readonly size: number
+  readonly entries: readonly { readonly token: string; readonly kind: string; readonly value: number | null; readonly at: string }[]
+}
+
+/** What stands of a tray. */
+export async function trayFacts(base: string, id: number): Promise<TrayFacts> {
+  return (await (await fetch(`${base}/api/v1/trays/${id}/entries`)).json()) as TrayFacts
+}
+
+let sequence = 0
+/** An entry for a tray as a device sends it. */
+export function entryOf(facts: TrayFacts, workpiece: number | null, more: Readonly<Record<string, unknown>>) {
+  sequence++
+  const now = new Date().toISOString()
+  return {
+    workshop: facts.workshop,
+    token: `e2e-${process.pid}-${sequence}-${Math.random().toString(36).slice(2)}`,
+    device: 'e2e device',
+    sequence,
+    tray: facts.tray,
+    item: workpiece === null ? null : `${facts.tray}/${facts.part}/${workpiece}`,
+    at: now,
+    sentAt: now,
+    ...more,
+  }
+}
+
+/** Sends an entry; gives the HTTP status, or 0 where nothing answered. */
+export async function send(base: string, entry: object): Promise<number> {
+  try {
+    const body = JSON.stringify(entry)
+    return (await fetch(`${base}/api/v1/entries`, { method: 'POST', headers: { 'content-type': 'application/json' }, body })).status
+  } catch {
+    return 0
+  }
+}

@@ -1,0 +1,385 @@
+import { expect, type Locator, type Page, test } from '@playwright/test'
+import { ACTION_NAMES, type ActionName } from '../src/server/actions/names'
+import { folderOf, kill, type Started, seed, start } from './start'
+
+const PORT = 4325
+let server: Started
+const url = (path: string) => `${server.base}${path}`
+
+test.beforeAll(async () => {
+  await seed(folderOf('tabs'))
+  server = await start(folderOf('tabs'), PORT)
+})
+test.afterAll(() => kill(server))
+
+/** Opens a workshop from another tab. */
+async function open(page: Page, name: 'demo' | 'workshop'): Promise<void> {
+  await page.goto(url('/settings'))
+  if (await page.getByText(`${name}.db`).isVisible()) return
+  await page.getByRole('button', { name: name === 'demo' ? 'Open the demonstration' : 'Open my own workshop' }).click()
+  await page.waitForURL(url('/jobs'))
+}
+
+interface Write {
+  readonly path: string
+  /** Brings the page to where only the last press is missing, and gives that press. */
+  readonly ready: (page: Page) => Promise<() => Promise<unknown>>
+  /** The same thing changed in another tab of the same workshop; none where the write changes nothing that is there. */
+  readonly meanwhile?: (page: Page) => Promise<unknown>
+}
+
+const press = (locator: Locator) => async () => () => locator.click()
+const tool = async (page: Page, name: RegExp) => page.getByRole('button', { name }).first().click()
+
+async function changeJob(page: Page, note: string) {
+  const job = page.getByRole('article', { name: 'Winter coats' })
+  await job.getByRole('button', { name: 'Change the job' }).click()
+  await job.getByLabel('Note').fill(note)
+  return job.getByRole('button', { name: 'Save the job' })
+}
+
+async function typeHeight(page: Page, text: string) {
+  await page.getByLabel('Dome height', { exact: true }).fill(text)
+}
+
+async function howMany(page: Page, text: string) {
+  await page.getByLabel('How many', { exact: true }).fill(text)
+  await page.getByLabel('How many', { exact: true }).blur()
+}
+
+const saved = (page: Page) => expect(page.getByText('saved', { exact: true })).toBeVisible()
+
+/** Every action that writes, through the page on which a smith does it. */
+const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBackup' | 'sendAwayDevice'>, Write>> = {
+  addPiece: {
+    path: '/jobs',
+    ready: async (page) => {
+      await page.getByLabel('Ask the bench').fill('disc 31 brass 18ga')
+      return () => page.getByRole('button', { name: 'Make a piece of it' }).click()
+    },
+  },
+  addStartingSets: {
+    path: '/drawer/tools',
+    ready: async (page) => {
+      await page.getByRole('button', { name: 'Hang tools up' }).click()
+      await page.getByLabel('Screw and plier punches').check()
+      return () => page.getByRole('button', { name: 'Hang up what is ticked' }).click()
+    },
+  },
+  addStock: {
+    path: '/drawer',
+    ready: async (page) => {
+      await page.getByRole('button', { name: 'Put metal in' }).click()
+      await page.getByLabel('Thickness as sold').fill('0.8')
+      await page.getByLabel('Length', { exact: true }).fill('80')
+      await page.getByLabel('Width', { exact: true }).fill('60')
+      return () => page.getByRole('button', { name: 'Put it in the drawer' }).click()
+    },
+  },
+  addTool: {
+    path: '/drawer/tools',
+    ready: async (page) => {
+      await page.getByRole('button', { name: 'Hang tools up' }).click()
+      await page.getByLabel('Name').fill('test drill')
+      return () => page.getByRole('button', { name: 'Hang it up' }).click()
+    },
+  },
+  backUp: { path: '/settings', ready: (page) => press(page.getByRole('button', { name: 'Back up now' }))() },
+  countTool: {
+    path: '/drawer/tools',
+    ready: async (page) => {
+      await tool(page, /^5\/0, /)
+      return () => page.getByRole('button', { name: 'One broke' }).click()
+    },
+    meanwhile: async (page) => {
+      await tool(page, /^5\/0, /)
+      await page.getByRole('button', { name: 'One broke' }).click()
+      await page.waitForTimeout(400)
+    },
+  },
+  cutLayout: {
+    path: '/layout/3',
+    ready: async (page) => {
+      await page.getByRole('button', { name: 'Cut: take it off the sheet' }).click()
+      return () => page.getByRole('button', { name: 'Cut it' }).click()
+    },
+    meanwhile: async (page) => {
+      await page.getByRole('button', { name: /^Third-class token 13/ }).focus()
+      await page.keyboard.press('ArrowRight')
+      await page.waitForTimeout(900)
+    },
+  },
+  describePiece: {
+    path: '/pieces/1',
+    ready: async (page) => {
+      await page.getByLabel('How many', { exact: true }).fill('31')
+      return () => page.getByLabel('How many', { exact: true }).blur()
+    },
+    meanwhile: async (page) => {
+      await howMany(page, '27')
+      await page.waitForTimeout(400)
+    },
+  },
+  duplicatePiece: { path: '/pieces/12/compare', ready: (page) => press(page.getByRole('button', { name: 'Make a variant' }))() },
+  keepFigure: {
+    path: '/tables?q=kerf over',
+    ready: async (page) => {
+      await page.getByLabel('Your own figure').fill('0.05')
+      return () => page.getByRole('button', { name: 'Keep it' }).first().click()
+    },
+    meanwhile: async (page) => {
+      await page.getByLabel('Your own figure').fill('0.07')
+      await page.getByRole('button', { name: 'Keep it' }).first().click()
+      await page.waitForTimeout(400)
+    },
+  },
+  markMandrel: {
+    path: '/drawer/tools',
+    ready: async (page) => {
+      await tool(page, /^ring mandrel/)
+      await page.getByLabel('Mark', { exact: true }).fill('US 7')
+      await page.getByLabel('Measured', { exact: true }).fill('17.4')
+      return () => page.getByRole('button', { name: 'Keep it' }).last().click()
+    },
+    meanwhile: async (page) => {
+      await tool(page, /^ring mandrel/)
+      await page.getByLabel('Mark', { exact: true }).fill('US 7')
+      await page.getByLabel('Measured', { exact: true }).fill('17.5')
+      await page.getByRole('button', { name: 'Keep it' }).last().click()
+      await page.waitForTimeout(400)
+    },
+  },
+  measureStamp: {
+    path: '/drawer/tools',
+    ready: async (page) => {
+      await tool(page, /letters 2 mm/)
+      await page.getByLabel('Letter', { exact: true }).fill('W')
+      await page.getByLabel('Measured', { exact: true }).fill('2.2')
+      return () => page.getByRole('button', { name: 'Keep it' }).last().click()
+    },
+    meanwhile: async (page) => {
+      await tool(page, /letters 2 mm/)
+      await page.getByLabel('Letter', { exact: true }).fill('W')
+      await page.getByLabel('Measured', { exact: true }).fill('2.3')
+      await page.getByRole('button', { name: 'Keep it' }).last().click()
+      await page.waitForTimeout(400)
+    },
+  },
+  measureStock: {
+    path: '/drawer',
+    ready: async (page) => {
+      const sheet = page.getByRole('article', { name: /^S-1,/ })
+      await sheet.getByRole('button', { name: 'Enter the measured thickness' }).click()
+      await sheet.getByLabel('As measured').fill('0.71')
+      return () => sheet.getByRole('button', { name: 'Keep it' }).click()
+    },
+    meanwhile: async (page) => {
+      const sheet = page.getByRole('article', { name: /^S-1,/ })
+      await sheet.getByRole('button', { name: 'Enter the measured thickness' }).click()
+      await sheet.getByLabel('As measured').fill('0.74')
+      await sheet.getByRole('button', { name: 'Keep it' }).click()
+      await expect(sheet).toContainText('measured 0.74')
+    },
+  },
+  measureTool: {
+    path: '/drawer/tools',
+    ready: async (page) => {
+      await tool(page, /^28 mm, 28 mm/)
+      await page.getByLabel('Ball, as measured').fill('29.9')
+      return () => page.getByRole('button', { name: 'Keep it' }).first().click()
+    },
+    meanwhile: async (page) => {
+      await tool(page, /^28 mm, 28 mm/)
+      await page.getByLabel('Ball, as measured').fill('29.8')
+      await page.getByRole('button', { name: 'Keep it' }).first().click()
+      await page.waitForTimeout(400)
+    },
+  },
+  moveRevision: {
+    path: '/pieces/1',
+    ready: (page) => press(page.getByRole('button', { name: 'Undo' }))(),
+    meanwhile: async (page) => {
+      await howMany(page, '28')
+      await page.waitForTimeout(400)
+    },
+  },
+  putBackCut: {
+    path: '/layout/3',
+    ready: (page) => press(page.getByRole('button', { name: 'Put it back' }))(),
+  },
+  saveDesign: {
+    path: '/pieces/1',
+    ready: async (page) => async () => {
+      await typeHeight(page, '7.3')
+      await page.getByLabel('Dome height', { exact: true }).blur()
+    },
+    meanwhile: async (page) => {
+      await typeHeight(page, '7.6')
+      await page.getByLabel('Dome height', { exact: true }).blur()
+      await saved(page)
+    },
+  },
+  saveJob: {
+    path: '/jobs',
+    ready: async (page) => {
+      const save = await changeJob(page, 'typed in the first tab')
+      return () => save.click()
+    },
+    meanwhile: async (page) => {
+      await (await changeJob(page, 'typed in the second tab')).click()
+      await expect(page.getByText('typed in the second tab')).toBeVisible()
+    },
+  },
+  saveLayout: {
+    path: '/layout/3',
+    ready: async (page) => async () => {
+      await page.getByRole('button', { name: /^Third-class token 12/ }).focus()
+      await page.keyboard.press('ArrowUp')
+    },
+    meanwhile: async (page) => {
+      await page.getByRole('button', { name: /^Third-class token 13/ }).focus()
+      await page.keyboard.press('ArrowDown')
+      await page.waitForTimeout(900)
+    },
+  },
+  saveSettings: {
+    path: '/settings',
+    ready: async (page) => {
+      await page.getByLabel('Name', { exact: true }).fill('First tab')
+      return () => page.getByRole('button', { name: 'Save', exact: true }).click()
+    },
+    meanwhile: async (page) => {
+      await page.getByLabel('Name', { exact: true }).fill('Second tab')
+      await page.getByRole('button', { name: 'Save', exact: true }).click()
+      await expect(page.getByText('Saved.')).toBeVisible()
+    },
+  },
+  startTray: {
+    path: '/pieces/2/route',
+    ready: (page) => press(page.getByRole('button', { name: /^Start a tray of/ }))(),
+    meanwhile: async (page) => {
+      await page.getByLabel('Temper').selectOption('hard')
+      await page.waitForTimeout(400)
+    },
+  },
+  takeToolDown: {
+    path: '/drawer/tools',
+    ready: async (page) => {
+      await tool(page, /lamp-room punch C/)
+      return () => page.getByRole('button', { name: 'Take it off the wall' }).click()
+    },
+    meanwhile: async (page) => {
+      await tool(page, /lamp-room punch C/)
+      await page.getByLabel('Ball, as measured').fill('12')
+      await page.getByRole('button', { name: 'Keep it' }).first().click()
+      await page.waitForTimeout(400)
+    },
+  },
+}
+
+test('every action that writes is tried here', () => {
+  const exempt = ['openWorkshop', 'restoreBackup', 'sendAwayDevice']
+  expect([...Object.keys(WRITES), ...exempt].sort()).toEqual([...ACTION_NAMES].sort())
+})
+
+/** What the workshop that is open holds, as its own pages tell it. */
+async function stateOf(page: Page): Promise<string> {
+  const texts: string[] = []
+  for (const path of ['/jobs', '/drawer', '/bench', '/settings']) {
+    await page.goto(url(path))
+    texts.push(await page.locator('main').innerText())
+  }
+  return texts.join('\n')
+}
+
+for (const [name, write] of Object.entries(WRITES)) {
+  if (name === 'putBackCut') continue
+  test(`${name}: a tab of the demonstration writes nothing into the own workshop`, async ({ page, context }) => {
+    const second = await context.newPage()
+    await open(second, 'demo')
+    await page.goto(url(write.path))
+    await page.waitForTimeout(300)
+    const last = await write.ready(page)
+    await open(second, 'workshop')
+    const before = await stateOf(second)
+    await last()
+    const dialog = page.getByRole('dialog', { name: 'Another workshop is open' })
+    await expect(dialog).toContainText('Nothing was written')
+    expect(await stateOf(second)).toBe(before)
+    await dialog.getByRole('button', { name: 'Open the demonstration again' }).click()
+    await expect(dialog).toBeHidden()
+    await second.goto(url('/settings'))
+    await expect(second.getByText('demo.db')).toBeVisible()
+    await second.close()
+  })
+
+  const { meanwhile } = write
+  if (!meanwhile) continue
+  test(`${name}: what another tab changed meanwhile is not overwritten unasked`, async ({ page, context }) => {
+    const second = await context.newPage()
+    await open(second, 'demo')
+    await page.goto(url(write.path))
+    await page.waitForTimeout(300)
+    const last = await write.ready(page)
+    await second.goto(url(write.path))
+    await second.waitForTimeout(300)
+    await meanwhile(second)
+    await last()
+    const dialog = page.getByRole('dialog', { name: 'Changed elsewhere meanwhile' })
+    await expect(dialog).toContainText('Nothing was written')
+    await dialog.getByRole('button', { name: 'Leave it for now' }).click()
+    await expect(dialog).toBeHidden()
+    await second.close()
+  })
+}
+
+test('both sides are shown, and mine is kept only when I say so', async ({ page, context }) => {
+  const second = await context.newPage()
+  await open(second, 'demo')
+  await page.goto(url('/jobs'))
+  const save = await changeJob(page, 'the coats are for the spring')
+  await second.goto(url('/jobs'))
+  await (await changeJob(second, 'the coats are for the autumn')).click()
+  await expect(second.getByText('the coats are for the autumn')).toBeVisible()
+  await save.click()
+  const dialog = page.getByRole('dialog', { name: 'Changed elsewhere meanwhile' })
+  await expect(dialog.getByRole('row', { name: /Note/ })).toContainText('the coats are for the autumn')
+  await expect(dialog.getByRole('row', { name: /Note/ })).toContainText('the coats are for the spring')
+  await dialog.getByRole('button', { name: 'Leave it for now' }).click()
+  await expect(page.getByRole('article', { name: 'Winter coats' }).getByLabel('Note')).toHaveValue('the coats are for the spring')
+  await save.click()
+  await dialog.getByRole('button', { name: 'Keep mine' }).click()
+  await expect(page.getByText('the coats are for the spring')).toBeVisible()
+  await second.reload()
+  await expect(second.getByText('the coats are for the spring')).toBeVisible()
+  await second.close()
+})
+
+test('what is typed within the saving delay is not lost by leaving the page', async ({ page }) => {
+  await open(page, 'demo')
+  await page.goto(url('/pieces/4'))
+  const width = page.getByLabel('Width', { exact: true })
+  await width.fill('9.4')
+  await page.goto(url('/tables'))
+  await page.goto(url('/pieces/4'))
+  await expect(width).toHaveValue('9.4')
+  await width.fill('9.6')
+  await page.getByRole('navigation').first().getByRole('link', { name: 'Drawer' }).click()
+  await expect(page.getByRole('heading', { name: 'Drawer' })).toBeVisible()
+  await page.goto(url('/pieces/4'))
+  await expect(width).toHaveValue('9.6')
+})
+
+test('an edit made while nothing answers is kept in the browser, and sent when it does', async ({ page }) => {
+  await open(page, 'demo')
+  await page.goto(url('/pieces/4'))
+  const width = page.getByLabel('Width', { exact: true })
+  await page.route('**/api/act/**', (route) => route.abort())
+  await width.fill('10.2')
+  await expect(page.getByText(/kept on this device and sent again/)).toBeVisible()
+  await page.goto(url('/drawer'))
+  await page.unroute('**/api/act/**')
+  await page.waitForTimeout(5000)
+  await page.goto(url('/pieces/4'))
+  await expect(width).toHaveValue('10.2')
+})

@@ -1,0 +1,202 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { packLayout } from '@/core/layout'
+import { ACTION_NAMES, type ActionName } from '@/server/actions/names'
+import { actionChecks, perform } from '@/server/actions/perform'
+import type { Repositories } from '@/server/db/repositories'
+import { cutLayout, instanceOf } from '@/server/services/cut-layout'
+import { addPiece, designOf } from '../support/bench'
+import { tempWorkshop } from '../support/temp-db'
+
+const open = vi.hoisted(() => ({ repositories: undefined as unknown }))
+vi.mock('@/server/workshop', () => ({ workshop: () => open.repositories }))
+vi.mock('@/server/db/connection', () => ({ WORKSHOPS: ['demo', 'workshop'] }))
+
+/** Actions that belong to no one workshop, each with its reason in the registry. */
+const OF_NO_WORKSHOP: readonly ActionName[] = ['openWorkshop', 'restoreBackup', 'sendAwayDevice']
+/** Actions that change nothing that is there: they are made against nothing. */
+const MAKES_NEW: readonly ActionName[] = ['addPiece', 'addStartingSets', 'addStock', 'addTool', 'backUp', 'duplicatePiece']
+
+const DISC = designOf('disc', { diameterMm: 21, alloy: 'copper-c110', thicknessMm: 0.9 })
+let to: Repositories
+let db: ReturnType<typeof tempWorkshop>['db']
+let pieceId = 0
+let jobId = 0
+let layoutId = 0
+let cutId = 0
+
+beforeEach(async () => {
+  const temp = tempWorkshop()
+  to = temp.repositories
+  db = temp.db
+  open.repositories = to
+  pieceId = addPiece(to, 'Token', DISC, 3)
+  jobId = to.jobs.piece(pieceId)?.jobId ?? 0
+  const sheet = {
+    kind: 'sheet',
+    alloy: 'copper-c110',
+    thicknessTyped: '0.9',
+    thicknessMm: 0.9,
+    measuredMm: null,
+    holes: [],
+    lengthMm: null,
+  } as const
+  const outer = [
+    [0, 0],
+    [90, 0],
+    [90, 60],
+    [0, 60],
+  ] as const
+  const lay = (job: number, label: string) => {
+    const sheetId = to.drawer.add({ ...sheet, label, outer, temper: 'annealed', parentId: null })
+    const setup = { jobId: job, sheetId, kerfMm: 0.3, marginMm: 1 }
+    const instance = instanceOf(to, setup)
+    const { placements } = packLayout(instance ?? ({ sheets: [], items: [] } as never), { shouldStop: () => false, elapsedS: () => 0 })
+    return to.layouts.add({ ...setup, placements })
+  }
+  layoutId = lay(jobId, 'S-1')
+  const other = addPiece(to, 'Other', DISC, 2)
+  cutId = lay(to.jobs.piece(other)?.jobId ?? 0, 'S-2')
+  await cutLayout(to, cutId)
+  to.tools.add({ kind: 'blade', label: '4/0', nominal: 0.22, count: 12 })
+  to.tools.add({ kind: 'mandrel', label: 'mandrel' })
+  to.tools.add({ kind: 'stamp', label: 'letters', nominal: 2 })
+})
+
+const toolId = (kind: string) => to.tools.all().find((tool) => tool.kind === kind)?.id ?? 0
+
+/** A write of each action that would go through, and would change something. */
+const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
+  addPiece: () => ({ name: 'New', form: 'disc' }),
+  addStartingSets: () => ({ ids: ['hammers'] }),
+  addStock: () => ({ kind: 'wire', alloy: 'copper-c110', thickness: '1', length: '100' }),
+  addTool: () => ({ kind: 'drill', label: 'new' }),
+  backUp: () => ({}),
+  countTool: () => ({ id: toolId('blade'), change: -1, reason: 'broke' }),
+  cutLayout: () => ({ id: layoutId }),
+  describePiece: () => ({ pieceId, name: 'Renamed', quantity: 9, spares: 1 }),
+  duplicatePiece: () => ({ pieceId }),
+  keepFigure: () => ({ id: 'price-sterling-925', typed: '0.9' }),
+  markMandrel: () => ({ id: toolId('mandrel'), mark: 'US 7', typed: '17.4' }),
+  measureStamp: () => ({ id: toolId('stamp'), character: 'W', typed: '2.2' }),
+  measureStock: () => ({ id: 1, typed: '0.91' }),
+  measureTool: () => ({ id: toolId('blade'), typed: '0.23' }),
+  moveRevision: () => ({ pieceId, way: 'undo' }),
+  openWorkshop: () => ({ name: 'demo' }),
+  putBackCut: () => ({ id: cutId }),
+  restoreBackup: () => ({ file: 'x.db', shownLastAt: null }),
+  saveDesign: () => ({ pieceId, design: { ...DISC, bought: 'hard' } }),
+  saveJob: () => ({ id: jobId, title: 'Renamed' }),
+  saveLayout: () => ({ jobId, sheetId: 1, kerfMm: 0.5, marginMm: 1, placements: [] }),
+  saveSettings: () => ({ workshopName: 'Renamed' }),
+  sendAwayDevice: () => ({ id: 'x' }),
+  startTray: () => ({ pieceId, size: 2 }),
+  takeToolDown: () => ({ id: toolId('blade') }),
+}
+
+/** Everything the workshop holds, as text. */
+function everything(): string {
+  const tables = db.prepare("SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name").all() as { name: string }[]
+  return tables.map(({ name }) => JSON.stringify(db.prepare(`SELECT * FROM ${name}`).all())).join('\n')
+}
+
+const checks = actionChecks()
+const own = checks.filter(({ name }) => !OF_NO_WORKSHOP.includes(name))
+const changing = own.filter(({ name }) => !MAKES_NEW.includes(name))
+
+describe('the registry of actions', () => {
+  it('names each once, and lists by name the few that check less, with the reason', () => {
+    expect(checks.map(({ name }) => name)).toEqual([...ACTION_NAMES])
+    expect(checks.filter(({ spec }) => spec.workshop !== 'own').map(({ name }) => name)).toEqual(OF_NO_WORKSHOP)
+    for (const { spec } of checks) if (spec.workshop !== 'own') expect(spec.workshop.any.length).toBeGreaterThan(20)
+    expect(own.filter(({ spec }) => spec.against === 'new').map(({ name }) => name)).toEqual(MAKES_NEW)
+  })
+  it.each(own.map(({ name }) => name))('%s made in another workshop writes nothing', async (name) => {
+    const before = everything()
+    const answer = await perform(name, { workshop: 'of another', revision: 1, input: INPUTS[name]() })
+    expect(answer).toMatchObject({ ok: false, code: 'other-workshop', message: expect.stringContaining('Nothing was written') })
+    expect(everything()).toBe(before)
+  })
+  it.each(changing.map(({ name }) => name))('%s made against what is no longer so writes nothing, and tells what is', async (name) => {
+    const before = everything()
+    const answer = await perform(name, { workshop: to.identity().uid, revision: 4711, input: INPUTS[name]() })
+    expect(answer).toMatchObject({ ok: false, code: 'stale', stale: { revision: expect.any(Number) } })
+    expect(everything()).toBe(before)
+    const again = await perform(name, {
+      workshop: to.identity().uid,
+      revision: answer.ok ? 0 : (answer.stale?.revision ?? 0),
+      input: INPUTS[name](),
+    })
+    if (name !== 'moveRevision') expect(again).toMatchObject({ ok: true })
+  })
+  it.each(own.map(({ name }) => name))('%s without a workshop or with nonsense is refused in words', async (name) => {
+    const before = everything()
+    for (const raw of [
+      undefined,
+      null,
+      7,
+      'x',
+      [],
+      {},
+      { workshop: 3 },
+      { workshop: to.identity().uid, revision: -1, input: {} },
+      { input: INPUTS[name]() },
+    ]) {
+      const answer = await perform(name, raw)
+      expect(answer.ok).toBe(false)
+      expect(answer.ok ? '' : answer.message.length).toBeGreaterThan(5)
+    }
+    expect(everything()).toBe(before)
+  })
+  it('a write that would change nothing is no conflict', async () => {
+    const job = to.jobs.job(jobId)
+    if (!job) throw new Error('no job')
+    const { id, title, customer, dueOn, status, note } = job
+    const answer = await perform('saveJob', {
+      workshop: to.identity().uid,
+      revision: 4711,
+      input: { id, title, customer, dueOn, status, note },
+    })
+    expect(answer.ok).toBe(true)
+  })
+})
+
+/** Every route handler of the program. */
+function routeFiles(folder = 'src/app'): string[] {
+  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    const path = join(folder, entry.name)
+    if (entry.isDirectory()) return routeFiles(path)
+    return entry.name === 'route.ts' ? [path] : []
+  })
+}
+
+describe('the routes', () => {
+  const writing = routeFiles().filter((file) => /export (async )?function (POST|PUT|PATCH|DELETE)/.test(readFileSync(file, 'utf8')))
+  it('that take a body go through the one door that measures and reads it', () => {
+    for (const file of writing.filter((name) => !name.includes('/pair/')))
+      expect(readFileSync(file, 'utf8'), file).toContain('withJson(request')
+  })
+  it('that write are the actions, the ledger’s entries and the pairing, and no others', () => {
+    const reaching = writing.filter((file) => /workshop\(\)|perform\(|pairDevice\(/.test(readFileSync(file, 'utf8')))
+    expect(reaching.sort()).toEqual(['src/app/api/act/[action]/route.ts', 'src/app/api/v1/entries/route.ts', 'src/app/pair/route.ts'])
+  })
+  it('no page writes behind their back: there are no server actions', () => {
+    const sources = (folder: string): string[] =>
+      readdirSync(folder, { withFileTypes: true }).flatMap((entry) =>
+        entry.isDirectory() ? sources(join(folder, entry.name)) : [join(folder, entry.name)],
+      )
+    for (const file of sources('src')) expect(readFileSync(file, 'utf8').includes("'use server'"), file).toBe(false)
+  })
+})
+
+describe('how the store is written', () => {
+  it('only by statements that cannot drop an error: none gives rows back as it writes', () => {
+    for (const file of readdirSync('src/server/db/repositories')) {
+      const text = readFileSync(join('src/server/db/repositories', file), 'utf8')
+      expect(text, file).not.toMatch(/RETURNING/)
+      for (const [, sql = ''] of text.matchAll(/db\.prepare\(\s*[`'"]([^`'"]*)/g))
+        expect(sql.trimStart(), file).not.toMatch(/^(INSERT|UPDATE|DELETE)/)
+    }
+  })
+})
