@@ -6,6 +6,7 @@ import { pathToFileURL } from 'node:url'
 import { chromium } from '@playwright/test'
 import { build } from 'esbuild'
 import { BROWSER } from './browser.mjs'
+import { buildProgram } from './bundles.mjs'
 
 /** Measures the figures the project promises; run after `npm run build`. Prints, never fails. */
 const PORT = 4398
@@ -213,18 +214,8 @@ async function timeTurning() {
 async function timeLongUse() {
   const data = mkdtempSync(join(tmpdir(), 'fold-anvil-long-'))
   const env = { ...process.env, FOLD_ANVIL_OPEN: 'workshop', FOLD_ANVIL_DATA: data, PORT: String(PORT + 1), NEXT_TELEMETRY_DISABLED: '1' }
-  const outfile = join('dist', 'long-use.mjs')
-  await build({
-    entryPoints: ['src/server/seed/long-use.ts'],
-    outfile,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    alias: { '@': './src' },
-    external: ['better-sqlite3'],
-    logLevel: 'warning',
-  })
-  if (spawnSync('node', [outfile], { env, stdio: 'inherit' }).status !== 0) return
+  await buildProgram('src/server/seed/long-use.ts', 'long-use')
+  if (spawnSync('node', ['dist/long-use.mjs'], { env, stdio: 'inherit' }).status !== 0) return
   const server = await serve(env)
   for (const path of [
     '/jobs',

@@ -6,7 +6,7 @@ import { PageHead } from '@/ui/shared/page-head'
 import { Pager } from '@/ui/shared/pager'
 import { pageNumber, pagesOf } from '../page-number'
 
-const GROUPS_A_PAGE = 8
+const GROUPS_A_PAGE = 5
 const LOSSES_A_PAGE = 20
 
 interface BookPageProps {

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { FORMS, findForm } from '../forms/registry'
+import type { DesignStep } from './design-step'
 import { applyEdits, editsBetween, isUnedited, NO_EDITS } from './edits'
-import { type DesignStep, type PieceDesign, planPiece } from './plan-piece'
+import { type PieceDesign, planPiece } from './plan-piece'
 
 const step = (id: string, params: Record<string, unknown> = {}): DesignStep => ({ id, op: id.split(/[.+]/)[0] ?? id, params })
 const BASE = ['saw', 'file', 'anneal', 'dap', 'dap.2', 'file.2', 'finish'].map((id) => step(id))

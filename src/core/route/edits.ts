@@ -1,5 +1,5 @@
 import { findOperation } from '../operations/catalogue'
-import type { DesignStep } from './plan-piece'
+import type { DesignStep } from './design-step'
 
 /** A step that stands elsewhere than the form puts it, or that the form does not have: after which step, and before which. */
 export interface PlacedStep {

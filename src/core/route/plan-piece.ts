@@ -1,17 +1,11 @@
-import type { FormResult, Target } from '../forms/contract'
+import type { FormResult } from '../forms/contract'
 import type { RunOptions } from '../forms/define-form'
 import { findForm } from '../forms/registry'
 import type { BoughtTemper } from '../metals/tempers'
 import type { InputIssue } from '../sizes/read-fields'
+import type { DesignStep } from './design-step'
 import { applyEdits, type Misfit, NO_EDITS, type RouteEdits } from './edits'
 import type { TemperInput } from './temper'
-
-export interface DesignStep {
-  readonly id: string
-  readonly op: string
-  readonly params: Readonly<Record<string, unknown>>
-  readonly target?: Target | undefined
-}
 
 /** What a smith has decided about a piece: its parts with what was typed into them, the stock's temper, and what was changed on the route. */
 export interface PieceDesign {

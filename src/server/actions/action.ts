@@ -76,7 +76,10 @@ export function anyAction<S extends z.ZodType, T>(why: string, spec: Omit<AnyAct
   return { ...spec, workshop: { any: why }, against: 'new' }
 }
 
-const asText = (value: unknown): string => (value === null || value === undefined || value === '' ? '–' : String(value))
+function asText(value: unknown): string {
+  if (value === null || value === undefined || value === '') return '–'
+  return typeof value === 'object' ? JSON.stringify(value) : String(value)
+}
 
 /** A line for each field that would be changed. */
 export function linesOf(labels: Readonly<Record<string, string>>, now: object, yours: object): ComparedLine[] {

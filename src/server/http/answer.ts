@@ -24,6 +24,9 @@ export function makeClock(): () => number {
   return () => (performance.now() - began) / 1000
 }
 
+/** The sign of number nought, bare or escaped: the store would take a text to end there. */
+const NUL = /\0|(?<!\\)(?:\\\\)*\\u0000/
+
 async function textOf(request: Request): Promise<string | undefined> {
   const declared = Number(request.headers.get('content-length') ?? '0')
   if (declared > MOST_BYTES) return undefined
@@ -37,6 +40,7 @@ export async function withJson(request: Request, work: (raw: unknown) => DoorAns
   if (text === undefined) return problem(413, 'too-large', `the body is larger than ${MOST_BYTES / 1024 / 1024} MB; send less at once`)
   const deep = depthFault(text)
   if (deep) return problem(400, 'too-deep', deep)
+  if (NUL.test(text)) return problem(400, 'no-text', 'the body holds the sign of number nought, which no text has')
   let raw: unknown
   try {
     raw = JSON.parse(text)

@@ -8,8 +8,7 @@ import {
   type Remnant,
   remnantsOf,
 } from '@/core/layout'
-import { checkBackup } from '../db/check-backup'
-import { type LayoutPrint, layoutPdf } from '../export/layout-pdf'
+import type { LayoutPrint } from '../export/layout-pdf'
 
 function pack(input: LayoutInput): LayoutSolution {
   const began = performance.now()
@@ -30,12 +29,12 @@ function afterCut({ instance, placements }: { readonly instance: LayoutInput; re
   return { illegal, remnants }
 }
 
-/** What may take long, and so runs in a thread of its own. Inputs and answers are plain data. */
+/** What may take long, and so runs in a thread of its own. Inputs and answers are plain data; what one task alone needs is loaded by it. */
 export const TASKS = {
   pack,
   afterCut,
-  layoutPdf: (print: LayoutPrint) => layoutPdf(print),
-  checkBackup: (path: string) => checkBackup(path),
+  layoutPdf: async (print: LayoutPrint) => (await import('../export/layout-pdf')).layoutPdf(print),
+  checkBackup: async (path: string) => (await import('../db/check-backup')).checkBackup(path),
 }
 
 export type TaskName = keyof typeof TASKS

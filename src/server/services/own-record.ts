@@ -16,7 +16,7 @@ export interface BookGroup extends RecordGroup {
   readonly pieces: readonly PieceAllowance[]
 }
 
-const ROWS_SHOWN = 30
+const ROWS_SHOWN = 20
 const PIECES_SHOWN = 4
 
 /** What the record says to allow on a piece’s blank: the one figure that Size, Record and Book show. */

@@ -10,16 +10,15 @@ import { makeSettingsRepository } from './settings'
 import { makeToolRepository } from './tools'
 import { makeTrayRepository } from './trays'
 
-export { type Design, designSchema, type FrozenPlan, type FrozenStep } from './design'
+export { type Design, designSchema, type FrozenPlan } from './design'
 export type { NewStock, Stock } from './drawer'
-export { ENTRY_KINDS, type Entry, type EntryKind, type LossLine, type NewEntry } from './entries'
+export { ENTRY_KINDS, type Entry, type LossLine, type NewEntry } from './entries'
 export { JOB_STATUSES, type Job, type JobStatus, type NewJob, type Piece } from './jobs'
 export type { Cut, StoredLayout } from './layouts'
-export type { NewRecordRow, RecordGroup, RecordKind, RecordRow } from './record'
-export { newUid, type Page } from './rows'
+export type { NewRecordRow, RecordGroup, RecordRow } from './record'
 export { type Settings, settingsSchema } from './settings'
 export { TOOL_REASONS, type ToolReason, type WallTool } from './tools'
-export { itemUid, type Tray, type TrayStanding } from './trays'
+export { itemUid, type Tray } from './trays'
 
 const MADE = new WeakMap<Db, Repositories>()
 export type Repositories = ReturnType<typeof make>

@@ -1,0 +1,25 @@
+import { build } from 'esbuild'
+
+const common = { bundle: true, platform: 'node', format: 'esm', target: 'node20', alias: { '@': './src' }, logLevel: 'warning' }
+/** CommonJS packages in an ESM bundle ask for node's own modules by `require`. */
+const node = {
+  ...common,
+  external: ['better-sqlite3', 'next'],
+  banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+}
+
+/** The command line. */
+export const buildCommands = () => build({ ...common, entryPoints: ['src/cli/anvil.ts'], outfile: 'dist/anvil.mjs', minify: true })
+
+/** The thread for long work; what one task alone needs is a file of its own, loaded by that task. */
+export const buildLongWork = () =>
+  build({
+    ...node,
+    entryPoints: { 'long-work': 'src/server/long/worker.ts' },
+    outdir: 'dist',
+    splitting: true,
+    outExtension: { '.js': '.mjs' },
+  })
+
+/** A program of the server's own that runs by itself. */
+export const buildProgram = (entry, name) => build({ ...node, entryPoints: [entry], outfile: `dist/${name}.mjs` })
