@@ -200,3 +200,16 @@ describe('how the store is written', () => {
     }
   })
 })
+
+describe('an edit that arrives twice', () => {
+  it('is written once, and told as kept both times', async () => {
+    const asked = {
+      workshop: to.identity().uid,
+      revision: to.jobs.piece(pieceId)?.revision ?? 0,
+      input: { pieceId, design: { ...DISC, bought: 'hard' } },
+    }
+    const [first, again] = [await perform('saveDesign', asked), await perform('saveDesign', asked)]
+    expect(first).toMatchObject({ ok: true })
+    expect(again).toEqual(first)
+  })
+})

@@ -196,7 +196,7 @@ describe('layouts', () => {
     const layout = await aLayout()
     expect(said(await act('saveLayout', { ...layout, jobId: 99 }))).toBe('This job is no longer there.')
     expect(said(await act('saveLayout', { ...layout, sheetId: 99 }))).toBe('This sheet is no longer in the drawer.')
-    expect(said(await act('saveLayout', { ...layout, kerfMm: 3 }))).toBe('Kerf: 0 to 2 mm')
+    expect(said(await act('saveLayout', { ...layout, kerfMm: 3 }))).toBe('Kerf: a width, 0 to 2 mm')
     expect((await act('cutLayout', { id: 55 })).ok).toBe(false)
   })
 })

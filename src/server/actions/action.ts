@@ -60,6 +60,8 @@ type AnyRun<S extends z.ZodType, T> = (input: z.output<S>) => ActionResult<T> | 
 export interface OwnAction<S extends z.ZodType, T> extends ActionSpec<S> {
   readonly workshop: 'own'
   readonly run: OwnRun<S, T>
+  /** The answer where what is to be written stands there already, such as an edit that arrived twice; without it, it is written again. */
+  readonly already?: (repositories: Repositories, input: z.output<S>) => ActionResult<T>
 }
 export interface AnyAction<S extends z.ZodType, T> extends ActionSpec<S> {
   readonly workshop: { readonly any: string }

@@ -47,6 +47,10 @@ export const saveLayout = ownAction({
     const id = draft && layouts.change(draft.id, input) ? draft.id : layouts.add(input)
     return { ok: true, id, revision: layouts.one(id)?.revision ?? 1 }
   },
+  already: ({ layouts }, input) => {
+    const draft = layouts.draftOf(input.jobId)
+    return draft ? { ok: true, id: draft.id, revision: draft.revision } : refuse('This layout is no longer there.', [], 'gone')
+  },
 })
 
 /** Takes the placed blanks off the sheet and puts what is left back into the drawer. */

@@ -24,12 +24,6 @@ type Either = OwnAction<z.ZodType, object> | AnyAction<z.ZodType, object>
 const OTHER = 'This page was opened in another workshop than the one that is open now. Nothing was written; what you entered is still here.'
 const STALE = 'This was changed elsewhere since the page was opened. Nothing was written.'
 
-/** Whether the thing changed since, and both sides where they differ. What would change nothing is no conflict. */
-function staleness(against: Against | undefined, revision: number | null): Against | undefined {
-  if (!against || against.revision === revision || against.lines?.length === 0) return undefined
-  return against
-}
-
 function ownRun(
   action: OwnAction<z.ZodType, object>,
   to: Repositories,
@@ -38,8 +32,11 @@ function ownRun(
 ) {
   if (made.workshop !== to.identity().uid) return refuse(OTHER, [], 'other-workshop')
   if (action.against !== 'new') {
-    const stale = staleness(action.against(to, input), made.revision)
-    if (stale) return { ...refuse(STALE, [], 'stale'), stale: { revision: stale.revision, lines: stale.lines ?? [] } }
+    const now: Against | undefined = action.against(to, input)
+    if (now && now.revision !== made.revision) {
+      if (now.lines?.length !== 0) return { ...refuse(STALE, [], 'stale'), stale: { revision: now.revision, lines: now.lines ?? [] } }
+      if (action.already) return action.already(to, input)
+    }
   }
   return action.run(to, input)
 }

@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { fieldLines } from '@/core/route'
 import { designSchema, type Piece, type Repositories } from '../db/repositories'
-import { type Against, linesOf, ownAction, refuse } from './action'
+import { type ActionResult, type Against, linesOf, ownAction, refuse } from './action'
 
 const GONE = 'This piece is no longer there.'
 const pieceId = z.number()
@@ -11,15 +11,21 @@ function againstPiece(repositories: Repositories, id: number, lines: (piece: Pie
   return piece && { revision: piece.revision, lines: lines(piece) }
 }
 
+function designKept({ jobs }: Repositories, id: number): ActionResult<{ revisionId: number; revision: number }> {
+  const piece = jobs.piece(id)
+  return piece ? { ok: true, revisionId: piece.revisionId, revision: piece.revision } : refuse(GONE, [], 'gone')
+}
+
 /** Keeps a design as a new revision; the one before stays, so it can be undone. */
 export const saveDesign = ownAction({
   input: z.object({ pieceId, design: designSchema }),
   against: (to, input) => againstPiece(to, input.pieceId, (piece) => fieldLines(piece.design, input.design)),
-  run: ({ jobs }, input) => {
-    if (!jobs.piece(input.pieceId)) return refuse(GONE, [], 'gone')
-    const revisionId = jobs.revise(input.pieceId, input.design)
-    return { ok: true, revisionId, revision: jobs.piece(input.pieceId)?.revision ?? 0 }
+  run: (to, input) => {
+    if (!to.jobs.piece(input.pieceId)) return refuse(GONE, [], 'gone')
+    to.jobs.revise(input.pieceId, input.design)
+    return designKept(to, input.pieceId)
   },
+  already: (to, input) => designKept(to, input.pieceId),
 })
 
 /** Moves the piece's head one revision back or forward. */

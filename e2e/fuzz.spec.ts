@@ -1,0 +1,16 @@
+import { expect, test } from '@playwright/test'
+import { fuzz } from '../scripts/fuzz-inputs.mjs'
+import { folderOf, kill, seed, start } from './start'
+
+const SEED = 20270301
+
+test('1,500 bad inputs over every route, action and command: no fault, no hang, no number that is none', async () => {
+  test.setTimeout(240_000)
+  await seed(folderOf('fuzz'))
+  const server = await start(folderOf('fuzz'), 4326)
+  const said = await fuzz({ base: server.base, count: 1500, seed: SEED, alive: () => server.process.exitCode === null })
+  await kill(server)
+  expect(said.faults, `seed ${SEED}`).toEqual([])
+  expect(said.refused).toBeGreaterThan(800)
+  expect(said.answered).toBeGreaterThan(20)
+})
