@@ -41,8 +41,8 @@ async function waitFor(address) {
 
 const server = process.env.BASE
   ? undefined
-  : spawn('npx', ['next', 'start', '--hostname', '127.0.0.1', '--port', '4399'], {
-      env: { ...process.env, FOLD_ANVIL_OPEN: 'demo' },
+  : spawn('node', ['dist/server.mjs'], {
+      env: { ...process.env, PORT: '4399', FOLD_ANVIL_OPEN: 'demo' },
       stdio: 'ignore',
       detached: true,
     })

@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { choiceMetaOf, type FieldMeta, fieldMetaOf } from '../units/fields'
 import { formatBoth, formatPlain } from '../units/format'
 import { readPlainNumber } from '../units/plain-number'
-import { plainWords, sayGiven } from '../units/plain-words'
+import { plainWords, sayGiven, sayNames } from '../units/plain-words'
 import { describeMeaning, parseSize } from './parse-size'
 import type { SizeContext, SizeReading } from './reading'
 
@@ -95,7 +95,7 @@ function issueOf(schema: z.ZodObject, given: Readonly<Record<string, unknown>>, 
   if (issue.code === 'unrecognized_keys' && path.length === 0)
     return {
       path: issue.keys[0] ?? '',
-      message: `${issue.keys.join(', ')}: no such field here; there are ${Object.keys(schema.shape).join(', ')}`,
+      message: `${sayNames(issue.keys)}: no such field here; there are ${Object.keys(schema.shape).join(', ')}`,
     }
   return { path: path.join('.'), message: issue.message }
 }

@@ -30,6 +30,11 @@ function bound(origin: string, word: Bound, limit: number | bigint): string {
  * What a schema complains of, in plain words: what was given and what is possible. For `safeParse(raw, { error: plainWords })`;
  * a field's own message wins over it. Undefined, which leaves the library's words, only for what our schemas cannot raise.
  */
+/** Names of fields in a sentence; one that is no word stands in quotes. */
+export function sayNames(names: readonly string[]): string {
+  return names.map((name) => (/^\S+$/.test(name) ? name : `"${name}"`)).join(', ')
+}
+
 export function plainWords(issue: z.core.$ZodRawIssue): string | undefined {
   const given = `${sayGiven(issue.input)} was given`
   switch (issue.code) {
@@ -42,7 +47,7 @@ export function plainWords(issue: z.core.$ZodRawIssue): string | undefined {
     case 'too_big':
       return `${given}; it must be ${bound(issue.origin, issue.exact ? 'exactly' : issue.inclusive === false ? 'less than' : 'at most', issue.maximum)}`
     case 'unrecognized_keys':
-      return `${issue.keys.join(', ')}: no such field here`
+      return `${sayNames(issue.keys)}: no such field here`
     case 'invalid_union':
       return `${given}; that is none of the shapes this takes`
     default:
