@@ -187,6 +187,20 @@ describe('what leaves as a file', () => {
   })
 })
 
+describe('a paper of another workshop', () => {
+  it('is refused in words, and one of this is given', async () => {
+    const of = to.identity().uid
+    for (const [ask, id] of [
+      [layoutPrint, '1'],
+      [layoutSvg, '1'],
+      [pieceCard, '1'],
+    ] as const) {
+      expect(await errorOf(await ask(get('/x?of=another'), at({ id })))).toMatchObject({ status: 409, code: 'other-workshop' })
+      expect((await ask(get(`/x?of=${of}`), at({ id }))).status).toBe(200)
+    }
+  })
+})
+
 describe('entries over HTTP', () => {
   const tray = () => {
     const [open] = to.trays

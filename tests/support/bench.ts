@@ -1,7 +1,7 @@
 import type { DoorAnswer } from '@/core/commands'
 import { type Design, itemUid, type Repositories } from '@/server/db/repositories'
 import { keepEntry } from '@/server/services/keep-entry'
-import { progressSteps } from '@/server/services/ledger'
+import { beginTray, progressSteps } from '@/server/services/ledger'
 import { freezePlan, planDesign, planOptions } from '@/server/services/piece-plan'
 
 export const NOW = '2027-03-01T10:00:00.000Z'
@@ -27,7 +27,7 @@ export function trayOf(to: Repositories, pieceId: number, size: number) {
   const piece = to.jobs.piece(pieceId)
   const plan = piece && planDesign(piece.design, planOptions(to))
   if (!piece || !plan?.ok) throw new Error('no plan')
-  const tray = to.trays.one(to.trays.add(pieceId, size, freezePlan(piece, plan)))
+  const tray = to.trays.one(beginTray(to, pieceId, size, freezePlan(piece, plan)))
   if (!tray) throw new Error('no tray')
   return tray
 }

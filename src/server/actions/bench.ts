@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { checkOrder } from '@/core/route'
+import { beginTray } from '../services/ledger'
 import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
 import { ownAction, refuse } from './action'
 
@@ -29,6 +30,6 @@ export const startTray = ownAction({
     const order = checkOrder(plan.steps).find((finding) => finding.level === 'stop')
     if (order && !piece.design.orderNote)
       return refuse(`Not released to the bench: ${order.message} Change the route, or write a note there to override it.`)
-    return { ok: true, trayId: repositories.trays.add(pieceId, size, freezePlan(piece, plan)) }
+    return { ok: true, trayId: beginTray(repositories, pieceId, size, freezePlan(piece, plan)) }
   },
 })

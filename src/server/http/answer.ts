@@ -7,7 +7,8 @@ import { TaskEnded } from '../long/run-task'
 /** No input of ours comes near this many bytes. */
 export const MOST_BYTES = 4 * 1024 * 1024
 
-function problem(status: number, code: string, message: string): Response {
+/** A refusal in words, in the shape every door gives it. */
+export function problem(status: number, code: string, message: string): Response {
   return Response.json({ error: { code, message, issues: [] } }, { status })
 }
 

@@ -3,7 +3,7 @@ import { type DesignStep, editsBetween, insertAnneal } from '@/core/route'
 import { findStartingSet, type ToolKind } from '@/core/toolwall'
 import { type Design, itemUid, type NewEntry, type NewJob, type Repositories } from '../db/repositories'
 import { instanceOf } from '../services/cut-layout'
-import { retell } from '../services/ledger'
+import { beginTray, retell } from '../services/ledger'
 import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
 import {
   BROKEN_BLADES,
@@ -44,7 +44,7 @@ function addTray(to: Repositories, pieceId: number, size: number) {
   const plan = piece && planDesign(piece.design, planOptions(to))
   if (!piece || !plan?.ok) throw new Error(`demonstration piece ${pieceId} has no plan: ${JSON.stringify(plan)}`)
   const frozen = freezePlan(piece, plan)
-  const id = to.trays.add(pieceId, size, frozen)
+  const id = beginTray(to, pieceId, size, frozen)
   return { id, uid: to.trays.one(id)?.uid ?? '', frozen }
 }
 

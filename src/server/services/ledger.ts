@@ -1,6 +1,6 @@
 import { countedReading, trayProgress } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
-import { itemUid, type NewRecordRow, type Repositories, type Tray } from '../db/repositories'
+import { type FrozenPlan, itemUid, type NewRecordRow, type Repositories, type Tray } from '../db/repositories'
 
 /** The steps of a tray as progress sees them. */
 export function progressSteps(tray: Tray) {
@@ -50,6 +50,16 @@ export function bookItems(repositories: Repositories, tray: Tray, instance: numb
     const item = itemUid(tray.uid, tray.plan.part, n)
     repositories.record.keep(item, rowOf(repositories, tray, item, n))
   }
+}
+
+/** A tray of workpieces on a frozen plan, at its first step. */
+export function beginTray(repositories: Repositories, pieceId: number, size: number, plan: FrozenPlan): number {
+  return repositories.transaction(() => {
+    const id = repositories.trays.add(pieceId, size, plan)
+    const tray = repositories.trays.one(id)
+    if (tray) standTray(repositories, tray, tray.startedAt)
+    return id
+  })
 }
 
 /** Tells everything that is told from the ledger anew, after a migration. */

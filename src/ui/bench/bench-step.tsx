@@ -232,7 +232,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
         />
       ) : null}
       {panel.kind === 'ask' ? <FarQuestion panel={panel} onAnswer={bench.answer} onBack={bench.onEsc} /> : null}
-      <Actions tray={tray} step={step} bench={bench} kept={kept} />
+      {panel.kind === 'ask' || panel.kind === 'wrong' ? null : <Actions tray={tray} step={step} bench={bench} kept={kept} />}
       <Box sx={{ px: 3.5, pb: 1 }}>
         <Ribbon walk={tray.walk} dark now={index} hasHead={false} />
       </Box>

@@ -40,7 +40,7 @@ export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
         ))}
       </Box>
       <Box component="label" htmlFor="bench-words" sx={{ display: 'block', mt: 2.5, mb: 1, fontSize: 18 }}>
-        Or in your own words <kbd>W</kbd>
+        Or in your own words
       </Box>
       <Box
         component="input"

@@ -12,10 +12,11 @@ import { formatPlain } from '@/core/units'
 import { useSize } from '../drawing/use-size'
 import { useAct } from '../shared/act-provider'
 import { ChoiceField } from '../shared/choice-field'
+import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { CutDialog } from './cut-dialog'
 import { SheetView } from './sheet-view'
-import { isFit, type SheetChoice, useLayout } from './use-layout'
+import { type DraftLayout, isFit, type SheetChoice, useLayout } from './use-layout'
 
 interface CutView {
   readonly id: number
@@ -30,12 +31,7 @@ interface LayoutTableProps {
   readonly jobs: readonly { readonly id: number; readonly title: string }[]
   readonly items: readonly { readonly item: LayoutItem; readonly name: string; readonly pieceId: number }[]
   readonly sheets: readonly SheetChoice[]
-  readonly draft: {
-    readonly id: number
-    readonly revision: number
-    readonly sheetId: number
-    readonly placements: readonly Placement[]
-  } | null
+  readonly draft: DraftLayout | null
   readonly cut: readonly CutView[]
   /** Where the draft's sheet is no longer whole: what happened, and what is left of it. */
   readonly gone: { readonly message: string; readonly remnants: readonly { readonly id: number; readonly label: string }[] } | null
@@ -79,6 +75,7 @@ function Blanks({ items, placements }: Pick<LayoutTableProps, 'items'> & { reado
 /** What was cut of this job: printed again, or put back as long as no remnant was used. */
 function CutAlready({ cut }: { readonly cut: readonly CutView[] }) {
   const act = useAct()
+  const { uid } = useWorkshop()
   const [problem, setProblem] = useState('')
   async function putBack(item: CutView) {
     const done = await act('putBackCut', { id: item.id }, { revision: item.revision })
@@ -92,7 +89,7 @@ function CutAlready({ cut }: { readonly cut: readonly CutView[] }) {
           <Typography>
             <span className="fig">{item.count}</span> from {item.label}
           </Typography>
-          <Button variant="text" href={`/api/layouts/${item.id}/print`} target="_blank">
+          <Button variant="text" href={`/api/layouts/${item.id}/print?of=${uid}`} target="_blank">
             Print it
           </Button>
           {item.canPutBack ? (
@@ -147,14 +144,15 @@ interface OutputProps {
 
 /** Paper, file and saw: an illegal layout says so on what it prints, and cannot be cut. */
 function Output({ layout, layoutId, onCut }: OutputProps) {
+  const { uid } = useWorkshop()
   const isLegal = layout.illegal.length === 0
   const tail = isLegal ? '' : ', as it is'
   return (
     <Box sx={{ mt: 2, display: 'grid', gap: 1 }}>
-      <Button href={`/api/layouts/${layoutId}/print`} target="_blank">
+      <Button href={`/api/layouts/${layoutId}/print?of=${uid}`} target="_blank">
         Print full size (PDF){tail}
       </Button>
-      <Button href={`/api/layouts/${layoutId}/svg`}>Download SVG{tail}</Button>
+      <Button href={`/api/layouts/${layoutId}/svg?of=${uid}`}>Download SVG{tail}</Button>
       <Button disabled={!isLegal} onClick={onCut}>
         Cut: take it off the sheet
       </Button>

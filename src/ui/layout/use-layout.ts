@@ -16,16 +16,19 @@ export interface SheetChoice {
   readonly reserved: readonly { readonly jobId: number; readonly jobTitle: string; readonly count: number }[]
 }
 
+/** A job's layout that is not cut yet. */
+export interface DraftLayout {
+  readonly id: number
+  readonly revision: number
+  readonly sheetId: number
+  readonly placements: readonly Placement[]
+}
+
 interface Setup {
   readonly jobId: number
   readonly items: readonly { readonly item: LayoutItem; readonly name: string }[]
   readonly sheets: readonly SheetChoice[]
-  readonly draft: {
-    readonly id: number
-    readonly revision: number
-    readonly sheetId: number
-    readonly placements: readonly Placement[]
-  } | null
+  readonly draft: DraftLayout | null
   readonly kerfMm: number
   readonly marginMm: number
 }

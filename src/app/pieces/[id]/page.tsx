@@ -14,6 +14,13 @@ export default async function SizePage({ params }: { params: Promise<{ id: strin
   const losses = plan.ok ? repositories.record.losses(plan.result.form, plan.temper.alloy) : { begun: 0, lost: 0 }
   const supply = plan.ok ? supplyFor(repositories, plan.result, piece.quantity + piece.spares) : []
   return (
-    <SizeStation key={piece.id} piece={piece} methods={methods} losses={losses} supply={supply} cardHref={`/api/pieces/${piece.id}/card`} />
+    <SizeStation
+      key={piece.id}
+      piece={piece}
+      methods={methods}
+      losses={losses}
+      supply={supply}
+      cardHref={`/api/pieces/${piece.id}/card?of=${repositories.identity().uid}`}
+    />
   )
 }

@@ -1,11 +1,12 @@
 import { cardPdf } from '@/server/export/card-pdf'
-import { guarded, notFound } from '@/server/http/answer'
+import { notFound } from '@/server/http/answer'
+import { ofWorkshop } from '@/server/http/of-workshop'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 
-export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
+export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
-  return guarded(async () => {
+  return ofWorkshop(request, async () => {
     const repositories = workshop()
     const { jobs, settings } = repositories
     const piece = jobs.piece(Number(id))
