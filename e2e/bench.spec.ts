@@ -35,6 +35,8 @@ test('the calipers stream into the band, M keeps the reading, X takes a piece ou
 test('a key that is held does its work once', async ({ page }) => {
   await page.goto(`${DEMO}/bench/2`)
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  // The keys are heard from the moment the page is alive, which is a little after it is drawn.
+  await page.waitForTimeout(1500)
   const before = await page.getByText(/step \d+ of/).innerText()
   await page.keyboard.down('u')
   for (let n = 0; n < 5; n++) await page.keyboard.down('u')

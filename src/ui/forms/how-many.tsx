@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { type Losses, sparesFor } from '@/core/logbook'
 import { readPlainNumber } from '@/core/units'
-import { useAct } from '../shared/act-provider'
+import { useAct } from '../acting/act-provider'
 import { SizeField } from '../shared/size-field'
 
 interface HowManyProps {

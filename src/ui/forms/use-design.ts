@@ -4,8 +4,8 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { type FormField, findForm } from '@/core/forms'
 import { type PieceDesign, planPiece } from '@/core/route'
 import type { ActionInput } from '@/server/actions/perform'
-import { useAct } from '../shared/act-provider'
-import { useSaving } from '../shared/use-saving'
+import { useAct } from '../acting/act-provider'
+import { useSaving } from '../acting/use-saving'
 import { useWorkshop } from '../shared/workshop-context'
 
 /** Every field as it stands in its box. */

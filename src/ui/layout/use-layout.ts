@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { boundsOf } from '@/core/geometry'
 import { findIllegal, type LayoutInput, type LayoutItem, type LayoutSheet, type Placement, placedRegion } from '@/core/layout'
 import { packInWorker } from '@/workers/pack-client'
-import { useSaving } from '../shared/use-saving'
+import { useSaving } from '../acting/use-saving'
 import { useWorkshop } from '../shared/workshop-context'
 
 export interface SheetChoice {

@@ -24,7 +24,7 @@ import {
   walkTemper,
   wordsOf,
 } from '@/core/route'
-import { useAct } from '../shared/act-provider'
+import { useAct } from '../acting/act-provider'
 import { ChoiceField } from '../shared/choice-field'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'

@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { ActProvider } from '../shared/act-provider'
+import { ActProvider } from '../acting/act-provider'
 import { PALETTE } from '../theme/palette'
 import { DataPanel, type DataPanelProps } from './data-panel'
 

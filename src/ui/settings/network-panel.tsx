@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { useAct } from '../shared/act-provider'
+import { useAct } from '../acting/act-provider'
 import { PALETTE } from '../theme/palette'
 
 /** What is shown of the workshop's own network; null where only this machine reaches the program. */

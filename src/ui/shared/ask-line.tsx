@@ -11,8 +11,8 @@ import { type AskAnswer, answerAsk } from '@/core/ask'
 import { rowSummary } from '@/core/lookup'
 import { describeMeaning } from '@/core/sizes'
 import { formatPlain, mmToInch } from '@/core/units'
+import { useAct } from '../acting/act-provider'
 import { PALETTE } from '../theme/palette'
-import { useAct } from './act-provider'
 import { useWorkshop } from './workshop-context'
 
 type FormAnswer = Extract<AskAnswer, { kind: 'form' }>

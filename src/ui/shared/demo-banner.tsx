@@ -1,8 +1,8 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import { useAct } from '../acting/act-provider'
 import { PALETTE } from '../theme/palette'
-import { useAct } from './act-provider'
 
 /** Says that the demonstration is open, and starts an own workshop with one click. */
 export function DemoBanner() {

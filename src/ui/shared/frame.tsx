@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import { usePathname } from 'next/navigation'
 import type { ReactNode } from 'react'
-import { ActProvider } from './act-provider'
+import { ActProvider } from '../acting/act-provider'
 import { DemoBanner } from './demo-banner'
 import { Rail } from './rail'
 import { WorkshopProvider, type WorkshopView } from './workshop-context'

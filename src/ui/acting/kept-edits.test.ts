@@ -1,9 +1,9 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { asOnlySender } from '../bench/queue/claim'
 import { deviceName } from '../bench/queue/device'
+import { randomText } from '../shared/random-text'
 import { dropEdit, type KeptEdit, keepEdit, keptEdits } from './kept-edits'
 import { postAct } from './post-act'
-import { randomText } from './random-text'
 
 /** A browser's own store, which may be full or shut. */
 function storage(shut = false): Storage {

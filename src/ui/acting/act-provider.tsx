@@ -4,11 +4,11 @@ import { createContext, type ReactNode, useCallback, useContext, useEffect, useM
 import type { Refusal } from '@/server/actions/action'
 import type { ActionName } from '@/server/actions/names'
 import type { ActionInput } from '@/server/actions/perform'
+import { randomText } from '../shared/random-text'
+import { useWorkshop, WORKSHOP_TITLES } from '../shared/workshop-context'
 import { type Choice, ConflictDialog } from './conflict-dialog'
 import { dropEdit, type KeptEdit, keepEdit, keptEdits } from './kept-edits'
 import { type Acted, postAct } from './post-act'
-import { randomText } from './random-text'
-import { useWorkshop, WORKSHOP_TITLES } from './workshop-context'
 
 interface ActOptions {
   /** Revision of the thing that is changed, as this page shows it. */
