@@ -52,7 +52,7 @@ test('a key that is held does its work once', async ({ page }) => {
 test('a reading far from the target is asked about, and either answer can be kept', async ({ page, request }) => {
   await page.goto(`${DEMO}/bench/6`)
   const type = async (value: string) => {
-    await page.getByRole('button', { name: 'Type a reading' }).click()
+    await page.getByRole('button', { name: 'Type it' }).click()
     await page.getByLabel('Height', { exact: true }).fill(value)
     await page.keyboard.press('Enter')
   }
@@ -83,7 +83,7 @@ test('an entry the program will not take stays in sight until it is let go', asy
       body: JSON.stringify({ error: { code: 'bad-input', message: 'not today' } }),
     }),
   )
-  await page.getByRole('button', { name: 'Type a reading' }).click()
+  await page.getByRole('button', { name: 'Type it' }).click()
   await page.getByLabel('Height', { exact: true }).fill('13.3')
   await page.keyboard.press('Enter')
   const waiting = page.getByRole('status', { name: 'Waiting entries' })

@@ -29,9 +29,11 @@ test('a second start on one folder says who has it; after a kill the folder is f
 })
 
 test('a data folder that cannot be written says so at the start', async () => {
-  const { code, said } = await startAndEnd('/proc/fold-anvil', PORT)
+  const file = folderOf('a-file-and-no-folder')
+  writeFileSync(file, '')
+  const { code, said } = await startAndEnd(join(file, 'data'), PORT)
   expect(code).toBe(1)
-  expect(said).toContain('The data folder /proc/fold-anvil cannot be written')
+  expect(said).toContain(`The data folder ${join(file, 'data')} cannot be written`)
 })
 
 test('a workshop whose file is broken says so on every page, and takes a backup all the same', async ({ page }) => {

@@ -96,7 +96,7 @@ async function walkTray(page: Page): Promise<void> {
 
 async function measure(page: Page, piece: number): Promise<void> {
   // UK P½ inside is 18.104 mm; the blank marked 0.07 mm long makes it 18.126.
-  await page.getByRole('button', { name: 'Enter a reading' }).click()
+  await page.getByRole('button', { name: 'Type it' }).click()
   await page.getByLabel('Inside diameter', { exact: true }).fill(['18.31', '18.33', '18.34'][piece - 1] ?? '18.33')
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Kept: 18\.3\d mm/)).toBeVisible()

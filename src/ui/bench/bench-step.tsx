@@ -128,10 +128,10 @@ function Actions({ tray, step, bench, kept }: StepProps) {
       </BigButton>
       {step.target ? (
         <BigButton onPress={bench.measure} keyName="M">
-          {bench.calipers ? 'Take this reading' : 'Enter a reading'}
+          Take a reading
         </BigButton>
       ) : null}
-      {step.target && bench.calipers ? <BigButton onPress={() => bench.show('type')}>Type a reading</BigButton> : null}
+      {step.target ? <BigButton onPress={() => bench.show('type')}>Type it</BigButton> : null}
       <BigButton onPress={() => bench.show('wrong')} keyName="X">
         It went wrong
       </BigButton>
