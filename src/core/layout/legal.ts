@@ -9,6 +9,15 @@ export interface Illegality {
   readonly other?: number
 }
 
+/** What is not legal, as it is said on screen and on paper. */
+export const ILLEGAL_WORDS: Readonly<Record<Illegality['reason'], string>> = {
+  'off-sheet': 'off the sheet or inside the margin',
+  overlap: 'too near another',
+  taken: 'where another job has its blanks',
+  unknown: 'no longer in the job',
+  twice: 'on the sheet twice',
+}
+
 /** Every placement that is off its sheet's metal, too near another or too near what others have there; empty means it can be cut. */
 export function findIllegal(input: LayoutInput, placements: readonly Placement[]): Illegality[] {
   const sheets = new Map((input.sheets ?? []).map((sheet) => [sheet.id, sheet]))

@@ -3,9 +3,7 @@ import { type DoorAnswer, depthFault } from '@/core/commands'
 import { WorkshopBroken } from '../db/connection'
 import { storeFaultOf } from '../db/faults'
 import { TaskEnded } from '../long/run-task'
-
-/** No input of ours comes near this many bytes. */
-export const MOST_BYTES = 4 * 1024 * 1024
+import { MOST_BODY_BYTES } from '../serve/guard'
 
 /** A refusal in words, in the shape every door gives it. */
 export function problem(status: number, code: string, message: string): Response {
@@ -30,15 +28,15 @@ const NUL = /\0|(?<!\\)(?:\\\\)*\\u0000/
 
 async function textOf(request: Request): Promise<string | undefined> {
   const declared = Number(request.headers.get('content-length') ?? '0')
-  if (declared > MOST_BYTES) return undefined
+  if (declared > MOST_BODY_BYTES) return undefined
   const text = await request.text()
-  return text.length > MOST_BYTES ? undefined : text
+  return text.length > MOST_BODY_BYTES ? undefined : text
 }
 
 /** Runs a door on the request's JSON: 400 where it is not JSON, 413 where it is too large, 500 with an id where the fault is ours. */
 export async function withJson(request: Request, work: (raw: unknown) => DoorAnswer | Promise<DoorAnswer>): Promise<Response> {
   const text = await textOf(request)
-  if (text === undefined) return problem(413, 'too-large', `the body is larger than ${MOST_BYTES / 1024 / 1024} MB; send less at once`)
+  if (text === undefined) return problem(413, 'too-large', `the body is larger than ${MOST_BODY_BYTES / 1024 / 1024} MB; send less at once`)
   const deep = depthFault(text)
   if (deep) return problem(400, 'too-deep', deep)
   if (NUL.test(text)) return problem(400, 'no-text', 'the body holds the sign of number nought, which no text has')

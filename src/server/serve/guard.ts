@@ -18,7 +18,7 @@ export interface TurnedAway {
 }
 
 /** No request of ours comes near this many bytes. */
-const MOST_BODY_BYTES = 4 * 1024 * 1024
+export const MOST_BODY_BYTES = 4 * 1024 * 1024
 const LONGEST_PATH = 4000
 
 const turn = (status: TurnedAway['status'], code: string, message: string): TurnedAway => ({ status, code, message })

@@ -1,4 +1,4 @@
-import type { Illegality, LayoutInput } from '@/core/layout'
+import { ILLEGAL_WORDS, type Illegality, type LayoutInput } from '@/core/layout'
 import type { Cut, Repositories, Stock, StoredLayout } from '../db/repositories'
 import { runTask } from '../long/run-task'
 import { itemsOfPieces, layoutSheetOf, reservedOn } from './layout-items'
@@ -31,19 +31,11 @@ export function instanceOf(
   }
 }
 
-const FAULT_WORDS: Readonly<Record<Illegality['reason'], string>> = {
-  'off-sheet': 'off the sheet or inside the margin',
-  overlap: 'too near another',
-  taken: 'where another job has its blanks',
-  unknown: 'no longer in the job',
-  twice: 'on the sheet twice',
-}
-
 /** What is not legal about a layout, in one sentence; undefined where it can be cut. */
 export function sayIllegal(illegal: readonly Illegality[]): string | undefined {
   if (illegal.length === 0) return undefined
   const reasons = [...new Set(illegal.map((item) => item.reason))]
-  const parts = reasons.map((reason) => `${illegal.filter((item) => item.reason === reason).length} ${FAULT_WORDS[reason]}`)
+  const parts = reasons.map((reason) => `${illegal.filter((item) => item.reason === reason).length} ${ILLEGAL_WORDS[reason]}`)
   return `Not legal: ${parts.join(', ')}.`
 }
 

@@ -1,7 +1,7 @@
 'use client'
 import { useRef } from 'react'
 import { boundsOf } from '@/core/geometry'
-import { type Illegality, type LayoutItem, type LayoutSheet, type Placement, placedRegion } from '@/core/layout'
+import { ILLEGAL_WORDS, type Illegality, type LayoutItem, type LayoutSheet, type Placement, placedRegion } from '@/core/layout'
 import { FONTS, PALETTE } from '../theme/palette'
 
 interface SheetViewProps {
@@ -24,13 +24,6 @@ const KEYS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [0, 1],
   ArrowDown: [0, -1],
 }
-const REASONS = {
-  'off-sheet': 'off the sheet or inside the margin',
-  overlap: 'too near another',
-  taken: 'where another job has its blanks',
-  unknown: 'no longer in the job',
-  twice: 'there twice',
-} as const
 
 function scaleTicks(length: number): number[] {
   return Array.from({ length: Math.floor(length / 10) + 1 }, (_, i) => i * 10)
@@ -130,7 +123,7 @@ export function SheetView({
             role="button"
             tabIndex={0}
             aria-pressed={selected === index}
-            aria-label={`${name}, at ${place.x.toFixed(1)} and ${place.y.toFixed(1)} mm${reason ? `, ${REASONS[reason]}` : ''}. Arrow keys move it, R turns it`}
+            aria-label={`${name}, at ${place.x.toFixed(1)} and ${place.y.toFixed(1)} mm${reason ? `, ${ILLEGAL_WORDS[reason]}` : ''}. Arrow keys move it, R turns it`}
             style={{ cursor: 'grab' }}
             onFocus={() => onSelect(index)}
             onPointerDown={(event) => {
