@@ -8,7 +8,7 @@ import { parseSize } from '../sizes'
 import { readChecked } from '../sizes/read-fields'
 import { SOURCES } from '../sources/sources'
 import { findTable, TABLES } from '../tables/registry'
-import { plainWords } from '../units/plain-words'
+import { issuesOf, plainWords, sayIssue } from '../units/plain-words'
 
 /** A problem a person can fix, in the shape every door gives it. */
 export interface DoorError {
@@ -28,11 +28,8 @@ function bad(code: string, message: string, issues: DoorError['error']['issues']
   return { ok: false, body: { error: { code, message, issues } } }
 }
 
-const sayIssue = (issue: { readonly path: string; readonly message: string }) =>
-  issue.path === '' || /^[A-Z]/.test(issue.message) ? issue.message : `${issue.path}: ${issue.message}`
-
 function badInput(what: string, error: z.ZodError): DoorAnswer {
-  const issues = error.issues.map((issue) => ({ path: issue.path.map(String).join('.'), message: issue.message }))
+  const issues = issuesOf(error)
   return bad('bad-input', `${what}: ${issues.map(sayIssue).join('; ')}`, issues)
 }
 

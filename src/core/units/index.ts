@@ -18,5 +18,5 @@ export {
 } from './fields'
 export { formatBoth, formatMoney, formatPlain, formatValue, roundTo } from './format'
 export { isGrouped, readPlainNumber } from './plain-number'
-export { plainWords } from './plain-words'
+export { issuesOf, plainWords, sayIssue } from './plain-words'
 export { UNITS, type Unit } from './unit'

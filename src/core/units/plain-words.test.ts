@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import * as z from 'zod'
-import { plainWords } from './plain-words'
+import { issuesOf, plainWords, sayIssue } from './plain-words'
 
 function said(schema: z.ZodType, raw: unknown): string {
   const parsed = schema.safeParse(raw, { error: plainWords })
@@ -40,5 +40,17 @@ describe('what a schema complains of, in plain words', () => {
     for (const schema of [z.number(), z.string(), z.enum(['a']), z.array(z.string()), z.strictObject({}), z.int().min(1).max(3)])
       for (const raw of [undefined, null, 7.5, 'x', [], [3], { x: 1 }, true, Number.NaN])
         expect(said(schema, raw)).not.toMatch(/invalid|expected|zod|undefined|regex/i)
+  })
+})
+
+describe('a complaint as a sentence', () => {
+  const complaints = (raw: unknown) => {
+    const parsed = z.strictObject({ gaugeMm: z.number() }).safeParse(raw, { error: plainWords })
+    return parsed.success ? [] : issuesOf(parsed.error).map(sayIssue)
+  }
+  it('names its field, and none where it is of the whole', () => {
+    expect(complaints({ gaugeMm: 'thin' })).toEqual(['gaugeMm: "thin" was given; it must be a number'])
+    expect(complaints(null)).toEqual(['null was given; it must be an object of fields'])
+    expect(complaints({ gaugeMm: 1, kerf: 2 })).toEqual(['kerf: no such field here'])
   })
 })

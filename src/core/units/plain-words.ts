@@ -26,15 +26,28 @@ function bound(origin: string, word: Bound, limit: number | bigint): string {
   return origin === 'array' ? `${word} ${number} in the list` : `${word} ${number}`
 }
 
-/**
- * What a schema complains of, in plain words: what was given and what is possible. For `safeParse(raw, { error: plainWords })`;
- * a field's own message wins over it. Undefined, which leaves the library's words, only for what our schemas cannot raise.
- */
 /** Names of fields in a sentence; one that is no word stands in quotes. */
 export function sayNames(names: readonly string[]): string {
   return names.map((name) => (/^\S+$/.test(name) ? name : `"${name}"`)).join(', ')
 }
 
+/** One complaint: the field's path, empty for the whole, and what is wrong with it. */
+export type FieldIssue = { readonly path: string; readonly message: string }
+
+/** A schema's complaints, each with its path as text. */
+export function issuesOf(error: z.ZodError): FieldIssue[] {
+  return error.issues.map((issue) => ({ path: issue.path.map(String).join('.'), message: issue.message }))
+}
+
+/** A complaint as a sentence: its field goes before it, but where it is of the whole or names its field itself. */
+export function sayIssue(issue: FieldIssue): string {
+  return issue.path === '' || /^[A-Z]/.test(issue.message) ? issue.message : `${issue.path}: ${issue.message}`
+}
+
+/**
+ * What a schema complains of, in plain words: what was given and what is possible. For `safeParse(raw, { error: plainWords })`;
+ * a field's own message wins over it. Undefined, which leaves the library's words, only for what our schemas cannot raise.
+ */
 export function plainWords(issue: z.core.$ZodRawIssue): string | undefined {
   const given = `${sayGiven(issue.input)} was given`
   switch (issue.code) {

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { plainWords } from '@/core/units'
+import { issuesOf, plainWords } from '@/core/units'
 import type { Repositories } from '../db/repositories'
 
 export interface ActionIssue {
@@ -35,7 +35,7 @@ export function refuse(message: string, issues: readonly ActionIssue[] = [], cod
 export function readAction<S extends z.ZodType>(schema: S, raw: unknown): { ok: true; data: z.output<S> } | Refusal {
   const parsed = schema.safeParse(raw, { error: plainWords })
   if (parsed.success) return { ok: true, data: parsed.data }
-  const issues = parsed.error.issues.map((issue) => ({ path: issue.path.map(String).join('.'), message: issue.message }))
+  const issues = issuesOf(parsed.error)
   return refuse(issues[0]?.message ?? 'this cannot be read', issues)
 }
 

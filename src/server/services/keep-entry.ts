@@ -2,7 +2,7 @@ import * as z from 'zod'
 import type { DoorAnswer } from '@/core/commands'
 import { READING_REACH } from '@/core/logbook'
 import { parseSize } from '@/core/sizes'
-import { formatPlain, plainWords } from '@/core/units'
+import { formatPlain, issuesOf, plainWords, sayIssue } from '@/core/units'
 import { ENTRY_KINDS, type Entry, type NewEntry, type Repositories, type Tray } from '../db/repositories'
 import { simulatedIds } from '../instruments/simulated'
 import { bookItems, progressSteps, standTray } from './ledger'
@@ -191,10 +191,10 @@ function write(repositories: Repositories, tray: Tray, sent: Sent, receivedAt: s
 export function keepEntry(repositories: Repositories, raw: unknown, receivedAt: string): DoorAnswer {
   const parsed = entrySchema.safeParse(raw, { error: plainWords })
   if (!parsed.success) {
-    const issues = parsed.error.issues.map((issue) => ({ path: issue.path.map(String).join('.'), message: issue.message }))
+    const issues = issuesOf(parsed.error)
     return {
       ok: false,
-      body: { error: { code: 'bad-input', message: issues.map((issue) => `${issue.path}: ${issue.message}`).join('; '), issues } },
+      body: { error: { code: 'bad-input', message: issues.map(sayIssue).join('; '), issues } },
     }
   }
   const sent = parsed.data
