@@ -35,8 +35,17 @@ describe('hollow bangle', () => {
     expect(results.tubeMiddleMm?.value).toBeCloseTo(4.14, 2)
     expect(results.tubeOutsideMm?.value).toBeCloseTo(4.84, 2)
   })
-  it('the +3 rule comes out at 60.1 inside before the hammer', () =>
-    expect(result('bangle-hollow', BANGLE).results.predictedInsideMm?.value).toBeCloseTo(60.13, 1))
+  it('the +3 rule comes out at 60.1 inside before the hammer, at the bench and in the record too', () => {
+    const plan = result('bangle-hollow', { ...BANGLE, schools: { length: 'plus-three' } })
+    expect(plan.results.predictedInsideMm?.value).toBeCloseTo(60.13, 1)
+    expect(plan.route.at(-1)?.target?.valueMm).toBeCloseTo(60.13, 1)
+    expect(plan.outcomes[0]?.valueMm).toBeCloseTo(60.13 + (plan.answer.markAt - plan.answer.value) / Math.PI, 1)
+  })
+  it('the +3 rule is offered near 13 by 0.7 mm strip alone', () => {
+    const offers = (widthMm: number, thicknessMm: number) =>
+      result('bangle-hollow', { ...BANGLE, widthMm, thicknessMm }).schools.some((school) => school.id === 'plus-three')
+    expect([offers(13, 0.7), offers(12, 0.8), offers(20, 0.7), offers(13, 1.2)]).toEqual([true, true, false, false])
+  })
 })
 
 describe('oval bangle', () => {
@@ -58,8 +67,10 @@ describe('oval bangle', () => {
 
 describe('cuff', () => {
   const CUFF = { alloy: 'sterling-925', wristMm: 165, gapMm: 28, thicknessMm: 1.3, cleanUpMm: 0 }
-  it('a wrist of 165 with a gap of 28 in 1.3 metal is 140.4', () =>
-    expect(result('cuff', CUFF).answer.value).toBeCloseTo(137 + (Math.PI * 1.3 * 137) / 165, 2))
+  it('a gap is what calipers read straight across: 27 on a wrist of 158 is an arc of 28.5', () => {
+    const plan = result('cuff', { ...CUFF, wristMm: 158, gapMm: 27 })
+    expect(158 - (plan.results.insideLengthMm?.value ?? 0)).toBeCloseTo(28.5, 1)
+  })
   it('without a gap it is the plain bangle of the same inside', () =>
     expect(result('cuff', { ...CUFF, gapMm: 0 }).answer.value).toBeCloseTo(
       result('bangle-plain', { alloy: 'sterling-925', insideDiameterMm: 165 / Math.PI, thicknessMm: 1.3, widthMm: 20 }).answer.value,
@@ -110,7 +121,7 @@ describe('row of beads', () => {
     ['inside', 11.8],
     ['outside', 9.8],
   ])('a bead of 5.61 %s a border of 30 radius takes %f° (sample)', (seat, degrees) =>
-    expect(result('bead-row', { ...ROW, seat }).results.pitchDeg?.value).toBeCloseTo(degrees, 1),
+    expect(result('bead-row', { ...ROW, seat }).results.beadDeg?.value).toBeCloseTo(degrees, 1),
   )
   it('six touch round one of their own size (closed form)', () => {
     const plan = result('bead-row', { ...ROW, borderMm: 10, beadMm: 10, seat: 'outside', roundUpMm: 0.01 })
@@ -320,10 +331,10 @@ it('a size a few millionths over a coarse step is marked at the next step, not u
     linkCount: 2,
     thicknessMm: 0.8,
     kerfMm: 0,
-    roundUpMm: 5,
+    roundUpMm: 0.5,
   })
   expect(answer.value).toBeGreaterThan(30)
-  expect(answer.markAt).toBe(35)
+  expect(answer.markAt).toBe(30.5)
 })
 
 it('an own allowance that takes away the whole blank is refused by name', () =>

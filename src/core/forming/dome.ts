@@ -19,6 +19,12 @@ export function rimDiameterMm(discMm: number, sphereRadiusMm: number): number {
   return discMm * Math.sqrt(Math.max(0, 1 - (discMm / (4 * sphereRadiusMm)) ** 2))
 }
 
+/** mm of rim for 1 mm of disc in one cup: (1 − d²/8R²)/√(1 − d²/16R²); 0 at a hemisphere, where more disc only goes deeper. */
+export function rimPerDisc(discMm: number, sphereRadiusMm: number): number {
+  const share = (discMm / (4 * sphereRadiusMm)) ** 2
+  return (1 - 2 * share) / Math.sqrt(Math.max(1e-12, 1 - share))
+}
+
 /** Hoop strain of the rim of a disc on a sphere; negative, −0.347 at a hemisphere. */
 export function rimHoopStrain(discMm: number, sphereRadiusMm: number): number {
   return Math.log(Math.max(1e-9, rimDiameterMm(discMm, sphereRadiusMm) / discMm))

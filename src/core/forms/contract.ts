@@ -8,7 +8,7 @@ import type { InputIssue } from '../sizes/read-fields'
 import type { SourceId } from '../sources/sources'
 import type { Bench } from '../toolwall/tools'
 import type { Unit } from '../units/unit'
-import type { WorkingStep } from '../working/derive'
+import type { WorkingLog, WorkingStep } from '../working/derive'
 
 export interface Quantity {
   readonly value: number
@@ -64,6 +64,7 @@ export interface SchoolChoice {
   readonly unit: Unit
 }
 
+/** What a change comes to: of a field on the answer, or of the cut on what comes out of the piece, all else kept. */
 export interface Sensitivity {
   readonly input: string
   readonly change: string
@@ -91,9 +92,15 @@ export interface Target {
   readonly plusMinusMm: number
 }
 
+/** A measurement that comes out of the piece, as it is asked for. */
+export interface OutcomeSpec extends Target {
+  /** How it moves when the blank does: the input field that is this measurement, or mm of it per mm of blank. */
+  readonly follows: string | number
+}
+
 /** A measurement that comes out of the piece, what the textbook predicts from the size marked, and how the blank answers to it. */
 export interface Outcome extends Target {
-  /** Change of the answer, mm, that makes this measurement 1 mm larger. */
+  /** Change of the answer, mm, that makes this measurement 1 mm larger; 0 where no cut does. */
   readonly blankPerMm: number
   /** The one the record learns from. */
   readonly primary: boolean
@@ -105,6 +112,7 @@ export interface RouteStepSpec {
   readonly target?: Target
 }
 
+/** What a form works out of its input; what moves the answer, how sure it is and what comes out of the piece follow from its spec. */
 export interface FormPlan {
   readonly answer: Answer
   readonly blanks: readonly BlankSpec[]
@@ -113,16 +121,13 @@ export interface FormPlan {
   /** The answer's own question. */
   readonly choice: SchoolChoice
   readonly choices: readonly SchoolChoice[]
-  readonly sensitivity: readonly Sensitivity[]
   readonly checks: readonly Check[]
-  readonly uncertainty: { readonly plusMinus: number; readonly unit: Unit; readonly why: string }
   readonly drawing: Drawing
   /** The finished piece in three dimensions, where it is more than its flat blank. */
   readonly solids?: readonly SolidPart[]
   readonly route: readonly RouteStepSpec[]
   /** Parts of the piece that harden differently. */
   readonly regions: readonly string[]
-  readonly outcomes: readonly Outcome[]
   /** How it is made, as the record groups it: stock and school. */
   readonly method: string
 }
@@ -131,10 +136,19 @@ export interface FormPlan {
 export interface FormResult extends Omit<FormPlan, 'choice' | 'blanks'> {
   readonly form: string
   readonly blanks: readonly Blank[]
+  /** What moves the answer, and what the cut moves. */
+  readonly sensitivity: readonly Sensitivity[]
+  /** How sure the answer is: what measuring leaves open, and how far the method is trusted. */
+  readonly uncertainty: { readonly plusMinus: number; readonly unit: Unit; readonly why: string }
+  /** What comes out of the piece; the record learns from the first, where the blank answers to it. */
+  readonly outcomes: readonly Outcome[]
   readonly coreVersion: string
   readonly question: string
+  readonly questionLabel: string
   readonly school: string
   readonly schools: readonly SchoolOption[]
+  /** Unit of each school's value: millimetres of answer, or what the schools differ in where the answer is the same. */
+  readonly schoolUnit: Unit
   /** What typed sizes were understood as, by field. */
   readonly understood: Readonly<Record<string, { readonly typed: string; readonly mm: number; readonly how: string }>>
 }
@@ -155,6 +169,16 @@ export interface FormSpec<Id extends string, S extends z.ZodObject> {
   readonly onlyWhen?: Readonly<Record<string, readonly [choice: string, ...options: string[]]>>
   /** Words that call this form in the ask line, and which field each size typed there fills, in order. */
   readonly ask: { readonly words: readonly string[]; readonly sizes: readonly string[] }
+  /** The size to mark and nothing else, for asking what moves it. */
+  readonly answer: (log: WorkingLog, input: z.output<S>, bench: Bench) => Answer
+  /** What can be measured on the finished piece, the one the record learns from first; none where the blank answers to nothing. */
+  readonly outcomes: (input: z.output<S>, bench: Bench) => readonly OutcomeSpec[]
+  /** The sizes that are measured, and so are never exact. */
+  readonly measured: readonly (keyof z.output<S> & string)[]
+  /** Steps to ask "what if" by, beside those of the measured sizes: field and step. */
+  readonly varies?: Readonly<Partial<Record<keyof z.output<S> & string, number>>>
+  /** How far the method itself is trusted, mm of answer, where that is more than measuring leaves open. */
+  readonly spread?: (answer: Answer, input: z.output<S>) => { readonly plusMinus: number; readonly why: string }
   /** `bench` holds the smith's own tools and figures; an empty one means the usual sets and presets. */
   readonly plan: (input: z.output<S>, bench: Bench) => FormPlan
 }

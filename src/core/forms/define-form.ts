@@ -1,11 +1,13 @@
 import * as z from 'zod'
+import { isInside } from '../geometry/distance'
 import type { SizeContext } from '../sizes'
 import { type InputIssue, objectOfFields, readChecked } from '../sizes/read-fields'
 import { type Bench, USUAL_BENCH } from '../toolwall/tools'
 import { formatPlain } from '../units/format'
 import { CORE_VERSION } from '../version'
-import type { FormPlan, FormRun, FormSpec } from './contract'
+import type { Check, FormPlan, FormResult, FormRun, FormSpec, Outcome } from './contract'
 import { describeFields } from './fields'
+import { bandOf, type Moving, markStepMm, outcomesOf, sensitivityOf } from './follows'
 import { inputJsonSchema } from './json-schema'
 import { PlanRefusal } from './refusal'
 
@@ -28,13 +30,52 @@ function upgraded(upgrades: Upgrades, raw: Record<string, unknown>, version: num
   return upgrades.slice(version - 1).reduce<Record<string, unknown>>((input, step) => step(input), raw)
 }
 
-function planOf<S extends z.ZodObject>(
-  spec: FormSpec<string, S>,
-  input: z.output<S>,
-  bench: Bench,
-): FormPlan | { readonly refused: InputIssue } {
+type Planned = FormPlan & Pick<FormResult, 'sensitivity' | 'uncertainty' | 'outcomes'>
+
+/** A blank of nothing, or one that an own record has made too small for its own windows, is no blank. */
+function refuseEmpty({ blanks }: FormPlan, allowanceMm: number): void {
+  for (const { name, areaMm2, massG, lengthMm = 1, outline, holes } of blanks)
+    if (
+      !(areaMm2 > 0 && massG > 0 && lengthMm > 0) ||
+      (allowanceMm < 0 && holes.some((hole) => hole.some((point) => !isInside(point, outline))))
+    )
+      throw new PlanRefusal({
+        path: 'allowanceMm',
+        message: `My record: it would leave no metal of the ${name}, or none round its openings; it takes off too much`,
+      })
+}
+
+/** Said where the smith's step would put the piece out of its band. */
+function finerMark(askedMm: number, takenMm: number, outcomes: readonly Outcome[]): Check[] {
+  const [first] = outcomes
+  if (!first || takenMm >= askedMm) return []
+  return [
+    {
+      level: 'note',
+      code: 'finer-mark',
+      field: 'roundUpMm',
+      source: 'bench-practice',
+      message: `Marked to the next ${formatPlain(takenMm)} mm: the next ${formatPlain(askedMm)} mm would put it out of its ± ${formatPlain(first.plusMinusMm)} mm, ${first.label.toLowerCase()}.`,
+    },
+  ]
+}
+
+function planOf<S extends z.ZodObject>(spec: FormSpec<string, S>, moving: Moving<S>): Planned | { readonly refused: InputIssue } {
   try {
-    return spec.plan(input, bench)
+    const asked = moving.input
+    const roundUpMm = markStepMm(moving)
+    const input = { ...asked, roundUpMm }
+    const plan = spec.plan(input, moving.bench)
+    refuseEmpty(plan, Number(asked.allowanceMm))
+    const at = { ...moving, input }
+    const outcomes = outcomesOf(at, plan.answer)
+    return {
+      ...plan,
+      checks: [...plan.checks, ...finerMark(Number(asked.roundUpMm), roundUpMm, outcomes)],
+      outcomes,
+      sensitivity: sensitivityOf(at, plan.answer, outcomes),
+      uncertainty: bandOf(at, plan.answer),
+    }
   } catch (error) {
     if (error instanceof PlanRefusal) return { refused: error.issue }
     throw error
@@ -70,14 +111,22 @@ export function defineForm<const Id extends string, S extends z.ZodObject>(spec:
       ...(options.ringSystem ? { ringSystem: options.ringSystem } : {}),
     })
     if (!read.ok) return read
-    const planned = planOf(spec, read.data, {
+    const bench = {
       ...USUAL_BENCH,
       ...(options.tools ? { tools: options.tools } : {}),
       ...(options.figures ? { figures: options.figures } : {}),
-    })
+    }
+    const takes = (moved: z.output<S>) => input.safeParse(moved).success
+    const planned = planOf(spec, { spec, input: read.data, bench, fields: fieldsOf(), takes, slopes: new Map() })
     if ('refused' in planned) return { ok: false, issues: [planned.refused] }
     const { choice, blanks, ...plan } = planned
-    const own = { question: choice.question, school: choice.school, schools: choice.schools }
+    const own = {
+      question: choice.question,
+      questionLabel: choice.label,
+      school: choice.school,
+      schools: choice.schools,
+      schoolUnit: choice.unit,
+    }
     return {
       ok: true,
       result: {

@@ -32,7 +32,7 @@ const SLOPES: readonly (readonly [form: string, field: string, from: number, to:
   ['tube-oval', 'outsideLongMm', 13, 18, 1],
   ['tube-oval', 'thicknessMm', 0.4, 0.9, -1],
   ['cone', 'largeMm', 30, 38, 1],
-  ['cone', 'heightMm', 20, 40, 0],
+  ['cone', 'heightMm', 20, 40, -1],
   ['box-tube', 'bendRadiusMm', 0.4, 1.2, -1],
   ['ferrule-d', 'upMm', 6, 9, 1],
   ['bezel', 'thicknessMm', 0.2, 0.5, 1],

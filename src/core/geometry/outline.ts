@@ -76,12 +76,14 @@ export function roundedRectangle(lengthMm: number, widthMm: number, radiusMm: nu
   const [x, y] = [lengthMm / 2 - r, widthMm / 2 - r]
   if (r < 0.01) return rectangleOutline(lengthMm, widthMm).map(([px, py]) => [px - lengthMm / 2, py - widthMm / 2] as const)
   const quarter = Math.PI / 2
-  return [
+  const corners = [
     ...arcPoints([x, -y], r, -quarter, 0),
     ...arcPoints([x, y], r, 0, quarter),
     ...arcPoints([-x, y], r, quarter, 2 * quarter),
     ...arcPoints([-x, -y], r, 2 * quarter, 3 * quarter),
   ]
+  // where a side has no straight left, two arcs end in one point
+  return corners.filter((point, i) => Math.hypot(point[0] - (corners.at(i - 1)?.[0] ?? 0), point[1] - (corners.at(i - 1)?.[1] ?? 0)) > 1e-9)
 }
 
 /** An outline set off by a distance along its own normals, outward when positive; for smooth convex outlines. */

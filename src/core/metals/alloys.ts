@@ -28,6 +28,9 @@ export interface Alloy {
   readonly solidusC: number
   readonly liquidusC: number
   readonly elasticModulusGPa: number
+  readonly poissonRatio: number
+  /** Exponent of σ = K·εⁿ over strains of 0.02 to 0.5 (source: temper-fit); for closed forms that ask for one, never for strength. */
+  readonly hardeningExponent: number
   readonly annealLowC: number
   readonly annealHighC: number
   readonly torchTargetC: number
@@ -58,6 +61,8 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     solidusC: 1065,
     liquidusC: 1083,
     elasticModulusGPa: 117,
+    poissonRatio: 0.34,
+    hardeningExponent: 0.41,
     annealLowC: 375,
     annealHighC: 650,
     torchTargetC: 525,
@@ -78,6 +83,8 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     solidusC: 990,
     liquidusC: 1025,
     elasticModulusGPa: 117,
+    poissonRatio: 0.34,
+    hardeningExponent: 0.49,
     annealLowC: 425,
     annealHighC: 725,
     torchTargetC: 550,
@@ -98,6 +105,8 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     solidusC: 915,
     liquidusC: 955,
     elasticModulusGPa: 110,
+    poissonRatio: 0.34,
+    hardeningExponent: 0.44,
     annealLowC: 425,
     annealHighC: 750,
     torchTargetC: 550,
@@ -118,6 +127,8 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     solidusC: 1070,
     liquidusC: 1110,
     elasticModulusGPa: 125,
+    poissonRatio: 0.33,
+    hardeningExponent: 0.27,
     annealLowC: 600,
     annealHighC: 825,
     torchTargetC: 675,
@@ -138,6 +149,8 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     solidusC: 961.8,
     liquidusC: 961.8,
     elasticModulusGPa: 76,
+    poissonRatio: 0.37,
+    hardeningExponent: 0.45,
     annealLowC: 200,
     annealHighC: 650,
     torchTargetC: 360,
@@ -158,6 +171,8 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     solidusC: 802,
     liquidusC: 893,
     elasticModulusGPa: 76,
+    poissonRatio: 0.37,
+    hardeningExponent: 0.35,
     annealLowC: 600,
     annealHighC: 700,
     torchTargetC: 635,

@@ -3,7 +3,7 @@ import { drill, file, saw } from './cutting'
 import { finish, pickle } from './finishing'
 import { anneal, melt, solder } from './heat'
 import { rivet, setStone } from './setting'
-import { bend, dap, planish, roll, stamp, trueUp } from './shaping'
+import { bend, dap, planish, press, roll, stamp, trueUp } from './shaping'
 
 /** Every operation the route, the ribbon and the bench know. A new one is one definition and one entry here. */
 export const OPERATIONS = [
@@ -17,6 +17,7 @@ export const OPERATIONS = [
   trueUp,
   roll,
   stamp,
+  press,
   solder,
   melt,
   pickle,

@@ -3,6 +3,16 @@ import { lengthMm } from '../units/fields'
 import { formatPlain } from '../units/format'
 import { defineOperation, UNWORKED } from './contract'
 
+/** Which side of its line the blade keeps to; an outline of several stretches says it line by line. */
+export const SAW_SIDES = ['outside', 'inside', 'on', 'by-line'] as const
+
+const SAW_WORDS: Readonly<Record<(typeof SAW_SIDES)[number], string>> = {
+  outside: 'Outside the line, blade upright.',
+  inside: 'Inside the line, blade upright, its end threaded through a drilled hole where the line is closed.',
+  on: 'On the line, blade upright.',
+  'by-line': 'Inside the line where it is the stone’s own, outside it round the tabs, blade upright.',
+}
+
 export const saw = defineOperation({
   id: 'saw',
   title: 'Saw',
@@ -10,11 +20,15 @@ export const saw = defineOperation({
   together: false,
   handsOnS: 90,
   waitS: 0,
-  params: z.object({ cutMm: lengthMm({ label: 'Cut size', min: 0.5, max: 2000 }).optional(), what: z.string().optional() }),
+  params: z.object({
+    cutMm: lengthMm({ label: 'Cut size', min: 0.5, max: 2000 }).optional(),
+    what: z.string().optional(),
+    side: z.enum(SAW_SIDES).default('outside'),
+  }),
   effect: () => ({ elsewhere: UNWORKED }),
-  words: ({ cutMm, what }) => ({
+  words: ({ cutMm, what, side }) => ({
     title: `Saw ${what ?? 'the blank'}`,
-    say: 'Outside the line, blade upright. Let the blade do the cutting and turn the metal, not the frame.',
+    say: `${SAW_WORDS[side]} Let the blade do the cutting and turn the metal, not the frame.`,
     facts: cutMm ? [{ label: 'Cut at', value: `${formatPlain(cutMm, 2)} mm` }] : [],
   }),
 })

@@ -11,6 +11,7 @@ const PARAMS: Readonly<Record<string, Record<string, unknown>>> = {
   bend: { insideRadiusMm: 9 },
   dap: { punchMm: 20, discMm: 24 },
   roll: { fromMm: 2, toMm: 1.4 },
+  press: { depthMm: 3, halfMm: 9 },
 }
 
 function read(id: string, params: Record<string, unknown> = {}): ReadStep {

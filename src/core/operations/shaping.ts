@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { CROWN_THINNING_RATIO, rimHoopStrain } from '../forming/dome'
+import { clampedPoleStrain, freeStrains } from '../forming/press'
 import { bendStrain, hammerStrain, rollingStrain } from '../forming/strain'
 import { lengthMm, ratio } from '../units/fields'
 import { formatPlain } from '../units/format'
@@ -157,5 +158,39 @@ export const stamp = defineOperation({
     title: `Stamp ${what ?? 'the mark'}`,
     say: 'Steel block under the metal, stamp upright, one firm blow. Then look before the next.',
     facts: [{ label: 'Depth', value: `about ${formatPlain(depthMm, 2)} mm` }],
+  }),
+})
+
+export const press = defineOperation({
+  id: 'press',
+  title: 'Press in the die',
+  kind: 'cold',
+  together: false,
+  handsOnS: 90,
+  waitS: 0,
+  caution: 'Press behind a guard, hands away, eye protection on; never strike a die that is cracked.',
+  params: z.object({
+    depthMm: lengthMm({ label: 'Depth', min: 0, max: 60 }),
+    halfMm: lengthMm({ label: 'Half the short way', min: 0.5, max: 300 }),
+    rimHeld: z.boolean().default(true),
+    what: z.string().optional(),
+  }),
+  effect: ({ depthMm, halfMm, rimHeld }, { alloy, thicknessMm }) => {
+    const impression = { halfMm, depthMm: Math.min(depthMm, halfMm) }
+    if (rimHeld) return { elsewhere: UNWORKED, at: { impression: { strain: -clampedPoleStrain(alloy, impression), weight: 1 } } }
+    const { rim, middle } = freeStrains(impression)
+    const bent = depthMm > 0 ? (2 * depthMm * thicknessMm) / (halfMm ** 2 + depthMm ** 2) : 0
+    return {
+      elsewhere: UNWORKED,
+      at: { impression: { strain: middle + bent, weight: 1 }, margin: { strain: rim, weight: COMPRESSION_WEIGHT } },
+    }
+  },
+  words: ({ depthMm, rimHeld, what }) => ({
+    title: `Press ${what ?? 'in the die'}`,
+    say: rimHeld
+      ? 'Metal soft, margin held all round. A little at each stroke; take it out and look at the middle, where it thins.'
+      : 'Metal soft, the blank loose over the form so that its rim can draw in. A little at each stroke.',
+    facts: [{ label: 'Depth', value: `${formatPlain(depthMm, 2)} mm` }],
+    watch: 'A dull, grainy look in the middle comes before a split: stop, anneal, and go on.',
   }),
 })

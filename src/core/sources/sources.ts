@@ -146,6 +146,16 @@ export const SOURCES = {
     note: 'Additive softening; half-softening temperatures ±50 °C.',
   },
   'dap-fit': { title: 'Fit to a free-rim doming model', confidence: 'medium', note: 'Minimum plastic work; ±2–3 % of the blank.' },
+  'clamped-bulge': {
+    title: 'Clamped bulge of a hardening sheet (Chakrabarty and Alexander)',
+    confidence: 'medium',
+    note: 'Within 8 % to a depth of 0.6 of the half width; an upper bound where the rim slips.',
+  },
+  springback: {
+    title: 'Bending moment through the thickness, on the flow curve',
+    confidence: 'low',
+    note: 'Springback ± 15 %: the modulus of silver and what bending back takes off are not known better.',
+  },
   'bench-practice': { title: 'Common practice, no source', confidence: 'medium', note: 'Trade custom.' },
   'house-default': { title: 'House default', confidence: 'low', note: 'A suggestion to start from; your own figure wins.' },
   'own-record': { title: 'Your own record', confidence: 'medium', note: 'Made from your readings in the Book, shrunk when they are few.' },

@@ -22,6 +22,8 @@ const FUNCTIONS: Readonly<Record<string, (...args: number[]) => number>> = {
   max: Math.max,
   abs: Math.abs,
   log10: Math.log10,
+  // what floating point leaves under a whole number is that number
+  floor: (value) => Math.floor(value + 1e-9),
   roundUp: (value, step) => Math.ceil(value / (step ?? 1) - 1e-9) * (step ?? 1),
 }
 

@@ -192,7 +192,7 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
           {result ? (
             <>
               <Schools
-                label={result.question === 'cut' ? 'How it is cut' : 'How the blank is reckoned'}
+                label={result.questionLabel}
                 chosen={result.school}
                 options={result.schools}
                 onChoose={(id) => design.choose(result.question, id)}

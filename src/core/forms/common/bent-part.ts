@@ -32,7 +32,7 @@ export function bentPath(segments: readonly BentSegment[], start: Point, heading
 }
 
 /** The metal about a middle line: the line set off to both sides by half the thickness. */
-function aboutPath(path: readonly Point[], thicknessMm: number): Outline {
+export function aboutPath(path: readonly Point[], thicknessMm: number): Outline {
   const side = (sign: number) =>
     path.map((point, i): Point => {
       const [before, after] = [path[Math.max(0, i - 1)] ?? point, path[Math.min(path.length - 1, i + 1)] ?? point]

@@ -15,8 +15,8 @@ import { ALLOYS, type AlloyId } from '../../metals/alloys'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import { derive, given, type WorkingLog } from '../../working/derive'
-import type { BlankSpec, Check, FormPlan, Outcome, RouteStepSpec, SchoolChoice } from '../contract'
-import { hazardNotes, markedAt, measuringBand, sheetBlank, wireBlank } from './plan-kit'
+import type { Answer, BlankSpec, Check, FormPlan, OutcomeSpec, RouteStepSpec, SchoolChoice } from '../contract'
+import { hazardNotes, markedAt, sheetBlank, targetOf, wireBlank } from './plan-kit'
 import { closedRoute } from './routes'
 import { ringSolid, stripSection } from './solids'
 
@@ -38,8 +38,6 @@ export interface ClosedBand {
   readonly fitMm: number
   /** How much it grows on the diameter in truing and texture: it is reckoned so much smaller. */
   readonly growthMm?: number
-  /** What half a millimetre of cut does to the size, in the words of the form. */
-  readonly sizeEffect: (diameterMm: number) => string
 }
 
 /** The inside diameter to make: as measured, with the fit of a wide band. */
@@ -52,21 +50,25 @@ function lengthOf(log: WorkingLog, band: ClosedBand, school = band.schools.lengt
   return bandLengthMm(log, school, { insideDiameterMm: fittedMm(band) - (band.growthMm ?? 0), thicknessMm, neutralAxisRatio, pi })
 }
 
-function answerOf(log: WorkingLog, band: ClosedBand) {
-  const lengthMm = lengthOf(log, band)
-  const cutMm = derive(log, {
+/** The length to cut: of the band, with joint and own record. */
+export function bandAnswer(log: WorkingLog, band: ClosedBand): Answer {
+  const value = derive(log, {
     label: 'Cut length',
     formula: 'L + j + r',
     unit: 'mm',
     source: band.allowanceMm === 0 ? 'own-choice' : 'own-record',
     given: [
-      given('L', 'length of the band', lengthMm),
+      given('L', 'length of the band', lengthOf(log, band)),
       given('j', 'joint and filing', band.jointAllowanceMm),
       given('r', 'my record', band.allowanceMm),
     ],
   })
-  const markAt = markedAt(log, cutMm, band.roundUpMm)
-  return { lengthMm, cutMm, markAt }
+  return { name: 'cut length', value, unit: 'mm', markAt: markedAt(log, value, band.roundUpMm) }
+}
+
+/** The inside it is made to: what the record of every closed band learns from. */
+export function bandOutcome(band: ClosedBand): OutcomeSpec {
+  return { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: fittedMm(band), plusMinusMm: 0.1, follows: 1 / Math.PI }
 }
 
 function blankOf(band: ClosedBand, markAt: number, bench: Bench): BlankSpec {
@@ -150,36 +152,26 @@ export function closedBandChecks(band: ClosedBand): Check[] {
   return [...checks, ...hazardNotes(band.alloy)]
 }
 
-function outcomeOf(band: ClosedBand, cutMm: number, markAt: number): Outcome {
-  const predicted = fittedMm(band) + (markAt - cutMm + band.allowanceMm) / Math.PI
-  return {
-    dimension: 'insideDiameterMm',
-    label: 'Inside diameter',
-    valueMm: predicted,
-    plusMinusMm: 0.1,
-    blankPerMm: Math.PI,
-    primary: true,
-  }
-}
-
 function routeOf(band: ClosedBand, markAt: number): RouteStepSpec[] {
   return closedRoute({
     what: band.stock === 'round-wire' ? 'the wire' : 'the strip',
     cutMm: markAt,
     insideRadiusMm: fittedMm(band) / 2,
     on: band.insideDiameterMm > 35 ? 'the bangle mandrel' : 'the ring mandrel',
-    target: { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: fittedMm(band), plusMinusMm: 0.1 },
+    target: targetOf(bandOutcome(band)),
   })
 }
 
 /** The plan of a closed band; forms add their own results and checks to it. */
 export function planClosedBand(log: WorkingLog, band: ClosedBand, bench: Bench): FormPlan {
-  const { lengthMm, cutMm, markAt } = answerOf(log, band)
+  const answer = bandAnswer(log, band)
+  const { markAt } = answer
+  const lengthMm = lengthOf([], band)
   const blank = blankOf(band, markAt, bench)
   const wire = band.stock === 'round-wire'
   const perHalfMm = 0.5 / Math.PI
   return {
-    answer: { name: 'cut length', value: cutMm, unit: 'mm', markAt },
+    answer,
     blanks: [blank],
     results: {
       lengthMm: { value: lengthMm, unit: 'mm' },
@@ -192,13 +184,7 @@ export function planClosedBand(log: WorkingLog, band: ClosedBand, bench: Bench):
     working: log,
     choice: lengthChoice(band),
     choices: [piChoice(band)],
-    sensitivity: [
-      { input: 'cut length', change: '± 0.5 mm', effect: band.sizeEffect(perHalfMm) },
-      { input: 'thickness', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.2 * Math.PI * band.neutralAxisRatio, 2)} mm of length` },
-      { input: 'inside diameter', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of length` },
-    ],
     checks: closedBandChecks(band),
-    uncertainty: measuringBand('calipers', Math.PI, Math.PI),
     solids: ringSolid(
       band.insideDiameterMm,
       band.neutralAxisRatio * band.thicknessMm,
@@ -217,7 +203,6 @@ export function planClosedBand(log: WorkingLog, band: ClosedBand, bench: Bench):
     }),
     route: routeOf(band, markAt),
     regions: ['outside', 'inside'],
-    outcomes: [outcomeOf(band, cutMm, markAt)],
     method: `${wire ? 'round wire' : 'strip'}, ${BAND_LENGTH_TEXTS[band.schools.length].title.toLowerCase()}`,
   }
 }

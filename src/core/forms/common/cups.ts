@@ -2,7 +2,8 @@ import { cupSequence } from '../../forming/cup-sequence'
 import { figureOf } from '../../tables/figures'
 import { DAPPING_PUNCHES_MM } from '../../tables/tools/dapping'
 import { type Bench, usable } from '../../toolwall/tools'
-import type { RouteStepSpec } from '../contract'
+import { formatPlain } from '../../units/format'
+import type { Check, RouteStepSpec, Target } from '../contract'
 
 /** The punches from a disc down to a sphere (both through the middle of the metal), the smith's own where there are any. */
 export function cupsFor(thicknessMm: number, bench: Bench, discMm: number, radiusMm: number) {
@@ -20,10 +21,38 @@ export function cupsFor(thicknessMm: number, bench: Bench, discMm: number, radiu
 
 export type Cups = ReturnType<typeof cupsFor>
 
-/** One step for each punch, large to small; each knows the sphere the one before left. */
-export function dapSteps(punchesMm: readonly number[], discMm: number, thicknessMm: number): RouteStepSpec[] {
+/** One step for each punch, large to small; each knows the sphere the one before left, and the last what it should come to. */
+export function dapSteps(punchesMm: readonly number[], discMm: number, thicknessMm: number, last?: Target): RouteStepSpec[] {
   return punchesMm.map((punchMm, i) => ({
     op: 'dap',
-    params: { punchMm, discMm, ...(i > 0 ? { fromRadiusMm: ((punchesMm[i - 1] ?? 0) + thicknessMm) / 2 } : {}) },
+    params: {
+      punchMm,
+      discMm,
+      ...(i > 0 ? { fromRadiusMm: ((punchesMm[i - 1] ?? 0) + thicknessMm) / 2 } : {}),
+      ...(punchesMm.length > 1 ? { place: `Step ${i + 1} of ${punchesMm.length}` } : {}),
+    },
+    ...(last && i === punchesMm.length - 1 ? { target: last } : {}),
   }))
+}
+
+/** What the steps down to the last sphere are, and whether there is a punch for each. */
+export function stepsCheck({ punchesMm, outcome, ownSet }: Cups): Check {
+  const set = ownSet ? 'on your wall' : 'in the usual set'
+  const list = punchesMm.map((punch) => formatPlain(punch, 1)).join(', ')
+  const said = { code: 'cup-sequence', source: 'bench-practice' } as const
+  if (outcome === 'complete')
+    return {
+      level: 'ok',
+      ...said,
+      message:
+        punchesMm.length === 1 ? `One punch does it: ${list} mm.` : `Punches ${list} mm, large to small: the rim closes a little at each.`,
+    }
+  return {
+    level: 'warn',
+    ...said,
+    message:
+      punchesMm.length === 0
+        ? `No punch ${set} is near this sphere.`
+        : `There is no punch between the sheet and ${list} mm ${set} small enough a step: expect to work the rim down by hand.`,
+  }
 }

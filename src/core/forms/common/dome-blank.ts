@@ -50,3 +50,9 @@ export function domeBlankMm(log: WorkingLog, school: BlankSchool, mid: DomeMid):
     given: [given('a', 'half the width, middle of the metal', mid.baseRadiusMm), given('h', 'height, middle of the metal', mid.heightMm)],
   })
 }
+
+/** How far the crown stretches leaves open, −2 to +3 % of the disc: the same for every dome (source: dap-fit). */
+export const domeSpread = (answer: { readonly value: number }) => ({
+  plusMinus: 0.025 * answer.value,
+  why: 'how far the crown stretches, −2 to +3 % of the disc',
+})

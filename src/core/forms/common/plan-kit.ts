@@ -8,7 +8,7 @@ import { massWith } from '../../tables/figures'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import { derive, type Given, given, note, type WorkingLog } from '../../working/derive'
-import type { BlankSpec, Check, FormPlan, Outcome, SchoolChoice, SchoolOption, Target } from '../contract'
+import type { BlankSpec, Check, FormPlan, SchoolChoice, SchoolOption, Target } from '../contract'
 import { markUp } from '../define-form'
 
 /** What every form's input shares. */
@@ -203,22 +203,6 @@ export function schoolChoice<Id extends string>(
   }
 }
 
-/** What measuring with each instrument leaves open, mm (calipers and rule common practice; a paper strip stretches and slips). */
-const READS_MM = { calipers: 0.02, rule: 0.25, paper: 0.5 } as const
-const READ_WORDS = { calipers: 'calipers ± 0.02', rule: 'steel rule ± 0.25', paper: 'paper strip ± 0.5' } as const
-
-/**
- * The band of the answer from measuring: the slopes of the answer over the measured size and over the thickness, each by what the
- * instrument leaves open, added as squares.
- */
-export function measuringBand(measuredWith: keyof typeof READS_MM, slope: number, thicknessSlope = 0): FormPlan['uncertainty'] {
-  return {
-    plusMinus: Math.hypot(slope * READS_MM[measuredWith], thicknessSlope * 0.01),
-    unit: 'mm',
-    why: `${READ_WORDS[measuredWith]} on the size${thicknessSlope === 0 ? '' : ', ± 0.01 on the thickness'}`,
-  }
-}
-
 /** What the metal's own hazards are, where it is sized. */
 export function hazardNotes(alloy: AlloyId): Check[] {
   return ALLOYS[alloy].hazards.map((message) => ({ level: 'note', code: 'hazard', source: 'alloy-handbook', message }))
@@ -294,23 +278,20 @@ export function stripView(
 }
 
 /** All a form says beside its answer; the rest is put together here. */
-type PlanParts = Omit<FormPlan, 'choices' | 'drawing' | 'regions' | 'outcomes'> &
+type PlanParts = Omit<FormPlan, 'choices' | 'drawing' | 'regions'> &
   Partial<Pick<FormPlan, 'choices' | 'regions'>> & {
     readonly input: CommonInput
     readonly views: Drawing['views']
-    /** What is measured when it is done, and by how much the answer moves it; 0 where cutting another length would not. */
-    readonly learns: { readonly target: Target; readonly blankPerMm: number }
   }
 
-/** The measurement the record learns from, as the textbook has it for what was marked: rounding and own record are in it. */
-function outcomeOf({ input, answer, learns: { target, blankPerMm } }: PlanParts): Outcome {
-  const extraMm = answer.markAt - answer.value + input.allowanceMm
-  return { ...target, valueMm: target.valueMm + (blankPerMm === 0 ? 0 : extraMm / blankPerMm), blankPerMm, primary: true }
+/** What is to be measured, as a step of the route says it. */
+export function targetOf({ dimension, label, valueMm, plusMinusMm }: Target): Target {
+  return { dimension, label, valueMm, plusMinusMm }
 }
 
-/** The whole plan: the mass of one piece is added up, what the record learns from is worked out, presets are filled in. */
+/** The whole plan: the mass of one piece is added up, presets are filled in. */
 export function completePlan(parts: PlanParts): FormPlan {
-  const { input, views, learns, ...plan } = parts
+  const { input, views, ...plan } = parts
   const massG = plan.blanks.reduce((sum, blank) => sum + (blank.massG * blank.qty) / input.qty, 0)
   return {
     choices: [],
@@ -318,6 +299,5 @@ export function completePlan(parts: PlanParts): FormPlan {
     ...plan,
     results: { ...plan.results, massG: { value: massG, unit: 'g' } },
     drawing: { views },
-    outcomes: [outcomeOf(parts)],
   }
 }

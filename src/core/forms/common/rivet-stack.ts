@@ -5,8 +5,9 @@ import { edgeDistanceMm } from '../../tables/rivets/rivets'
 import { lengthMm, thicknessMm } from '../../units/fields'
 import { formatPlain } from '../../units/format'
 import { derive, given, type WorkingLog } from '../../working/derive'
-import type { Check } from '../contract'
-import { limitCheck, region, stroke, view } from './plan-kit'
+import type { Check, SchoolChoice } from '../contract'
+import { PlanRefusal } from '../refusal'
+import { limitCheck, region, schoolChoice, stroke, view } from './plan-kit'
 
 /** What a rivet goes through, in the order it is measured. */
 export const stackFields = {
@@ -43,9 +44,28 @@ export function gripOf(log: WorkingLog, stack: Stack): number {
   })
 }
 
+const EDGE_TEXTS = {
+  'two-holes': { title: 'Two holes in', why: 'The centre two holes’ width from the edge: sheet does not tear there, even thin.' },
+  'hole-and-half': {
+    title: 'One and a half holes in',
+    why: 'The least that stout sheet stands; never under a millimetre beside the hole.',
+  },
+} as const
+type Edge = keyof typeof EDGE_TEXTS
+
+/** The ways to say how far a hole stays from the edge, the usual one first. */
+export const EDGE_SCHOOLS = ['two-holes', 'hole-and-half'] as const
+
+const EDGE_FACTOR: Readonly<Record<Edge, number>> = { 'two-holes': 2, 'hole-and-half': 1.5 }
+
+/** How far the hole's centre must be from the edge, by each rule. */
+export function edgeChoice(stack: Stack, school: Edge): SchoolChoice {
+  return schoolChoice('edge', 'How far from the edge', school, EDGE_TEXTS, (id) => edgeDistanceMm(stack.holeMm, EDGE_FACTOR[id]))
+}
+
 /** Whether the hole leaves metal enough to the edge. */
-export function edgeCheck({ holeMm, edgeMm }: Stack): Check {
-  const need = edgeDistanceMm(holeMm)
+export function edgeCheck({ holeMm, edgeMm }: Stack, school: Edge): Check {
+  const need = edgeDistanceMm(holeMm, EDGE_FACTOR[school])
   return limitCheck({
     code: 'edge-distance',
     ok: edgeMm >= need,
@@ -120,26 +140,35 @@ export function headedView(stack: Stack, profile: Outline): DrawingView {
 /** So much longer a rivet is cut at first, to be held while it is threaded and marked. */
 const ROUGH_MM = 4
 
-/** Whether a rivet goes in from inside a ring, and how it is cut in two goes. */
-export function passageChecks(input: Stack, cutMm: number): Check[] {
+/**
+ * Whether a rivet goes in from inside a ring, and how it is cut in two goes. `underHeadMm` is what has to go through once one end is
+ * headed. Throws PlanRefusal, given back as an issue of the passage, where not even that passes: there is no length to cut.
+ */
+export function passageChecks(input: Stack, cutMm: number, underHeadMm: number): Check[] {
   if (input.passageMm === 0) return []
+  if (underHeadMm >= input.passageMm)
+    throw new PlanRefusal({
+      path: 'passageMm',
+      message: `Passage inside the ring: ${formatPlain(input.passageMm, 2)} mm was given, and ${formatPlain(underHeadMm, 2)} mm of rivet has to go through; a thinner stack, or a rivet put in from outside`,
+    })
+  const roughMm = Math.min(underHeadMm + ROUGH_MM, input.passageMm - 0.2)
   return [
     limitCheck({
       code: 'passage',
       ok: cutMm < input.passageMm,
-      level: 'stop' as const,
+      level: 'warn' as const,
       field: 'passageMm',
       source: 'closed-form' as const,
       actual: cutMm,
       limit: input.passageMm,
       good: `It passes inside the ring with ${formatPlain(input.passageMm - cutMm, 2)} mm to spare.`,
-      bad: `${formatPlain(cutMm, 2)} mm does not pass through ${formatPlain(input.passageMm, 2)} mm: head the outer end first and cut in two goes.`,
+      bad: `${formatPlain(cutMm, 2)} mm does not pass through ${formatPlain(input.passageMm, 2)} mm before it is headed: head the outer end first, in a jig.`,
     }),
     {
       level: 'note' as const,
       code: 'two-cuts',
       source: 'bench-practice' as const,
-      message: `In two goes: head one end in a jig, cut roughly at ${formatPlain(Math.min(cutMm + ROUGH_MM, input.passageMm - 0.5), 1)} mm, thread it, mark it where it stands, take it out and cut to ${formatPlain(cutMm, 2)} mm.`,
+      message: `In two goes: head one end in a jig, cut roughly at ${formatPlain(roughMm, 1)} mm under the head, thread it, mark it where it stands, take it out and cut to ${formatPlain(underHeadMm, 2)} mm under the head.`,
     },
   ]
 }

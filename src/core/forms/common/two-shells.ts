@@ -1,9 +1,9 @@
-import { capHalfAngleRad, capRadiusMm } from '../../forming/dome'
+import { capHalfAngleRad, capRadiusMm, type DomeMid } from '../../forming/dome'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import type { WorkingLog } from '../../working/derive'
-import type { Check, FormPlan } from '../contract'
-import { type Cups, cupsFor, dapSteps } from './cups'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../contract'
+import { type Cups, cupsFor, dapSteps, stepsCheck } from './cups'
 import { BLANK_TEXTS, type BlankSchool, domeBlankMm } from './dome-blank'
 import {
   answerOf,
@@ -16,6 +16,7 @@ import {
   region,
   schoolChoice,
   stroke,
+  targetOf,
   view,
 } from './plan-kit'
 import { shellSection } from './shell'
@@ -26,7 +27,7 @@ interface TwoShells extends CommonInput {
   readonly schools: { readonly blank: BlankSchool }
 }
 
-interface ShellSize {
+export interface ShellSize {
   readonly acrossMm: number
   /** Over both crowns. */
   readonly overMm: number
@@ -36,7 +37,6 @@ interface ShellSize {
 }
 
 function shellChecks(input: TwoShells, sequence: Cups): Check[] {
-  const complete = sequence.outcome === 'complete'
   return [
     limitCheck({
       code: 'air-hole',
@@ -49,23 +49,32 @@ function shellChecks(input: TwoShells, sequence: Cups): Check[] {
       good: 'The hole lets the air out: a closed hollow bursts under the torch.',
       bad: 'A closed hollow bursts under the torch and traps pickle: give it a hole before soldering.',
     }),
-    {
-      level: complete ? 'ok' : 'warn',
-      code: 'cup-sequence',
-      source: 'bench-practice',
-      message: complete
-        ? `Punches ${sequence.punchesMm.map((punch) => formatPlain(punch, 1)).join(', ')} mm, large to small.`
-        : 'There is no punch near enough on the way: expect to work the rim down by hand.',
-    },
+    stepsCheck(sequence),
     ...hazardNotes(input.alloy),
   ]
 }
 
+const middleOf = ({ thicknessMm }: TwoShells, { acrossMm, overMm }: ShellSize): DomeMid => ({
+  baseRadiusMm: (acrossMm - thicknessMm) / 2,
+  heightMm: (overMm - thicknessMm) / 2,
+})
+
+/** The disc of each half, trim with it. */
+export function shellsAnswer(log: WorkingLog, input: TwoShells, size: ShellSize): Answer {
+  const discMm = domeBlankMm(log, input.schools.blank, middleOf(input, size))
+  return answerOf(log, input, 'cut diameter', discMm, [{ symbol: 's', name: 'trim', valueMm: input.trimMm }])
+}
+
+/** How far it is across: the record learns from it. */
+export function shellsOutcome({ field, label, acrossMm }: ShellSize): OutcomeSpec {
+  return { dimension: field, label, valueMm: acrossMm, plusMinusMm: 0.3, follows: field }
+}
+
 /** Two equal shells of a sphere soldered rim to rim: a bead where they are half spheres, a lentil where they are shallow. */
 export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, size: ShellSize): FormPlan {
-  const mid = { baseRadiusMm: (size.acrossMm - input.thicknessMm) / 2, heightMm: (size.overMm - input.thicknessMm) / 2 }
-  const discMm = domeBlankMm(log, input.schools.blank, mid)
-  const answer = answerOf(log, input, 'cut diameter', discMm, [{ symbol: 's', name: 'trim', valueMm: input.trimMm }])
+  const mid = middleOf(input, size)
+  const discMm = domeBlankMm([], input.schools.blank, mid)
+  const answer = shellsAnswer(log, input, size)
   const radius = capRadiusMm(mid)
   const half = capHalfAngleRad(mid)
   const sequence = cupsFor(input.thicknessMm, bench, discMm, radius)
@@ -75,9 +84,7 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
     const [from, to] = [middle - half + 0.02, middle + half - 0.02]
     return region(shellSection(centre, radius, input.thicknessMm, from, to))
   }
-  // at the same shape the rim grows with its disc
-  const perMm = Math.hypot(1, mid.heightMm / mid.baseRadiusMm)
-  const target = { dimension: size.field, label: size.label, valueMm: size.acrossMm, plusMinusMm: 0.3 }
+  const target = targetOf(shellsOutcome(size))
   const [a, h] = [size.acrossMm / 2, size.overMm / 2]
   return completePlan({
     input,
@@ -90,12 +97,7 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
       sphereMm: { value: 2 * radius, unit: 'mm' },
     },
     choice: schoolChoice('blank', 'How the blank is reckoned', input.schools.blank, BLANK_TEXTS, (id) => domeBlankMm([], id, mid)),
-    sensitivity: [
-      { input: 'disc', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / perMm, 2)} mm across` },
-      { input: 'thickness', change: '+ 0.1 mm', effect: `− ${formatPlain(0.1 * perMm, 2)} mm of disc` },
-    ],
     checks: shellChecks(input, sequence),
-    uncertainty: { plusMinus: 0.025 * discMm, unit: 'mm', why: 'how far the crown stretches: −2 to +3 % of the disc' },
     views: [
       view('section', 'Section', {
         shapes: [shell(1), shell(-1), stroke('centre', [0, -h], [0, h])],
@@ -132,7 +134,6 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
       },
       at: [0, 0, 0] as const,
     })),
-    learns: { target, blankPerMm: perMm },
     method: BLANK_TEXTS[input.schools.blank].title.toLowerCase(),
   })
 }

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { drawClosedBand } from '../../../drawing/closed-band'
 import { circleHole, circleOutline, rectangleOutline } from '../../../geometry/outline'
+import { objectOfFields } from '../../../sizes/read-fields'
 import type { Bench } from '../../../toolwall/tools'
 import { bangleDiameterMm, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -12,15 +13,15 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { stripSection } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec, SchoolChoice } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const LENGTH_TEXTS = {
@@ -52,7 +53,7 @@ const input = () =>
     ),
     jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
     ...closingFields(0.5),
-    schools: schoolsField({ length: ['plus-three', 'tube', 'plain'] }),
+    schools: schoolsField({ length: ['tube', 'plus-three', 'plain'] }),
   })
 type Input = OutputOf<typeof input>
 
@@ -76,14 +77,25 @@ function checksOf(input: Input, { predictedMm, tubeOutsideMm }: Weighed): Check[
   return [
     limitCheck({
       code: 'rule-fits-strip',
-      ok: input.schools.length !== 'plus-three' || (Math.abs(input.widthMm - 13) <= 2 && Math.abs(input.thicknessMm - 0.7) <= 0.2),
-      level: 'warn',
+      ok: input.schools.length !== 'plus-three' || isRuleStrip(input),
+      level: 'stop',
       field: 'widthMm',
       source: 'bench-practice',
       actual: input.widthMm,
       limit: 13,
       good: `The tube comes out ${formatPlain(tubeOutsideMm, 2)} mm outside.`,
-      bad: `The + 3 rule belongs to strip about 13 by 0.7 mm; this strip gives an inside near ${formatPlain(predictedMm, 1)} mm by geometry.`,
+      bad: 'The + 3 rule belongs to strip about 13 by 0.7 mm, and says nothing of this one: reckon the tube by geometry.',
+    }),
+    limitCheck({
+      code: 'bore-as-asked',
+      ok: Math.abs(predictedMm - input.insideDiameterMm) <= 0.5,
+      level: 'warn',
+      field: 'insideDiameterMm',
+      source: 'pappus',
+      actual: predictedMm,
+      limit: input.insideDiameterMm,
+      good: `It comes out ${formatPlain(predictedMm, 2)} mm inside.`,
+      bad: `This way of reckoning gives ${formatPlain(predictedMm, 2)} mm inside where ${formatPlain(input.insideDiameterMm, 2)} is asked; what the hammer stretches is in your record.`,
     }),
     {
       level: 'note',
@@ -95,31 +107,66 @@ function checksOf(input: Input, { predictedMm, tubeOutsideMm }: Weighed): Check[
   ]
 }
 
-function planHollow(input: Input, bench: Bench): FormPlan {
-  const log: WorkingLog = []
-  const tubeOutsideMm = derive(log, {
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), [
+    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
+  ])
+}
+
+/** Outside of the tube that the strip curls to. */
+const tubeOf = (log: WorkingLog, { widthMm, thicknessMm }: Input) =>
+  derive(log, {
     label: 'Outside of the tube',
     formula: 'w/π + t',
     unit: 'mm',
     source: 'closed-form',
-    given: [given('w', 'width of the strip', input.widthMm), given('t', 'thickness', input.thicknessMm)],
+    given: [given('w', 'width of the strip', widthMm), given('t', 'thickness', thicknessMm)],
   })
-  const reckonedMm = lengthOf(log, input, input.schools.length)
-  const predictedMm = derive(log, {
-    label: 'Inside that this length gives, by geometry',
+
+/** The inside that the chosen length gives, the metal keeping its area: the one prediction for drawing, bench and record. */
+const insideOf = (log: WorkingLog, input: Input) =>
+  derive(log, {
+    label: 'Inside that this length gives',
     formula: 'L/π − o',
     unit: 'mm',
     source: 'pappus',
-    given: [given('L', 'length', reckonedMm), given('o', 'outside of the tube', tubeOutsideMm)],
+    given: [given('L', 'length', lengthOf([], input, input.schools.length)), given('o', 'outside of the tube', tubeOf([], input))],
     note: 'Before the hammer stretches it: your record carries that.',
   })
-  const answer = answerOf(log, input, 'cut length', reckonedMm, [
-    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
-  ])
-  const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: input.insideDiameterMm, plusMinusMm: 0.5 }
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'insideDiameterMm',
+  label: 'Inside diameter',
+  valueMm: insideOf([], input),
+  plusMinusMm: 0.5,
+  follows: 1 / Math.PI,
+})
+
+/** The strip that the + 3 rule was found on, near enough. */
+const isRuleStrip = ({ widthMm, thicknessMm }: Input) => Math.abs(widthMm - 13) <= 2 && Math.abs(thicknessMm - 0.7) <= 0.2
+
+/** The ways to reckon it: the + 3 rule only near its own strip, or where it was chosen before. */
+function lengthChoice(input: Input): SchoolChoice {
+  const choice = schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id))
+  const boreOf = (id: School) => insideOf([], { ...input, schools: { length: id } })
+  return {
+    ...choice,
+    schools: choice.schools
+      .filter(({ id }) => id !== 'plus-three' || isRuleStrip(input) || input.schools.length === 'plus-three')
+      .map((school) => ({ ...school, why: `${school.why} Gives ${formatPlain(boreOf(school.id as School), 2)} mm inside.` })),
+  }
+}
+
+function planHollow(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const tubeOutsideMm = tubeOf(log, input)
+  const reckonedMm = lengthOf([], input, input.schools.length)
+  const answer = answerFor(log, input)
+  const predictedMm = insideOf(log, input)
+  const target = targetOf(outcomeOf(input))
   const tube = tubeOutsideMm / 2
   const section = drawClosedBand({
-    insideDiameterMm: input.insideDiameterMm,
+    insideDiameterMm: predictedMm,
     thicknessMm: tubeOutsideMm,
     widthMm: input.widthMm,
     cutMm: answer.markAt,
@@ -136,19 +183,10 @@ function planHollow(input: Input, bench: Bench): FormPlan {
       tubeMiddleMm: { value: input.widthMm / Math.PI, unit: 'mm' },
       tubeOutsideMm: { value: tubeOutsideMm, unit: 'mm' },
       predictedInsideMm: { value: predictedMm, unit: 'mm' },
-      outsideDiameterMm: { value: input.insideDiameterMm + 2 * tubeOutsideMm, unit: 'mm' },
+      outsideDiameterMm: { value: predictedMm + 2 * tubeOutsideMm, unit: 'mm' },
     },
-    choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'cut length', change: '± 1 mm', effect: `± ${formatPlain(1 / Math.PI, 2)} mm inside` },
-      {
-        input: 'width of the strip',
-        change: '+ 1 mm',
-        effect: `${formatPlain(1 / Math.PI, 2)} mm more tube, so the inside closes by as much`,
-      },
-    ],
+    choice: lengthChoice(input),
     checks: checksOf(input, { predictedMm, tubeOutsideMm }),
-    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: [
       section[0] ?? view('section', 'Section', {}),
       view('tube', 'Tube', {
@@ -161,7 +199,7 @@ function planHollow(input: Input, bench: Bench): FormPlan {
       ...closedRoute({
         what: 'the strip',
         cutMm: answer.markAt,
-        insideRadiusMm: input.insideDiameterMm / 2,
+        insideRadiusMm: predictedMm / 2,
         on: 'the bangle mandrel',
         target,
       }),
@@ -171,24 +209,28 @@ function planHollow(input: Input, bench: Bench): FormPlan {
       {
         solid: {
           kind: 'swept',
-          bends: [{ radiusMm: (input.insideDiameterMm + tubeOutsideMm) / 2, turnRad: 2 * Math.PI }],
+          bends: [{ radiusMm: (predictedMm + tubeOutsideMm) / 2, turnRad: 2 * Math.PI }],
           section: stripSection(input.widthMm, input.thicknessMm),
           curlRad: 1.96 * Math.PI,
         },
         at: [0, 0, 0],
       },
     ],
-    learns: { target, blankPerMm: Math.PI },
     method: `hollow from strip, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
   })
 }
 
 export const bangleHollow = defineForm({
   id: 'bangle-hollow',
+  // the first version reckoned by the + 3 rule where nothing was chosen
+  upgrades: [(input) => ({ ...input, schools: { length: 'plus-three', ...objectOfFields(input.schools) } })],
   title: 'Hollow bangle',
   summary: 'A bangle whose narrow strip is curled to a tube and bent round: how long to cut, by rule and by geometry.',
   input,
   example: { insideDiameterMm: 'bangle 2-7', alloy: 'red-brass-c230', thicknessMm: 0.75, widthMm: 12 },
   ask: { words: ['hollow bangle'], sizes: ['insideDiameterMm', 'widthMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['insideDiameterMm', 'widthMm'],
   plan: planHollow,
 })

@@ -12,16 +12,16 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stripView,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const LENGTH_TEXTS = {
@@ -62,14 +62,26 @@ function lengthOf(log: WorkingLog, { insideLengthMm, insideWidthMm, thicknessMm 
   })
 }
 
-function planOval(input: Input, bench: Bench): FormPlan {
-  const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input, input.schools.length)
-  const answer = answerOf(log, input, 'cut length', reckonedMm, [
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), [
     { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
   ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'insideLengthMm',
+  label: 'Inside, long way',
+  valueMm: input.insideLengthMm,
+  plusMinusMm: 0.5,
+  follows: 'insideLengthMm',
+})
+
+function planOval(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const reckonedMm = lengthOf([], input, input.schools.length)
+  const answer = answerFor(log, input)
   const [a, b] = [input.insideLengthMm / 2, input.insideWidthMm / 2]
-  const target = { dimension: 'insideLengthMm', label: 'Inside, long way', valueMm: input.insideLengthMm, plusMinusMm: 0.5 }
+  const target = targetOf(outcomeOf(input))
   const outline = [
     [0, 0],
     [answer.markAt, 0],
@@ -89,10 +101,6 @@ function planOval(input: Input, bench: Bench): FormPlan {
       tightestInsideRadiusMm: { value: tightest, unit: 'mm' },
     },
     choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'cut length', change: '± 1 mm', effect: `± ${formatPlain(1 / Math.PI, 2)} mm on both sizes together` },
-      { input: 'thickness', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of length` },
-    ],
     checks: [
       limitCheck({
         code: 'solder-round-first',
@@ -106,7 +114,6 @@ function planOval(input: Input, bench: Bench): FormPlan {
       }),
       ...hazardNotes(input.alloy),
     ],
-    uncertainty: measuringBand(input.measuredWith, 2.3, Math.PI),
     views: [
       view('section', 'Section', {
         shapes: [region(setOffMm(ellipseOutline(a, b), input.thicknessMm), [[...ellipseOutline(a, b)].reverse()])],
@@ -127,7 +134,6 @@ function planOval(input: Input, bench: Bench): FormPlan {
     route: closedRoute({ what: 'the strip', cutMm: answer.markAt, insideRadiusMm: Math.max(1, tightest), on: 'the oval mandrel', target }),
     regions: ['outside', 'inside'],
     solids: aroundSolid(setOffMm(ellipseOutline(a, b), input.thicknessMm / 2), stripSection(input.widthMm, input.thicknessMm)),
-    learns: { target, blankPerMm: Math.PI },
     method: 'oval from strip',
   })
 }
@@ -139,5 +145,8 @@ export const bangleOval = defineForm({
   input,
   example: { insideLengthMm: 64, insideWidthMm: 53, alloy: 'yellow-brass-c260', thicknessMm: '15 ga', widthMm: 7 },
   ask: { words: ['oval bangle'], sizes: ['insideLengthMm', 'insideWidthMm', 'widthMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['insideLengthMm', 'insideWidthMm'],
   plan: planOval,
 })

@@ -3,8 +3,8 @@ import { BAND_LENGTH_SCHOOLS, PI_SCHOOLS } from '../../../forming/band-length'
 import { bangleSizeName } from '../../../tables/worn/bangles'
 import { bangleDiameterMm, choice, lengthMm, ratio } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { planClosedBand } from '../../common/closed-band'
-import { commonFields } from '../../common/fields'
+import { bandAnswer, bandOutcome, type ClosedBand, planClosedBand } from '../../common/closed-band'
+import { commonFields, type OutputOf } from '../../common/fields'
 import { limitCheck } from '../../common/plan-kit'
 import type { Check } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -63,6 +63,8 @@ function handCheck({ handMm, insideDiameterMm }: { readonly handMm?: number | un
   ]
 }
 
+const bandOf = (input: OutputOf<typeof banglePlainInput>): ClosedBand => ({ ...input, name: 'bangle', fitMm: 0 })
+
 export const banglePlain = defineForm({
   id: 'bangle-plain',
   title: 'Plain bangle',
@@ -70,9 +72,11 @@ export const banglePlain = defineForm({
   input: banglePlainInput,
   example: { insideDiameterMm: 'bangle 2-6', alloy: 'red-brass-c230', stock: 'strip', thicknessMm: '15 ga', widthMm: 9 },
   ask: { words: ['bangle'], sizes: ['insideDiameterMm', 'widthMm'] },
+  answer: (log, input) => bandAnswer(log, bandOf(input)),
+  outcomes: (input) => [bandOutcome(bandOf(input))],
+  measured: ['insideDiameterMm'],
   plan: (input, bench) => {
-    const band = { ...input, name: 'bangle', fitMm: 0, sizeEffect: (mm: number) => `± ${formatPlain(mm, 2)} mm inside` }
-    const plan = planClosedBand([], band, bench)
+    const plan = planClosedBand([], bandOf(input), bench)
     const size: Check = {
       level: 'ok',
       code: 'size',

@@ -1,25 +1,17 @@
 import * as z from 'zod'
+import { formingRadius } from '../../../forming/springback'
 import { arcPoints } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
+import { ALLOYS } from '../../../metals/alloys'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import {
-  answerOf,
-  completePlan,
-  hazardNotes,
-  limitCheck,
-  measuringBand,
-  region,
-  schoolChoice,
-  sheetBlank,
-  view,
-} from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, limitCheck, region, schoolChoice, sheetBlank, targetOf, view } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { bentSolid, stripSection, taperOf } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const LENGTH_TEXTS = {
@@ -36,7 +28,9 @@ const input = () =>
     .strictObject({
       wristMm: lengthMm({ label: 'Round the wrist', min: 90, max: 300 }),
       easeMm: lengthMm({ label: 'Ease', min: 0, max: 20, help: 'Added to the wrist; 0 sits close.' }).default(0),
-      gapMm: lengthMm({ label: 'Gap inside', min: 0, max: 80, help: '25 to 32 is usual.' }).default(28),
+      gapMm: lengthMm({ label: 'Gap inside', min: 0, max: 80, help: 'Straight across, as calipers read it; 25 to 32 is usual.' }).default(
+        28,
+      ),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
       widthMm: lengthMm({ label: 'Width in the middle', min: 3, max: 120 }).default(20),
@@ -48,15 +42,41 @@ const input = () =>
       ...closingFields(0.5),
       schools: schoolsField({ length: ['round', 'wrist-less-25'] }),
     })
-    .refine((value) => value.gapMm < value.wristMm + value.easeMm - 20, {
+    .refine((value) => value.gapMm < 0.95 * insideMm(value), {
       path: ['gapMm'],
-      error: 'Gap inside: it leaves less than 20 mm of cuff; it must be smaller than the wrist',
+      error: 'Gap inside: it is nearly as wide as the cuff; it must be narrower than the wrist is across',
     })
     .refine((value) => value.cornerMm <= value.endWidthMm / 2, {
       path: ['cornerMm'],
       error: 'Corner radius: it can be half the width at the ends at most',
     })
 type Input = OutputOf<typeof input>
+
+/** Worn inside, across. */
+const insideMm = ({ wristMm, easeMm }: { readonly wristMm: number; readonly easeMm: number }) => (wristMm + easeMm) / Math.PI
+
+/** The gap along the round of the cuff: calipers read its chord. */
+function gapArcMm(log: WorkingLog, input: Input): number {
+  return derive(log, {
+    label: 'Gap along the round',
+    formula: 'D·asin(g/D)',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('D', 'inside, across', insideMm(input)), given('g', 'gap, straight across', input.gapMm)],
+  })
+}
+
+/** Middle of the metal as the cuff is worn, and the former it springs from. */
+function formerOf(input: Input) {
+  const wornMm = insideMm(input) / 2 + input.thicknessMm / 2
+  const bent = formingRadius(ALLOYS[input.alloy], {
+    radiusMm: wornMm,
+    thicknessMm: input.thicknessMm,
+    widthMm: Math.max(input.widthMm, input.endWidthMm),
+    strain: 0,
+  })
+  return bent === undefined ? undefined : 2 * (bent - input.thicknessMm / 2)
+}
 
 function lengthOf(log: WorkingLog, input: Input, school: School): number {
   if (school === 'wrist-less-25')
@@ -69,12 +89,12 @@ function lengthOf(log: WorkingLog, input: Input, school: School): number {
     })
   return derive(log, {
     label: LENGTH_TEXTS[school].title,
-    formula: '(C − g)·(1 + π·t/C)',
+    formula: '(C − A)·(1 + π·t/C)',
     unit: 'mm',
     source: 'pappus',
     given: [
       given('C', 'worn inside, wrist and ease', input.wristMm + input.easeMm),
-      given('g', 'gap', input.gapMm),
+      given('A', 'gap along the round', gapArcMm(log, input)),
       given('t', 'thickness', input.thicknessMm),
     ],
   })
@@ -99,7 +119,7 @@ function cuffOutline(lengthMm: number, { widthMm, endWidthMm, cornerMm }: Input)
 /** The worn cuff from the end: an open ring with its gap below. */
 function wornView(input: Input) {
   const inner = (input.wristMm + input.easeMm) / (2 * Math.PI)
-  const half = Math.max(0.01, (Math.PI * (input.wristMm + input.easeMm - input.gapMm)) / (input.wristMm + input.easeMm))
+  const half = Math.max(0.01, Math.PI - Math.asin(Math.min(1, input.gapMm / (2 * inner))))
   const [from, to] = [Math.PI / 2 - half, Math.PI / 2 + half]
   const outer = inner + input.thicknessMm
   const foot = outer * 1.04
@@ -141,14 +161,38 @@ function checksOf(input: Input): Check[] {
   ]
 }
 
-function planCuff(input: Input, bench: Bench): FormPlan {
-  const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input, input.schools.length)
-  const answer = answerOf(log, input, 'cut length', reckonedMm, [
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), [
     { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
   ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'gapMm',
+  label: 'Gap inside',
+  valueMm: Math.max(0.1, input.gapMm),
+  plusMinusMm: 1,
+  follows: 'gapMm',
+})
+
+/** What it springs back from. */
+const springCheck = (formerMm: number | undefined): Check => ({
+  level: formerMm === undefined ? 'warn' : 'note',
+  code: 'springback',
+  source: 'springback',
+  message:
+    formerMm === undefined
+      ? 'Metal this thin springs open again from any former: harder bends by hand, or thicker sheet.'
+      : `It opens again as it comes off: annealed, bend it on about ${formatPlain(formerMm, 0)} mm across, ± 15 % of what it springs.`,
+})
+
+function planCuff(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const reckonedMm = lengthOf([], input, input.schools.length)
+  const answer = answerFor(log, input)
   const worn = input.wristMm + input.easeMm
-  const target = { dimension: 'gapMm', label: 'Gap inside', valueMm: Math.max(0.1, input.gapMm), plusMinusMm: 1 }
+  const formerMm = formerOf(input)
+  const target = targetOf(outcomeOf(input))
   const outline = cuffOutline(answer.markAt, input)
   return completePlan({
     input,
@@ -158,15 +202,11 @@ function planCuff(input: Input, bench: Bench): FormPlan {
     results: {
       lengthMm: { value: reckonedMm, unit: 'mm' },
       insideDiameterMm: { value: worn / Math.PI, unit: 'mm' },
-      insideLengthMm: { value: worn - input.gapMm, unit: 'mm' },
+      insideLengthMm: { value: worn - gapArcMm([], input), unit: 'mm' },
+      ...(formerMm === undefined ? {} : { formerMm: { value: formerMm, unit: 'mm' as const } }),
     },
     choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'cut length', change: '± 1 mm', effect: `∓ ${formatPlain(1 / (1 + (Math.PI * input.thicknessMm) / worn), 2)} mm of gap` },
-      { input: 'thickness', change: '+ 0.1 mm', effect: `+ ${formatPlain((0.1 * Math.PI * (worn - input.gapMm)) / worn, 2)} mm of length` },
-    ],
-    checks: checksOf(input),
-    uncertainty: measuringBand(input.measuredWith, 1, Math.PI),
+    checks: [...checksOf(input), springCheck(formerMm)],
     views: [
       wornView(input),
       view('blank', 'Blank', {
@@ -198,11 +238,10 @@ function planCuff(input: Input, bench: Bench): FormPlan {
     }),
     regions: ['outside', 'inside'],
     solids: bentSolid(
-      [{ radiusMm: worn / (2 * Math.PI) + input.thicknessMm / 2, turnRad: (2 * Math.PI * (worn - input.gapMm)) / worn }],
+      [{ radiusMm: worn / (2 * Math.PI) + input.thicknessMm / 2, turnRad: (2 * Math.PI * (worn - gapArcMm([], input))) / worn }],
       stripSection(Math.max(input.widthMm, input.endWidthMm), input.thicknessMm),
       taperOf(outline),
     ),
-    learns: { target, blankPerMm: -1 },
     method: `cuff, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
   })
 }
@@ -214,5 +253,8 @@ export const cuff = defineForm({
   input,
   example: { wristMm: 158, gapMm: 27, alloy: 'copper-c110', thicknessMm: '17 ga', widthMm: 24, endWidthMm: 16, cornerMm: 7 },
   ask: { words: ['cuff'], sizes: ['wristMm', 'widthMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['wristMm', 'gapMm'],
   plan: planCuff,
 })

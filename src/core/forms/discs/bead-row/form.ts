@@ -1,26 +1,26 @@
 import * as z from 'zod'
 import type { DrawingView } from '../../../drawing/drawing'
 import { arcPoints, circleOutline, netAreaMm2 } from '../../../geometry/outline'
-import type { Outline, Point } from '../../../geometry/point'
+import { boundsOf, type Outline, type Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   onlySchool,
   region,
   sheetBlank,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SEATS = { inside: 'Inside the border', on: 'On the border', outside: 'Outside the border' } as const
@@ -126,10 +126,11 @@ interface Drawn {
   readonly beads: number
   readonly centres: Point[]
   readonly outline: Outline
+  readonly overAllMm: number
 }
 
 /** The piece drawn, finished and flat. */
-function viewsOf(input: Input, { answer, beads, centres, outline }: Drawn): DrawingView[] {
+function viewsOf(input: Input, { answer, beads, centres, outline, overAllMm }: Drawn): DrawingView[] {
   return [
     view('row', 'Row and backing', {
       shapes: [
@@ -139,6 +140,12 @@ function viewsOf(input: Input, { answer, beads, centres, outline }: Drawn): Draw
         stroke('centre', ...circleOutline(input.borderMm / 2), [input.borderMm / 2, 0]),
       ],
       dimensions: [
+        {
+          from: [-overAllMm / 2, -overAllMm / 2],
+          to: [overAllMm / 2, -overAllMm / 2],
+          offset: -1.8,
+          text: `${formatPlain(overAllMm, 2)} over all`,
+        },
         {
           from: [-answer.markAt / 2, 0],
           to: [answer.markAt / 2, 0],
@@ -151,31 +158,53 @@ function viewsOf(input: Input, { answer, beads, centres, outline }: Drawn): Draw
   ]
 }
 
-function planRow(input: Input, bench: Bench): FormPlan {
-  const log: WorkingLog = []
-  const given1 = pitchCircleMm(input)
-  const step = input.beadMm + input.gapMm
-  const beads = note(log, {
-    kind: 'lookup',
+const beadsOf = (log: WorkingLog, input: Input) =>
+  derive(log, {
     label: 'Beads in the row',
-    formula: 'whole number of π/asin((d + g)/P)',
-    value: Math.floor(Math.PI / Math.asin(step / given1) + 1e-9),
+    formula: 'floor(π/asin((d + g)/P))',
     unit: 'count',
     source: 'closed-form',
-    given: [given('d', 'bead', input.beadMm), given('g', 'between', input.gapMm), given('P', 'pitch circle of the border', given1)],
+    given: [
+      given('d', 'bead', input.beadMm),
+      given('g', 'between', input.gapMm),
+      given('P', 'pitch circle of the border', pitchCircleMm(input)),
+    ],
   })
-  const closedMm = derive(log, {
+
+const closedOf = (log: WorkingLog, input: Input) =>
+  derive(log, {
     label: 'Pitch circle that they close',
     formula: '(d + g)/sin(π/n)',
     unit: 'mm',
     source: 'closed-form',
-    given: [given('d', 'bead', input.beadMm), given('g', 'between', input.gapMm), given('n', 'beads', beads, 'count')],
+    given: [given('d', 'bead', input.beadMm), given('g', 'between', input.gapMm), given('n', 'beads', beadsOf(log, input), 'count')],
   })
-  const answer = answerOf(log, input, 'pitch circle', closedMm)
+
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'pitch circle', closedOf(log, input))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'pitchMm',
+  label: 'Pitch circle',
+  valueMm: closedOf([], input),
+  plusMinusMm: 0.2,
+  follows: 1,
+})
+
+function planRow(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const given1 = pitchCircleMm(input)
+  const step = input.beadMm + input.gapMm
+  const beads = beadsOf([], input)
+  const closedMm = closedOf([], input)
+  const answer = answerFor(log, input)
   const centres = middles(beads, answer.markAt)
   const outline = scalloped(beads, answer.markAt, input.beadMm / 2 + input.rimMm)
+  const box = boundsOf(outline)
+  const overAllMm = Math.max(box.maxX - box.minX, box.maxY - box.minY)
   const over = given1 * Math.sin(Math.PI / beads) - step
-  const target = { dimension: 'pitchMm', label: 'Pitch circle', valueMm: closedMm, plusMinusMm: 0.2 }
+  const target = targetOf(outcomeOf(input))
   return completePlan({
     input,
     answer,
@@ -183,7 +212,9 @@ function planRow(input: Input, bench: Bench): FormPlan {
     blanks: [sheetBlank(input, bench, { name: 'backing', outline, areaMm2: netAreaMm2(outline) })],
     results: {
       beadsCount: { value: beads, unit: 'count' },
-      pitchDeg: { value: (2 * Math.asin(input.beadMm / given1) * 180) / Math.PI, unit: '°' },
+      pitchDeg: { value: 360 / beads, unit: '°' },
+      beadDeg: { value: (2 * Math.asin(input.beadMm / given1) * 180) / Math.PI, unit: '°' },
+      overAllMm: { value: overAllMm, unit: 'mm' },
       leftBetweenMm: { value: over, unit: 'mm' },
       borderToFitMm: { value: input.borderMm + closedMm - given1, unit: 'mm' },
     },
@@ -193,23 +224,13 @@ function planRow(input: Input, bench: Bench): FormPlan {
       value: answer.value,
       why: 'Middles on one circle, chord from middle to middle; what is over is taken up by the circle.',
     }),
-    sensitivity: [
-      { input: 'bead', change: '+ 0.05 mm', effect: `+ ${formatPlain(0.05 / Math.sin(Math.PI / beads), 2)} mm on the pitch circle` },
-      {
-        input: 'one bead more',
-        change: '+ 1',
-        effect: `+ ${formatPlain(step / Math.sin(Math.PI / (beads + 1)) - closedMm, 2)} mm on the pitch circle`,
-      },
-    ],
     checks: checksOf(input, { beads, closedMm, given1, over }),
-    uncertainty: measuringBand(input.measuredWith, 1 / Math.sin(Math.PI / beads)),
-    views: viewsOf(input, { answer, beads, centres, outline }),
+    views: viewsOf(input, { answer, beads, centres, outline, overAllMm }),
     route: [
       { op: 'solder', params: { solder: 'hard-75', what: 'the beads on the backing' } },
       { op: 'pickle', params: {} },
-      ...flatRoute('the scallops', answer.markAt, target),
+      ...flatRoute('the scallops', overAllMm, target),
     ],
-    learns: { target, blankPerMm: 1 },
     method: `bead row, ${SEATS[input.seat].toLowerCase()}`,
   })
 }
@@ -221,5 +242,8 @@ export const beadRow = defineForm({
   input,
   example: { borderMm: 37, beadMm: 4.3, seat: 'outside', alloy: 'red-brass-c230', thicknessMm: '19 ga' },
   ask: { words: ['bead row', 'row of bead'], sizes: ['borderMm', 'beadMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['beadMm', 'gapMm'],
   plan: planRow,
 })

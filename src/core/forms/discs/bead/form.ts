@@ -1,8 +1,8 @@
 import * as z from 'zod'
 import { lengthMm } from '../../../units/fields'
-import { BLANK_SCHOOLS } from '../../common/dome-blank'
-import { commonFields } from '../../common/fields'
-import { planTwoShells } from '../../common/two-shells'
+import { BLANK_SCHOOLS, domeSpread } from '../../common/dome-blank'
+import { commonFields, type OutputOf } from '../../common/fields'
+import { planTwoShells, type ShellSize, shellsAnswer, shellsOutcome } from '../../common/two-shells'
 import { defineForm, schoolsField } from '../../define-form'
 
 const input = () =>
@@ -24,6 +24,13 @@ const input = () =>
     })
     .refine((value) => value.holeMm < value.outsideMm / 2, { path: ['holeMm'], error: 'Hole: it must be smaller than half the bead' })
 
+const sizeOf = (value: OutputOf<typeof input>): ShellSize => ({
+  acrossMm: value.outsideMm,
+  overMm: value.outsideMm,
+  field: 'outsideMm',
+  label: 'Bead, outside',
+})
+
 export const bead = defineForm({
   id: 'bead',
   title: 'Hollow bead',
@@ -31,6 +38,9 @@ export const bead = defineForm({
   input,
   example: { outsideMm: 13, alloy: 'sterling-925', thicknessMm: '23 ga', holeMm: 1.2 },
   ask: { words: ['bead'], sizes: ['outsideMm'] },
-  plan: (input, bench) =>
-    planTwoShells([], input, bench, { acrossMm: input.outsideMm, overMm: input.outsideMm, field: 'outsideMm', label: 'Bead, outside' }),
+  answer: (log, value) => shellsAnswer(log, value, sizeOf(value)),
+  outcomes: (value) => [shellsOutcome(sizeOf(value))],
+  measured: ['outsideMm'],
+  spread: domeSpread,
+  plan: (value, bench) => planTwoShells([], value, bench, sizeOf(value)),
 })

@@ -8,8 +8,8 @@ import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { commonFields, type OutputOf } from '../../common/fields'
-import { hazardNotes, markedAt, sheetBlank } from '../../common/plan-kit'
-import type { Check, FormPlan, SchoolChoice } from '../../contract'
+import { hazardNotes, markedAt, sheetBlank, targetOf } from '../../common/plan-kit'
+import type { Answer, Check, FormPlan, OutcomeSpec, SchoolChoice } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const CUT_SCHOOLS = ['saw', 'cutter'] as const
@@ -172,10 +172,23 @@ function drawDisc(input: Input, markAt: number): Drawing {
   }
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  const value = cutMm(input, input.schools.cut, log)
+  return { name: 'cut diameter', value, unit: 'mm', markAt: markedAt(log, value, input.roundUpMm) }
+}
+
+const outcomeOf = ({ diameterMm }: Input): OutcomeSpec => ({
+  dimension: 'diameterMm',
+  label: 'Diameter',
+  valueMm: diameterMm,
+  plusMinusMm: 0.1,
+  follows: 'diameterMm',
+})
+
 function planDisc(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const value = cutMm(input, input.schools.cut, log)
-  const markAt = markedAt(log, value, input.roundUpMm)
+  const answer = answerFor(log, input)
+  const { markAt } = answer
   const areaMm2 = derive(log, {
     label: 'Area of the blank',
     formula: 'π·(D/2)^2',
@@ -185,10 +198,10 @@ function planDisc(input: Input, bench: Bench): FormPlan {
   })
   const blank = sheetBlank(input, bench, { name: 'disc', outline: circleOutline(markAt / 2), areaMm2, circleRadiusMm: markAt / 2 })
   const { massG } = blank
-  const target = { dimension: 'diameterMm', label: 'Diameter', valueMm: input.diameterMm, plusMinusMm: 0.1 }
+  const target = targetOf(outcomeOf(input))
   const sawn = input.schools.cut === 'saw'
   return {
-    answer: { name: 'cut diameter', value, unit: 'mm', markAt },
+    answer,
     blanks: [blank],
     results: {
       areaMm2: { value: areaMm2, unit: 'mm2' },
@@ -201,12 +214,7 @@ function planDisc(input: Input, bench: Bench): FormPlan {
     working: log,
     choice: cutChoice(input),
     choices: [],
-    sensitivity: [
-      { input: 'diameter', change: '+ 0.5 mm', effect: `+ ${formatPlain((massG * (2 * 0.5)) / markAt, 3)} g` },
-      { input: 'thickness', change: '+ 0.1 mm', effect: `+ ${formatPlain((massG * 0.1) / input.thicknessMm, 3)} g` },
-    ],
     checks: checksOf(input),
-    uncertainty: { plusMinus: 0.02, unit: 'mm', why: 'calipers ± 0.02' },
     drawing: drawDisc(input, markAt),
     route: [
       ...(sawn
@@ -220,7 +228,6 @@ function planDisc(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     regions: ['body'],
-    outcomes: [{ ...target, valueMm: input.diameterMm + (markAt - value) + input.allowanceMm, blankPerMm: 1, primary: true }],
     method: CUT_TEXT[input.schools.cut].title.toLowerCase(),
   }
 }
@@ -232,5 +239,9 @@ export const disc = defineForm({
   input: discInput,
   example: { diameterMm: 29, alloy: 'copper-c110', thicknessMm: '19 ga', holeMm: 3 },
   ask: { words: ['disc', 'disk', 'token'], sizes: ['diameterMm', 'holeMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['diameterMm'],
+  varies: { cleanUpMm: 0.1 },
   plan: planDisc,
 })

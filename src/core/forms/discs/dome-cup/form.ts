@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import type { DrawingView } from '../../../drawing/drawing'
-import { capHalfAngleRad, rimDiameterMm } from '../../../forming/dome'
+import { capHalfAngleRad, rimDiameterMm, rimPerDisc } from '../../../forming/dome'
 import { arcPoints } from '../../../geometry/outline'
 import type { Outline } from '../../../geometry/point'
 import { DAPPING_PUNCHES_MM } from '../../../tables/tools/dapping'
@@ -8,21 +8,12 @@ import { type Bench, usable } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm } from '../../common/dome-blank'
+import { cupsFor, dapSteps, stepsCheck } from '../../common/cups'
+import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm, domeSpread } from '../../common/dome-blank'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import {
-  answerOf,
-  completePlan,
-  discBlank,
-  discView,
-  hazardNotes,
-  limitCheck,
-  measuringBand,
-  schoolChoice,
-  view,
-} from '../../common/plan-kit'
+import { answerOf, completePlan, discBlank, discView, hazardNotes, limitCheck, schoolChoice, targetOf, view } from '../../common/plan-kit'
 import { shellSection } from '../../common/shell'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const input = () =>
@@ -129,6 +120,35 @@ function viewsOf(input: Input, { answer, centre, dome, reckonedMm }: Drawn): Dra
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut diameter', domeBlankMm(log, input.schools.blank, middleOf(input).mid))
+}
+
+/** The outside of the metal over its middle, at the rim of a cup. */
+const outsideOf = ({ cupMm, thicknessMm }: Input) => cupMm / (cupMm - thicknessMm)
+
+/** In this cup: deeper with more disc always, wider only until it is a half sphere. */
+function outcomesOf(input: Input): readonly [OutcomeSpec, OutcomeSpec] {
+  const { radius, mid } = middleOf(input)
+  const disc = domeBlankMm([], 'equal-area', mid)
+  return [
+    {
+      dimension: 'heightMm',
+      label: 'Height',
+      valueMm: mid.heightMm + input.thicknessMm / 2,
+      plusMinusMm: 0.2,
+      follows: disc / (4 * radius),
+    },
+    {
+      dimension: 'rimMm',
+      label: 'Across the rim',
+      valueMm: input.rimMm,
+      plusMinusMm: 0.3,
+      follows: rimPerDisc(disc, radius) * outsideOf(input),
+    },
+  ]
+}
+
 function planDomeCup(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.blank
@@ -140,18 +160,19 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
     source: 'spherical-cap',
     given: [given('R', 'sphere, middle of the metal', radius), given('a', 'half the rim', mid.baseRadiusMm)],
   })
-  const reckonedMm = domeBlankMm(log, school, mid)
-  const answer = answerOf(log, input, 'cut diameter', reckonedMm)
+  const reckonedMm = domeBlankMm([], school, mid)
+  const answer = answerFor(log, input)
   const inHand = input.discMm ?? answer.markAt
   const largest = 2 * Math.SQRT2 * radius
-  const gives = rimDiameterMm(Math.min(inHand, largest), radius)
+  const gives = rimDiameterMm(Math.min(inHand, largest), radius) * outsideOf(input)
   const half = capHalfAngleRad(mid)
   const punchMm = input.cupMm - 2 * input.thicknessMm
   const own = usable(bench.tools, 'punch').map((tool) => tool.size)
   const punches = own.length > 0 ? own : DAPPING_PUNCHES_MM
   const nearest = punches.filter((size) => size <= punchMm + 0.05).sort((first, second) => second - first)[0]
-  const target = { dimension: 'rimMm', label: 'Across the rim', valueMm: input.rimMm, plusMinusMm: 0.3 }
-  const perMm = reckonedMm / input.rimMm
+  const [height, rim] = outcomesOf(input).map(targetOf)
+  const last = Math.max(1, Math.min(120, nearest ?? punchMm))
+  const sequence = cupsFor(input.thicknessMm, bench, reckonedMm, (last + input.thicknessMm) / 2)
   const centre = [0, mid.heightMm - radius] as const
   const [from, to] = [Math.PI / 2 - half, Math.PI / 2 + half]
   const dome = shellSection(centre, radius, input.thicknessMm, from, to)
@@ -167,28 +188,18 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
       largestDiscMm: { value: largest, unit: 'mm' },
     },
     choice: schoolChoice('blank', 'How the blank is reckoned', school, BLANK_TEXTS, (id) => domeBlankMm([], id, mid)),
-    sensitivity: [
-      { input: 'disc', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / perMm, 2)} mm across the rim` },
-      {
-        input: 'cup',
-        change: 'one of + 2 mm',
-        effect: `${formatPlain(2 * Math.hypot(mid.baseRadiusMm, middleOf({ ...input, cupMm: input.cupMm + 2 }).mid.heightMm), 2)} mm of disc by equal area`,
-      },
-    ],
-    checks: checksOf(input, { answer, nearest, punchMm }),
-    uncertainty: measuringBand(input.measuredWith, 1.2),
+    checks: [...checksOf(input, { answer, nearest, punchMm }), stepsCheck(sequence)],
     views: viewsOf(input, { answer, centre, dome, reckonedMm }),
     route: [
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
       { op: 'file', params: { what: 'the rim true' } },
       { op: 'anneal', params: {} },
       { op: 'pickle', params: {} },
-      { op: 'dap', params: { punchMm: Math.max(1, Math.min(120, nearest ?? punchMm)), discMm: Math.max(1, answer.markAt) }, target },
-      { op: 'finish', params: {}, target },
+      ...dapSteps(sequence.punchesMm.length > 0 ? sequence.punchesMm : [last], Math.max(1, answer.markAt), input.thicknessMm, height),
+      { op: 'finish', params: {}, ...(rim ? { target: rim } : {}) },
     ],
     regions: ['crown', 'rim'],
     solids: [{ solid: { kind: 'cap', discMm: reckonedMm, halfAngleRad: half, thicknessMm: input.thicknessMm, facing: 1 }, at: [0, 0, 0] }],
-    learns: { target, blankPerMm: perMm },
     method: `in a cup, ${BLANK_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -200,5 +211,9 @@ export const domeCup = defineForm({
   input,
   example: { cupMm: 19, rimMm: 16, alloy: 'copper-c110', thicknessMm: '23 ga' },
   ask: { words: ['dome in a cup', 'cup dome'], sizes: ['cupMm', 'rimMm'] },
+  answer: answerFor,
+  outcomes: outcomesOf,
+  measured: ['cupMm', 'rimMm'],
+  spread: domeSpread,
   plan: planDomeCup,
 })

@@ -9,22 +9,23 @@ import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { domeBlankMm } from '../../common/dome-blank'
+import { cupsFor, dapSteps, stepsCheck } from '../../common/cups'
+import { domeBlankMm, domeSpread } from '../../common/dome-blank'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { shellSection } from '../../common/shell'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FLAT_TEXTS = {
@@ -204,16 +205,29 @@ function viewsOf(input: Input, { answer, cut, holes, opening, r, reckonedMm, win
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut diameter', domeBlankMm(log, input.schools.flat, capOf(input).mid), [
+    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
+  ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'widthMm',
+  label: 'Across the rim',
+  valueMm: input.widthMm,
+  plusMinusMm: 0.3,
+  follows: 'widthMm',
+})
+
 function planNotched(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.flat
-  const { mid } = capOf(input)
-  const discOf = (id: Flat, to: WorkingLog) => domeBlankMm(to, id, mid)
-  const reckonedMm = discOf(school, log)
+  const { mid, radius } = capOf(input)
+  const discOf = (id: Flat) => domeBlankMm([], id, mid)
+  const reckonedMm = discOf(school)
   const opening = flatOpening(log, input, school)
-  const answer = answerOf(log, input, 'cut diameter', reckonedMm, [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
-  ])
+  const answer = answerFor(log, input)
+  const sequence = cupsFor(input.thicknessMm, bench, reckonedMm, radius)
   const r = answer.markAt / 2
   const disc = circleOutline(r)
   const depth = opening.deepMm + (r - reckonedMm / 2)
@@ -223,8 +237,7 @@ function planNotched(input: Input, bench: Bench): FormPlan {
   const holes = window ? [circleHole(opening.acrossMm / 2)] : []
   const areaMm2 = netAreaMm2(cut, holes)
   const left = window ? (reckonedMm - opening.acrossMm) / 2 : reckonedMm / 2 - opening.deepMm
-  const target = { dimension: 'widthMm', label: 'Across the rim', valueMm: input.widthMm, plusMinusMm: 0.3 }
-  const perMm = reckonedMm / input.widthMm
+  const target = targetOf(outcomeOf(input))
   return completePlan({
     input,
     answer,
@@ -236,17 +249,8 @@ function planNotched(input: Input, bench: Bench): FormPlan {
       discMm: { value: reckonedMm, unit: 'mm' },
       leftMm: { value: left, unit: 'mm' },
     },
-    choice: schoolChoice('flat', 'How dome and disc answer', school, FLAT_TEXTS, (id) => discOf(id, [])),
-    sensitivity: [
-      { input: 'disc', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / perMm, 2)} mm across the rim` },
-      {
-        input: 'opening',
-        change: '+ 1 mm finished',
-        effect: `${formatPlain(flatOpening([], { ...input, openingMm: Math.min(0.79 * input.widthMm, input.openingMm + 1) }, school).acrossMm - opening.acrossMm, 2)} mm more on the flat`,
-      },
-    ],
-    checks: checksOf(input, left),
-    uncertainty: measuringBand(input.measuredWith, 1.2),
+    choice: schoolChoice('flat', 'How dome and disc answer', school, FLAT_TEXTS, discOf),
+    checks: [...checksOf(input, left), stepsCheck(sequence)],
     views: viewsOf(input, { answer, cut, holes, opening, r, reckonedMm, window }),
     route: [
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
@@ -254,12 +258,13 @@ function planNotched(input: Input, bench: Bench): FormPlan {
       ...(window ? [{ op: 'drill' as const, params: { diameterMm: 1 } }] : []),
       { op: 'anneal', params: {} },
       { op: 'pickle', params: {} },
-      {
-        op: 'dap',
-        params: { punchMm: Math.max(1, Math.min(120, 2 * capOf(input).radius - input.thicknessMm)), discMm: answer.markAt },
+      ...dapSteps(
+        sequence.punchesMm.length > 0 ? sequence.punchesMm : [Math.max(1, Math.min(120, 2 * radius - input.thicknessMm))],
+        Math.max(1, answer.markAt),
+        input.thicknessMm,
         target,
-      },
-      { op: 'saw', params: { what: window ? 'the window, inside its line' : 'the notch, inside its line' } },
+      ),
+      { op: 'saw', params: { what: window ? 'the window, inside its line' : 'the notch, inside its line', side: 'inside' } },
       { op: 'finish', params: {}, target },
     ],
     regions: ['crown', 'rim'],
@@ -280,7 +285,6 @@ function planNotched(input: Input, bench: Bench): FormPlan {
           ],
         }
       : {}),
-    learns: { target, blankPerMm: perMm },
     method: `${window ? 'dome with window' : 'dome with notch'}, ${FLAT_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -293,5 +297,9 @@ export const domeNotched = defineForm({
   onlyWhen: { notchMm: ['opening', 'notch'] },
   example: { widthMm: 27, heightMm: 8, opening: 'window', openingMm: 9, alloy: 'yellow-brass-c260', thicknessMm: '22 ga' },
   ask: { words: ['notched dome', 'dome with window', 'dome with notch'], sizes: ['widthMm', 'heightMm', 'openingMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['widthMm', 'heightMm'],
+  spread: domeSpread,
   plan: planNotched,
 })

@@ -1,8 +1,8 @@
-import type { CupSequence } from '../../../forming/cup-sequence'
 import { capHalfAngleRad, type DomeMid } from '../../../forming/dome'
 import { ALLOYS } from '../../../metals/alloys'
 import { radToDeg } from '../../../units/convert'
 import { formatPlain } from '../../../units/format'
+import { type Cups, stepsCheck } from '../../common/cups'
 import type { Check } from '../../contract'
 import type { DomeInput } from './input'
 
@@ -38,39 +38,9 @@ function thinSheet(input: DomeInput, mid: DomeMid, blankMm: number): Check[] {
   return []
 }
 
-interface Punches {
-  readonly sequence: CupSequence
-  /** Whether the sequence was picked from the smith's own punches. */
-  readonly ownSet: boolean
-}
-
-function steps({ sequence, ownSet }: Punches): Check {
-  const set = ownSet ? 'on your wall' : 'in the usual set'
-  const list = sequence.punchesMm.map((punch) => formatPlain(punch, 1)).join(', ')
-  if (sequence.outcome === 'complete')
-    return {
-      level: 'ok',
-      code: 'cup-sequence',
-      source: 'bench-practice',
-      message:
-        sequence.punchesMm.length === 1
-          ? `One punch does it: ${list} mm.`
-          : `Punches ${list} mm, large to small: the rim closes a little at each.`,
-    }
-  return {
-    level: 'warn',
-    code: 'cup-sequence',
-    source: 'bench-practice',
-    message:
-      sequence.punchesMm.length === 0
-        ? `No punch ${set} is near this sphere.`
-        : `There is no punch between the sheet and ${list} mm ${set} small enough a step: expect to work the rim down by hand.`,
-  }
-}
-
 /** What the metal says about the dome. */
-export function domeChecks(input: DomeInput, mid: DomeMid, blankMm: number, punches: Punches): Check[] {
-  const checks = [steps(punches), ...thinSheet(input, mid, blankMm)]
+export function domeChecks(input: DomeInput, mid: DomeMid, blankMm: number, sequence: Cups): Check[] {
+  const checks = [stepsCheck(sequence), ...thinSheet(input, mid, blankMm)]
   checks.push({
     level: 'note',
     code: 'holes-first',

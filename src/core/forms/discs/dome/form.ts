@@ -1,12 +1,11 @@
-import { capHalfAngleRad, capHeightOnSphereMm, type DomeMid } from '../../../forming/dome'
+import { capHalfAngleRad, capHeightOnSphereMm, capRadiusMm, type DomeMid, rimPerDisc } from '../../../forming/dome'
 import { bisect } from '../../../numerics/bisect'
 import type { Bench } from '../../../toolwall/tools'
-import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { type Cups, cupsFor, dapSteps } from '../../common/cups'
-import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm } from '../../common/dome-blank'
-import { discBlank, markedAt } from '../../common/plan-kit'
-import type { FormPlan, Quantity, RouteStepSpec, SchoolChoice, Target } from '../../contract'
+import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm, domeSpread } from '../../common/dome-blank'
+import { answerOf, discBlank } from '../../common/plan-kit'
+import type { Answer, FormPlan, OutcomeSpec, Quantity, RouteStepSpec, SchoolChoice, Target } from '../../contract'
 import { defineForm } from '../../define-form'
 import { domeChecks } from './checks'
 import { drawDome } from './drawing'
@@ -55,7 +54,6 @@ function heightSteps(input: DomeInput, sequence: Cups, discMm: number, shiftMm: 
     const height = last ? input.heightMm : capHeightOnSphereMm(discMm, sphere) + shiftMm
     return {
       ...step,
-      params: { ...step.params, ...(steps.length > 1 ? { place: `Step ${i + 1} of ${steps.length}` } : {}) },
       target: { dimension: last ? 'heightMm' : `height${i + 1}Mm`, label: 'Height', valueMm: height, plusMinusMm: last ? 0.2 : 0.4 },
     }
   })
@@ -79,6 +77,30 @@ function routeOf(input: DomeInput, sequence: Cups, blankMm: number, markAt: numb
   ]
 }
 
+function answerFor(log: WorkingLog, input: DomeInput): Answer {
+  return answerOf(log, input, 'cut diameter', domeBlankMm(log, input.schools.blank, middleOf(input)), [
+    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
+    { symbol: 's', name: 'trim', valueMm: input.trimMm },
+  ])
+}
+
+/** In the same cup: height and rim both grow with the disc, until a half sphere only grows deeper. */
+function domeOutcomes(input: DomeInput): readonly OutcomeSpec[] {
+  const mid = middleOf(input)
+  const disc = domeBlankMm([], 'equal-area', mid)
+  const sphere = capRadiusMm(mid)
+  return [
+    { dimension: 'heightMm', label: 'Height', valueMm: input.heightMm, plusMinusMm: 0.2, follows: disc / (4 * sphere) },
+    {
+      dimension: 'widthMm',
+      label: 'Across the rim',
+      valueMm: input.widthMm,
+      plusMinusMm: 0.3,
+      follows: rimPerDisc(disc, sphere),
+    },
+  ]
+}
+
 function planDome(input: DomeInput, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const mid = middleOf(input)
@@ -97,27 +119,14 @@ function planDome(input: DomeInput, bench: Bench): FormPlan {
     source: 'spherical-cap',
     given: [given('a', 'half the width', mid.baseRadiusMm), given('h', 'height', mid.heightMm)],
   })
-  const blankMm = domeBlankMm(log, input.schools.blank, mid)
-  const value = derive(log, {
-    label: 'Cut diameter',
-    formula: 'D + 2·c + s + r',
-    unit: 'mm',
-    source: input.allowanceMm === 0 ? 'own-choice' : 'own-record',
-    given: [
-      given('D', 'disc', blankMm),
-      given('c', 'clean-up a side', input.cleanUpMm),
-      given('s', 'trim', input.trimMm),
-      given('r', 'my record', input.allowanceMm),
-    ],
-  })
-  const markAt = markedAt(log, value, input.roundUpMm)
+  const blankMm = domeBlankMm([], input.schools.blank, mid)
+  const answer = answerFor(log, input)
+  const { markAt } = answer
   const sequence = cupsFor(input.thicknessMm, bench, blankMm, sphere)
   const blank = discBlank(input, bench, { name: 'disc', diameterMm: markAt })
   const { massG, areaMm2 } = blank
-  const discPerHeight = (4 * sphere) / blankMm
-  const extra = (markAt - value + input.allowanceMm) / discPerHeight
   return {
-    answer: { name: 'cut diameter', value, unit: 'mm', markAt },
+    answer,
     blanks: [blank],
     results: {
       blankMm: { value: blankMm, unit: 'mm' },
@@ -129,21 +138,7 @@ function planDome(input: DomeInput, bench: Bench): FormPlan {
     working: log,
     choice: blankChoice(input, mid),
     choices: [],
-    sensitivity: [
-      { input: 'disc', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / discPerHeight, 2)} mm of height in the same cup` },
-      {
-        input: 'dome height',
-        change: '+ 0.5 mm',
-        effect: `+ ${formatPlain(domeBlankMm([], input.schools.blank, { ...mid, heightMm: mid.heightMm + 0.5 }) - blankMm, 2)} mm of disc`,
-      },
-      {
-        input: 'across the rim',
-        change: '+ 0.5 mm',
-        effect: `+ ${formatPlain(domeBlankMm([], input.schools.blank, { ...mid, baseRadiusMm: mid.baseRadiusMm + 0.25 }) - blankMm, 2)} mm of disc`,
-      },
-    ],
-    checks: domeChecks(input, mid, blankMm, { sequence, ownSet: sequence.ownSet }),
-    uncertainty: { plusMinus: 0.025 * blankMm, unit: 'mm', why: 'how far the crown stretches: −2 to +3 % of the disc' },
+    checks: domeChecks(input, mid, blankMm, sequence),
     solids: [
       {
         solid: { kind: 'cap', discMm: blankMm, halfAngleRad: capHalfAngleRad(mid), thicknessMm: input.thicknessMm, facing: 1 },
@@ -153,17 +148,6 @@ function planDome(input: DomeInput, bench: Bench): FormPlan {
     drawing: drawDome(input, mid, blankMm, markAt),
     route: routeOf(input, sequence, blankMm, markAt),
     regions: ['crown', 'rim'],
-    outcomes: [
-      {
-        dimension: 'heightMm',
-        label: 'Height',
-        valueMm: input.heightMm + extra,
-        plusMinusMm: 0.2,
-        blankPerMm: discPerHeight,
-        primary: true,
-      },
-      { dimension: 'widthMm', label: 'Across the rim', valueMm: input.widthMm, plusMinusMm: 0.3, blankPerMm: 1, primary: false },
-    ],
     method: BLANK_TEXTS[input.schools.blank].title.toLowerCase(),
   }
 }
@@ -175,5 +159,9 @@ export const dome = defineForm({
   input: domeInput,
   example: { widthMm: 26, heightMm: 6.5, alloy: 'red-brass-c230', thicknessMm: '21 ga' },
   ask: { words: ['dome', 'domed', 'button'], sizes: ['widthMm', 'heightMm'] },
+  answer: answerFor,
+  outcomes: domeOutcomes,
+  measured: ['widthMm', 'heightMm'],
+  spread: domeSpread,
   plan: planDome,
 })

@@ -1,8 +1,8 @@
 import * as z from 'zod'
 import { lengthMm } from '../../../units/fields'
-import { BLANK_SCHOOLS } from '../../common/dome-blank'
-import { commonFields } from '../../common/fields'
-import { planTwoShells } from '../../common/two-shells'
+import { BLANK_SCHOOLS, domeSpread } from '../../common/dome-blank'
+import { commonFields, type OutputOf } from '../../common/fields'
+import { planTwoShells, type ShellSize, shellsAnswer, shellsOutcome } from '../../common/two-shells'
 import { defineForm, schoolsField } from '../../define-form'
 
 const input = () =>
@@ -28,6 +28,13 @@ const input = () =>
       error: 'Thickness: it leaves no hollow inside; two and a half times it must be less than over both crowns',
     })
 
+const sizeOf = (value: OutputOf<typeof input>): ShellSize => ({
+  acrossMm: value.acrossMm,
+  overMm: value.overMm,
+  field: 'acrossMm',
+  label: 'Lentil, across',
+})
+
 export const lentil = defineForm({
   id: 'lentil',
   title: 'Lentil',
@@ -35,6 +42,9 @@ export const lentil = defineForm({
   input,
   example: { acrossMm: 21, overMm: 8, alloy: 'sterling-925', thicknessMm: '24 ga' },
   ask: { words: ['lentil', 'lentil bead'], sizes: ['acrossMm', 'overMm'] },
-  plan: (value, bench) =>
-    planTwoShells([], value, bench, { acrossMm: value.acrossMm, overMm: value.overMm, field: 'acrossMm', label: 'Lentil, across' }),
+  answer: (log, value) => shellsAnswer(log, value, sizeOf(value)),
+  outcomes: (value) => [shellsOutcome(sizeOf(value))],
+  measured: ['acrossMm', 'overMm'],
+  spread: domeSpread,
+  plan: (value, bench) => planTwoShells([], value, bench, sizeOf(value)),
 })

@@ -7,8 +7,8 @@ import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, onlySchool, region, sheetBlank, view } from '../../common/plan-kit'
-import type { Check, FormPlan } from '../../contract'
+import { answerOf, completePlan, hazardNotes, limitCheck, onlySchool, region, sheetBlank, targetOf, view } from '../../common/plan-kit'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const input = () =>
@@ -90,11 +90,23 @@ function viewsOf(input: Input, { answer, sawWindowMm }: Drawn): DrawingView[] {
   ]
 }
 
-function planWasher(input: Input, bench: Bench): FormPlan {
-  const log: WorkingLog = []
-  const answer = answerOf(log, input, 'cut diameter', input.outsideMm, [
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut diameter', input.outsideMm, [
     { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
   ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'outsideMm',
+  label: 'Outside',
+  valueMm: input.outsideMm,
+  plusMinusMm: 0.1,
+  follows: 'outsideMm',
+})
+
+function planWasher(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const answer = answerFor(log, input)
   const sawWindowMm = derive(log, {
     label: 'Saw the window at',
     formula: 'w − 2·c',
@@ -105,7 +117,7 @@ function planWasher(input: Input, bench: Bench): FormPlan {
   })
   const areaMm2 = (Math.PI / 4) * (answer.markAt ** 2 - sawWindowMm ** 2)
   const web = (input.outsideMm - input.windowMm) / 2
-  const target = { dimension: 'outsideMm', label: 'Outside', valueMm: input.outsideMm, plusMinusMm: 0.1 }
+  const target = targetOf(outcomeOf(input))
   const hole = circleHole(sawWindowMm / 2)
   return completePlan({
     input,
@@ -131,13 +143,11 @@ function planWasher(input: Input, bench: Bench): FormPlan {
       value: answer.value,
       why: 'Outside its line on the rim, inside its line in the window; the disc from the window is a spare blank.',
     }),
-    sensitivity: [{ input: 'window', change: '+ 0.5 mm', effect: '− 0.25 mm of metal round it' }],
     checks: checksOf(input, web),
-    uncertainty: measuringBand(input.measuredWith, 1),
     views: viewsOf(input, { answer, sawWindowMm }),
     route: [
       { op: 'drill', params: { diameterMm: 1 } },
-      { op: 'saw', params: { what: 'the window, inside its line' } },
+      { op: 'saw', params: { what: 'the window, inside its line', side: 'inside' } },
       {
         op: 'saw',
         params: { what: 'the rim, outside its line', cutMm: answer.markAt },
@@ -146,7 +156,6 @@ function planWasher(input: Input, bench: Bench): FormPlan {
       { op: 'file', params: { what: 'both edges to the line' }, target },
       { op: 'finish', params: {}, target },
     ],
-    learns: { target, blankPerMm: 1 },
     method: 'sawn',
   })
 }
@@ -158,5 +167,9 @@ export const washer = defineForm({
   input,
   example: { outsideMm: 33, windowMm: 21, alloy: 'yellow-brass-c260', thicknessMm: '19 ga' },
   ask: { words: ['washer'], sizes: ['outsideMm', 'windowMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['outsideMm'],
+  varies: { cleanUpMm: 0.1 },
   plan: planWasher,
 })

@@ -7,10 +7,10 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, sheetBlank, stripView } from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, limitCheck, schoolChoice, sheetBlank, stripView, targetOf } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { bentSolid, stripSection } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SHAPE_TEXTS = {
@@ -120,14 +120,24 @@ function checksOf(input: Input, { school, under }: Weighed): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.shape))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'riseMm',
+  label: 'Rise',
+  valueMm: input.riseMm,
+  plusMinusMm: 0.3,
+  follows: 'riseMm',
+})
+
 function planBar(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.shape
-  const reckonedMm = lengthOf(log, input, school)
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
-  const target = { dimension: 'riseMm', label: 'Rise', valueMm: input.riseMm, plusMinusMm: 0.3 }
-  const step = 1e-4
-  const perMm = (lengthOf([], { ...input, riseMm: input.riseMm + step }, school) - reckonedMm) / step
+  const reckonedMm = lengthOf([], input, school)
+  const answer = answerFor(log, input)
+  const target = targetOf(outcomeOf(input))
   const under = input.riseMm - input.thicknessMm
   const foot = school === 'bridge' ? input.footMm + (input.radiusMm + input.thicknessMm / 2) : input.footMm
   return completePlan({
@@ -141,12 +151,7 @@ function planBar(input: Input, bench: Bench): FormPlan {
       firstBendMm: { value: input.footMm, unit: 'mm' },
     },
     choice: schoolChoice('shape', 'How it stands off', school, SHAPE_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'rise', change: '+ 0.5 mm', effect: `+ ${formatPlain(0.5 * perMm, 2)} mm of length` },
-      { input: 'span', change: '+ 1 mm', effect: '+ about 1 mm of length' },
-    ],
     checks: checksOf(input, { school, under }),
-    uncertainty: measuringBand(input.measuredWith, 2),
     views: [
       bentView({
         title: 'From the side',
@@ -173,7 +178,6 @@ function planBar(input: Input, bench: Bench): FormPlan {
     }),
     regions: ['outside', 'inside'],
     solids: bentSolid(segmentsOf(input).segments, stripSection(input.widthMm, input.thicknessMm)),
-    learns: { target, blankPerMm: perMm },
     method: `bar, ${SHAPE_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -185,5 +189,8 @@ export const bentBar = defineForm({
   input,
   example: { spanMm: 24, riseMm: 4.5, alloy: 'yellow-brass-c260', thicknessMm: '17 ga', widthMm: 5, footMm: 5, radiusMm: 0.8 },
   ask: { words: ['bar', 'bridge', 'staple'], sizes: ['spanMm', 'riseMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['spanMm', 'riseMm', 'footMm', 'radiusMm'],
   plan: planBar,
 })

@@ -1,10 +1,11 @@
 import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
 import type { DrawingView } from '../../../drawing/drawing'
+import { offsetOutline } from '../../../geometry/clip'
 import { netAreaMm2, roundedRectangle } from '../../../geometry/outline'
-import type { Outline } from '../../../geometry/point'
+import type { Outline, Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
-import { lengthMm } from '../../../units/fields'
+import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
@@ -14,15 +15,15 @@ import {
   hazardNotes,
   lengthBlank,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const BAR_TEXTS = {
@@ -30,9 +31,12 @@ const BAR_TEXTS = {
   edge: { title: 'One window, heel bar', why: 'The strap folds round the back edge of the frame and the tongue with it.' },
 } as const
 
+const FRAMES = { rectangle: 'Rectangle', d: 'D: half an oval on the tongue’s side' } as const
+
 const input = () =>
   z
     .strictObject({
+      frame: choice('Frame', FRAMES).default('rectangle'),
       strapMm: lengthMm({ label: 'Strap, wide', min: 5, max: 120 }),
       easeMm: lengthMm({ label: 'Ease for the strap', min: 0, max: 6 }).default(1),
       windowMm: lengthMm({ label: 'Window, strap way', min: 3, max: 120, help: 'The room along the strap: one of two with a middle bar.' }),
@@ -74,12 +78,43 @@ function alongOf(log: WorkingLog, input: Input, school: Input['schools']['bar'])
   })
 }
 
+/** Half an oval on a straight side at x = 0, bulging to the right, counter-clockwise. */
+function halfOval(alongMm: number, acrossMm: number): Point[] {
+  return Array.from({ length: 121 }, (_, i): Point => {
+    const angle = ((i - 60) * Math.PI) / 120
+    return [alongMm * Math.cos(angle), (acrossMm / 2) * Math.sin(angle)]
+  })
+}
+
+const mirrored = (outline: readonly Point[]): Point[] => outline.map(([x, y]): Point => [-x, y]).reverse()
+const shifted = (outline: readonly Point[], by: number): Point[] => outline.map(([x, y]): Point => [x + by, y])
+
 function windowsOf(input: Input): Outline[] {
   const across = input.strapMm + input.easeMm
+  const centre = input.schools.bar === 'centre'
+  if (input.frame === 'd') {
+    const oval = halfOval(input.windowMm, across)
+    if (!centre) return [[...shifted(oval, -input.windowMm / 2)].reverse()]
+    const right = shifted(oval, input.barMm / 2)
+    return [mirrored(right), right].map((window) => [...window].reverse())
+  }
   const corner = Math.max(0, input.cornerMm - input.frameMm)
-  const shift = input.schools.bar === 'centre' ? (input.windowMm + input.barMm) / 2 : 0
+  const shift = centre ? (input.windowMm + input.barMm) / 2 : 0
   const places = shift > 0 ? [-shift, shift] : [0]
-  return places.map((x) => [...roundedRectangle(input.windowMm, across, corner)].map(([px, py]) => [px + x, py] as const).reverse())
+  return places.map((x) => [...shifted(roundedRectangle(input.windowMm, across, corner), x)].reverse())
+}
+
+/** The frame as it is finished: its windows and the metal round them. */
+function frameOf(input: Input, along: number, across: number): Outline {
+  if (input.frame === 'rectangle') return roundedRectangle(along, across, input.cornerMm)
+  const centre = input.schools.bar === 'centre'
+  const oval = halfOval(input.windowMm + input.frameMm, across)
+  if (centre) {
+    const right = shifted(oval, input.barMm / 2)
+    return [...right, ...mirrored(right)]
+  }
+  const heel = -along / 2
+  return [...shifted(oval, heel + input.frameMm), [heel, across / 2], [heel, -across / 2]]
 }
 
 /** What the piece is warned of, or cleared of. */
@@ -165,10 +200,24 @@ function viewsOf(input: Input, { across, answer, barMm, finished, outline, shift
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length along the strap', alongOf(log, input, input.schools.bar), [
+    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
+  ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'lengthMm',
+  label: 'Frame along the strap',
+  valueMm: alongOf([], input, input.schools.bar),
+  plusMinusMm: 0.2,
+  follows: 1,
+})
+
 function planBuckle(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.bar
-  const along = alongOf(log, input, school)
+  const along = alongOf([], input, school)
   const across = derive(log, {
     label: 'Frame across the strap',
     formula: 's + e + 2·f',
@@ -179,7 +228,7 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
   const barMm = school === 'centre' ? input.barMm : input.frameMm
   const tongueLengthMm = derive(log, {
     label: 'Tongue, to cut',
-    formula: 'w + b/2 + o + π·(max(b, t) + m)/2',
+    formula: 'w + b/2 + o + π·(max(b, t) + m)',
     unit: 'mm',
     source: 'bench-practice',
     given: [
@@ -189,17 +238,15 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
       given('t', 'thickness', input.thicknessMm),
       given('m', 'tongue wire', input.tongueMm),
     ],
-    note: 'From the middle of the bar to the tip, and half way round the bar.',
+    note: 'From the middle of the bar to the tip, and a closed eye round the bar.',
   })
-  const answer = answerOf(log, input, 'cut length along the strap', along, [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
-  ])
+  const answer = answerFor(log, input)
   const grow = answer.markAt - along
-  const outline = roundedRectangle(answer.markAt, across + grow, input.cornerMm + grow / 2)
+  const finished = frameOf(input, along, across)
+  const outline = offsetOutline(finished, grow / 2)[0] ?? finished
   const windows = windowsOf(input)
   const areaMm2 = netAreaMm2(outline, windows)
-  const target = { dimension: 'lengthMm', label: 'Frame along the strap', valueMm: along, plusMinusMm: 0.2 }
-  const finished = roundedRectangle(along, across, input.cornerMm)
+  const target = targetOf(outcomeOf(input))
   const shift = (barWidth(input, school) + input.windowMm) / 2
   const start = school === 'centre' ? 0 : -along / 2 + input.frameMm / 2
   return completePlan({
@@ -223,21 +270,18 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
       windowAcrossMm: { value: input.strapMm + input.easeMm, unit: 'mm' },
     },
     choice: schoolChoice('bar', 'What the tongue turns on', school, BAR_TEXTS, (id) => alongOf([], input, id)),
-    sensitivity: [
-      { input: 'window', change: '+ 1 mm', effect: `+ ${school === 'centre' ? 2 : 1} mm of frame, + 1 mm of tongue` },
-      { input: 'strap', change: '+ 1 mm', effect: '+ 1 mm across' },
-    ],
     checks: checksOf(input),
-    uncertainty: measuringBand(input.measuredWith, 1),
     views: viewsOf(input, { across, answer, barMm, finished, outline, shift, start, windows }),
     route: [
       { op: 'drill', params: { diameterMm: 1 } },
-      { op: 'saw', params: { what: school === 'centre' ? 'both windows, inside the line' : 'the window, inside the line' } },
+      {
+        op: 'saw',
+        params: { what: school === 'centre' ? 'both windows, inside the line' : 'the window, inside the line', side: 'inside' },
+      },
       ...flatRoute('the rim', answer.markAt, target).slice(0, 2),
-      { op: 'bend', params: { insideRadiusMm: barMm / 2, what: 'the tongue round the bar', manner: 'shape' } },
+      { op: 'bend', params: { insideRadiusMm: barMm / 2, what: 'the eye of the tongue round the bar', manner: 'shape' } },
       { op: 'finish', params: {}, target },
     ],
-    learns: { target, blankPerMm: 1 },
     method: `buckle, ${BAR_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -247,7 +291,11 @@ export const buckle = defineForm({
   title: 'Buckle',
   summary: 'A frame with one or two windows for a strap, its bar and its tongue: what to saw, and how long the tongue is.',
   input,
+  onlyWhen: { cornerMm: ['frame', 'rectangle'] },
   example: { strapMm: 24, windowMm: 9, frameMm: 4.5, alloy: 'yellow-brass-c260', thicknessMm: '14 ga' },
   ask: { words: ['buckle'], sizes: ['strapMm', 'windowMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['windowMm', 'frameMm', 'barMm'],
   plan: planBuckle,
 })

@@ -1,7 +1,9 @@
 import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
 import type { DrawingView } from '../../../drawing/drawing'
+import { DEEPEST_CLAMPED } from '../../../forming/press'
 import { arcPoints, ellipseOutline, roundedRectangle } from '../../../geometry/outline'
+import { ALLOYS } from '../../../metals/alloys'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -13,15 +15,15 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { sheetAlong } from '../../common/shell'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const DIE_TEXTS = {
@@ -32,8 +34,8 @@ const DIE_TEXTS = {
   },
   free: {
     title: 'Rim free, it draws in',
-    why: 'The blank lies loose: the way over the form is longer than across it, and the rim comes in by the difference.',
-    formula: 'a + 2·m + (s − a)',
+    why: 'The blank lies loose and keeps its area: the rim comes in until the margin gives what the form took.',
+    formula: 'a + 2·m + (√((a + w + 4·m)^2 + 4·π·h^2) − (a + w + 4·m))/2',
   },
   pancake: {
     title: 'Sheared by the die',
@@ -68,23 +70,11 @@ const input = () =>
     })
 type Input = OutputOf<typeof input>
 
-/** The way over the form along its middle: an arc of the depth over the long way. */
-function wayOver(log: WorkingLog, { lengthMm: a, depthMm: h }: Input): number {
-  const depth = Math.max(h, 1e-6)
-  return derive(log, {
-    label: 'Way over the form',
-    formula: '(a^2/4 + h^2)/h·2·atan(2·h/a)',
-    unit: 'mm',
-    source: 'closed-form',
-    given: [given('a', 'across', a), given('h', 'depth', depth)],
-  })
-}
-
 function lengthOf(log: WorkingLog, input: Input, school: Die): number {
   const all = [
     given('a', 'impression', input.lengthMm),
     given('m', 'margin', input.marginMm),
-    given('s', 'way over the form', school === 'free' ? wayOver(log, input) : input.lengthMm),
+    ...(school === 'free' ? [given('w', 'impression, short way', input.widthMm), given('h', 'depth', input.depthMm)] : []),
     given('b', 'tab', input.tabMm),
   ]
   return bySchool(log, DIE_TEXTS[school], school === 'free' ? 'closed-form' : 'bench-practice', all)
@@ -107,8 +97,15 @@ function sectionView({ lengthMm: long, depthMm, thicknessMm }: Input, halfMm: nu
   })
 }
 
+/** What the checks weigh. */
+interface Weighed {
+  readonly least: number
+  /** Depth as a share of half the short way. */
+  readonly deep: number
+}
+
 /** What the piece is warned of, or cleared of. */
-function checksOf(input: Input, least: number): Check[] {
+function checksOf(input: Input, { least, deep }: Weighed): Check[] {
   return [
     limitCheck({
       code: 'die-margin',
@@ -123,14 +120,17 @@ function checksOf(input: Input, least: number): Check[] {
     }),
     limitCheck({
       code: 'die-thinning',
-      ok: least >= 0.75 * input.thicknessMm,
+      ok: input.schools.die !== 'held' || (least >= 0.75 * input.thicknessMm && deep <= DEEPEST_CLAMPED),
       level: 'warn',
       field: 'depthMm',
       source: 'house-default',
       actual: least,
       limit: 0.75 * input.thicknessMm,
       good: `The thinnest it comes to is about ${formatPlain(least, 2)} mm.`,
-      bad: `Held all round it thins to about ${formatPlain(least, 2)} mm: anneal half way, or leave the rim free to draw in.`,
+      bad:
+        deep > DEEPEST_CLAMPED
+          ? `Held all round it thins to about ${formatPlain(least, 2)} mm in the middle: past half of its half width a held sheet goes on thinning there until it splits. Stop at ${formatPlain((DEEPEST_CLAMPED * input.widthMm) / 2, 1)} mm and anneal, or leave the rim free to draw in.`
+          : `Held all round it thins to about ${formatPlain(least, 2)} mm in the middle: anneal half way, or leave the rim free to draw in.`,
     }),
     {
       level: 'note',
@@ -142,21 +142,47 @@ function checksOf(input: Input, least: number): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.die))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'marginMm',
+  label: 'Margin left all round',
+  valueMm: input.marginMm,
+  plusMinusMm: 1,
+  follows: 'marginMm',
+})
+
 function planDie(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.die
-  const reckonedMm = lengthOf(log, input, school)
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const reckonedMm = lengthOf([], input, school)
+  const answer = answerFor(log, input)
   const acrossMm = input.widthMm + (answer.markAt - input.lengthMm)
   const outline = roundedRectangle(answer.markAt, acrossMm, Math.min(3, input.marginMm))
   const form =
     input.shape === 'oval'
       ? ellipseOutline(input.lengthMm / 2, input.widthMm / 2)
       : roundedRectangle(input.lengthMm, input.widthMm, Math.min(2, input.widthMm / 4))
-  // a cap of this depth over the short way, stretched with its rim held, has so much more area
-  const thinning = 1 - 1 / (1 + (2 * input.depthMm ** 2) / ((input.lengthMm * input.widthMm) / 2))
-  const least = school === 'held' ? input.thicknessMm * (1 - thinning) : input.thicknessMm
-  const target = { dimension: 'marginMm', label: 'Margin left all round', valueMm: input.marginMm, plusMinusMm: 1 }
+  const deep = input.depthMm / (input.widthMm / 2)
+  const least =
+    school === 'held'
+      ? derive(log, {
+          label: 'Thinnest, in the middle',
+          formula: 't·(1 + (h/b)^2)^(n − 2)',
+          unit: 'mm',
+          source: 'clamped-bulge',
+          given: [
+            given('t', 'thickness', input.thicknessMm),
+            given('h', 'depth', input.depthMm),
+            given('b', 'half the short way', input.widthMm / 2),
+            given('n', 'how fast the metal hardens', ALLOYS[input.alloy].hardeningExponent, 'ratio'),
+          ],
+          note: 'With its rim held the sheet stretches most in the middle; an estimate.',
+        })
+      : input.thicknessMm
+  const target = targetOf(outcomeOf(input))
   const [x, y] = [answer.markAt / 2, acrossMm / 2]
   return completePlan({
     input,
@@ -166,21 +192,12 @@ function planDie(input: Input, bench: Bench): FormPlan {
     results: {
       acrossMm: { value: acrossMm, unit: 'mm' },
       partsCount: { value: input.partCount, unit: 'count' },
-      drawsInMm: { value: school === 'free' ? (wayOver([], input) - input.lengthMm) / 2 : 0, unit: 'mm' },
+      drawsInMm: { value: school === 'free' ? (reckonedMm - input.lengthMm) / 2 - input.marginMm : 0, unit: 'mm' },
       thinnestMm: { value: least, unit: 'mm' },
       tabMm: { value: school === 'pancake' ? input.tabMm : 0, unit: 'mm' },
     },
     choice: schoolChoice('die', 'How it is formed', school, DIE_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'margin', change: '+ 1 mm', effect: '+ 2 mm both ways' },
-      {
-        input: 'depth',
-        change: '+ 0.5 mm',
-        effect: `+ ${formatPlain(wayOver([], { ...input, depthMm: input.depthMm + 0.5 }) - wayOver([], input), 2)} mm of way over the form`,
-      },
-    ],
-    checks: checksOf(input, least),
-    uncertainty: measuringBand(input.measuredWith, 1),
+    checks: checksOf(input, { least, deep }),
     views: [
       view('blank', 'Blank and impression', {
         shapes: [region(outline), stroke('scribe', ...form, form[0] ?? [0, 0]), cutAround(outline, 'outside')],
@@ -197,7 +214,16 @@ function planDie(input: Input, bench: Bench): FormPlan {
       { op: 'saw', params: { what: 'the blank', cutMm: Math.min(2000, answer.markAt) } },
       { op: 'anneal', params: {} },
       { op: 'pickle', params: {} },
-      { op: 'stamp', params: { depthMm: Math.min(2, Math.max(0.02, input.depthMm)), what: 'in the die' }, target },
+      {
+        op: 'press',
+        params: {
+          depthMm: input.depthMm,
+          halfMm: Math.max(0.5, input.widthMm / 2),
+          rimHeld: school === 'held',
+          ...(school === 'pancake' ? { what: 'the part out with the die' } : {}),
+        },
+        target,
+      },
       { op: 'saw', params: { what: school === 'pancake' ? 'the tab' : 'just outside the raised part' } },
       { op: 'finish', params: {} },
     ],
@@ -212,7 +238,6 @@ function planDie(input: Input, bench: Bench): FormPlan {
           ],
         }
       : {}),
-    learns: { target, blankPerMm: 2 },
     method: `die, ${DIE_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -224,5 +249,9 @@ export const dieBlank = defineForm({
   input,
   example: { lengthMm: 28, widthMm: 19, depthMm: 3, alloy: 'fine-silver', thicknessMm: '24 ga' },
   ask: { words: ['die blank', 'die', 'impression'], sizes: ['lengthMm', 'widthMm', 'depthMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['lengthMm', 'depthMm', 'marginMm'],
+  varies: { tabMm: 0.5 },
   plan: planDie,
 })

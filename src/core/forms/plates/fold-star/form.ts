@@ -14,14 +14,14 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SHEETS = { four: 'Square, four rays', six: 'Hexagon, six rays', eight: 'Octagon, eight rays' } as const
@@ -131,11 +131,8 @@ function viewsOf(input: Input, { answer, cut, cutDepthMm, each, r, school, sheet
   ]
 }
 
-function planStar(input: Input, bench: Bench): FormPlan {
-  const log: WorkingLog = []
-  const school = input.schools.cut
-  const rays = RAYS[input.sheet]
-  const acrossMm = derive(log, {
+const acrossOf = (log: WorkingLog, input: Input) =>
+  derive(log, {
     label: 'Sheet across its flats',
     formula: '2·R',
     unit: 'mm',
@@ -143,6 +140,25 @@ function planStar(input: Input, bench: Bench): FormPlan {
     given: [given('R', 'reach of a ray', input.reachMm)],
     note: 'A ray runs from the middle to the middle of a side.',
   })
+
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut across the flats', acrossOf(log, input), [
+    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
+  ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'reachMm',
+  label: 'Reach of a ray, flat',
+  valueMm: input.reachMm,
+  plusMinusMm: 0.3,
+  follows: 'reachMm',
+})
+
+function planStar(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const school = input.schools.cut
+  const rays = RAYS[input.sheet]
   const cornerMm = derive(log, {
     label: 'Crease between rays, middle to corner',
     formula: 'R/cos(π/n)',
@@ -157,9 +173,7 @@ function planStar(input: Input, bench: Bench): FormPlan {
     source: 'bench-practice',
     given: [given('R', 'reach of a ray', input.reachMm)],
   })
-  const answer = answerOf(log, input, 'cut across the flats', acrossMm, [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
-  ])
+  const answer = answerFor(log, input)
   const points = pointsOf(input, school)
   const standsMm = input.reachMm * Math.cos((input.foldRatio * Math.PI) / 4)
   const polygon = (reach: number) =>
@@ -174,7 +188,7 @@ function planStar(input: Input, bench: Bench): FormPlan {
     share * input.reachMm * Math.sin((2 * i * Math.PI) / rays),
   ]
   const each = Array.from({ length: rays }, (_, i) => i)
-  const target = { dimension: 'reachMm', label: 'Reach of a ray, flat', valueMm: input.reachMm, plusMinusMm: 0.3 }
+  const target = targetOf(outcomeOf(input))
   const r = answer.markAt / 2
   const star: Star = {
     kind: 'star',
@@ -195,22 +209,19 @@ function planStar(input: Input, bench: Bench): FormPlan {
       sideMm: { value: 2 * input.reachMm * Math.tan(Math.PI / rays), unit: 'mm' },
       standsMm: { value: standsMm, unit: 'mm' },
     },
-    choice: schoolChoice('cut', 'What is done to the tips', school, CUT_TEXTS, () => acrossMm),
-    sensitivity: [{ input: 'reach', change: '+ 1 mm', effect: '+ 2 mm across the flats' }],
+    choice: { ...schoolChoice('cut', 'What is done to the tips', school, CUT_TEXTS, (id) => pointsOf(input, id)), unit: 'count' },
     checks: checksOf(input, points),
-    uncertainty: measuringBand(input.measuredWith, 2),
     views: viewsOf(input, { answer, cut, cutDepthMm, each, r, school, sheet, star, tip }),
     route: [
       { op: 'saw', params: { what: 'the sheet', cutMm: Math.min(2000, answer.markAt) } },
       { op: 'anneal', params: {} },
       { op: 'bend', params: { insideRadiusMm: input.thicknessMm / 2, what: 'all ridges, then all valleys', manner: 'fold' } },
       { op: 'anneal', params: {} },
-      ...(school === 'half' ? [{ op: 'saw' as const, params: { what: 'the tips, on their ridges' } }] : []),
+      ...(school === 'half' ? [{ op: 'saw' as const, params: { what: 'the tips, on their ridges', side: 'on' } }] : []),
       { op: 'finish', params: {}, target },
     ],
     regions: ['faces', 'creases'],
     solids: [{ solid: star, at: [0, 0, 0] }],
-    learns: { target, blankPerMm: 2 },
     method: `folded star, ${SHEETS[input.sheet].toLowerCase()}`,
   })
 }
@@ -222,5 +233,9 @@ export const foldStar = defineForm({
   input,
   example: { sheet: 'six', reachMm: 22, alloy: 'copper-c110', thicknessMm: '26 ga' },
   ask: { words: ['star', 'folded star'], sizes: ['reachMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['reachMm'],
+  varies: { cleanUpMm: 0.1 },
   plan: planStar,
 })

@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
 import type { DrawingView } from '../../../drawing/drawing'
-import type { Outline } from '../../../geometry/point'
+import type { Outline, Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, ratio } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -12,14 +12,14 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FOLD_TEXTS = {
@@ -36,6 +36,18 @@ const FOLD_TEXTS = {
 } as const
 type Fold = keyof typeof FOLD_TEXTS
 
+const CORNER_TEXTS = {
+  butt: {
+    title: 'Short walls between the long ones',
+    why: 'The walls at the two ends stand inside the long walls: their ends are cut back by what those take, and nothing has to be mitred.',
+  },
+  mitre: {
+    title: 'Mitred',
+    why: 'All walls run to the outer corner and their ends are filed to 45° from inside, or they run into one another.',
+  },
+} as const
+type Corner = keyof typeof CORNER_TEXTS
+
 const input = () =>
   z
     .strictObject({
@@ -50,7 +62,7 @@ const input = () =>
         0.4,
       ),
       ...closingFields(0.1),
-      schools: schoolsField({ fold: ['scored', 'bent'] }),
+      schools: schoolsField({ fold: ['scored', 'bent'], corner: ['butt', 'mitre'] }),
     })
     .refine((value) => value.schools.fold !== 'bent' || value.heightMm > value.radiusMm, {
       path: ['radiusMm'],
@@ -82,24 +94,32 @@ function overOf(log: WorkingLog, input: Input, school: Fold, insideMm: number, w
   })
 }
 
-/** A cross: the bottom and four walls, its corners cut out square. */
-function cross(over: number, across: number, wall: number): Outline {
-  const [x, y] = [over / 2, across / 2]
-  const [u, v] = [x - wall, y - wall]
-  return [
-    [-u, -y],
-    [u, -y],
-    [u, -v],
-    [x, -v],
-    [x, v],
+interface Cross {
+  /** From the middle to the edge of a wall: along the long way, and across it. */
+  readonly x: number
+  readonly y: number
+  /** From the middle to a fold. */
+  readonly u: number
+  readonly v: number
+  /** Half as long as the walls are along their edges: those at the ends, and the long ones. */
+  readonly endHalf: number
+  readonly longHalf: number
+}
+
+/** A cross: the bottom and four walls, the corners between them cut out so that no two walls stand in one place. */
+function cross({ x, y, u, v, endHalf, longHalf }: Cross): Outline {
+  const quarter: Point[] = [
+    [x, endHalf],
+    [u, endHalf],
     [u, v],
-    [u, y],
-    [-u, y],
-    [-u, v],
-    [-x, v],
-    [-x, -v],
-    [-u, -v],
+    [longHalf, v],
+    [longHalf, y],
   ]
+  const corner = quarter.filter(
+    ([px, py], i) => i === 0 || Math.hypot(px - (quarter[i - 1]?.[0] ?? 0), py - (quarter[i - 1]?.[1] ?? 0)) > 1e-6,
+  )
+  const turned = (sx: number, sy: number) => corner.map(([px, py]): Point => [sx * px, sy * py])
+  return [...turned(1, 1), ...turned(-1, 1).reverse(), ...turned(-1, -1), ...turned(1, -1).reverse()]
 }
 
 /** The box cut along its middle: bottom and two walls, as thick as they are. */
@@ -124,6 +144,32 @@ function sectionView({ lengthInsideMm, heightMm, thicknessMm: t }: Input): Drawi
     ],
     handles: [{ field: 'heightMm', label: 'height', at: [outer - t / 2, heightMm], along: [0, 1], gain: 1 }],
   })
+}
+
+/** How much the end walls are cut back at each end so that they stand between the long ones; nothing where all are mitred. */
+function reliefMm(log: WorkingLog, { thicknessMm, webRatio, radiusMm, schools }: Input): number {
+  if (schools.corner === 'mitre') return 0
+  const scored = schools.fold === 'scored'
+  return derive(log, {
+    label: 'End walls cut back at each end',
+    formula: scored ? 't − w + π·w/8' : 'r',
+    unit: 'mm',
+    source: 'closed-form',
+    given: scored
+      ? [given('t', 'thickness', thicknessMm), given('w', 'web left under the score', webRatio * thicknessMm)]
+      : [given('r', 'bend radius', radiusMm)],
+    note: scored ? 'As thick as the long walls they stand between.' : 'Clear of the bend of the long walls; the corner stays open by it.',
+  })
+}
+
+/** Half as long as each wall is along its edge. */
+function wallHalves(
+  { schools, radiusMm }: Input,
+  { u, v, inside, relief }: { readonly u: number; readonly v: number; readonly inside: readonly [number, number]; readonly relief: number },
+): Pick<Cross, 'endHalf' | 'longHalf'> {
+  if (schools.fold === 'scored') return { longHalf: u, endHalf: schools.corner === 'mitre' ? v : Math.min(v, v - relief) }
+  if (schools.corner === 'mitre') return { longHalf: inside[0] - radiusMm, endHalf: inside[1] - radiusMm }
+  return { longHalf: Math.min(u, inside[0]), endHalf: inside[1] - relief }
 }
 
 /** What the checks weigh. */
@@ -173,12 +219,24 @@ function checksOf(input: Input, { school, web }: Weighed): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length over the walls', overOf(log, input, input.schools.fold, input.lengthInsideMm, 'long way'))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'lengthMm',
+  label: 'Box inside, long way',
+  valueMm: input.lengthInsideMm,
+  plusMinusMm: 0.2,
+  follows: 'lengthInsideMm',
+})
+
 function planBox(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.fold
-  const reckonedMm = overOf(log, input, school, input.lengthInsideMm, 'long way')
+  const reckonedMm = overOf([], input, school, input.lengthInsideMm, 'long way')
   const acrossMm = overOf(log, input, school, input.widthInsideMm, 'short way')
-  const answer = answerOf(log, input, 'cut length over the walls', reckonedMm)
+  const answer = answerFor(log, input)
   const extra = answer.markAt - reckonedMm
   const web = input.webRatio * input.thicknessMm
   // to the middle of the fold: the apex of the groove, or the middle of the bend
@@ -187,12 +245,14 @@ function planBox(input: Input, bench: Bench): FormPlan {
       ? input.heightMm + input.thicknessMm - web + (Math.PI * web) / 8
       : input.heightMm - input.radiusMm + (Math.PI / 4) * (input.radiusMm + input.neutralAxisRatio * input.thicknessMm)
   const wallMm = foldMm + extra / 2
-  const outline = cross(answer.markAt, acrossMm + extra, wallMm)
   const [x, y] = [answer.markAt / 2, (acrossMm + extra) / 2]
   const [u, v] = [x - wallMm, y - wallMm]
+  const { corner } = input.schools
+  const relief = reliefMm(log, input)
+  const inside = [input.lengthInsideMm / 2, input.widthInsideMm / 2] as const
+  const outline = cross({ x, y, u, v, ...wallHalves(input, { u, v, inside, relief }) })
   const depth = input.thicknessMm - web
-  const target = { dimension: 'lengthMm', label: 'Box inside, long way', valueMm: input.lengthInsideMm, plusMinusMm: 0.2 }
-  const corner = 2 * Math.max(0, wallMm - input.thicknessMm)
+  const target = targetOf(outcomeOf(input))
   return completePlan({
     input,
     answer,
@@ -203,21 +263,18 @@ function planBox(input: Input, bench: Bench): FormPlan {
       foldFromEdgeMm: { value: wallMm, unit: 'mm' },
       scoreDepthMm: { value: school === 'scored' ? depth : 0, unit: 'mm' },
       volumeMm3: { value: input.lengthInsideMm * input.widthInsideMm * input.heightMm, unit: 'mm3' },
-      cornerSeamMm: { value: corner * 2, unit: 'mm' },
+      cornerSeamMm: { value: 4 * Math.max(0, wallMm - input.thicknessMm), unit: 'mm' },
+      reliefMm: { value: relief, unit: 'mm' },
     },
     choice: schoolChoice('fold', 'How the walls come up', school, FOLD_TEXTS, (id) =>
       overOf([], input, id, input.lengthInsideMm, 'long way'),
     ),
-    sensitivity: [
-      {
-        input: 'thickness',
-        change: '+ 0.1 mm',
-        effect: `+ ${formatPlain(overOf([], { ...input, thicknessMm: input.thicknessMm + 0.1 }, school, input.lengthInsideMm, 'long way') - reckonedMm, 2)} mm over the walls`,
-      },
-      { input: 'walls', change: '+ 1 mm', effect: '+ 2 mm both ways' },
+    choices: [
+      schoolChoice('corner', 'How the corners close', corner, CORNER_TEXTS, (id: Corner) =>
+        reliefMm([], { ...input, schools: { ...input.schools, corner: id } }),
+      ),
     ],
     checks: checksOf(input, { school, web }),
-    uncertainty: measuringBand(input.measuredWith, 2, 2),
     views: [
       view('blank', 'Blank, with its fold lines', {
         shapes: [region(outline), stroke('scribe', [-u, -v], [u, -v], [u, v], [-u, v], [-u, -v]), cutAround(outline, 'outside')],
@@ -225,6 +282,16 @@ function planBox(input: Input, bench: Bench): FormPlan {
           { from: [-x, -y], to: [x, -y], offset: -2, text: `cut ${formatPlain(answer.markAt, 2)}` },
           { from: [x, -y], to: [x, y], offset: -1.4, text: formatPlain(2 * y, 2) },
           { from: [u, y], to: [x, y], offset: 1.2, text: `fold at ${formatPlain(wallMm, 2)}` },
+          ...(relief > 0
+            ? [
+                {
+                  from: [x, y - wallMm - relief] as const,
+                  to: [x, y - wallMm] as const,
+                  offset: -2.6,
+                  text: `back ${formatPlain(relief, 2)}`,
+                },
+              ]
+            : []),
         ],
         handles: [{ field: 'lengthInsideMm', label: 'long way', at: [x, 0], along: [1, 0], gain: 2 }],
       }),
@@ -232,7 +299,12 @@ function planBox(input: Input, bench: Bench): FormPlan {
     ],
     route: [
       { op: 'saw', params: { what: 'the cross, corners out', cutMm: Math.min(2000, answer.markAt) } },
-      { op: 'file', params: { what: school === 'scored' ? 'the grooves at a right angle' : 'the edges square' } },
+      {
+        op: 'file',
+        params: {
+          what: `${school === 'scored' ? 'the grooves at a right angle' : 'the edges square'}${corner === 'mitre' ? ', the wall ends to 45°' : ''}`,
+        },
+      },
       { op: 'anneal', params: {} },
       { op: 'bend', params: { insideRadiusMm: school === 'scored' ? 0 : input.radiusMm, what: 'the four walls up', manner: 'fold' } },
       { op: 'solder', params: { solder: 'hard-75', what: 'grooves and corners' } },
@@ -252,7 +324,6 @@ function planBox(input: Input, bench: Bench): FormPlan {
         at: [0, 0, 0],
       },
     ],
-    learns: { target, blankPerMm: 1 },
     method: `box, ${FOLD_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -264,5 +335,8 @@ export const foldedBox = defineForm({
   input,
   example: { lengthInsideMm: 32, widthInsideMm: 21, heightMm: 9, alloy: 'sterling-925', thicknessMm: '20 ga' },
   ask: { words: ['box', 'folded box', 'tray'], sizes: ['lengthInsideMm', 'widthInsideMm', 'heightMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['lengthInsideMm', 'heightMm', 'radiusMm'],
   plan: planBox,
 })

@@ -11,7 +11,6 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
@@ -19,7 +18,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const ROW_TEXTS = {
@@ -166,13 +165,17 @@ function checksOf(input: Input, { least, reckonedMm, school }: Weighed): Check[]
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'row over all', lengthOf(log, input, input.schools.row))
+}
+
 function planHoleRow(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.row
-  const reckonedMm = lengthOf(log, input, school)
+  const reckonedMm = lengthOf([], input, school)
   const stepMm = school === 'webs' ? input.holeMm + input.webMm : input.pitchMm
   const webMm = stepMm - input.holeMm
-  const answer = answerOf(log, input, 'row over all', reckonedMm)
+  const answer = answerFor(log, input)
   const rowMm = input.holeMm + (input.holeCount - 1) * stepMm
   const first = input.edgeMm + input.holeMm / 2
   const middle = input.widthMm / 2
@@ -180,7 +183,6 @@ function planHoleRow(input: Input, bench: Bench): FormPlan {
   const holes = centres.map((x) => circleHole(input.holeMm / 2, [x, middle]))
   const outline = rectangleOutline(answer.markAt, input.widthMm)
   const side = middle - input.holeMm / 2
-  const target = { dimension: 'rowMm', label: 'Row, over the holes', valueMm: rowMm, plusMinusMm: 0.2 }
   const least = Math.min(input.edgeMm, side, input.holeCount > 1 ? webMm : 1000)
   return completePlan({
     input,
@@ -194,16 +196,7 @@ function planHoleRow(input: Input, bench: Bench): FormPlan {
       adjustMm: { value: (input.holeCount - 1) * stepMm, unit: 'mm' },
     },
     choice: schoolChoice('row', 'How the row is spaced', school, ROW_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      {
-        input: 'hole',
-        change: '+ 0.1 mm',
-        effect: school === 'webs' ? `+ ${formatPlain(0.1 * input.holeCount, 2)} mm of row` : `− 0.1 mm between holes`,
-      },
-      { input: 'one hole more', change: '+ 1', effect: `+ ${formatPlain(stepMm, 2)} mm of row` },
-    ],
     checks: checksOf(input, { least, reckonedMm, school }),
-    uncertainty: measuringBand(input.measuredWith, 1),
     views: [
       view('blank', 'Blank, hole centres marked', {
         shapes: [
@@ -222,8 +215,10 @@ function planHoleRow(input: Input, bench: Bench): FormPlan {
         handles: [{ field: 'widthMm', label: 'width', at: [answer.markAt / 2, input.widthMm], along: [0, 1], gain: 1 }],
       }),
     ],
-    route: [{ op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } }, ...flatRoute('the strip', answer.markAt, target)],
-    learns: { target, blankPerMm: 1 },
+    route: [
+      { op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } },
+      ...flatRoute('the strip', answer.markAt, { dimension: 'rowMm', label: 'Row, over the holes', valueMm: rowMm, plusMinusMm: 0.2 }),
+    ],
     method: `row of holes, ${ROW_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -245,5 +240,9 @@ export const holeRow = defineForm({
     nutMm: 4.5,
   },
   ask: { words: ['row of holes', 'hole row', 'adjustment holes'], sizes: ['holeMm', 'webMm'] },
+  answer: answerFor,
+  outcomes: () => [],
+  measured: ['holeMm', 'webMm', 'pitchMm', 'edgeMm'],
+  varies: { holeCount: 1 },
   plan: planHoleRow,
 })

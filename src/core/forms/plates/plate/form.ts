@@ -7,12 +7,12 @@ import { type Bounds, boundsOf, type Outline } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { note, type WorkingLog } from '../../../working/derive'
+import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { cornerFields } from '../../common/free-outline'
-import { answerOf, completePlan, hazardNotes, measuringBand, onlySchool, region, sheetBlank, view } from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, onlySchool, region, sheetBlank, targetOf, view } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
-import type { FormPlan } from '../../contract'
+import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 import { openingChecks, openingsOf, WINDOWS, windowOf } from './openings'
 import { PLATE_SHAPES, plateOutline } from './outlines'
@@ -92,31 +92,47 @@ function viewsOf(input: Input, { box, cut, finished, grow, holes, plain, sawLine
   ]
 }
 
-function planPlate(input: Input, bench: Bench): FormPlan {
-  const log: WorkingLog = []
+/** How long and how wide the finished outline is over all; a shield stands upright. */
+function overAll(input: Input) {
   const finished = plateOutline(input)
   const box = boundsOf(finished)
   const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY]
   const upright = input.shape === 'shield'
-  const [overall, across] = upright ? [high, wide] : [wide, high]
-  const holes = openingsOf(input)
-  const answer = answerOf(log, input, 'cut length over all', overall, [
+  return { finished, box, upright, overall: upright ? high : wide, across: upright ? wide : high }
+}
+
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length over all', overAll(input).overall, [
     { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
   ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'lengthMm',
+  label: 'Long way',
+  valueMm: overAll(input).overall,
+  plusMinusMm: 0.2,
+  follows: 1,
+})
+
+function planPlate(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const { finished, box, upright, overall, across } = overAll(input)
+  const holes = openingsOf(input)
+  const answer = answerFor(log, input)
   const grow = Math.max(0, (answer.markAt - overall) / 2)
   const cut = grow > 0.004 ? (offsetOutline(finished, grow)[0] ?? finished) : finished
   const sawLine = `saw outside at ${formatPlain(answer.markAt, 2)}`
   const plain = `${formatPlain(across, 2)} finished`
   const areaMm2 = netAreaMm2(cut, holes)
-  note(log, {
-    kind: 'lookup',
+  derive(log, {
     label: 'Area of the blank',
-    formula: 'outline less its holes',
-    value: areaMm2,
+    formula: 'A − H',
     unit: 'mm2',
     source: 'closed-form',
+    given: [given('A', 'outline', netAreaMm2(cut), 'mm2'), given('H', 'its holes', netAreaMm2(cut) - areaMm2, 'mm2')],
   })
-  const target = { dimension: 'lengthMm', label: 'Long way', valueMm: overall, plusMinusMm: 0.2 }
+  const target = targetOf(outcomeOf(input))
   return completePlan({
     input,
     answer,
@@ -133,9 +149,7 @@ function planPlate(input: Input, bench: Bench): FormPlan {
       value: answer.value,
       why: 'Outside the line all round; holes are drilled before the rim is sawn.',
     }),
-    sensitivity: [{ input: 'clean-up', change: '+ 0.1 mm', effect: '+ 0.2 mm over all' }],
     checks: [...openingChecks(input, finished), ...hazardNotes(input.alloy)],
-    uncertainty: measuringBand(input.measuredWith, 1),
     views: viewsOf(input, { box, cut, finished, grow, holes, plain, sawLine, upright }),
     route: [
       ...(input.holeMm > 0 ? [{ op: 'drill' as const, params: { diameterMm: Math.min(20, Math.max(0.3, input.holeMm)) } }] : []),
@@ -143,11 +157,10 @@ function planPlate(input: Input, bench: Bench): FormPlan {
         ? []
         : [
             { op: 'drill' as const, params: { diameterMm: 1 } },
-            { op: 'saw' as const, params: { what: 'the window, inside its line' } },
+            { op: 'saw' as const, params: { what: 'the window, inside its line', side: 'inside' } },
           ]),
       ...flatRoute('the outline', answer.markAt, target),
     ],
-    learns: { target, blankPerMm: 1 },
     method: `plate, ${PLATE_SHAPES[input.shape].toLowerCase()}`,
   })
 }
@@ -176,5 +189,9 @@ export const plate = defineForm({
     holePitchMm: 15,
   },
   ask: { words: ['plate', 'badge', 'label'], sizes: ['lengthMm', 'widthMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['lengthMm'],
+  varies: { cleanUpMm: 0.1 },
   plan: planPlate,
 })

@@ -8,19 +8,9 @@ import { count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import {
-  answerOf,
-  completePlan,
-  hazardNotes,
-  limitCheck,
-  measuringBand,
-  region,
-  schoolChoice,
-  sheetBlank,
-  view,
-} from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, limitCheck, region, schoolChoice, sheetBlank, targetOf, view } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SPLIT_TEXTS = {
@@ -152,6 +142,40 @@ function viewsOf(input: Input, { answer, eachRad, parts, r }: Drawn): DrawingVie
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'stamping across', input.outsideMm, [
+    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
+  ])
+}
+
+/** Angle of one part, rad. */
+const eachRadOf = (input: Input) => (input.schools.split === 'equal' ? (2 * Math.PI) / partsOf(input, 'equal') : fanRad(input))
+
+/** Each part across its rim: half a kerf goes from each of its two sides. */
+function chordOf(log: WorkingLog, input: Input): number {
+  return derive(log, {
+    label: 'Each part, across its rim',
+    formula: 'D·sin(α/2) − k·cos(α/2)',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('D', 'stamping', input.outsideMm),
+      given('α', 'angle of a part', eachRadOf(input), 'rad'),
+      given('k', 'kerf', input.kerfMm),
+    ],
+    note: 'Half a kerf goes from each of its two sides.',
+  })
+}
+
+/** Equal parts grow with their stamping; fans keep the width they were marked at. */
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'chordMm',
+  label: 'Part, across its rim',
+  valueMm: chordOf([], input),
+  plusMinusMm: 0.3,
+  follows: Math.sin(eachRadOf(input) / 2),
+})
+
 function planSectors(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.split
@@ -162,24 +186,16 @@ function planSectors(input: Input, bench: Bench): FormPlan {
     value: partsOf(input, school),
     unit: 'count',
     source: 'closed-form',
+    given: school === 'equal' ? [] : [given('α', 'one fan and its kerf', fanRad(input), 'rad')],
   })
-  const eachRad = school === 'equal' ? (2 * Math.PI) / parts : fanRad(input)
-  const chordMm = derive(log, {
-    label: 'Each part, across its rim',
-    formula: 'D·sin(α/2) − k·cos(α/2)',
-    unit: 'mm',
-    source: 'closed-form',
-    given: [given('D', 'stamping', input.outsideMm), given('α', 'angle of a part', eachRad, 'rad'), given('k', 'kerf', input.kerfMm)],
-    note: 'Half a kerf goes from each of its two sides.',
-  })
-  const answer = answerOf(log, input, 'stamping, across', input.outsideMm, [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
-  ])
+  const eachRad = eachRadOf(input)
+  const chordMm = chordOf(log, input)
+  const answer = answerFor(log, input)
   const outline = circleOutline(answer.markAt / 2)
   const holes = input.insideMm > 0 ? [circleHole(input.insideMm / 2)] : []
   const areaMm2 = (Math.PI / 4) * (answer.markAt ** 2 - input.insideMm ** 2)
   const leftRad = 2 * Math.PI - parts * eachRad
-  const target = { dimension: 'chordMm', label: 'Part, across its rim', valueMm: chordMm, plusMinusMm: 0.3 }
+  const target = targetOf(outcomeOf(input))
   const r = input.outsideMm / 2
   return completePlan({
     input,
@@ -200,24 +216,14 @@ function planSectors(input: Input, bench: Bench): FormPlan {
       angleDeg: { value: (eachRad * 180) / Math.PI, unit: '°' },
       leftOverDeg: { value: (Math.max(0, leftRad) * 180) / Math.PI, unit: '°' },
     },
-    choice: schoolChoice('split', 'How it is divided', school, SPLIT_TEXTS, () => input.outsideMm),
-    sensitivity: [
-      {
-        input: 'one part more',
-        change: '+ 1',
-        effect: `${formatPlain(chordMm, 2)} becomes ${formatPlain(input.outsideMm * Math.sin(Math.PI / (parts + 1)) - input.kerfMm, 2)} mm across the rim`,
-      },
-      { input: 'kerf', change: '+ 0.1 mm', effect: '− 0.1 mm on every part' },
-    ],
+    choice: { ...schoolChoice('split', 'How it is divided', school, SPLIT_TEXTS, (id) => partsOf(input, id)), unit: 'count' },
     checks: checksOf(input, { chordMm, parts, school }),
-    uncertainty: measuringBand(input.measuredWith, 1),
     views: viewsOf(input, { answer, eachRad, parts, r }),
     route: [
       ...flatRoute('the stamping', answer.markAt, target).slice(0, 1),
-      { op: 'saw', params: { what: 'the parts, on their lines' } },
+      { op: 'saw', params: { what: 'the parts, on their lines', side: 'on' } },
       ...flatRoute('', 1, target).slice(1),
     ],
-    learns: { target, blankPerMm: 0 },
     method: `parts of a stamping, ${SPLIT_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -229,5 +235,9 @@ export const sectors = defineForm({
   input,
   example: { outsideMm: 46, insideMm: 14, sectorCount: 6, alloy: 'copper-c110', thicknessMm: '22 ga' },
   ask: { words: ['sectors', 'parts of a stamping'], sizes: ['outsideMm', 'insideMm'] },
+  answer: answerFor,
+  outcomes: (input) => (input.schools.split === 'equal' ? [outcomeOf(input)] : []),
+  measured: ['outsideMm'],
+  varies: { cleanUpMm: 0.1 },
   plan: planSectors,
 })

@@ -3,7 +3,7 @@ import { wideBandUsSizes } from '../../../tables/rings/wide-band'
 import type { Bench } from '../../../toolwall/tools'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
-import { planClosedBand } from '../../common/closed-band'
+import { bandAnswer, bandOutcome, type ClosedBand, planClosedBand } from '../../common/closed-band'
 import type { OutputOf } from '../../common/fields'
 import type { Check, FormPlan, SchoolChoice } from '../../contract'
 import { defineForm } from '../../define-form'
@@ -32,6 +32,8 @@ function fitChoice(input: Input, bench: Bench): SchoolChoice {
     schools: FIT_SCHOOLS.map((id) => ({ id, ...FIT_TEXT[id], value: fitOf(input, id, bench) })),
   }
 }
+
+const bandOf = (input: Input, bench: Bench): ClosedBand => ({ ...input, name: 'band', fitMm: fitOf(input, input.schools.fit, bench) })
 
 function ownChecks(input: Input, bench: Bench): Check[] {
   const checks: Check[] = []
@@ -118,16 +120,7 @@ function planRingBand(input: Input, bench: Bench): FormPlan {
       given: [given('d', 'inside diameter', input.insideDiameterMm), given('n', 'sizes added', fitMm / MM_PER_US_SIZE, 'US size')],
     })
   }
-  const plan = planClosedBand(
-    log,
-    {
-      ...input,
-      name: 'band',
-      fitMm,
-      sizeEffect: (mm) => `± ${formatPlain(mm / MM_PER_US_SIZE, 2)} US sizes`,
-    },
-    bench,
-  )
+  const plan = planClosedBand(log, bandOf(input, bench), bench)
   const strip = fromStrip(log, input)
   const us = ringSizeOf('US', input.insideDiameterMm)
   const uk = ringSizeOf('UK', input.insideDiameterMm)
@@ -164,5 +157,8 @@ export const ringBand = defineForm({
   onlyWhen: { widthMm: ['stock', 'strip'] },
   example: { insideDiameterMm: 'US 7 1/4', alloy: 'sterling-925', stock: 'strip', thicknessMm: '17 ga', widthMm: 3.5 },
   ask: { words: ['ring', 'band'], sizes: ['insideDiameterMm', 'widthMm'] },
+  answer: (log, input, bench) => bandAnswer(log, bandOf(input, bench)),
+  outcomes: (input, bench) => [bandOutcome(bandOf(input, bench))],
+  measured: ['insideDiameterMm'],
   plan: planRingBand,
 })

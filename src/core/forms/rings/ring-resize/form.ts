@@ -13,16 +13,16 @@ import {
   hazardNotes,
   lengthBlank,
   limitCheck,
-  measuringBand,
   onlySchool,
   region,
   sheetBlank,
   stripView,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { ringSolid, stripSection } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 /** Up to this much a ring is stretched on the mandrel rather than cut; further it thins and may split at its joint (common practice). */
@@ -144,14 +144,26 @@ function ringView(input: Input, pieceLongMm: number) {
   })
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  const larger = input.wantedMm > input.nowMm
+  const marked = larger ? input : { ...input, roundUpMm: CUT_OUT_STEP_MM }
+  return answerOf(log, marked, larger ? 'piece to let in' : 'piece to cut out', pieceMm(log, input))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'insideDiameterMm',
+  label: 'Inside diameter',
+  valueMm: input.wantedMm,
+  plusMinusMm: 0.1,
+  follows: 'wantedMm',
+})
+
 function planResize(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = pieceMm(log, input)
+  const reckonedMm = pieceMm([], input)
   const larger = input.wantedMm > input.nowMm
-  const name = larger ? 'piece to let in' : 'piece to cut out'
-  const answer = answerOf(log, larger ? input : { ...input, roundUpMm: CUT_OUT_STEP_MM }, name, reckonedMm)
-  const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: input.wantedMm, plusMinusMm: 0.1 }
-  const slope = larger ? Math.PI : -Math.PI
+  const answer = answerFor(log, input)
+  const target = targetOf(outcomeOf(input))
   const blank = larger
     ? sheetBlank(input, bench, { name: 'piece', outline: rectangleOutline(answer.markAt, input.widthMm) })
     : lengthBlank(input, bench, {
@@ -176,16 +188,7 @@ function planResize(input: Input, bench: Bench): FormPlan {
       value: reckonedMm,
       why: 'Any thickness needs the same piece; a quarter US size is 0.64 mm of metal.',
     }),
-    sensitivity: [
-      { input: 'piece', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / Math.PI, 2)} mm inside` },
-      {
-        input: 'size wanted',
-        change: '+ a quarter US size',
-        effect: `${larger ? '+' : '−'} ${formatPlain((Math.PI * MM_PER_US_SIZE) / 4, 2)} mm of piece`,
-      },
-    ],
     checks: [...changeChecks(input), ...hazardNotes(input.alloy)],
-    uncertainty: measuringBand(input.measuredWith, Math.PI),
     views: [
       ringView(input, answer.markAt),
       stripView(
@@ -204,7 +207,6 @@ function planResize(input: Input, bench: Bench): FormPlan {
     }),
     regions: ['outside', 'inside'],
     solids: ringSolid(input.wantedMm, input.thicknessMm / 2, stripSection(input.widthMm, input.thicknessMm)),
-    learns: { target, blankPerMm: slope },
     method: larger ? 'ring, piece let in' : 'ring, piece cut out',
   })
 }
@@ -216,5 +218,8 @@ export const ringResize = defineForm({
   input,
   example: { nowMm: 'UK L', wantedMm: 'UK P', alloy: 'sterling-925', thicknessMm: '15 ga', widthMm: 3.2 },
   ask: { words: ['resize', 'ring to another size'], sizes: ['nowMm', 'wantedMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['nowMm', 'wantedMm'],
   plan: planResize,
 })

@@ -14,18 +14,18 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stripView,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { bandLengthChoice, fittedBand } from '../../common/ring-fit'
 import { closedRoute } from '../../common/routes'
 import { stripSection } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FIT_TEXTS = {
@@ -118,6 +118,22 @@ function viewsOf(input: Input, { answer, outer, pitch, wholeMm }: Drawn): Drawin
   ]
 }
 
+const bandFor = (log: WorkingLog, input: Input, bench: Bench) => fittedBand(log, input, fitOf(input, input.schools.fit, bench))
+
+function answerFor(log: WorkingLog, input: Input, bench: Bench): Answer {
+  return answerOf(log, input, 'cut length of each', bandLengthMm(log, input.schools.length, bandFor(log, input, bench)), [
+    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
+  ])
+}
+
+const outcomeOf = (input: Input, bench: Bench): OutcomeSpec => ({
+  dimension: 'insideDiameterMm',
+  label: 'Inside diameter',
+  valueMm: bandFor([], input, bench).insideDiameterMm,
+  plusMinusMm: 0.1,
+  follows: 'insideDiameterMm',
+})
+
 function planStack(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const wholeMm = derive(log, {
@@ -128,12 +144,10 @@ function planStack(input: Input, bench: Bench): FormPlan {
     given: [given('n', 'rings', input.ringCount, 'count'), given('w', 'each', input.widthMm), given('g', 'play', input.gapMm)],
   })
   const fitMm = fitOf(input, input.schools.fit, bench)
-  const band = fittedBand(log, input, fitMm)
+  const band = fittedBand([], input, fitMm)
   const inside = band.insideDiameterMm
-  const reckonedMm = bandLengthMm(log, input.schools.length, band)
-  const answer = answerOf(log, input, 'cut length of each', reckonedMm, [
-    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
-  ])
+  const reckonedMm = bandLengthMm([], input.schools.length, band)
+  const answer = answerFor(log, input, bench)
   const pieceMm = derive(log, {
     label: 'Piece that gives all strips',
     formula: 'n·w + (n − 1)·k',
@@ -141,7 +155,7 @@ function planStack(input: Input, bench: Bench): FormPlan {
     source: 'closed-form',
     given: [given('n', 'rings', input.ringCount, 'count'), given('w', 'each', input.widthMm), given('k', 'kerf', input.kerfMm)],
   })
-  const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: inside, plusMinusMm: 0.1 }
+  const target = targetOf(outcomeOf(input, bench))
   const outer = inside / 2 + input.thicknessMm
   const pitch = input.widthMm + input.gapMm
   return completePlan({
@@ -157,12 +171,7 @@ function planStack(input: Input, bench: Bench): FormPlan {
     },
     choice: bandLengthChoice(input.schools.length, band),
     choices: [schoolChoice('fit', 'Fit of the whole set', input.schools.fit, FIT_TEXTS, (id) => fitOf(input, id, bench))],
-    sensitivity: [
-      { input: 'cut length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / Math.PI / MM_PER_US_SIZE, 2)} US sizes` },
-      { input: 'one ring more', change: '+ 1', effect: `+ ${formatPlain(pitch, 2)} mm of width on the finger` },
-    ],
     checks: checksOf(input, { fitMm, wholeMm }),
-    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: viewsOf(input, { answer, outer, pitch, wholeMm }),
     route: closedRoute({ what: 'the strips', cutMm: answer.markAt, insideRadiusMm: inside / 2, on: 'the ring mandrel', target }),
     regions: ['outside', 'inside'],
@@ -174,7 +183,6 @@ function planStack(input: Input, bench: Bench): FormPlan {
       },
       at: [0, 0, i * pitch] as const,
     })),
-    learns: { target, blankPerMm: Math.PI },
     method: 'set of strips',
   })
 }
@@ -186,5 +194,9 @@ export const ringStack = defineForm({
   input,
   example: { insideDiameterMm: 'US 7', ringCount: 4, widthMm: 1.8, alloy: 'yellow-brass-c260', thicknessMm: '18 ga' },
   ask: { words: ['stacking set', 'stacking rings', 'stack'], sizes: ['insideDiameterMm', 'widthMm'] },
+  answer: answerFor,
+  outcomes: (input, bench) => [outcomeOf(input, bench)],
+  measured: ['insideDiameterMm'],
+  varies: { ringCount: 1 },
   plan: planStack,
 })

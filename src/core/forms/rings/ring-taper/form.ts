@@ -14,17 +14,17 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { bandLengthChoice, fittedBand } from '../../common/ring-fit'
 import { closedRoute } from '../../common/routes'
 import { ringSolid, stripSection, taperOf } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FIT_TEXTS = {
@@ -96,17 +96,31 @@ function checksOf(input: Input): Check[] {
   ]
 }
 
+const bandFor = (log: WorkingLog, input: Input, bench: Bench) => fittedBand(log, input, fitOf(input, input.schools.fit, bench))
+
+function answerFor(log: WorkingLog, input: Input, bench: Bench): Answer {
+  return answerOf(log, input, 'cut length', bandLengthMm(log, input.schools.length, bandFor(log, input, bench)), [
+    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
+  ])
+}
+
+const outcomeOf = (input: Input, bench: Bench): OutcomeSpec => ({
+  dimension: 'insideDiameterMm',
+  label: 'Inside diameter',
+  valueMm: bandFor([], input, bench).insideDiameterMm,
+  plusMinusMm: 0.1,
+  follows: 'insideDiameterMm',
+})
+
 function planTaper(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const fitMm = fitOf(input, input.schools.fit, bench)
-  const band = fittedBand(log, input, fitMm)
+  const band = fittedBand([], input, fitMm)
   const inside = band.insideDiameterMm
-  const reckonedMm = bandLengthMm(log, input.schools.length, band)
-  const answer = answerOf(log, input, 'cut length', reckonedMm, [
-    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
-  ])
+  const reckonedMm = bandLengthMm([], input.schools.length, band)
+  const answer = answerFor(log, input, bench)
   const outline = taperOutline(input, answer.markAt)
-  const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: inside, plusMinusMm: 0.1 }
+  const target = targetOf(outcomeOf(input, bench))
   const [section] = drawClosedBand({
     insideDiameterMm: inside,
     thicknessMm: input.thicknessMm,
@@ -128,16 +142,7 @@ function planTaper(input: Input, bench: Bench): FormPlan {
     },
     choice: bandLengthChoice(input.schools.length, band),
     choices: [schoolChoice('fit', 'Fit of a wide front', input.schools.fit, FIT_TEXTS, (id) => fitOf(input, id, bench))],
-    sensitivity: [
-      { input: 'cut length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / Math.PI / MM_PER_US_SIZE, 2)} US sizes` },
-      {
-        input: 'width in front',
-        change: '+ 2 mm',
-        effect: `+ ${formatPlain((fitOf({ ...input, frontMm: input.frontMm + 2 }, input.schools.fit, bench) - fitMm) * Math.PI, 2)} mm of length by the house table`,
-      },
-    ],
     checks: checksOf(input),
-    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: [
       ...(section ? [section] : []),
       view('blank', 'Blank', {
@@ -161,7 +166,6 @@ function planTaper(input: Input, bench: Bench): FormPlan {
     route: closedRoute({ what: 'the tapered strip', cutMm: answer.markAt, insideRadiusMm: inside / 2, on: 'the ring mandrel', target }),
     regions: ['outside', 'inside'],
     solids: ringSolid(inside, input.thicknessMm / 2, stripSection(input.frontMm, input.thicknessMm), taperOf(outline)),
-    learns: { target, blankPerMm: Math.PI },
     method: 'tapered strip',
   })
 }
@@ -173,5 +177,9 @@ export const ringTaper = defineForm({
   input,
   example: { insideDiameterMm: 'UK M', frontMm: 11, backMm: 4.5, alloy: 'sterling-925', thicknessMm: '18 ga' },
   ask: { words: ['tapered band', 'tapered ring', 'wide band'], sizes: ['insideDiameterMm', 'frontMm', 'backMm'] },
+  answer: answerFor,
+  outcomes: (input, bench) => [outcomeOf(input, bench)],
+  measured: ['insideDiameterMm'],
+  varies: { frontMm: 2 },
   plan: planTaper,
 })

@@ -2,16 +2,14 @@ import * as z from 'zod'
 import { drawClosedBand } from '../../../drawing/closed-band'
 import { arcPoints, circleOutline } from '../../../geometry/outline'
 import type { Outline } from '../../../geometry/point'
-import { MM_PER_US_SIZE } from '../../../tables/rings/rings'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm, ringDiameterMm } from '../../../units/fields'
-import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, lengthBlank, measuringBand, schoolChoice } from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, lengthBlank, schoolChoice, targetOf } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { ringSolid, stripSection } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const PROFILES = {
@@ -79,12 +77,26 @@ function lengthOf(log: WorkingLog, input: Input, school: Input['schools']['lengt
   })
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), [
+    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
+  ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'insideDiameterMm',
+  label: 'Inside diameter',
+  valueMm: input.insideDiameterMm,
+  plusMinusMm: 0.1,
+  follows: 'insideDiameterMm',
+})
+
 function planRingWire(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const lengthMm = lengthOf(log, input, input.schools.length)
-  const answer = answerOf(log, input, 'cut length', lengthMm, [{ symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm }])
+  const lengthMm = lengthOf([], input, input.schools.length)
+  const answer = answerFor(log, input)
   const wide = input.profile.startsWith('half') ? 2 * input.thicknessMm : input.thicknessMm
-  const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: input.insideDiameterMm, plusMinusMm: 0.1 }
+  const target = targetOf(outcomeOf(input))
   return completePlan({
     input,
     answer,
@@ -104,10 +116,6 @@ function planRingWire(input: Input, bench: Bench): FormPlan {
       outsideDiameterMm: { value: input.insideDiameterMm + 2 * input.thicknessMm, unit: 'mm' },
     },
     choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'cut length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / Math.PI / MM_PER_US_SIZE, 2)} US sizes` },
-      { input: 'height', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.2 * Math.PI * CENTROID[input.profile], 2)} mm of length` },
-    ],
     checks: [
       {
         level: 'note',
@@ -117,7 +125,6 @@ function planRingWire(input: Input, bench: Bench): FormPlan {
       },
       ...hazardNotes(input.alloy),
     ],
-    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: drawClosedBand({
       insideDiameterMm: input.insideDiameterMm,
       thicknessMm: input.thicknessMm,
@@ -135,7 +142,6 @@ function planRingWire(input: Input, bench: Bench): FormPlan {
     }),
     regions: ['outside', 'inside'],
     solids: ringSolid(input.insideDiameterMm, CENTROID[input.profile] * input.thicknessMm, sectionOf(input.profile, input.thicknessMm)),
-    learns: { target, blankPerMm: Math.PI },
     method: `${PROFILES[input.profile].toLowerCase()} wire`,
   })
 }
@@ -147,5 +153,8 @@ export const ringWire = defineForm({
   input,
   example: { insideDiameterMm: 'UK P', alloy: 'sterling-925', profile: 'half-round', thicknessMm: 1.7 },
   ask: { words: ['wire ring', 'half round ring'], sizes: ['insideDiameterMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['insideDiameterMm'],
   plan: planRingWire,
 })

@@ -12,16 +12,16 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   onlySchool,
   region,
   sheetBlank,
   stripView,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { bentSolid, stripSection } from '../../common/solids'
-import type { FormPlan } from '../../contract'
+import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 /** Metal that stays between a hole and an edge (common practice, no source). */
@@ -115,11 +115,23 @@ function overlapCheck(input: Input) {
   })
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'insideDiameterMm',
+  label: 'Inside diameter',
+  valueMm: input.insideDiameterMm,
+  plusMinusMm: 0.2,
+  follows: 'insideDiameterMm',
+})
+
 function planRingWrap(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input)
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
-  const target = { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: input.insideDiameterMm, plusMinusMm: 0.2 }
+  const reckonedMm = lengthOf([], input)
+  const answer = answerFor(log, input)
+  const target = targetOf(outcomeOf(input))
   const outline = [
     [0, 0],
     [answer.markAt, 0],
@@ -138,12 +150,7 @@ function planRingWrap(input: Input, bench: Bench): FormPlan {
       value: reckonedMm,
       why: 'The inner turn is a ring by the middle of its metal; what lies over it is added as it lies.',
     }),
-    sensitivity: [
-      { input: 'cut length', change: '± 0.5 mm', effect: '± 0.5 mm of overlap at the same size' },
-      { input: 'inside diameter', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of length` },
-    ],
     checks: [...(input.holeMm > 0 ? [overlapCheck(input)] : []), ...hazardNotes(input.alloy)],
-    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: [
       sectionView(input),
       stripView(answer.markAt, input.widthMm, {
@@ -160,7 +167,6 @@ function planRingWrap(input: Input, bench: Bench): FormPlan {
     }),
     regions: ['outside', 'inside'],
     solids: bentSolid(spiral(input), stripSection(input.widthMm, input.thicknessMm)),
-    learns: { target, blankPerMm: Math.PI },
     method: 'strip, wrapped',
   })
 }
@@ -172,5 +178,8 @@ export const ringWrap = defineForm({
   input,
   example: { insideDiameterMm: 'UK O', alloy: 'red-brass-c230', thicknessMm: '19 ga', widthMm: 7, overlapMm: 6, holeMm: 1.5 },
   ask: { words: ['wrap ring', 'wrapped ring'], sizes: ['insideDiameterMm', 'widthMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['insideDiameterMm', 'overlapMm'],
   plan: planRingWrap,
 })

@@ -7,10 +7,10 @@ import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, region, schoolChoice, wireBlank } from '../../common/plan-kit'
-import { edgeCheck, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { answerOf, completePlan, hazardNotes, limitCheck, region, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
+import { EDGE_SCHOOLS, edgeCheck, edgeChoice, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const BACK_TEXTS = {
@@ -28,7 +28,7 @@ const input = () =>
       alloy: commonFields.alloy(),
       ...stackFields,
       ...closingFields(0.1),
-      schools: schoolsField({ back: ['one-sheet', 'half-diameter', 'diameter-and-half'] }),
+      schools: schoolsField({ back: ['one-sheet', 'half-diameter', 'diameter-and-half'], edge: EDGE_SCHOOLS }),
     })
     .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {
       path: ['holeMm'],
@@ -61,13 +61,14 @@ function lengthOf(log: WorkingLog, input: Input, school: Back): number {
 
 /** What the checks weigh. */
 interface Weighed {
-  readonly answer: FormPlan['answer']
+  readonly answer: Answer
+  readonly stemMm: number
   readonly lap: number
   readonly out: number
 }
 
 /** What the piece is warned of, or cleared of. */
-function checksOf(input: Input, { answer, lap, out }: Weighed): Check[] {
+function checksOf(input: Input, { answer, stemMm, lap, out }: Weighed): Check[] {
   return [
     limitCheck({
       code: 'ball-holds',
@@ -92,8 +93,8 @@ function checksOf(input: Input, { answer, lap, out }: Weighed): Check[] {
       good: 'The end behind is short enough to head without bending.',
       bad: 'The end behind bends instead of heading: over one and a half times the wire.',
     }),
-    edgeCheck(input),
-    ...passageChecks(input, answer.markAt),
+    edgeCheck(input, input.schools.edge),
+    ...passageChecks(input, answer.markAt, stemMm),
     {
       level: 'note',
       code: 'ball-first',
@@ -105,16 +106,27 @@ function checksOf(input: Input, { answer, lap, out }: Weighed): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.back))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'ballMm',
+  label: 'Ball',
+  valueMm: input.ballMm,
+  plusMinusMm: 0.15,
+  follows: 'ballMm',
+})
+
 function planBallRivet(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.back
-  const reckonedMm = lengthOf(log, input, school)
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const reckonedMm = lengthOf([], input, school)
+  const answer = answerFor(log, input)
   const grip = gripOf([], input)
   const out = headStickOutMm(school, input.thicknessMm, input.lowerMm)
-  const slope = (2 * input.ballMm ** 2) / input.thicknessMm ** 2
   const lap = (input.ballMm - input.holeMm) / 2
-  const target = { dimension: 'ballMm', label: 'Ball', valueMm: input.ballMm, plusMinusMm: 0.15 }
+  const target = targetOf(outcomeOf(input))
   const [d, r] = [input.thicknessMm / 2, input.ballMm / 2]
   const side = stackView(
     input,
@@ -155,12 +167,8 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
       stemMm: { value: grip + out, unit: 'mm' },
     },
     choice: schoolChoice('back', 'How much stands out behind', school, BACK_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'ball', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * slope, 2)} mm of wire` },
-      { input: 'length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / slope, 2)} mm on the ball` },
-    ],
-    checks: checksOf(input, { answer, lap, out }),
-    uncertainty: measuringBand(input.measuredWith, slope),
+    choices: [edgeChoice(input, input.schools.edge)],
+    checks: checksOf(input, { answer, stemMm: grip + out, lap, out }),
     views: [
       { ...side, shapes: [...side.shapes, region(circleOutline(r).map(([x, y]) => [x, y + grip + r] as const))] },
       headedView(input, headed),
@@ -174,7 +182,6 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     solids: stackSolid(input, headed),
-    learns: { target, blankPerMm: slope },
     method: `ball rivet, ${BACK_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -186,5 +193,8 @@ export const rivetBall = defineForm({
   input,
   example: { ballMm: 2.8, thicknessMm: '17 ga', alloy: 'sterling-925', upperMm: 0.8, lowerMm: 1, holeMm: 1.2 },
   ask: { words: ['ball rivet', 'ball-headed rivet'], sizes: ['ballMm', 'upperMm', 'lowerMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['ballMm', 'upperMm', 'lowerMm', 'betweenMm'],
   plan: planBallRivet,
 })

@@ -1,25 +1,26 @@
 import * as z from 'zod'
+import { holeFillMm } from '../../../tables/rivets/rivets'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, bySchool, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
-import { edgeCheck, freeEndCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { answerOf, bySchool, completePlan, hazardNotes, limitCheck, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
+import { EDGE_SCHOOLS, edgeCheck, edgeChoice, freeEndCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FILL_TEXTS = {
   seats: {
     title: 'Fills both seats',
     why: 'The wire driven into the two cone seats, by volume, and a little to file away: hidden in its own metal.',
-    formula: 'G + 2·V/A + f',
+    formula: 'G·H/A + 2·V/A + f',
   },
   'one-seat': {
     title: 'Fills one seat',
     why: 'The other end has a head or is soldered already: one seat to fill.',
-    formula: 'G + V/A + f',
+    formula: 'G·H/A + V/A + f',
   },
 } as const
 type Fill = keyof typeof FILL_TEXTS
@@ -34,7 +35,7 @@ const input = () =>
       depthMm: lengthMm({ label: 'Seat deep', min: 0.1, max: 8 }).default(0.5),
       filingMm: lengthMm({ label: 'To file flush', min: 0, max: 2 }).default(0.2),
       ...closingFields(0.1),
-      schools: schoolsField({ fill: ['seats', 'one-seat'] }),
+      schools: schoolsField({ fill: ['seats', 'one-seat'], edge: EDGE_SCHOOLS }),
     })
     .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {
       path: ['holeMm'],
@@ -58,20 +59,29 @@ function lengthOf(log: WorkingLog, input: Input, school: Fill): number {
     source: 'closed-form',
     given: [given('d', 'wire', input.thicknessMm)],
   })
+  const hole = derive(log, {
+    label: 'Section of the hole',
+    formula: 'π·max(h, d)^2/4',
+    unit: 'mm2',
+    source: 'closed-form',
+    given: [given('h', 'hole', input.holeMm), given('d', 'wire', input.thicknessMm)],
+    note: 'The wire has to fill the hole as well before it fills the seats.',
+  })
   const seat = derive(log, {
-    label: 'Volume of one seat beyond the wire',
-    formula: 'π·e/12·(s^2 + s·h + h^2) − A·e',
+    label: 'Volume of one seat beyond the hole',
+    formula: 'π·e/12·(s^2 + s·h + h^2) − H·e',
     unit: 'mm3',
     source: 'closed-form',
     given: [
       given('e', 'deep', input.depthMm),
       given('s', 'seat', input.seatMm),
-      given('h', 'hole', input.holeMm),
-      given('A', 'wire', wire, 'mm2'),
+      given('h', 'hole', Math.max(input.holeMm, input.thicknessMm)),
+      given('H', 'hole', hole, 'mm2'),
     ],
   })
   return bySchool(log, FILL_TEXTS[school], 'closed-form', [
     given('G', 'grip', gripOf(log, input)),
+    given('H', 'hole', hole, 'mm2'),
     given('V', 'one seat', seat, 'mm3'),
     given('A', 'wire', wire, 'mm2'),
     given('f', 'to file', input.filingMm),
@@ -98,9 +108,20 @@ function checksOf(input: Input, { answer, outMm }: Weighed): Check[] {
       good: 'The seat opens wide enough to hold once its face is filed flush.',
       bad: `A seat of under ${formatPlain(1.3 * input.holeMm, 2)} mm hardly holds: file it flush and it pulls through.`,
     }),
+    limitCheck({
+      code: 'loose-hole',
+      ok: input.holeMm <= 1.1 * input.thicknessMm,
+      level: 'warn',
+      field: 'holeMm',
+      source: 'bench-practice',
+      actual: input.holeMm,
+      limit: 1.1 * input.thicknessMm,
+      good: 'The hole is snug: little of the wire goes into filling it.',
+      bad: `A hole of ${formatPlain(input.holeMm, 2)} mm swallows ${formatPlain(holeFillMm(gripOf([], input), input.thicknessMm, input.holeMm), 2)} mm of wire before a seat fills: a snugger hole, or thicker wire.`,
+    }),
     freeEndCheck(outMm, input.thicknessMm, 'Shallower seats, or thicker wire.'),
-    edgeCheck(input),
-    ...passageChecks(input, answer.markAt),
+    edgeCheck(input, input.schools.edge),
+    ...passageChecks(input, answer.markAt, answer.markAt),
     {
       level: 'note',
       code: 'same-metal',
@@ -112,17 +133,27 @@ function checksOf(input: Input, { answer, outMm }: Weighed): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.fill))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'seatMm',
+  label: 'Seat filled across',
+  valueMm: input.seatMm,
+  plusMinusMm: 0.2,
+  follows: 'seatMm',
+})
+
 function planHidden(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.fill
-  const reckonedMm = lengthOf(log, input, school)
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const reckonedMm = lengthOf([], input, school)
+  const answer = answerFor(log, input)
   const grip = gripOf([], input)
   const outMm = (reckonedMm - grip) / (school === 'seats' ? 2 : 1)
-  const [d, s, h, e] = [input.thicknessMm / 2, input.seatMm / 2, input.holeMm / 2, input.depthMm]
-  const target = { dimension: 'seatMm', label: 'Seat filled across', valueMm: input.seatMm, plusMinusMm: 0.2 }
-  // the filled width² grows with the wire driven in: dL/ds of the seat's volume, both seats
-  const perMm = ((school === 'seats' ? 2 : 1) * ((Math.PI * e) / 12) * (2 * input.seatMm + input.holeMm)) / (Math.PI * d * d)
+  const [_d, s, h, e] = [input.thicknessMm / 2, input.seatMm / 2, input.holeMm / 2, input.depthMm]
+  const target = targetOf(outcomeOf(input))
   return completePlan({
     input,
     answer,
@@ -130,16 +161,8 @@ function planHidden(input: Input, bench: Bench): FormPlan {
     blanks: [wireBlank(input, bench, { name: 'rivet', lengthMm: answer.markAt })],
     results: { gripMm: { value: grip, unit: 'mm' }, outMm: { value: outMm, unit: 'mm' }, lengthMm: { value: reckonedMm, unit: 'mm' } },
     choice: schoolChoice('fill', 'What the wire has to fill', school, FILL_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      {
-        input: 'seat across',
-        change: '+ 0.1 mm',
-        effect: `+ ${formatPlain(lengthOf([], { ...input, seatMm: input.seatMm + 0.1 }, school) - reckonedMm, 2)} mm of wire`,
-      },
-      { input: 'length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / perMm, 2)} mm on what the seats are filled to` },
-    ],
+    choices: [edgeChoice(input, input.schools.edge)],
     checks: checksOf(input, { answer, outMm }),
-    uncertainty: measuringBand(input.measuredWith, 1.5),
     views: [
       stackView(
         input,
@@ -180,7 +203,6 @@ function planHidden(input: Input, bench: Bench): FormPlan {
       [s, grip],
       [0, grip],
     ]),
-    learns: { target, blankPerMm: perMm },
     method: `hidden rivet, ${FILL_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -192,5 +214,8 @@ export const rivetHidden = defineForm({
   input,
   example: { thicknessMm: '16 ga', alloy: 'yellow-brass-c260', upperMm: 1.2, lowerMm: 1.2, holeMm: 1.3, seatMm: 2, depthMm: 0.6 },
   ask: { words: ['hidden rivet', 'flush rivet'], sizes: ['upperMm', 'lowerMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['upperMm', 'lowerMm', 'betweenMm', 'holeMm', 'seatMm', 'depthMm'],
   plan: planHidden,
 })

@@ -8,10 +8,10 @@ import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, lengthBlank, limitCheck, measuringBand, schoolChoice } from '../../common/plan-kit'
-import { edgeCheck, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { answerOf, completePlan, hazardNotes, lengthBlank, limitCheck, schoolChoice, targetOf } from '../../common/plan-kit'
+import { EDGE_SCHOOLS, edgeCheck, edgeChoice, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FLARE_TEXTS = {
@@ -32,7 +32,7 @@ const input = () =>
       alloy: commonFields.alloy(),
       ...stackFields,
       ...closingFields(0.1),
-      schools: schoolsField({ flare: ['half-tube', 'one-millimetre', 'two-walls'] }),
+      schools: schoolsField({ flare: ['half-tube', 'one-millimetre', 'two-walls'], edge: EDGE_SCHOOLS }),
     })
     .refine((value) => value.tubeMm > 2.2 * value.thicknessMm, {
       path: ['thicknessMm'],
@@ -56,6 +56,22 @@ function lengthOf(log: WorkingLog, input: Input, school: Flare): number {
     unit: 'mm',
     source: 'bench-practice',
     given: [given('G', 'grip', gripOf(log, input)), given('f', 'out each side', flareOf(input, school))],
+  })
+}
+
+/** How wide a rim comes out, laid flat. */
+function rimOf(log: WorkingLog, input: Input): number {
+  return derive(log, {
+    label: 'Rim across, laid flat',
+    formula: '√(D^2 + 4·(D − t)·f)',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('D', 'tube', input.tubeMm),
+      given('t', 'wall', input.thicknessMm),
+      given('f', 'out', flareOf(input, input.schools.flare)),
+    ],
+    note: 'The wall that stood out lies down round the hole, its volume and thickness kept.',
   })
 }
 
@@ -91,8 +107,8 @@ function checksOf(input: Input, { answer, rimMm, strain }: Weighed): Check[] {
       good: `The rim laps the hole by ${formatPlain((rimMm - input.holeMm) / 2, 2)} mm all round.`,
       bad: 'The rim hardly laps the hole: a snugger hole, or more tube out.',
     }),
-    edgeCheck(input),
-    ...passageChecks(input, answer.markAt),
+    edgeCheck(input, input.schools.edge),
+    ...passageChecks(input, answer.markAt, answer.markAt - flareOf(input, input.schools.flare)),
     {
       level: 'note',
       code: 'flare-both',
@@ -131,25 +147,28 @@ function viewsOf(input: Input, { flare, grip, headed, outer, outline }: Drawn): 
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.flare))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'rimMm',
+  label: 'Rim across',
+  valueMm: rimOf([], input),
+  plusMinusMm: 0.3,
+  follows: (input.tubeMm - input.thicknessMm) / rimOf([], input),
+})
+
 function planTubeRivet(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.flare
-  const reckonedMm = lengthOf(log, input, school)
   const flare = flareOf(input, school)
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const answer = answerFor(log, input)
   const middle = input.tubeMm - input.thicknessMm
-  const rimMm = derive(log, {
-    label: 'Rim across, laid flat',
-    formula: '√(D^2 + 4·(D − t)·f)',
-    unit: 'mm',
-    source: 'closed-form',
-    given: [given('D', 'tube', input.tubeMm), given('t', 'wall', input.thicknessMm), given('f', 'out', flare)],
-    note: 'The wall that stood out lies down round the hole, its volume and thickness kept.',
-  })
+  const rimMm = rimOf(log, input)
   const grip = gripOf([], input)
-  const rimSlope = (4 * middle) / (2 * 2 * rimMm)
   const strain = (rimMm - input.tubeMm) / input.tubeMm
-  const target = { dimension: 'rimMm', label: 'Rim across', valueMm: rimMm, plusMinusMm: 0.3 }
+  const target = targetOf(outcomeOf(input))
   const outer = input.tubeMm / 2
   const outline = rectangleOutline(input.tubeMm, grip + 2 * flare).map(([x, y]) => [x - outer, y - flare] as const)
   const headed: Point[] = [
@@ -182,12 +201,8 @@ function planTubeRivet(input: Input, bench: Bench): FormPlan {
       boreMm: { value: input.tubeMm - 2 * input.thicknessMm, unit: 'mm' },
     },
     choice: schoolChoice('flare', 'How much stands out to flare', school, FLARE_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 * rimSlope, 2)} mm on each rim` },
-      { input: 'stack', change: '+ 0.1 mm', effect: '+ 0.1 mm of tube' },
-    ],
+    choices: [edgeChoice(input, input.schools.edge)],
     checks: checksOf(input, { answer, rimMm, strain }),
-    uncertainty: measuringBand(input.measuredWith, 1.5),
     views: viewsOf(input, { flare, grip, headed, outer, outline }),
     route: [
       { op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } },
@@ -199,7 +214,6 @@ function planTubeRivet(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     solids: stackSolid(input, headed),
-    learns: { target, blankPerMm: 1 / rimSlope },
     method: `tube rivet, ${FLARE_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -211,5 +225,8 @@ export const rivetTube = defineForm({
   input,
   example: { tubeMm: 2.4, thicknessMm: 0.3, alloy: 'sterling-925', upperMm: 0.9, lowerMm: 1.2, holeMm: 2.45 },
   ask: { words: ['tube rivet', 'eyelet'], sizes: ['tubeMm', 'upperMm', 'lowerMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['tubeMm', 'upperMm', 'lowerMm', 'betweenMm'],
   plan: planTubeRivet,
 })

@@ -1,27 +1,48 @@
 import * as z from 'zod'
-import { rectangleOutline } from '../../../geometry/outline'
+import { arcPoints, rectangleOutline } from '../../../geometry/outline'
 import type { Point } from '../../../geometry/point'
-import { flatHeadMm, headStickOutMm, holeFillMm, RIVET_SCHOOLS, type RivetSchool } from '../../../tables/rivets/rivets'
+import { headStickOutMm, holeFillMm, RIVET_SCHOOLS, type RivetSchool } from '../../../tables/rivets/rivets'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, wireBlank } from '../../common/plan-kit'
-import { edgeCheck, freeEndCheck, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { answerOf, completePlan, hazardNotes, limitCheck, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
+import {
+  EDGE_SCHOOLS,
+  edgeCheck,
+  edgeChoice,
+  freeEndCheck,
+  gripOf,
+  headedView,
+  passageChecks,
+  stackFields,
+  stackView,
+} from '../../common/rivet-stack'
 import { stackSolid } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
-const SCHOOL_IDS = ['one-sheet', 'one-millimetre', 'half-diameter', 'diameter-and-half'] as const
+const FLAT_IDS = ['one-sheet', 'one-millimetre', 'half-diameter', 'diameter-and-half'] as const
+const SCHOOL_IDS = [...FLAT_IDS, 'cap', 'half-round'] as const
+type Flat = (typeof FLAT_IDS)[number]
 type School = (typeof SCHOOL_IDS)[number]
 
-const SCHOOL_TEXTS = Object.fromEntries(
-  RIVET_SCHOOLS.filter((school): school is RivetSchool & { id: School } => school.id !== 'tube').map((school) => [
-    school.id,
-    { title: school.title, why: `${school.rule} out for each head: ${school.use}.` },
-  ]),
-) as Record<School, { title: string; why: string }>
+const SCHOOL_TEXTS: Readonly<Record<School, { readonly title: string; readonly why: string }>> = {
+  ...(Object.fromEntries(
+    RIVET_SCHOOLS.filter((school): school is RivetSchool & { id: Flat } => school.id !== 'tube').map((school) => [
+      school.id,
+      { title: school.title, why: `${school.rule} out for each head: ${school.use}.` },
+    ]),
+  ) as Record<Flat, { title: string; why: string }>),
+  cap: { title: 'A domed cap, by volume', why: 'As much wire as a cap of the head’s width and height holds, and what the hole swallows.' },
+  'half-round': {
+    title: 'A half-round head, by volume',
+    why: 'As much wire as half a ball of the head’s width holds, and what the hole swallows.',
+  },
+}
+
+const isDomed = (school: School): school is 'cap' | 'half-round' => school === 'cap' || school === 'half-round'
 
 const input = () =>
   z
@@ -30,10 +51,16 @@ const input = () =>
       alloy: commonFields.alloy(),
       ...stackFields,
       headMm: lengthMm({ label: 'Head, thick', min: 0.1, max: 3, help: 'How flat the head is hammered.' }).default(0.5),
+      headAcrossMm: lengthMm({
+        label: 'Domed head, across',
+        min: 0.4,
+        max: 20,
+        help: 'Of a head reckoned by volume; 1.8 times the wire where nothing is entered.',
+      }).optional(),
       formedHeadCount: count({ label: 'Heads to form', min: 1, max: 2, help: '1 where the rivet has a head already.' }).default(2),
       filingMm: lengthMm({ label: 'Filing of the ends', min: 0, max: 2 }).default(0.1),
       ...closingFields(0.1),
-      schools: schoolsField({ head: SCHOOL_IDS }),
+      schools: schoolsField({ head: SCHOOL_IDS, edge: EDGE_SCHOOLS }),
     })
     .refine((value) => value.holeMm >= value.thicknessMm - 0.02, {
       path: ['holeMm'],
@@ -41,22 +68,76 @@ const input = () =>
     })
 type Input = OutputOf<typeof input>
 
-/** What stands out for one head on a sheet, by a school. */
-function headOf(input: Input, school: School, sheetMm: number): number {
-  return headStickOutMm(school, input.thicknessMm, sheetMm)
+/** Width of a domed head: as entered, or 1.8 times its wire (common practice). */
+const domedAcross = ({ headAcrossMm, thicknessMm }: Input) => headAcrossMm ?? 1.8 * thicknessMm
+
+/** Wire in one head of a sheet, mm, by a school; of a domed one by its volume. */
+function headOf(log: WorkingLog, input: Input, school: School, sheetMm: number): number {
+  if (!isDomed(school)) return headStickOutMm(school, input.thicknessMm, sheetMm)
+  return derive(log, {
+    label: school === 'cap' ? 'Wire in one domed cap' : 'Wire in one half-round head',
+    formula: school === 'cap' ? 'k·(D^2/2 + 2·k^2/3)/d^2' : 'D^3/(3·d^2)',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('D', 'head, across', domedAcross(input)),
+      ...(school === 'cap' ? [given('k', 'head, high', input.headMm)] : []),
+      given('d', 'wire', input.thicknessMm),
+    ],
+  })
 }
+
+/** Wire that the hole swallows before a head forms. */
+const fillOf = (log: WorkingLog, input: Input) =>
+  derive(log, {
+    label: 'Wire the hole swallows',
+    formula: 'G·((D/d)^2 − 1)',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('G', 'grip', gripOf([], input)),
+      given('D', 'hole', Math.max(input.holeMm, input.thicknessMm)),
+      given('d', 'wire', input.thicknessMm),
+    ],
+  })
 
 function lengthOf(log: WorkingLog, input: Input, school: School): number {
   const grip = gripOf(log, input)
-  const upper = headOf(input, school, input.upperMm)
-  const lower = input.formedHeadCount === 2 ? headOf(input, school, input.lowerMm) : 0
+  const upper = headOf(log, input, school, input.upperMm)
+  const lower = input.formedHeadCount === 2 ? headOf([], input, school, input.lowerMm) : 0
+  const domed = isDomed(school)
   return derive(log, {
     label: `Length, ${SCHOOL_TEXTS[school].title.toLowerCase()}`,
-    formula: 'G + a + b',
+    formula: domed ? 'G + s + a + b' : 'G + a + b',
     unit: 'mm',
-    source: 'bench-practice',
-    given: [given('G', 'grip', grip), given('a', 'out above', upper), given('b', 'out below', lower)],
+    source: domed ? 'closed-form' : 'bench-practice',
+    given: [
+      given('G', 'grip', grip),
+      ...(domed ? [given('s', 'swallowed by the hole', fillOf(log, input))] : []),
+      given('a', 'out above', upper),
+      given('b', 'out below', lower),
+    ],
   })
+}
+
+/** How wide a head comes out, and how much wider for a millimetre more of wire, which the heads share. */
+function headOfRivet(log: WorkingLog, input: Input): { acrossMm: number; perBlankMm: number } {
+  const { thicknessMm: d, headMm: k, formedHeadCount: heads } = input
+  const school = input.schools.head
+  if (isDomed(school)) {
+    const acrossMm = domedAcross(input)
+    return { acrossMm, perBlankMm: (d * d) / ((school === 'cap' ? k : acrossMm) * acrossMm) / heads }
+  }
+  const left = Math.max(0, headStickOutMm(school, d, input.upperMm) - fillOf(log, input) / heads)
+  const acrossMm = derive(log, {
+    label: 'Head across',
+    formula: 'd·max(1, √(a/k))',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('d', 'wire', d), given('a', 'wire left for the head', left), given('k', 'head, thick', k)],
+    note: 'By volume, once the hole is filled.',
+  })
+  return { acrossMm, perBlankMm: acrossMm > d ? (d * d) / (2 * k * acrossMm) / heads : 0 }
 }
 
 function sideView(input: Input, above: number, below: number) {
@@ -77,19 +158,25 @@ function sideView(input: Input, above: number, below: number) {
   )
 }
 
-/** The rivet when both its heads are made: wire in the stack, flat heads on it. */
-function headedProfile({ thicknessMm, headMm: highMm }: Input, grip: number, acrossMm: number): Point[] {
-  const [r, head] = [thicknessMm / 2, acrossMm / 2]
-  return [
-    [0, -highMm],
-    [head, -highMm],
-    [head, 0],
-    [r, 0],
-    [r, grip],
-    [head, grip],
-    [head, grip + highMm],
-    [0, grip + highMm],
-  ]
+/** One head from the edge of its foot to its crown, x from the axis, y up from the sheet. */
+function headProfile({ headMm: high, schools }: Input, acrossMm: number): Point[] {
+  const half = acrossMm / 2
+  if (schools.head === 'half-round') return arcPoints([0, 0], half, 0, Math.PI / 2)
+  if (schools.head !== 'cap')
+    return [
+      [half, 0],
+      [half, high],
+      [0, high],
+    ]
+  const radius = (half * half + high * high) / (2 * high)
+  return arcPoints([0, high - radius], radius, Math.atan2(radius - high, half), Math.PI / 2)
+}
+
+/** The rivet when both its heads are made: wire in the stack, a head on each end. */
+function headedProfile(input: Input, grip: number, acrossMm: number): Point[] {
+  const head = headProfile(input, acrossMm)
+  const r = input.thicknessMm / 2
+  return [...[...head].reverse().map(([x, y]): Point => [x, 0 - y]), [r, 0], [r, grip], ...head.map(([x, y]): Point => [x, y + grip])]
 }
 
 /** What the checks weigh. */
@@ -117,8 +204,8 @@ function checksOf(input: Input, { above, answer, headMm, plusTwo, ratio, reckone
       bad: `The head comes out ${formatPlain(headMm, 2)} mm, ${formatPlain(ratio, 1)} times the wire: it may pull through. More wire, or a snugger hole.`,
     }),
     freeEndCheck(above, input.thicknessMm, 'A shorter end, or thicker wire.'),
-    edgeCheck(input),
-    ...passageChecks(input, answer.markAt),
+    edgeCheck(input, input.schools.edge),
+    ...passageChecks(input, answer.markAt, answer.markAt - above),
     ...(Math.abs(plusTwo - reckonedMm) > 0.3
       ? [
           {
@@ -139,34 +226,31 @@ function checksOf(input: Input, { above, answer, headMm, plusTwo, ratio, reckone
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.head), [
+    { symbol: 'f', name: 'filing of the ends', valueMm: input.filingMm },
+  ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'headAcrossMm',
+  label: 'Head across',
+  valueMm: headOfRivet([], input).acrossMm,
+  plusMinusMm: 0.3,
+  follows: headOfRivet([], input).perBlankMm,
+})
+
 function planRivet(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.head
-  const reckonedMm = lengthOf(log, input, school)
-  const above = headOf(input, school, input.upperMm)
-  const below = input.formedHeadCount === 2 ? headOf(input, school, input.lowerMm) : 0
+  const reckonedMm = lengthOf([], input, school)
+  const above = headOf([], input, school, input.upperMm)
+  const below = input.formedHeadCount === 2 ? headOf([], input, school, input.lowerMm) : 0
   const grip = gripOf([], input)
-  const fill = derive(log, {
-    label: 'Wire the hole swallows',
-    formula: 'G·((D/d)^2 − 1)',
-    unit: 'mm',
-    source: 'closed-form',
-    given: [given('G', 'grip', grip), given('D', 'hole', Math.max(input.holeMm, input.thicknessMm)), given('d', 'wire', input.thicknessMm)],
-  })
-  const left = Math.max(0, above - fill / input.formedHeadCount)
-  const headMm = note(log, {
-    kind: 'lookup',
-    label: 'Head across',
-    formula: 'd·√(out − swallowed)/√thick, by volume',
-    value: Math.max(input.thicknessMm, flatHeadMm(input.thicknessMm, left, input.headMm)),
-    unit: 'mm',
-    source: 'closed-form',
-  })
-  const answer = answerOf(log, input, 'cut length', reckonedMm, [{ symbol: 'f', name: 'filing of the ends', valueMm: input.filingMm }])
+  const { acrossMm: headMm } = headOfRivet(log, input)
+  const answer = answerFor(log, input)
   const ratio = headMm / input.thicknessMm
-  // head² ∝ what is left of the wire for it, which the heads share
-  const headSlope = (2 * input.formedHeadCount * Math.max(0.05, left)) / headMm
-  const target = { dimension: 'headMm', label: 'Head across', valueMm: headMm, plusMinusMm: 0.3 }
+  const target = targetOf(outcomeOf(input))
   const plusTwo = grip + 2
   const headed = headedProfile(input, grip, headMm)
   return completePlan({
@@ -182,16 +266,8 @@ function planRivet(input: Input, bench: Bench): FormPlan {
       stackPlusTwoMm: { value: plusTwo, unit: 'mm' },
     },
     choice: schoolChoice('head', 'How much stands out', school, SCHOOL_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / headSlope, 2)} mm on each head` },
-      {
-        input: 'hole',
-        change: '+ 0.1 mm',
-        effect: `${formatPlain(holeFillMm(grip, input.thicknessMm, Math.max(input.holeMm, input.thicknessMm) + 0.1) - fill, 2)} mm more wire swallowed`,
-      },
-    ],
+    choices: [edgeChoice(input, input.schools.edge)],
     checks: checksOf(input, { above, answer, headMm, plusTwo, ratio, reckonedMm }),
-    uncertainty: measuringBand(input.measuredWith, 1.5),
     views: [sideView(input, above, below), headedView(input, headed)],
     route: [
       { op: 'drill', params: { diameterMm: Math.min(20, Math.max(0.3, input.holeMm)) } },
@@ -203,7 +279,6 @@ function planRivet(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     solids: stackSolid(input, headed),
-    learns: { target, blankPerMm: headSlope },
     method: `wire rivet, ${SCHOOL_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -215,5 +290,8 @@ export const rivetWire = defineForm({
   input,
   example: { thicknessMm: '15 ga', alloy: 'copper-c110', upperMm: 0.9, lowerMm: 1.15, holeMm: 1.5 },
   ask: { words: ['rivet'], sizes: ['upperMm', 'lowerMm', 'holeMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['upperMm', 'lowerMm', 'betweenMm', 'holeMm', 'headMm', 'headAcrossMm'],
   plan: planRivet,
 })

@@ -1,6 +1,8 @@
 import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
-import { netAreaMm2, setOffMm } from '../../../geometry/outline'
+import { offsetOutline } from '../../../geometry/clip'
+import { netAreaMm2 } from '../../../geometry/outline'
+import { boundsOf, type Outline } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -12,17 +14,18 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
 import { cornerFits, notTurned, STONE_CORNER, STONE_TURNED, stoneFields, stoneOutline, stoneShape } from '../../common/stone'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
+import { PlanRefusal } from '../../refusal'
 
 const EDGE_TEXTS = {
   flush: {
@@ -72,6 +75,15 @@ function lengthOf(log: WorkingLog, input: Input, school: Edge): number {
     given('b', 'ledge outside', input.borderMm),
     given('c', 'clean-up', input.cleanUpMm),
   ])
+}
+
+/** The window under the stone: its outline set in by the ledge. Throws PlanRefusal where nothing, or more than one piece, is left of it. */
+function windowOf({ ledgeMm }: Input, stone: Outline): Outline[] {
+  if (ledgeMm === 0) return []
+  const inner = offsetOutline(stone, -ledgeMm)
+  const [window] = inner
+  if (inner.length === 1 && window) return [[...window].reverse()]
+  throw new PlanRefusal({ path: 'ledgeMm', message: 'Ledge under the stone: no window stays; a narrower ledge, or 0 for a closed back' })
 }
 
 /** What the checks weigh. */
@@ -126,19 +138,35 @@ function checksOf(input: Input, { school, windowLongMm }: Weighed): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length over all', lengthOf(log, input, input.schools.edge))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'lengthMm',
+  label: 'Plate over all',
+  valueMm: lengthOf([], input, input.schools.edge) - 2 * input.cleanUpMm,
+  plusMinusMm: 0.2,
+  follows: 1,
+})
+
 function planBackPlate(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.edge
-  const reckonedMm = lengthOf(log, input, school)
-  const answer = answerOf(log, input, 'cut length over all', reckonedMm)
+  const reckonedMm = lengthOf([], input, school)
+  const answer = answerFor(log, input)
   const stone = stoneOutline(input)
   const outer = (answer.markAt - input.stoneLengthMm) / 2
-  const outline = setOffMm(stone, outer)
-  const window = input.ledgeMm > 0 ? [[...setOffMm(stone, -input.ledgeMm)].reverse()] : []
-  const windowLongMm = input.ledgeMm > 0 ? input.stoneLengthMm - 2 * input.ledgeMm : 0
+  const outline = offsetOutline(stone, outer)[0] ?? []
+  const window = windowOf(input, stone)
+  const windowBox = boundsOf(window.flat())
+  const reachMm = windowBox.maxX - windowBox.minX
+  const plainMm = input.stoneLengthMm - 2 * input.ledgeMm
+  // a set-off round end keeps its exact length; one that has grown sharp is as long as it is drawn
+  const windowLongMm = Math.abs(reachMm - plainMm) < 0.02 ? plainMm : reachMm
   const areaMm2 = netAreaMm2(outline, window)
   const finishedMm = reckonedMm - 2 * input.cleanUpMm
-  const target = { dimension: 'lengthMm', label: 'Plate over all', valueMm: finishedMm, plusMinusMm: 0.2 }
+  const target = targetOf(outcomeOf(input))
   const [a, b] = [answer.markAt / 2, input.stoneWidthMm / 2 + outer]
   return completePlan({
     input,
@@ -147,18 +175,17 @@ function planBackPlate(input: Input, bench: Bench): FormPlan {
     blanks: [sheetBlank(input, bench, { name: 'back plate', outline, holes: window, areaMm2 })],
     results: {
       windowMm: { value: windowLongMm, unit: 'mm' },
+      windowAcrossMm: { value: windowBox.maxY - windowBox.minY, unit: 'mm' },
       acrossMm: { value: 2 * b, unit: 'mm' },
       finishedMm: { value: finishedMm, unit: 'mm' },
       areaMm2: { value: areaMm2, unit: 'mm2' },
     },
     choice: schoolChoice('edge', 'Where the plate ends', school, EDGE_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [{ input: 'ledge or clean-up', change: '+ 0.1 mm', effect: '+ 0.2 mm over all' }],
     checks: checksOf(input, { school, windowLongMm }),
-    uncertainty: measuringBand(input.measuredWith, 1),
     views: [
       view('blank', 'Blank', {
         shapes: [
-          region(setOffMm(stone, finishedMm / 2 - input.stoneLengthMm / 2), window),
+          region(offsetOutline(stone, (finishedMm - input.stoneLengthMm) / 2)[0] ?? [], window),
           stroke('scribe', ...stone, stone[0] ?? [0, 0]),
           cutAround(outline, 'outside'),
           ...window.map((edge) => cutAround(edge, 'inside')),
@@ -184,12 +211,11 @@ function planBackPlate(input: Input, bench: Bench): FormPlan {
       ...(window.length > 0
         ? [
             { op: 'drill' as const, params: { diameterMm: 1 } },
-            { op: 'saw' as const, params: { what: 'the window, inside its line' } },
+            { op: 'saw' as const, params: { what: 'the window, inside its line', side: 'inside' } },
           ]
         : []),
       ...flatRoute('the plate', answer.markAt, target),
     ],
-    learns: { target, blankPerMm: 1 },
     method: `back plate, ${EDGE_TEXTS[school].title.toLowerCase()}`,
   })
 }
@@ -210,5 +236,9 @@ export const backPlate = defineForm({
     schools: { edge: 'ledge' },
   },
   ask: { words: ['back plate', 'base plate'], sizes: ['stoneLengthMm', 'stoneWidthMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['stoneLengthMm', 'wallMm', 'borderMm'],
+  varies: { cleanUpMm: 0.1 },
   plan: planBackPlate,
 })

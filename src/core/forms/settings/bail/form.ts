@@ -13,22 +13,22 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { bentSolid, stripSection, taperOf } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FOLD_TEXTS = {
   drop: {
     title: 'A drop, legs pinched together',
-    why: 'Two straight legs leave the round and meet at the foot: the usual bail.',
-    formula: '2·√(H^2 − R^2) + 2·R·(π − acos(R/H))',
+    why: 'Two straight legs leave the round and lie side by side at the foot: the usual bail.',
+    formula: '2·√(S^2 − R^2) + 2·R·(π − acos(R/S) − atan(t/(2·H)))',
   },
   loop: {
     title: 'A loop with parallel legs',
@@ -61,20 +61,26 @@ function lengthOf(log: WorkingLog, input: Input, school: Fold): number {
   return bySchool(log, FOLD_TEXTS[school], 'closed-form', [
     given('H', 'centre to foot', input.dropMm),
     given('R', 'round, middle of the metal', (input.chainMm + input.thicknessMm) / 2),
+    given('t', 'thickness', input.thicknessMm),
+    given('S', 'centre to the middle of a leg’s foot', Math.hypot(input.dropMm, input.thicknessMm / 2)),
   ])
 }
 
-function segmentsOf({ chainMm, thicknessMm, dropMm, schools }: Input): { segments: BentSegment[]; headingRad: number } {
+function segmentsOf({ chainMm, thicknessMm, dropMm, schools }: Input): { segments: BentSegment[]; headingRad: number; startMm: number } {
   const radiusMm = (chainMm + thicknessMm) / 2
   if (schools.fold === 'loop')
     return {
       headingRad: Math.PI / 2,
+      startMm: -radiusMm,
       segments: [{ straightMm: dropMm }, { radiusMm, turnRad: -Math.PI }, { straightMm: dropMm }],
     }
-  const legMm = Math.sqrt(dropMm ** 2 - radiusMm ** 2)
-  const lean = Math.asin(radiusMm / dropMm)
+  // the legs' middles lie a thickness apart at the foot
+  const footMm = Math.hypot(dropMm, thicknessMm / 2)
+  const legMm = Math.sqrt(footMm ** 2 - radiusMm ** 2)
+  const lean = Math.PI / 2 - Math.acos(radiusMm / footMm) - Math.atan(thicknessMm / (2 * dropMm))
   return {
     headingRad: Math.PI / 2 + lean,
+    startMm: -thicknessMm / 2,
     segments: [{ straightMm: legMm }, { radiusMm, turnRad: -(Math.PI + 2 * lean) }, { straightMm: legMm }],
   }
 }
@@ -118,14 +124,25 @@ function checksOf(input: Input, passes: number): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.fold))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'dropMm',
+  label: 'Centre to foot',
+  valueMm: input.dropMm,
+  plusMinusMm: 0.3,
+  follows: 'dropMm',
+})
+
 function planBail(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input, input.schools.fold)
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const reckonedMm = lengthOf([], input, input.schools.fold)
+  const answer = answerFor(log, input)
   const outline = leaf(answer.markAt, input.widthMm, input.footMm)
-  const target = { dimension: 'dropMm', label: 'Centre to foot', valueMm: input.dropMm, plusMinusMm: 0.3 }
-  const step = 0.01
-  const perMm = (lengthOf([], { ...input, dropMm: input.dropMm + step }, input.schools.fold) - reckonedMm) / step
+  const target = targetOf(outcomeOf(input))
+  const bent = segmentsOf(input)
   const passes = input.chainMm - input.claspMm
   return completePlan({
     input,
@@ -134,20 +151,13 @@ function planBail(input: Input, bench: Bench): FormPlan {
     blanks: [sheetBlank(input, bench, { name: 'bail', outline })],
     results: { lengthMm: { value: reckonedMm, unit: 'mm' }, insideMm: { value: input.chainMm, unit: 'mm' } },
     choice: schoolChoice('fold', 'How it is folded', input.schools.fold, FOLD_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      {
-        input: 'room for the chain',
-        change: '+ 1 mm',
-        effect: `+ ${formatPlain(lengthOf([], { ...input, chainMm: input.chainMm + 1 - 1e-9, dropMm: Math.max(input.dropMm, (input.chainMm + 1 + input.thicknessMm) / 2) }, input.schools.fold) - reckonedMm, 2)} mm of length`,
-      },
-      { input: 'cut length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / perMm, 2)} mm on the drop` },
-    ],
     checks: checksOf(input, passes),
-    uncertainty: measuringBand(input.measuredWith, 2, Math.PI / 2),
     views: [
       bentView({
         title: 'From the side',
-        ...segmentsOf(input),
+        segments: bent.segments,
+        headingRad: bent.headingRad,
+        start: [bent.startMm, 0],
         thicknessMm: input.thicknessMm,
         dimensions: [{ from: [0, 0], to: [0, input.dropMm], offset: -3.4, text: `centre to foot ${formatPlain(input.dropMm, 2)}` }],
         handles: [{ field: 'dropMm', label: 'centre to foot', at: [0, input.dropMm], along: [0, 1], gain: 1 }],
@@ -180,8 +190,7 @@ function planBail(input: Input, bench: Bench): FormPlan {
       target,
     }),
     regions: ['outside', 'inside'],
-    solids: bentSolid(segmentsOf(input).segments, stripSection(Math.max(input.widthMm, input.footMm), input.thicknessMm), taperOf(outline)),
-    learns: { target, blankPerMm: perMm },
+    solids: bentSolid(bent.segments, stripSection(Math.max(input.widthMm, input.footMm), input.thicknessMm), taperOf(outline)),
     method: `bail, ${FOLD_TEXTS[input.schools.fold].title.toLowerCase()}`,
   })
 }
@@ -193,5 +202,8 @@ export const bail = defineForm({
   input,
   example: { chainMm: 3.6, dropMm: 5.2, alloy: 'sterling-925', thicknessMm: '23 ga', widthMm: 4.5, footMm: 2 },
   ask: { words: ['bail'], sizes: ['chainMm', 'dropMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['chainMm', 'dropMm'],
   plan: planBail,
 })

@@ -14,18 +14,18 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stripView,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { bezelRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
 import { cornerFits, notTurned, roundStoneMm, STONE_CORNER, STONE_TURNED, stoneFields, stoneOutline, stoneShape } from '../../common/stone'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const REPEAT_TEXTS = {
@@ -89,6 +89,22 @@ function lengthOf(log: WorkingLog, input: Input, school: Repeat): number {
     given('p', 'one repeat', input.patternMm),
     given('N', 'repeats', repeatsOf(school, exact / input.patternMm), 'count'),
   ])
+}
+
+/** How loose the stone sits, on its size: what whole repeats leave over, and the ease. */
+function roomOf(log: WorkingLog, input: Input): number {
+  return derive(log, {
+    label: 'Room round the stone',
+    formula: '(L − X)/π + e',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('L', 'cut', lengthOf([], input, input.schools.repeat)),
+      given('X', 'exact', exactOf([], input)),
+      given('e', 'ease', input.easeMm),
+    ],
+    note: 'On the size: half of it on each side.',
+  })
 }
 
 /** What the checks weigh. */
@@ -164,24 +180,28 @@ function viewsOf(input: Input, { a, marks, stone, strip }: Drawn): DrawingView[]
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.repeat))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'insideLongMm',
+  label: 'Inside, long way',
+  valueMm: input.stoneLengthMm + roomOf([], input),
+  plusMinusMm: 0.1,
+  follows: 1 / Math.PI,
+})
+
 function planGallery(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input, input.schools.repeat)
   const exact = exactOf([], input)
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
-  const looseMm = derive(log, {
-    label: 'Room round the stone',
-    formula: '(L − X)/π + e',
-    unit: 'mm',
-    source: 'closed-form',
-    given: [given('L', 'cut', reckonedMm), given('X', 'exact', exact), given('e', 'ease', input.easeMm)],
-    note: 'On the size: half of it on each side.',
-  })
+  const answer = answerFor(log, input)
+  const looseMm = roomOf(log, input)
   const over = input.galleryMm - input.bearingMm - input.turnMm
   const stone = stoneOutline(input)
   const a = input.stoneLengthMm / 2
   const marks = Math.min(80, Math.floor(answer.markAt / input.patternMm))
-  const target = { dimension: 'cutLengthMm', label: 'Cut length', valueMm: reckonedMm, plusMinusMm: 0.2 }
+  const target = targetOf(outcomeOf(input))
   const strip = stripView(answer.markAt, input.galleryMm, {
     length: `cut ${formatPlain(answer.markAt, 2)}`,
     width: `${formatPlain(input.galleryMm, 2)} high`,
@@ -198,16 +218,7 @@ function planGallery(input: Input, bench: Bench): FormPlan {
       overTheTurnMm: { value: over, unit: 'mm' },
     },
     choice: schoolChoice('repeat', 'How the pattern closes', input.schools.repeat, REPEAT_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      {
-        input: 'one repeat',
-        change: '+ 0.05 mm',
-        effect: `+ ${formatPlain((0.05 * reckonedMm) / input.patternMm, 2)} mm over all repeats`,
-      },
-      { input: 'cut length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / Math.PI, 2)} mm on the fit of the stone` },
-    ],
     checks: checksOf(input, { looseMm, over }),
-    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: viewsOf(input, { a, marks, stone, strip }),
     route: bezelRoute({
       what: 'the gallery',
@@ -218,7 +229,6 @@ function planGallery(input: Input, bench: Bench): FormPlan {
     }),
     regions: ['outside', 'inside', OVER_THE_STONE],
     solids: aroundSolid(setOffMm(stone, input.thicknessMm / 2), stripSection(input.galleryMm, input.thicknessMm)),
-    learns: { target, blankPerMm: 1 },
     method: `gallery bezel, ${REPEAT_TEXTS[input.schools.repeat].title.toLowerCase()}`,
   })
 }
@@ -239,5 +249,8 @@ export const bezelGallery = defineForm({
     galleryMm: 3.2,
   },
   ask: { words: ['gallery', 'gallery bezel'], sizes: ['stoneLengthMm', 'stoneWidthMm', 'patternMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['stoneLengthMm', 'stoneWidthMm', 'cornerMm', 'patternMm'],
   plan: planGallery,
 })

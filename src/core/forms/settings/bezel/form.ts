@@ -3,23 +3,22 @@ import type { DrawingView } from '../../../drawing/drawing'
 import { rectangleOutline, setOffMm } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
 import { OVER_THE_STONE } from '../../../operations/setting'
-import { bezelHeightMm } from '../../../tables/stones/stones'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { derive, given, note, type WorkingLog } from '../../../working/derive'
+import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stripView,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { bezelRoute } from '../../common/routes'
@@ -34,7 +33,7 @@ import {
   stoneFields,
   stoneOutline,
 } from '../../common/stone'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SHAPES = { ...STONE_SHAPES, wrapped: 'Any convex shape, as wrapped' } as const
@@ -82,13 +81,12 @@ type Input = OutputOf<typeof input>
 
 function roundOf(log: WorkingLog, input: Input): number {
   if (input.shape !== 'wrapped') return roundStoneMm(log, input)
-  return note(log, {
-    kind: 'lookup',
+  return derive(log, {
     label: 'Round the stone',
-    formula: 'as wrapped',
-    value: input.roundMm,
+    formula: 'P',
     unit: 'mm',
     source: 'own-choice',
+    given: [given('P', 'as wrapped', input.roundMm)],
   })
 }
 
@@ -192,21 +190,51 @@ function checksOf(input: Input, over: number): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length))
+}
+
+/** Where the strip is wrapped, marked and trimmed to the stone, the fit decides and not the length it was cut at. */
+const fitDecides = ({ schools }: Input) => schools.length === 'wrap-and-trim'
+
+/** The room for the stone: across it, or round it where only its round is known. */
+function outcomeOf({ shape, stoneLengthMm, roundMm, easeMm }: Input): OutcomeSpec {
+  if (shape === 'wrapped')
+    return {
+      dimension: 'insideRoundMm',
+      label: 'Round the inside',
+      valueMm: roundMm + Math.PI * easeMm,
+      plusMinusMm: 0.3,
+      follows: 1,
+    }
+  return {
+    dimension: 'insideLongMm',
+    label: 'Inside, long way',
+    valueMm: stoneLengthMm + easeMm,
+    plusMinusMm: 0.1,
+    follows: 1 / Math.PI,
+  }
+}
+
 function planBezel(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input, input.schools.length)
-  const lip = input.stoneLengthMm > 10 ? 1 : 0.5
-  const heightMm = note(log, {
-    kind: 'choose',
+  const reckonedMm = lengthOf([], input, input.schools.length)
+  const heightMm = derive(log, {
     label: 'Height of the wall',
-    formula: `the larger of stone/3 and turn + ${lip}, and the bearing`,
-    value: bezelHeightMm(input.stoneHeightMm, input.turnMm, lip) + input.stepMm,
+    formula: 'max(s/3, u + l) + b',
     unit: 'mm',
     source: 'house-default',
+    given: [
+      given('s', 'stone, high', input.stoneHeightMm),
+      given('u', 'turns in at', input.turnMm),
+      given('l', 'over the turn', input.stoneLengthMm > 10 ? 1 : 0.5),
+      given('b', 'bearing', input.stepMm),
+    ],
+    note: 'A third of the stone, or its turn and what is pushed over, whichever is more.',
   })
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const answer = answerFor(log, input)
   const over = heightMm - input.stepMm - input.turnMm
-  const target = { dimension: 'cutLengthMm', label: 'Cut length', valueMm: reckonedMm, plusMinusMm: 0.2 }
+  const target = targetOf(outcomeOf(input))
   return completePlan({
     input,
     answer,
@@ -219,12 +247,7 @@ function planBezel(input: Input, bench: Bench): FormPlan {
       platePlusMm: { value: input.stoneLengthMm + 2 * input.thicknessMm + 4, unit: 'mm' },
     },
     choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'cut length', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / Math.PI, 2)} mm on the fit of the stone` },
-      { input: 'wall', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of length` },
-    ],
     checks: checksOf(input, over),
-    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: [
       settingView(input),
       wallView(input, heightMm),
@@ -239,7 +262,6 @@ function planBezel(input: Input, bench: Bench): FormPlan {
     }),
     regions: ['outside', 'inside', OVER_THE_STONE],
     solids: aroundSolid(setOffMm(stoneOutline(input), input.thicknessMm / 2), stripSection(heightMm, input.thicknessMm)),
-    learns: { target, blankPerMm: 1 },
     method: `bezel, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
   })
 }
@@ -260,5 +282,8 @@ export const bezel = defineForm({
     thicknessMm: '28 ga',
   },
   ask: { words: ['bezel'], sizes: ['stoneLengthMm', 'stoneWidthMm'] },
+  answer: answerFor,
+  outcomes: (input) => (fitDecides(input) ? [] : [outcomeOf(input)]),
+  measured: ['stoneLengthMm', 'stoneWidthMm', 'cornerMm', 'roundMm'],
   plan: planBezel,
 })

@@ -1,16 +1,17 @@
 import * as z from 'zod'
 import { type Cut, cutAround, cutThrough } from '../../../drawing/cut'
 import type { DrawingView } from '../../../drawing/drawing'
-import type { Solid, SolidPart } from '../../../drawing/solid/solid'
+import type { BentSegment, Solid, SolidPart } from '../../../drawing/solid/solid'
 import { uniteRegions } from '../../../geometry/clip'
 import { isNearOutline } from '../../../geometry/distance'
 import { circleHole, netAreaMm2, type OutlinePlace, placeAlong, rectangleOutline } from '../../../geometry/outline'
-import type { Outline, Point } from '../../../geometry/point'
+import { boundsOf, type Outline, type Point } from '../../../geometry/point'
 import { OVER_THE_STONE } from '../../../operations/setting'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
+import { aboutPath, bentPath } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { cornerFields, freeOutline } from '../../common/free-outline'
 import {
@@ -19,17 +20,16 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
-import { flatRoute } from '../../common/routes'
 import { stripSection } from '../../common/solids'
 import { cornerFits, notTurned, STONE_CORNER, STONE_SHAPES, STONE_TURNED, stoneFields, stoneOutline } from '../../common/stone'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const TAB_TEXTS = {
@@ -76,6 +76,14 @@ const input = () =>
       ...closingFields(0.1),
       schools: schoolsField({ tab: ['edge-lap-bend', 'edge-plus-2', 'edge-plus-3'] }),
     })
+    .refine((value) => value.schools.tab !== 'edge-lap-bend' || 2 * value.bendRadiusMm <= value.edgeMm, {
+      path: ['bendRadiusMm'],
+      error: 'Fold radius inside: two folds do not fit on the edge of the stone; it can be half of the edge at most',
+    })
+    .refine((value) => value.schools.tab !== 'edge-lap-bend' || value.bendRadiusMm <= value.lapMm, {
+      path: ['lapMm'],
+      error: 'Lap over the stone: it ends inside the fold; it must be as long as the fold radius at least',
+    })
     .refine(notTurned, STONE_TURNED)
     .refine(cornerFits, STONE_CORNER)
     .refine((value) => value.tabWidthMm * value.tabCount < 0.8 * Math.PI * value.stoneWidthMm, {
@@ -96,6 +104,23 @@ function tabOf(log: WorkingLog, input: Input, school: School): number {
     given('t', 'thickness', input.thicknessMm),
   ]
   return bySchool(log, TAB_TEXTS[school], school === 'edge-lap-bend' ? 'closed-form' : 'bench-practice', all)
+}
+
+/** What lies over the stone of a tab of this length: what its edge and the two folds leave of it, mm; less than nothing is none. */
+function lapOf(log: WorkingLog, input: Input, tabMm: number): number {
+  return derive(log, {
+    label: 'Lap over the stone',
+    formula: 'L − e − π·(r + t/2) + 4·r',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('L', 'tab', tabMm),
+      given('e', 'edge of the stone', input.edgeMm),
+      given('r', 'fold radius', input.bendRadiusMm),
+      given('t', 'thickness', input.thicknessMm),
+    ],
+    note: 'The standing tab has its inner face on the stone’s outline; its fold begins a radius inside it.',
+  })
 }
 
 /** The stone seen from above: one of the plain shapes, or a free outline stretched to its two ways. */
@@ -159,42 +184,42 @@ function cutsOf(stone: Outline, outline: Outline): Cut[] {
   return runs.map(({ inside, points }) => cutThrough(points, inside ? 'inside' : 'outside'))
 }
 
-/** The plate, and each tab as a strip that leaves its edge: up by the edge of the stone, and over it. A bail loop is left flat, with the blank. */
-function tabSolids(input: Input, stone: Outline, tabMm: number): SolidPart[] {
-  const { thicknessMm: t, bendRadiusMm, edgeMm, windowMm, tabWidthMm } = input
-  const radiusMm = bendRadiusMm + t / 2
-  const fold = { radiusMm, turnRad: Math.PI / 2 }
-  const up = Math.max(0, edgeMm - 2 * bendRadiusMm)
-  const bends = [fold, { straightMm: up }, fold, { straightMm: Math.max(0.01, tabMm - up - Math.PI * radiusMm) }]
-  const tab: Solid = { kind: 'swept', bends, section: stripSection(tabWidthMm, t) }
+/** A tab along its middle: out of the plate, up the edge of the stone with its inner face on the outline, and over it. */
+function tabBends({ thicknessMm: t, bendRadiusMm: r, edgeMm }: Input, lapMm: number): BentSegment[] {
+  const fold = { radiusMm: r + t / 2, turnRad: Math.PI / 2 }
+  return [fold, { straightMm: Math.max(0, edgeMm - 2 * r) }, fold, { straightMm: Math.max(0.01, lapMm - r) }]
+}
+
+/** The plate, and each tab as a strip that leaves it a fold radius inside the outline. A bail loop is left flat, with the blank. */
+function tabSolids(input: Input, stone: Outline, lapMm: number): SolidPart[] {
+  const { thicknessMm: t, bendRadiusMm: r, windowMm, tabWidthMm } = input
+  const tab: Solid = { kind: 'swept', bends: tabBends(input, lapMm), section: stripSection(tabWidthMm, t) }
   return [
     { solid: { kind: 'plate', outline: stone, holes: windowMm > 0 ? [circleHole(windowMm / 2)] : [], thicknessMm: t }, at: [0, 0, 0] },
-    ...tabPlaces(input, stone).map(({ point: [x, y], normal }): SolidPart => ({ solid: tab, at: [x, y, 0], along: normal })),
+    ...tabPlaces(input, stone).map(
+      ({ point: [x, y], normal }): SolidPart => ({
+        solid: tab,
+        at: [x - r * normal[0], y - r * normal[1], 0],
+        along: normal,
+      }),
+    ),
   ]
 }
 
-/** The stone in its tabs, seen along: plate, two tabs up its edge and over it, the stone between them. */
-function setView({ stoneLengthMm, edgeMm, thicknessMm: t }: Input, lapMm: number): DrawingView {
+/** The stone in its tabs, seen along: plate, two tabs folded up its edge and over it, the stone between them. */
+function setView(input: Input, lapMm: number): DrawingView {
+  const { stoneLengthMm, edgeMm, thicknessMm: t, bendRadiusMm: r } = input
   const half = stoneLengthMm / 2
   const lap = Math.max(0, Math.min(lapMm, half))
   const crown = edgeMm + 0.12 * stoneLengthMm
-  const tab = (side: 1 | -1): Outline => {
-    const points: Point[] = [
-      [half, -t],
-      [half + t, -t],
-      [half + t, edgeMm + t],
-      [half - lap, edgeMm + t],
-      [half - lap, edgeMm],
-      [half, edgeMm],
-    ]
-    return side === 1 ? points : points.map(([x, y]): Point => [-x, y]).reverse()
-  }
+  const right = aboutPath(bentPath(tabBends(input, lap), [half - r, -t / 2], 0), t)
+  const left = right.map(([x, y]): Point => [-x, y]).reverse()
   return view('set', 'Set', {
     shapes: [
       stroke('tool', [-half, 0], [half, 0], [half, edgeMm], [0.6 * half, crown], [-0.6 * half, crown], [-half, edgeMm], [-half, 0]),
-      region(rectangleOutline(stoneLengthMm, t).map(([x, y]): Point => [x - half, y - t])),
-      region(tab(1)),
-      region(tab(-1)),
+      region(rectangleOutline(stoneLengthMm - 2 * r, t).map(([x, y]): Point => [x - half + r, y - t])),
+      region(right),
+      region(left),
     ],
     dimensions: [
       { from: [half + t, 0], to: [half + t, edgeMm], offset: -1, text: `edge ${formatPlain(edgeMm, 2)}` },
@@ -221,10 +246,10 @@ function checksOf(input: Input, { lapLeft, most }: Weighed): Check[] {
       source: 'house-default',
       actual: lapLeft,
       limit: most,
-      good: `${formatPlain(lapLeft, 2)} mm lies over the stone once the sheet's own thickness is off.`,
+      good: `${formatPlain(lapLeft, 2)} mm lies over the stone.`,
       bad:
         lapLeft < 0.8
-          ? `Only ${formatPlain(lapLeft, 2)} mm would lie over the stone: too little to hold.`
+          ? `Only ${formatPlain(Math.max(0, lapLeft), 2)} mm would lie over the stone: too little to hold.`
           : `${formatPlain(lapLeft, 2)} mm would lie over the stone: more than a fifth of it hides it.`,
     }),
     limitCheck({
@@ -249,20 +274,34 @@ function checksOf(input: Input, { lapLeft, most }: Weighed): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'tab length', tabOf(log, input, input.schools.tab))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'lapMm',
+  label: 'Lap over the stone',
+  valueMm: lapOf([], input, tabOf([], input, input.schools.tab)),
+  plusMinusMm: 0.3,
+  follows: 1,
+})
+
 function planTabs(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = tabOf(log, input, input.schools.tab)
-  const answer = answerOf(log, input, 'tab length', reckonedMm)
+  const reckonedMm = tabOf([], input, input.schools.tab)
+  const answer = answerFor(log, input)
   const stone = stoneOf(input)
   const loopMm = bailLoopMm(log, input)
   const shape = blankRegion(input, stone, answer.markAt)
   const outline = shape?.outer ?? []
   const window = input.windowMm > 0 ? [circleHole(input.windowMm / 2)] : []
   const holes = [...(shape?.holes ?? []), ...window]
-  const lapLeft = answer.markAt - input.edgeMm - input.thicknessMm
-  const target = { dimension: 'tabMm', label: 'Tab', valueMm: reckonedMm, plusMinusMm: 0.3 }
+  const lapLeft = lapOf(log, input, answer.markAt)
+  const target = targetOf(outcomeOf(input))
   const most = 0.2 * input.stoneWidthMm
-  const envelope = input.stoneLengthMm + 2 * answer.markAt + input.slopeMm
+  const box = boundsOf(outline)
+  const [long, wide] = [box.maxX - box.minX, box.maxY - box.minY]
+  const envelope = Math.max(long, wide)
   const places = tabPlaces(input, stone)
   const lowerTab = tabFrame(places.find(({ point }) => point[0] < -0.1 * input.stoneLengthMm) ?? placeAlong(stone, 0.5))
   const folds = places.map((place) => {
@@ -280,17 +319,13 @@ function planTabs(input: Input, bench: Bench): FormPlan {
       ...(loopMm > 0 ? { bailLoopMm: { value: loopMm, unit: 'mm' as const } } : {}),
       longestTabMm: { value: answer.markAt + input.slopeMm, unit: 'mm' },
       envelopeMm: { value: envelope, unit: 'mm' },
+      envelopeShortMm: { value: Math.min(long, wide), unit: 'mm' },
       ...(input.windowMm > 0 ? { ledgeMm: { value: (input.stoneWidthMm - input.windowMm) / 2, unit: 'mm' as const } } : {}),
     },
     choice: schoolChoice('tab', 'How long the tabs are', input.schools.tab, TAB_TEXTS, (id) => tabOf([], input, id)),
-    sensitivity: [
-      { input: 'tab length', change: '± 0.5 mm', effect: '± 0.5 mm of lap over the stone' },
-      { input: 'thickness', change: '+ 0.2 mm', effect: '− 0.2 mm of lap at the same tab' },
-    ],
     checks: checksOf(input, { lapLeft, most }),
-    uncertainty: measuringBand(input.measuredWith, 1),
     regions: ['outside', 'inside', OVER_THE_STONE],
-    ...(input.bailMm > 0 ? {} : { solids: tabSolids(input, stone, answer.markAt) }),
+    ...(input.bailMm > 0 ? {} : { solids: tabSolids(input, stone, lapLeft) }),
     views: [
       view('blank', 'Blank', {
         shapes: [region(outline, holes), ...folds, ...cutsOf(stone, outline), ...window.map((hole) => cutAround(hole, 'inside'))],
@@ -313,14 +348,14 @@ function planTabs(input: Input, bench: Bench): FormPlan {
       setView(input, lapLeft),
     ],
     route: [
-      ...flatRoute('the outline, outside its tabs', envelope, target).slice(0, -1),
+      { op: 'saw', params: { what: 'the outline', cutMm: Math.min(2000, envelope), side: 'by-line' } },
+      { op: 'file', params: { what: 'the edge to the line' } },
       { op: 'anneal', params: {} },
       { op: 'pickle', params: {} },
       { op: 'bend', params: { insideRadiusMm: input.bendRadiusMm, what: 'the tabs up', manner: 'fold' } },
-      { op: 'finish', params: {}, target },
-      { op: 'set-stone', params: { by: 'tabs' } },
+      { op: 'finish', params: {} },
+      { op: 'set-stone', params: { by: 'tabs' }, target },
     ],
-    learns: { target, blankPerMm: 1 },
     method: `tabs, ${TAB_TEXTS[input.schools.tab].title.toLowerCase()}`,
   })
 }
@@ -333,5 +368,8 @@ export const tabSetting = defineForm({
   onlyWhen: { cornerMm: ['shape', 'cushion'], corners: ['shape', 'free'], mirror: ['shape', 'free'] },
   example: { stoneLengthMm: 23, stoneWidthMm: 17, edgeMm: 3.2, alloy: 'yellow-brass-c260', thicknessMm: '23 ga', tabCount: 4, windowMm: 9 },
   ask: { words: ['tab setting', 'tab'], sizes: ['stoneLengthMm', 'stoneWidthMm', 'edgeMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['edgeMm', 'lapMm', 'bendRadiusMm'],
   plan: planTabs,
 })

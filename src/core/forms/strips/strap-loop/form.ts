@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { circleOutline, rectangleOutline, roundedRectangle, setOffMm } from '../../../geometry/outline'
+import type { Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -10,17 +11,17 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stripView,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const JOIN_TEXTS = {
@@ -52,7 +53,7 @@ const input = () =>
       ...closingFields(0.5),
       schools: schoolsField({ join: ['butt', 'lap'] }),
     })
-    .refine((value) => value.slotMm > value.tongueMm + 1, {
+    .refine((value) => value.slotMm > 2 * (value.tongueMm + 0.3) + 0.2, {
       path: ['slotMm'],
       error: 'Slot, long: it must be longer than its two end holes',
     })
@@ -93,9 +94,23 @@ function strapView(input: Input) {
         ...Array.from({ length: input.holeCount }, (_, i) => hole(first + i * input.holePitchMm)),
       ]),
       stroke('scribe', [12 + input.slotMm / 2, 0], [12 + input.slotMm / 2, input.strapMm]),
+      stroke('scribe', ...circleOutline(holeMm / 2).map(([x, y]): Point => [x + 12 + holeMm / 2, y + middle])),
+      stroke('scribe', ...circleOutline(holeMm / 2).map(([x, y]): Point => [x + 12 + input.slotMm - holeMm / 2, y + middle])),
     ],
     dimensions: [
       { from: [12, 0], to: [12 + input.slotMm, 0], offset: -1.6, text: `slot ${formatPlain(input.slotMm, 1)}` },
+      {
+        from: [12 + holeMm / 2, input.strapMm],
+        to: [12 + input.slotMm - holeMm / 2, input.strapMm],
+        offset: 1.4,
+        text: `${formatPlain(input.slotMm - holeMm, 1)} centre to centre`,
+      },
+      {
+        from: [12 + holeMm, middle],
+        to: [12 + input.slotMm - holeMm, middle],
+        offset: 1.2,
+        text: `${formatPlain(input.slotMm - 2 * holeMm, 1)} between`,
+      },
       ...(input.holeCount > 1
         ? [
             {
@@ -134,21 +149,32 @@ function checksOf(input: Input, holeMm: number): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.join))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'insideMm',
+  label: 'Inside, strap way',
+  valueMm: insideOf(input)[0],
+  plusMinusMm: 0.5,
+  follows: 'strapMm',
+})
+
 function planLoop(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input, input.schools.join)
   const bridgeMm = derive(log, {
-    label: 'Bridge between the slot’s end holes',
-    formula: 's − (w + 0.3)',
+    label: 'Leather to cut between the slot’s end holes',
+    formula: 's − 2·(w + 0.3)',
     unit: 'mm',
     source: 'bench-practice',
     given: [given('s', 'slot', input.slotMm), given('w', 'tongue', input.tongueMm)],
     note: 'Punch a hole at each end, then cut along both sides from hole to hole.',
   })
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const answer = answerFor(log, input)
   const [wide, high] = insideOf(input)
   const inside = roundedRectangle(wide, high, Math.max(0.02, Math.min(input.radiusMm, high / 2)))
-  const target = { dimension: 'insideMm', label: 'Inside, strap way', valueMm: wide, plusMinusMm: 0.5 }
+  const target = targetOf(outcomeOf(input))
   const holeMm = input.tongueMm + 0.3
   return completePlan({
     input,
@@ -159,16 +185,12 @@ function planLoop(input: Input, bench: Bench): FormPlan {
       insideWideMm: { value: wide, unit: 'mm' },
       insideHighMm: { value: high, unit: 'mm' },
       slotBridgeMm: { value: bridgeMm, unit: 'mm' },
+      slotCentresMm: { value: input.slotMm - holeMm, unit: 'mm' },
       leatherHoleMm: { value: holeMm, unit: 'mm' },
       holeRowMm: { value: (input.holeCount - 1) * input.holePitchMm, unit: 'mm' },
     },
     choice: schoolChoice('join', 'How it closes', input.schools.join, JOIN_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'leather', change: '+ 0.5 mm', effect: '+ 2 mm of length: two thicknesses, both sides' },
-      { input: 'strap', change: '+ 1 mm', effect: '+ 2 mm of length' },
-    ],
     checks: checksOf(input, holeMm),
-    uncertainty: measuringBand(input.measuredWith, 4, Math.PI),
     views: [
       view('section', 'The loop round two leathers', {
         shapes: [
@@ -202,7 +224,6 @@ function planLoop(input: Input, bench: Bench): FormPlan {
     }).filter((step) => input.schools.join === 'butt' || (step.op !== 'solder' && step.op !== 'pickle')),
     regions: ['outside', 'inside'],
     solids: aroundSolid(setOffMm(inside, input.thicknessMm / 2), stripSection(input.widthMm, input.thicknessMm)),
-    learns: { target, blankPerMm: 2 },
     method: `strap loop, ${JOIN_TEXTS[input.schools.join].title.toLowerCase()}`,
   })
 }
@@ -214,5 +235,8 @@ export const strapLoop = defineForm({
   input,
   example: { strapMm: 24, leatherMm: 2.6, alloy: 'yellow-brass-c260', thicknessMm: '20 ga', widthMm: 6 },
   ask: { words: ['strap loop', 'keeper', 'belt loop'], sizes: ['strapMm', 'leatherMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['strapMm', 'leatherMm', 'radiusMm'],
   plan: planLoop,
 })

@@ -6,19 +6,9 @@ import { count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import {
-  answerOf,
-  completePlan,
-  hazardNotes,
-  limitCheck,
-  measuringBand,
-  region,
-  schoolChoice,
-  sheetBlank,
-  view,
-} from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, limitCheck, region, schoolChoice, sheetBlank, targetOf, view } from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const CUT_TEXTS = {
@@ -176,6 +166,28 @@ function checksOf(input: Input, { chainMm, inHand, n }: Weighed): Check[] {
   ]
 }
 
+const beforeRolling = (log: WorkingLog, input: Input) =>
+  derive(log, {
+    label: 'Strip before rolling',
+    formula: 'max(1, L − g)',
+    unit: 'mm',
+    source: input.growthMm > 0 ? 'own-choice' : 'closed-form',
+    given: [given('L', 'strip to divide', stripOf(log, input, input.schools.cut)), given('g', 'growth on rolling', input.growthMm)],
+    note: 'What it grows is measured, not guessed: roll one, measure it, enter it.',
+  })
+
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'strip length', beforeRolling(log, input))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'linkMm',
+  label: 'Link, long',
+  valueMm: input.linkMm,
+  plusMinusMm: 0.3,
+  follows: 'linkMm',
+})
+
 function planLinks(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const n = linksAStrip(input)
@@ -188,8 +200,8 @@ function planLinks(input: Input, bench: Bench): FormPlan {
     given: [given('L', 'strip to divide', rolledMm), given('g', 'growth on rolling', input.growthMm)],
     note: 'What it grows is measured, not guessed: roll one, measure it, enter it.',
   })
-  const answer = answerOf(log, input, 'strip length', reckonedMm)
-  const target = { dimension: 'linkMm', label: 'Link, long', valueMm: input.linkMm, plusMinusMm: 0.3 }
+  const answer = answerFor(log, input)
+  const target = targetOf(outcomeOf(input))
   const step = input.linkMm + (input.schools.cut === 'sawn' ? input.kerfMm : 0)
   const cuts = Array.from({ length: n - 1 }, (_, i) =>
     cutAlong([(i + 1) * step - (step - input.linkMm) / 2, -0.6], [(i + 1) * step - (step - input.linkMm) / 2, input.widthMm + 0.6]),
@@ -211,12 +223,7 @@ function planLinks(input: Input, bench: Bench): FormPlan {
       ...inHand.results,
     },
     choice: schoolChoice('cut', 'How they are parted', input.schools.cut, CUT_TEXTS, (id) => stripOf([], input, id)),
-    sensitivity: [
-      { input: 'link', change: '+ 0.5 mm', effect: `+ ${formatPlain(0.5 * n, 1)} mm on each strip` },
-      { input: 'kerf', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * (n - 1), 1)} mm on each strip where sawn` },
-    ],
     checks: checksOf(input, { chainMm, inHand, n }),
-    uncertainty: measuringBand(input.measuredWith, n),
     views: [
       view('blank', 'Strip', {
         shapes: [region(rectangleOutline(Math.max(rolledMm, 1), input.widthMm)), ...cuts],
@@ -228,7 +235,6 @@ function planLinks(input: Input, bench: Bench): FormPlan {
       }),
     ],
     route: flatRoute('the strip', answer.markAt, target),
-    learns: { target, blankPerMm: n },
     method: `strip links, ${CUT_TEXTS[input.schools.cut].title.toLowerCase()}`,
   })
 }
@@ -240,5 +246,9 @@ export const stripLinks = defineForm({
   input,
   example: { linkMm: 17, widthMm: 5.5, linkCount: 18, stripCount: 2, alloy: 'red-brass-c230', thicknessMm: '19 ga' },
   ask: { words: ['link'], sizes: ['linkMm', 'widthMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['linkMm'],
+  varies: { kerfMm: 0.1, linkCount: 1 },
   plan: planLinks,
 })

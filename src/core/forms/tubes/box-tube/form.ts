@@ -1,9 +1,10 @@
 import * as z from 'zod'
 import { rectangleOutline, roundedRectangle } from '../../../geometry/outline'
+import type { Outline, Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
-import { lengthMm } from '../../../units/fields'
+import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
-import { given, type WorkingLog } from '../../../working/derive'
+import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
@@ -11,17 +12,17 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stripView,
   stroke,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const BEND_TEXTS = {
@@ -43,6 +44,8 @@ const BEND_TEXTS = {
 } as const
 type School = keyof typeof BEND_TEXTS
 
+const SEAMS = { corner: 'At a corner', side: 'In the middle of a side' } as const
+
 const input = () =>
   z
     .strictObject({
@@ -50,6 +53,7 @@ const input = () =>
       upMm: lengthMm({ label: 'Outside, other way', min: 2, max: 300 }),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
+      seam: choice('Seam', SEAMS).default('corner'),
       widthMm: lengthMm({ label: 'Length of the tube', min: 1, max: 500 }).default(20),
       bendRadiusMm: lengthMm({
         label: 'Inside bend radius',
@@ -77,6 +81,36 @@ function lengthOf(log: WorkingLog, input: Input, school: School): number {
   return bySchool(log, BEND_TEXTS[school], school === 'standard' ? 'din-6935' : school === 'middle' ? 'hill' : 'bench-practice', all)
 }
 
+/** What a corner takes along the line that keeps its length, and what a side leaves straight beside two of them, mm. */
+function cornerOf(log: WorkingLog, { thicknessMm, bendRadiusMm, schools }: Input): { cornerMm: number; lessMm: number } {
+  if (schools.bend === 'scored') return { cornerMm: 0.15 * thicknessMm, lessMm: 2 * thicknessMm }
+  const cornerMm = derive(log, {
+    label: 'Round one corner',
+    formula: schools.bend === 'middle' ? 'π/2·(r + 0.5·t)' : 'π/2·(r + max(0, min(1, 0.65 + 0.5·log10(r/t)))/2·t)',
+    unit: 'mm',
+    source: schools.bend === 'middle' ? 'hill' : 'din-6935',
+    given: [given('r', 'inside bend radius', bendRadiusMm), given('t', 'thickness', thicknessMm)],
+  })
+  return { cornerMm, lessMm: 2 * (bendRadiusMm + thicknessMm) }
+}
+
+/** Where the middle of each bend lies from the end of the strip: four of them, or three and half a bend at each end where the seam is at a corner. */
+function creasesOf(log: WorkingLog, input: Input): number[] {
+  const { cornerMm, lessMm } = cornerOf(log, input)
+  const [across, up] = [input.acrossMm - lessMm + cornerMm, input.upMm - lessMm + cornerMm]
+  const first = derive(log, {
+    label: 'First crease from the end',
+    formula: input.seam === 'corner' ? 's + k' : '(s + k)/2',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [given('s', 'straight side', input.acrossMm - lessMm), given('k', 'round one corner', cornerMm)],
+    note: input.seam === 'corner' ? 'Half a bend is left at each end: they meet in the seam.' : 'The seam lies in the middle of this side.',
+  })
+  return input.seam === 'corner'
+    ? [first, first + up, first + up + across]
+    : [first, first + up, first + up + across, first + up + across + up]
+}
+
 /** What the piece is warned of, or cleared of. */
 function checksOf(input: Input, t: number): Check[] {
   return [
@@ -95,15 +129,30 @@ function checksOf(input: Input, t: number): Check[] {
   ]
 }
 
-function planBox(input: Input, bench: Bench): FormPlan {
-  const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input, input.schools.bend)
-  const answer = answerOf(log, input, 'cut length', reckonedMm, [
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.bend), [
     { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
   ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'acrossMm',
+  label: 'Outside, one way',
+  valueMm: input.acrossMm,
+  plusMinusMm: 0.2,
+  follows: 'acrossMm',
+})
+
+function planBox(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const reckonedMm = lengthOf([], input, input.schools.bend)
+  const answer = answerFor(log, input)
   const { acrossMm: a, upMm: b, thicknessMm: t } = input
-  const target = { dimension: 'acrossMm', label: 'Outside, one way', valueMm: a, plusMinusMm: 0.2 }
-  const creases = [0, a, a + b, 2 * a + b].map((at) => (at / (2 * (a + b))) * answer.markAt).slice(1)
+  const target = targetOf(outcomeOf(input))
+  const creases = creasesOf(log, input)
+  const [innerRadius, outerRadius] = input.schools.bend === 'scored' ? [0, 0] : [input.bendRadiusMm, input.bendRadiusMm + t]
+  const section = (outline: Outline): Point[] => outline.map(([x, y]) => [x + a / 2, y + b / 2])
+  const seamAt = (from: Point, to: Point): readonly Point[] => [from, to]
   const blank = stripView(answer.markAt, input.widthMm, {
     length: `cut ${formatPlain(answer.markAt, 2)}`,
     width: `${formatPlain(input.widthMm, 2)} long`,
@@ -117,29 +166,16 @@ function planBox(input: Input, bench: Bench): FormPlan {
       lengthMm: { value: reckonedMm, unit: 'mm' },
       insideAcrossMm: { value: a - 2 * t, unit: 'mm' },
       insideUpMm: { value: b - 2 * t, unit: 'mm' },
+      firstCreaseMm: { value: creases[0] ?? 0, unit: 'mm' },
+      creasesCount: { value: creases.length, unit: 'count' },
     },
     choice: schoolChoice('bend', 'How the bends are reckoned', input.schools.bend, BEND_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'cut length', change: '± 0.4 mm', effect: '± 0.1 mm on each side' },
-      {
-        input: 'inside bend radius',
-        change: '+ 0.5 mm',
-        effect: `${formatPlain(lengthOf([], { ...input, bendRadiusMm: input.bendRadiusMm + 0.5 }, input.schools.bend) - reckonedMm, 2)} mm of length`,
-      },
-    ],
     checks: checksOf(input, t),
-    uncertainty: measuringBand(input.measuredWith, Math.SQRT2 * 2, 1.5),
     views: [
       view('section', 'Section', {
         shapes: [
-          region(rectangleOutline(a, b), [
-            [
-              [t, t],
-              [t, b - t],
-              [a - t, b - t],
-              [a - t, t],
-            ],
-          ]),
+          region(section(roundedRectangle(a, b, outerRadius)), [section(roundedRectangle(a - 2 * t, b - 2 * t, innerRadius)).reverse()]),
+          stroke('scribe', ...(input.seam === 'corner' ? seamAt([0, 0], [t, t]) : seamAt([a / 2, 0], [a / 2, t]))),
         ],
         dimensions: [
           { from: [0, 0], to: [a, 0], offset: -1.6, text: `${formatPlain(a, 2)} outside` },
@@ -147,7 +183,19 @@ function planBox(input: Input, bench: Bench): FormPlan {
         ],
         handles: [{ field: 'acrossMm', label: 'width', at: [a, b / 2], along: [1, 0], gain: 1 }],
       }),
-      { ...blank, shapes: [...blank.shapes, ...creases.map((x) => stroke('scribe', [x, 0], [x, input.widthMm]))] },
+      {
+        ...blank,
+        shapes: [...blank.shapes, ...creases.map((x) => stroke('scribe', [x, 0], [x, input.widthMm]))],
+        dimensions: [
+          ...blank.dimensions,
+          ...creases.map((x, i) => ({
+            from: [creases[i - 1] ?? 0, input.widthMm] as const,
+            to: [x, input.widthMm] as const,
+            offset: 1.4,
+            text: formatPlain(x - (creases[i - 1] ?? 0), 2),
+          })),
+        ],
+      },
     ],
     route: closedRoute({
       what: 'the strip',
@@ -159,7 +207,6 @@ function planBox(input: Input, bench: Bench): FormPlan {
     }),
     regions: ['outside', 'inside'],
     solids: aroundSolid(roundedRectangle(a - t, b - t, input.bendRadiusMm + t / 2), stripSection(input.widthMm, t)),
-    learns: { target, blankPerMm: 4 },
     method: `box strip, ${BEND_TEXTS[input.schools.bend].title.toLowerCase()}`,
   })
 }
@@ -171,5 +218,8 @@ export const boxTube = defineForm({
   input,
   example: { acrossMm: 18, upMm: 11, alloy: 'red-brass-c230', thicknessMm: '21 ga', widthMm: 30, bendRadiusMm: 0.6 },
   ask: { words: ['box strip', 'square tube'], sizes: ['acrossMm', 'upMm', 'widthMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['acrossMm', 'upMm', 'bendRadiusMm'],
   plan: planBox,
 })

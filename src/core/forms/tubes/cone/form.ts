@@ -6,11 +6,12 @@ import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, onlySchool, region, sheetBlank, view } from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, limitCheck, onlySchool, region, sheetBlank, targetOf, view } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { ringSolid, stripSection } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
+import { PlanRefusal } from '../../refusal'
 
 const input = () =>
   z
@@ -44,13 +45,25 @@ interface Frustum {
 const STRAIGHT_MM = 1e-3
 
 function frustumOf(log: WorkingLog, input: Input): Frustum {
+  const slope = derive(log, {
+    label: 'How steep the wall stands, as sine',
+    formula: 'h/√(h^2 + ((D − d)/2)^2)',
+    unit: 'ratio',
+    source: 'cone',
+    given: [given('h', 'height', input.heightMm), given('D', 'large end', input.largeMm), given('d', 'small end', input.smallMm)],
+  })
   const radius = (symbol: string, label: string, outsideMm: number) =>
     derive(log, {
       label,
-      formula: `max(0, (${symbol} − t)/2)`,
+      formula: `max(0, (${symbol} − t·φ)/2)`,
       unit: 'mm',
       source: 'closed-form',
-      given: [given(symbol, 'outside', outsideMm), given('t', 'thickness', input.thicknessMm)],
+      given: [
+        given(symbol, 'outside', outsideMm),
+        given('t', 'thickness', input.thicknessMm),
+        given('φ', 'sine of the slope', slope, 'ratio'),
+      ],
+      note: 'The middle of a sloping wall lies less far in than half its thickness.',
     })
   const largeRadiusMm = radius('D', 'Large end, middle of the metal', input.largeMm)
   const smallRadiusMm = radius('d', 'Small end, middle of the metal', input.smallMm)
@@ -79,6 +92,12 @@ function sectorOf({ largeRadiusMm: R, smallRadiusMm: r, slantMm }: Frustum): Sec
 function outlineOf(frustum: Frustum, sector: Sector | undefined, longMm: number): Outline {
   if (!sector) return rectangleOutline(longMm, frustum.slantMm)
   const angle = longMm / sector.outerMm
+  if (angle >= 2 * Math.PI)
+    throw new PlanRefusal({
+      path: 'heightMm',
+      message:
+        'Height: so flat a cone is a whole disc, and its edges would lie over one another with what is added for the joint; make it higher',
+    })
   const [from, to] = [Math.PI / 2 - angle / 2, Math.PI / 2 + angle / 2]
   const inner = sector.innerMm > 0.01 ? [...arcPoints([0, 0], sector.innerMm, from, to)].reverse() : [[0, 0] as const]
   return [...arcPoints([0, 0], sector.outerMm, from, to), ...inner]
@@ -128,21 +147,38 @@ function checksOf(input: Input, sector: Sector | undefined): Check[] {
   ]
 }
 
-function planCone(input: Input, bench: Bench): FormPlan {
-  const log: WorkingLog = []
-  const frustum = frustumOf(log, input)
-  const sector = sectorOf(frustum)
-  const longEdgeMm = derive(log, {
+const longEdgeOf = (log: WorkingLog, input: Input) =>
+  derive(log, {
     label: 'Long edge',
     formula: '2·π·R',
     unit: 'mm',
     source: 'cone',
-    given: [given('R', 'large radius', frustum.largeRadiusMm)],
+    given: [given('R', 'large radius', frustumOf(log, input).largeRadiusMm)],
     note: 'The outer edge of the blank goes once round the large end.',
   })
-  const answer = answerOf(log, input, 'long edge', longEdgeMm, [{ symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm }])
+
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'long edge', longEdgeOf(log, input), [
+    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
+  ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'largeMm',
+  label: 'Large end, outside',
+  valueMm: input.largeMm,
+  plusMinusMm: 0.2,
+  follows: 'largeMm',
+})
+
+function planCone(input: Input, bench: Bench): FormPlan {
+  const log: WorkingLog = []
+  const frustum = frustumOf([], input)
+  const sector = sectorOf(frustum)
+  const longEdgeMm = longEdgeOf([], input)
+  const answer = answerFor(log, input)
   const outline = outlineOf(frustum, sector, answer.markAt)
-  const target = { dimension: 'largeMm', label: 'Large end, outside', valueMm: input.largeMm, plusMinusMm: 0.2 }
+  const target = targetOf(outcomeOf(input))
   const share = answer.markAt / longEdgeMm
   const areaMm2 = Math.PI * (frustum.largeRadiusMm + frustum.smallRadiusMm) * frustum.slantMm * share
   return completePlan({
@@ -167,12 +203,7 @@ function planCone(input: Input, bench: Bench): FormPlan {
       value: longEdgeMm,
       why: 'A cone unrolls without stretching; both arcs are struck from one centre.',
     }),
-    sensitivity: [
-      { input: 'long edge', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / Math.PI, 2)} mm on the large end` },
-      { input: 'height', change: '+ 0.5 mm', effect: `+ ${formatPlain((0.5 * input.heightMm) / frustum.slantMm, 2)} mm of slant` },
-    ],
     checks: checksOf(input, sector),
-    uncertainty: measuringBand(input.measuredWith, Math.PI, Math.PI),
     views: [
       sideView(input),
       view('blank', 'Blank', {
@@ -205,7 +236,6 @@ function planCone(input: Input, bench: Bench): FormPlan {
           },
         ]
       : ringSolid(2 * frustum.largeRadiusMm, 0, stripSection(frustum.slantMm, input.thicknessMm)),
-    learns: { target, blankPerMm: Math.PI },
     method: 'rolled cone',
   })
 }
@@ -217,5 +247,8 @@ export const cone = defineForm({
   input,
   example: { largeMm: 34, smallMm: 19, heightMm: 28, alloy: 'copper-c110', thicknessMm: '23 ga' },
   ask: { words: ['cone', 'collar'], sizes: ['largeMm', 'smallMm', 'heightMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['largeMm', 'smallMm', 'heightMm'],
   plan: planCone,
 })

@@ -11,16 +11,16 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   sheetBlank,
   stripView,
+  targetOf,
   view,
 } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const LENGTH_TEXTS = {
@@ -99,11 +99,25 @@ function checksOf(input: Input, { roundMm, tightest }: Weighed): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut width', lengthOf(log, input, input.schools.length), [
+    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
+  ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'outsideLongMm',
+  label: 'Outside, long way',
+  valueMm: input.outsideLongMm,
+  plusMinusMm: 0.3,
+  follows: 'outsideLongMm',
+})
+
 function planOvalTube(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.length
-  const reckonedMm = lengthOf(log, input, school)
-  const answer = answerOf(log, input, 'cut width', reckonedMm, [{ symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm }])
+  const reckonedMm = lengthOf([], input, school)
+  const answer = answerFor(log, input)
   const roundMm = derive(log, {
     label: 'Round tube it is pressed from, outside',
     formula: 'L/π + t',
@@ -114,7 +128,7 @@ function planOvalTube(input: Input, bench: Bench): FormPlan {
   const [a, b] = [input.outsideLongMm / 2, input.outsideShortMm / 2]
   const outer = ellipseOutline(a, b)
   const tightest = b ** 2 / a - input.thicknessMm
-  const target = { dimension: 'outsideLongMm', label: 'Outside, long way', valueMm: input.outsideLongMm, plusMinusMm: 0.3 }
+  const target = targetOf(outcomeOf(input))
   return completePlan({
     input,
     answer,
@@ -122,12 +136,7 @@ function planOvalTube(input: Input, bench: Bench): FormPlan {
     blanks: [sheetBlank(input, bench, { name: 'tube', outline: rectangleOutline(answer.markAt, input.lengthMm) })],
     results: { roundOutsideMm: { value: roundMm, unit: 'mm' }, tightestInsideRadiusMm: { value: Math.max(0, tightest), unit: 'mm' } },
     choice: schoolChoice('length', 'How the width is reckoned', school, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'cut width', change: '± 0.2 mm', effect: `± ${formatPlain(0.2 / Math.PI, 2)} mm on both sizes together` },
-      { input: 'wall', change: '+ 0.1 mm', effect: `− ${formatPlain(0.1 * Math.PI, 2)} mm of width` },
-    ],
     checks: checksOf(input, { roundMm, tightest }),
-    uncertainty: measuringBand(input.measuredWith, 2.3, Math.PI),
     views: [
       view('section', 'Section', {
         shapes: [
@@ -157,7 +166,6 @@ function planOvalTube(input: Input, bench: Bench): FormPlan {
     }),
     regions: ['outside', 'inside'],
     solids: aroundSolid(setOffMm(outer, -input.thicknessMm / 2), stripSection(input.lengthMm, input.thicknessMm)),
-    learns: { target, blankPerMm: Math.PI },
     method: 'oval tube from strip',
   })
 }
@@ -169,5 +177,8 @@ export const tubeOval = defineForm({
   input,
   example: { outsideLongMm: 15, outsideShortMm: 9, alloy: 'copper-c110', thicknessMm: '23 ga', lengthMm: 24 },
   ask: { words: ['oval tube', 'oval ferrule'], sizes: ['outsideLongMm', 'outsideShortMm', 'lengthMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['outsideLongMm', 'outsideShortMm'],
   plan: planOvalTube,
 })

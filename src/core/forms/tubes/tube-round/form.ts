@@ -1,9 +1,8 @@
 import * as z from 'zod'
 import { BAND_LENGTH_SCHOOLS, PI_SCHOOLS } from '../../../forming/band-length'
 import { lengthMm, ratio } from '../../../units/fields'
-import { formatPlain } from '../../../units/format'
-import { planClosedBand } from '../../common/closed-band'
-import { commonFields } from '../../common/fields'
+import { bandAnswer, bandOutcome, type ClosedBand, planClosedBand } from '../../common/closed-band'
+import { commonFields, type OutputOf } from '../../common/fields'
 import { defineForm, schoolsField } from '../../define-form'
 
 /** In the order a smith measures: what it goes over or into, how long, the metal. */
@@ -26,6 +25,14 @@ const input = () =>
       error: 'Wall: it leaves no bore; it can be a little under half the outside at most',
     })
 
+const bandOf = (value: OutputOf<typeof input>): ClosedBand => ({
+  ...value,
+  name: 'tube',
+  stock: 'strip',
+  insideDiameterMm: value.outsideDiameterMm - 2 * value.thicknessMm,
+  fitMm: 0,
+})
+
 export const tubeRound = defineForm({
   id: 'tube-round',
   title: 'Round tube, ferrule',
@@ -33,19 +40,11 @@ export const tubeRound = defineForm({
   input,
   example: { outsideDiameterMm: 11.5, alloy: 'copper-c110', thicknessMm: '23 ga', widthMm: 26 },
   ask: { words: ['tube', 'ferrule'], sizes: ['outsideDiameterMm', 'widthMm'] },
+  answer: (log, input) => bandAnswer(log, bandOf(input)),
+  outcomes: (input) => [bandOutcome(bandOf(input))],
+  measured: ['outsideDiameterMm'],
   plan: (input, bench) => {
-    const plan = planClosedBand(
-      [],
-      {
-        ...input,
-        name: 'tube',
-        stock: 'strip',
-        insideDiameterMm: input.outsideDiameterMm - 2 * input.thicknessMm,
-        fitMm: 0,
-        sizeEffect: (mm) => `± ${formatPlain(mm, 2)} mm on the diameter`,
-      },
-      bench,
-    )
+    const plan = planClosedBand([], bandOf(input), bench)
     const inside = 'insideDiameterMm'
     return {
       ...plan,

@@ -10,14 +10,14 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   stripView,
+  targetOf,
   view,
   wireBlank,
 } from '../../common/plan-kit'
-import type { FormPlan } from '../../contract'
+import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const LOSS_TEXTS = {
@@ -52,10 +52,22 @@ function lengthOf(log: WorkingLog, input: Input, school: School): number {
   })
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.loss))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'ballMm',
+  label: 'Ball',
+  valueMm: input.ballMm,
+  plusMinusMm: 0.1,
+  follows: 'ballMm',
+})
+
 function planBall(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input, input.schools.loss)
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
+  const reckonedMm = lengthOf([], input, input.schools.loss)
+  const answer = answerFor(log, input)
   const inHand = input.wireInHandMm ?? answer.markAt
   const gives = derive(log, {
     label: 'Ball from the wire in hand',
@@ -65,8 +77,7 @@ function planBall(input: Input, bench: Bench): FormPlan {
     given: [given('d', 'wire', input.thicknessMm), given('L', 'length', inHand), given('f', 'loss', FACTOR[input.schools.loss], 'ratio')],
   })
   const ratio = input.ballMm / input.thicknessMm
-  const target = { dimension: 'ballMm', label: 'Ball', valueMm: input.ballMm, plusMinusMm: 0.1 }
-  const slope = (2 * input.ballMm ** 2) / input.thicknessMm ** 2
+  const target = targetOf(outcomeOf(input))
   return completePlan({
     input,
     answer,
@@ -74,10 +85,6 @@ function planBall(input: Input, bench: Bench): FormPlan {
     blanks: [wireBlank(input, bench, { name: 'wire', lengthMm: answer.markAt })],
     results: { lengthMm: { value: reckonedMm, unit: 'mm' }, fromWireMm: { value: gives, unit: 'mm' } },
     choice: schoolChoice('loss', 'How much wire', input.schools.loss, LOSS_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'length', change: '± 0.5 mm', effect: `± ${formatPlain(0.5 / slope, 2)} mm on the ball` },
-      { input: 'ball', change: '+ 0.1 mm', effect: `+ ${formatPlain(0.1 * slope, 2)} mm of wire` },
-    ],
     checks: [
       limitCheck({
         code: 'ball-ratio',
@@ -98,7 +105,6 @@ function planBall(input: Input, bench: Bench): FormPlan {
       },
       ...hazardNotes(input.alloy),
     ],
-    uncertainty: measuringBand(input.measuredWith, slope, (2 * reckonedMm) / input.thicknessMm),
     views: [
       view('ball', 'Ball', {
         shapes: [region(circleOutline(input.ballMm / 2))],
@@ -124,7 +130,6 @@ function planBall(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     solids: [{ solid: { kind: 'turned', profile: arcPoints([0, 0], input.ballMm / 2, -Math.PI / 2, Math.PI / 2) }, at: [0, 0, 0] }],
-    learns: { target, blankPerMm: slope },
     method: `ball, ${LOSS_TEXTS[input.schools.loss].title.toLowerCase()}`,
   })
 }
@@ -136,5 +141,8 @@ export const ball = defineForm({
   input,
   example: { ballMm: 2.7, alloy: 'fine-silver', thicknessMm: '17 ga' },
   ask: { words: ['ball'], sizes: ['ballMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['ballMm'],
   plan: planBall,
 })

@@ -1,16 +1,17 @@
 import * as z from 'zod'
+import { offsetOutline } from '../../../geometry/clip'
 import { circleOutline, ellipseOutline, rectangleOutline, roundedRectangle, setOffMm } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { roundOvalMm } from '../../common/oval'
 import {
   answerOf,
   bySchool,
   completePlan,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   stripView,
@@ -19,7 +20,7 @@ import {
   wireBlank,
 } from '../../common/plan-kit'
 import { aroundSolid } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SECTION_TEXTS = {
@@ -28,7 +29,7 @@ const SECTION_TEXTS = {
     why: 'Two flat sides and two edges: the wire turns square corners, each a quarter of a circle of its own thickness.',
     formula: '2·(a + b) + π·w',
   },
-  round: { title: 'Round a tube or ring', why: 'A round or oval section: the wire lies on it all the way.', formula: 'π/2·(a + b) + π·w' },
+  round: { title: 'Round a tube or ring', why: 'A round or oval section: the wire lies on it all the way.', formula: 'P + π·w' },
 } as const
 type Section = keyof typeof SECTION_TEXTS
 
@@ -49,8 +50,9 @@ type Input = OutputOf<typeof input>
 
 function onceOf(log: WorkingLog, input: Input, school: Section): number {
   return bySchool(log, SECTION_TEXTS[school], 'parallel-curve', [
-    given('a', 'across', input.acrossMm),
-    given('b', 'through', input.throughMm),
+    ...(school === 'round'
+      ? [given('P', 'round it', roundOvalMm(log, 'Round it', input.acrossMm, input.throughMm))]
+      : [given('a', 'across', input.acrossMm), given('b', 'through', input.throughMm)]),
     given('w', 'wire', input.thicknessMm),
   ])
 }
@@ -95,15 +97,19 @@ function checksOf(input: Input): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'wire to cut', lengthOf(log, input, input.schools.section))
+}
+
 function planBinding(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.section
-  const reckonedMm = lengthOf(log, input, school)
-  const answer = answerOf(log, input, 'wire to cut', reckonedMm)
+  const reckonedMm = lengthOf([], input, school)
+  const answer = answerFor(log, input)
   const eachMm = reckonedMm / input.turnCount
-  const target = { dimension: 'eachMm', label: 'Each binding', valueMm: eachMm, plusMinusMm: 5 }
   const [a, b] = [input.acrossMm / 2, input.throughMm / 2]
-  const block = rectangleOutline(2 * a, 2 * b).map(([x, y]) => [x - a, y - b] as const)
+  const bound = school === 'block' ? rectangleOutline(2 * a, 2 * b).map(([x, y]) => [x - a, y - b] as const) : ellipseOutline(a, b)
+  const wire = offsetOutline(bound, input.thicknessMm / 2)[0] ?? []
   return completePlan({
     input,
     answer,
@@ -111,19 +117,10 @@ function planBinding(input: Input, bench: Bench): FormPlan {
     blanks: [wireBlank(input, bench, { name: 'binding wire', lengthMm: answer.markAt })],
     results: { eachMm: { value: eachMm, unit: 'mm' }, onceRoundMm: { value: onceOf([], input, school), unit: 'mm' } },
     choice: schoolChoice('section', 'What it goes round', school, SECTION_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [{ input: 'one binding more', change: '+ 1', effect: `+ ${formatPlain(eachMm, 1)} mm of wire` }],
     checks: checksOf(input),
-    uncertainty: measuringBand(input.measuredWith, 4 * input.turnCount),
     views: [
       view('section', 'What is bound, with the wire round it', {
-        shapes: [
-          region(
-            school === 'block'
-              ? block
-              : Array.from({ length: 90 }, (_, i) => [a * Math.cos((i * Math.PI) / 45), b * Math.sin((i * Math.PI) / 45)] as const),
-          ),
-          stroke('tool', ...block.map(([x, y]) => [x * 1.05, y * 1.05] as const), [-a * 1.05, -b * 1.05]),
-        ],
+        shapes: [region(bound), stroke('tool', ...wire, wire[0] ?? [0, 0])],
         dimensions: [
           { from: [-a, -b], to: [a, -b], offset: -1.8, text: formatPlain(input.acrossMm, 2) },
           { from: [a, -b], to: [a, b], offset: -1.4, text: formatPlain(input.throughMm, 2) },
@@ -139,13 +136,12 @@ function planBinding(input: Input, bench: Bench): FormPlan {
     ],
     route: [
       { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, answer.markAt) } },
-      { op: 'bend', params: { insideRadiusMm: 0.5, what: 'the kinks and twist the ends', manner: 'shape' }, target },
+      { op: 'bend', params: { insideRadiusMm: 0.5, what: 'the kinks and twist the ends', manner: 'shape' } },
     ],
     solids: aroundSolid(
       setOffMm(school === 'block' ? roundedRectangle(2 * a, 2 * b, 0.2) : ellipseOutline(a, b), input.thicknessMm / 2),
       circleOutline(input.thicknessMm / 2),
     ),
-    learns: { target, blankPerMm: input.turnCount },
     method: 'binding wire',
   })
 }
@@ -157,5 +153,9 @@ export const bindingWire = defineForm({
   input,
   example: { acrossMm: 23, throughMm: 9, alloy: 'copper-c110', thicknessMm: 0.6, turnCount: 2 },
   ask: { words: ['binding wire', 'binding'], sizes: ['acrossMm', 'throughMm'] },
+  answer: answerFor,
+  outcomes: () => [],
+  measured: ['acrossMm', 'throughMm', 'kinkMm', 'twistMm'],
+  varies: { turnCount: 1 },
   plan: planBinding,
 })

@@ -11,15 +11,15 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   stripView,
+  targetOf,
   view,
   wireBlank,
 } from '../../common/plan-kit'
 import { bentSolid } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const PROFILES = { 'half-round': 'Half round', square: 'Square', oblong: 'Oblong, twice as wide as high' } as const
@@ -100,10 +100,23 @@ function checksOf(input: Input, { high, strain }: Weighed): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'wire to cut', lengthOf(log, input, input.schools.longer), [
+    { symbol: 'e', name: 'for the ends', valueMm: input.endsMm },
+  ])
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'borderMm',
+  label: 'Border, all round',
+  valueMm: input.borderMm,
+  plusMinusMm: 1,
+  follows: 'borderMm',
+})
+
 function planBorder(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const growth = growthOf(input, input.schools.longer)
-  const reckonedMm = lengthOf(log, input, input.schools.longer)
   const wide = derive(log, {
     label: 'Width it comes out at',
     formula: WIDTH_FORMULA[input.profile],
@@ -113,8 +126,8 @@ function planBorder(input: Input, bench: Bench): FormPlan {
     note: 'Area before is area after, less what went into length.',
   })
   const high = wide * HEIGHT_SHARE[input.profile]
-  const answer = answerOf(log, input, 'wire to cut', reckonedMm, [{ symbol: 'e', name: 'for the ends', valueMm: input.endsMm }])
-  const target = { dimension: 'borderMm', label: 'Border, all round', valueMm: input.borderMm, plusMinusMm: 1 }
+  const answer = answerFor(log, input)
+  const target = targetOf(outcomeOf(input))
   const strain = Math.log(input.thicknessMm / high)
   return completePlan({
     input,
@@ -127,12 +140,7 @@ function planBorder(input: Input, bench: Bench): FormPlan {
       rolledMm: { value: input.borderMm, unit: 'mm' },
     },
     choice: schoolChoice('longer', 'What rolling does to the length', input.schools.longer, LONGER_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'wire', change: '+ 0.1 mm', effect: `+ ${formatPlain((0.1 * wide) / input.thicknessMm, 2)} mm of width` },
-      { input: 'growth', change: '+ 0.05', effect: `− ${formatPlain(reckonedMm - input.borderMm / (1.05 + growth), 2)} mm of wire` },
-    ],
     checks: checksOf(input, { high, strain }),
-    uncertainty: measuringBand(input.measuredWith, 1),
     views: [
       view('section', 'Round and rolled, in section', {
         shapes: [
@@ -170,7 +178,6 @@ function planBorder(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, target },
     ],
     solids: bentSolid([{ straightMm: input.borderMm }], sectionOutline(input.profile, wide, high)),
-    learns: { target, blankPerMm: 1 / (1 + growth) },
     method: `border, ${PROFILES[input.profile].toLowerCase()}`,
   })
 }
@@ -182,5 +189,9 @@ export const borderWire = defineForm({
   input,
   example: { thicknessMm: '12 ga', alloy: 'copper-c110', profile: 'half-round', borderMm: 118 },
   ask: { words: ['border wire', 'border'], sizes: ['thicknessMm', 'borderMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['borderMm'],
+  varies: { growthRatio: 0.05 },
   plan: planBorder,
 })

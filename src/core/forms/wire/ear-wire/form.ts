@@ -12,14 +12,14 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   schoolChoice,
   stripView,
+  targetOf,
   wireBlank,
 } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { wireSolid } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const END_TEXTS = {
@@ -116,12 +116,24 @@ function checksOf(input: Input): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'wire for each', lengthOf(log, input, input.schools.end))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'tailMm',
+  label: 'Tail behind the ear',
+  valueMm: input.tailMm,
+  plusMinusMm: 0.5,
+  follows: 'tailMm',
+})
+
 function planEarWire(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input, input.schools.end)
-  const answer = answerOf(log, input, 'wire for each', reckonedMm)
+  const reckonedMm = lengthOf([], input, input.schools.end)
+  const answer = answerFor(log, input)
   const across = input.rodMm + 2 * input.thicknessMm
-  const target = { dimension: 'tailMm', label: 'Tail behind the ear', valueMm: input.tailMm, plusMinusMm: 0.5 }
+  const target = targetOf(outcomeOf(input))
   return completePlan({
     input,
     answer,
@@ -134,12 +146,7 @@ function planEarWire(input: Input, bench: Bench): FormPlan {
       pairMm: { value: 2 * answer.markAt, unit: 'mm' },
     },
     choice: schoolChoice('end', 'How the drop is held', input.schools.end, END_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'rod', change: '+ 1 mm', effect: `+ ${formatPlain(Math.PI / 2, 2)} mm of wire each` },
-      { input: 'cut length', change: '± 1 mm', effect: '± 1 mm on the tail' },
-    ],
     checks: checksOf(input),
-    uncertainty: measuringBand(input.measuredWith, Math.PI / 2, Math.PI / 2),
     views: [
       bentView({
         title: 'As it hangs',
@@ -173,7 +180,6 @@ function planEarWire(input: Input, bench: Bench): FormPlan {
       target,
     }),
     solids: wireSolid(segmentsOf(input), input.thicknessMm),
-    learns: { target, blankPerMm: 1 },
     method: `ear wire, ${END_TEXTS[input.schools.end].title.toLowerCase()}`,
   })
 }
@@ -185,5 +191,8 @@ export const earWire = defineForm({
   input,
   example: { rodMm: 8.5, alloy: 'sterling-925', thicknessMm: '19 ga', tailMm: 15, frontMm: 6 },
   ask: { words: ['ear wire', 'earwire', 'ear hook'], sizes: ['rodMm', 'tailMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['rodMm', 'tailMm', 'frontMm', 'endMm'],
   plan: planEarWire,
 })

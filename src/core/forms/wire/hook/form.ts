@@ -6,10 +6,10 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, measuringBand, schoolChoice, stripView, wireBlank } from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, limitCheck, schoolChoice, stripView, targetOf, wireBlank } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { wireSolid } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const SHAPE_TEXTS = {
@@ -103,11 +103,23 @@ function checksOf(input: Input): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.shape))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'hookMm',
+  label: 'Hook, inside',
+  valueMm: input.hookMm,
+  plusMinusMm: 0.3,
+  follows: 'hookMm',
+})
+
 function planHook(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input, input.schools.shape)
-  const answer = answerOf(log, input, 'cut length', reckonedMm)
-  const target = { dimension: 'hookMm', label: 'Hook, inside', valueMm: input.hookMm, plusMinusMm: 0.3 }
+  const reckonedMm = lengthOf([], input, input.schools.shape)
+  const answer = answerFor(log, input)
+  const target = targetOf(outcomeOf(input))
   const middle = (input.hookMm + input.thicknessMm) / 2
   return completePlan({
     input,
@@ -116,16 +128,7 @@ function planHook(input: Input, bench: Bench): FormPlan {
     blanks: [wireBlank(input, bench, { name: 'hook', lengthMm: answer.markAt })],
     results: { lengthMm: { value: reckonedMm, unit: 'mm' }, hookOutsideMm: { value: 2 * middle + input.thicknessMm, unit: 'mm' } },
     choice: schoolChoice('shape', 'What kind of catch', input.schools.shape, SHAPE_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'hook', change: '+ 1 mm', effect: `+ ${formatPlain(Math.PI / 2, 2)} mm of wire` },
-      {
-        input: 'small bend',
-        change: '+ 1 mm',
-        effect: `+ ${formatPlain(input.schools.shape === 'hook-and-eye' ? Math.PI : Math.PI / 2, 2)} mm of wire at most`,
-      },
-    ],
     checks: checksOf(input),
-    uncertainty: measuringBand(input.measuredWith, Math.PI / 2, Math.PI),
     views: [
       bentView({
         title: 'As it is bent',
@@ -158,7 +161,6 @@ function planHook(input: Input, bench: Bench): FormPlan {
       target,
     }),
     solids: wireSolid(segmentsOf(input), input.thicknessMm),
-    learns: { target, blankPerMm: Math.PI / 2 },
     method: `hook, ${SHAPE_TEXTS[input.schools.shape].title.toLowerCase()}`,
   })
 }
@@ -170,5 +172,8 @@ export const hook = defineForm({
   input,
   example: { hookMm: 6, eyeMm: 2.6, alloy: 'yellow-brass-c260', thicknessMm: '16 ga', straightMm: 5, tipMm: 3.5 },
   ask: { words: ['hook', 'catch', 'clasp'], sizes: ['hookMm', 'eyeMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['hookMm', 'eyeMm', 'straightMm', 'tipMm'],
   plan: planHook,
 })

@@ -13,15 +13,15 @@ import {
   completePlan,
   hazardNotes,
   limitCheck,
-  measuringBand,
   region,
   schoolChoice,
   stripView,
+  targetOf,
   view,
   wireBlank,
 } from '../../common/plan-kit'
 import { aroundSolid } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const OVAL_TEXTS = {
@@ -106,9 +106,20 @@ function checksOf(input: Input, wire: number): Check[] {
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'wire for each', lengthOf(log, input, input.schools.oval))
+}
+
+const outcomeOf = (input: Input): OutcomeSpec => ({
+  dimension: 'longMm',
+  label: 'Inside, long way',
+  valueMm: input.longMm,
+  plusMinusMm: 0.2,
+  follows: 'longMm',
+})
+
 function planJumpOval(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf(log, input, input.schools.oval)
   const rodMm = derive(log, {
     label: 'Rod for the round ring',
     formula: '(P + k)/π',
@@ -117,9 +128,9 @@ function planJumpOval(input: Input, bench: Bench): FormPlan {
     given: [given('P', 'round the inside', insideOf([], input, input.schools.oval)), given('k', 'kerf', input.kerfMm)],
     note: 'The round and the oval have the same length round.',
   })
-  const answer = answerOf(log, input, 'wire for each', reckonedMm)
+  const answer = answerFor(log, input)
   const inside = outlineOf(input)
-  const target = { dimension: 'longMm', label: 'Inside, long way', valueMm: input.longMm, plusMinusMm: 0.2 }
+  const target = targetOf(outcomeOf(input))
   const wire = input.thicknessMm
   const [a, b] = [input.longMm / 2, input.shortMm / 2]
   return completePlan({
@@ -134,12 +145,7 @@ function planJumpOval(input: Input, bench: Bench): FormPlan {
       outsideLongMm: { value: input.longMm + 2 * wire, unit: 'mm' },
     },
     choice: schoolChoice('oval', 'How it is drawn oval', input.schools.oval, OVAL_TEXTS, (id) => lengthOf([], input, id)),
-    sensitivity: [
-      { input: 'rod', change: '+ 0.2 mm', effect: `+ ${formatPlain((0.2 * Math.PI) / 2, 2)} mm on the long way, the short way kept` },
-      { input: 'short way', change: '+ 0.1 mm', effect: `rod + ${formatPlain((0.1 * (Math.PI - 2)) / Math.PI, 3)} mm` },
-    ],
     checks: checksOf(input, wire),
-    uncertainty: measuringBand(input.measuredWith, 2, Math.PI),
     views: [
       view('ring', 'Oval and the round it comes from', {
         shapes: [
@@ -172,7 +178,6 @@ function planJumpOval(input: Input, bench: Bench): FormPlan {
     ],
     regions: ['outside', 'inside'],
     solids: aroundSolid(setOffMm(inside, wire / 2), circleOutline(wire / 2)),
-    learns: { target, blankPerMm: 2 },
     method: `oval ring, ${OVAL_TEXTS[input.schools.oval].title.toLowerCase()}`,
   })
 }
@@ -184,5 +189,8 @@ export const jumpOval = defineForm({
   input,
   example: { longMm: 6.4, shortMm: 3.8, alloy: 'sterling-925', thicknessMm: '18 ga' },
   ask: { words: ['oval ring', 'oval jump ring', 'oval link'], sizes: ['longMm', 'shortMm'] },
+  answer: answerFor,
+  outcomes: (input) => [outcomeOf(input)],
+  measured: ['longMm', 'shortMm'],
   plan: planJumpOval,
 })

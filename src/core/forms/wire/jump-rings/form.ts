@@ -7,19 +7,9 @@ import { count, lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import {
-  answerOf,
-  completePlan,
-  hazardNotes,
-  limitCheck,
-  measuringBand,
-  region,
-  schoolChoice,
-  view,
-  wireBlank,
-} from '../../common/plan-kit'
+import { answerOf, completePlan, hazardNotes, limitCheck, region, schoolChoice, view, wireBlank } from '../../common/plan-kit'
 import { ringSolid } from '../../common/solids'
-import type { Check, FormPlan } from '../../contract'
+import type { Answer, Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const CUT_TEXTS = {
@@ -134,10 +124,15 @@ function viewsOf(input: Input, { coilMm, inner, outer, shown, total }: Drawn): D
   ]
 }
 
+function answerFor(log: WorkingLog, input: Input): Answer {
+  return answerOf(log, input, 'wire for the set', wireOf(log, input, input.schools.cut), [
+    { symbol: 'g', name: 'wire to hold', valueMm: input.gripMm },
+  ])
+}
+
 function planJumpRings(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const total = input.ringCount + input.spareCount
-  const reckonedMm = wireOf(log, input, input.schools.cut)
   const coilMm = derive(log, {
     label: 'Coil, wound close',
     formula: 'n·w',
@@ -154,9 +149,8 @@ function planJumpRings(input: Input, bench: Bench): FormPlan {
     given: [given('d', 'rod', input.insideMm), given('k', 'kerf', lostMm)],
     note: 'Before springback, which opens it by a per cent or two.',
   })
-  const answer = answerOf(log, input, 'wire for the set', reckonedMm, [{ symbol: 'g', name: 'wire to hold', valueMm: input.gripMm }])
+  const answer = answerFor(log, input)
   const ratio = input.insideMm / input.thicknessMm
-  const target = { dimension: 'insideMm', label: 'Inside', valueMm: insideMm, plusMinusMm: 0.1 }
   const [inner, outer] = [input.insideMm / 2, input.insideMm / 2 + input.thicknessMm]
   const shown = Math.min(total, 24)
   return completePlan({
@@ -173,26 +167,20 @@ function planJumpRings(input: Input, bench: Bench): FormPlan {
       insidePerimeterMm: { value: Math.PI * insideMm, unit: 'mm' },
     },
     choice: schoolChoice('cut', 'How the coil is cut', input.schools.cut, CUT_TEXTS, (id) => wireOf([], input, id)),
-    sensitivity: [
-      { input: 'rod', change: '+ 0.5 mm', effect: `+ ${formatPlain(0.5 * Math.PI, 2)} mm of wire each` },
-      {
-        input: 'wire',
-        change: '+ 0.1 mm',
-        effect: `+ ${formatPlain(0.1 * Math.PI, 2)} mm of wire each, ${formatPlain(0.1 * total, 1)} mm of coil`,
-      },
-    ],
     checks: checksOf(input, ratio),
-    uncertainty: measuringBand(input.measuredWith, total * Math.PI, total * Math.PI),
     views: viewsOf(input, { coilMm, inner, outer, shown, total }),
     route: [
       { op: 'anneal', params: {} },
       { op: 'bend', params: { insideRadiusMm: input.insideMm / 2, what: 'the coil on its rod', manner: 'coil' } },
       { op: 'saw', params: { what: input.schools.cut === 'saw' ? 'down the coil' : 'the rings apart with cutters' } },
-      { op: 'finish', params: {}, target },
+      {
+        op: 'finish',
+        params: {},
+        target: { dimension: 'insideMm', label: 'Inside', valueMm: insideMm, plusMinusMm: 0.1 },
+      },
     ],
     regions: ['outside', 'inside'],
     solids: ringSolid(input.insideMm, input.thicknessMm / 2, circleOutline(input.thicknessMm / 2)),
-    learns: { target, blankPerMm: 0 },
     method: `jump rings, ${CUT_TEXTS[input.schools.cut].title.toLowerCase()}`,
   })
 }
@@ -204,5 +192,9 @@ export const jumpRings = defineForm({
   input,
   example: { insideMm: 5.2, alloy: 'sterling-925', thicknessMm: '17 ga', ringCount: 36, spareCount: 3 },
   ask: { words: ['jump ring'], sizes: ['insideMm'] },
+  answer: answerFor,
+  outcomes: () => [],
+  measured: ['insideMm'],
+  varies: { ringCount: 1 },
   plan: planJumpRings,
 })
