@@ -115,6 +115,16 @@ function ratioChecks(steps: readonly Step[], fromMicron: number, own: OwnFigures
           message: `From ${name} to ${step.name} is ${ratio.toFixed(2)} times finer: you skip a grit, deep scratches may stay.`,
         },
       ]
+    if (ratio < 1 / 1.02)
+      return [
+        {
+          level: 'warn',
+          code: 'goes-back',
+          limit: { value: 1, unit: 'ratio' },
+          ...facts,
+          message: `${step.name} is coarser than ${name}: it puts deeper scratches back than the ones that are there.`,
+        },
+      ]
     if (ratio < limits.least && i > 0)
       return [
         {

@@ -22,8 +22,11 @@ function gapsOf(own: OwnFigures): Gaps {
   return { workingC: figureOf('solder-gap', own), leastC: figureOf('solder-gap-least', own), guardC: figureOf('solder-guard', own) }
 }
 
+const OTHER_TITLES = { none: 'None', ...ALLOY_TITLES } as const
+
 const input = z.strictObject({
   alloy: choice('Metal', ALLOY_TITLES),
+  otherAlloy: choice('Second metal in the heat', OTHER_TITLES).default('none'),
   jointCount: count({ label: 'Joints, one after another', min: 1, max: 8 }).default(3),
   family: choice('Solders', SOLDER_FAMILIES).default('percent'),
   gap: choice('Between joints', {
@@ -54,30 +57,62 @@ function rungsOf(input: Input): Rung[] {
   return [...all].sort((a, b) => b.liquidusC - a.liquidusC)
 }
 
+/** The metal of the heat that melts first: every solder has to keep clear of it. */
+function firstToMelt({ alloy, otherAlloy }: Input): Alloy {
+  const [first, other] = [ALLOYS[alloy], otherAlloy === 'none' ? undefined : ALLOYS[otherAlloy]]
+  return other && other.solidusC < first.solidusC ? other : first
+}
+
 /** How far the seam above is from moving when the next solder flows. */
 function gapC(upper: Rung, lower: Rung, gap: Input['gap']): number {
   return (gap === 'strict' ? upper.solidusC : upper.liquidusC) - lower.liquidusC
 }
 
-/** From the highest down, each rung far enough below the last. */
-function chain(rungs: readonly Rung[], wanted: number, leastC: number, gap: Input['gap']): Rung[] {
-  const chosen: Rung[] = []
-  for (const rung of rungs) {
-    const last = chosen.at(-1)
-    if (chosen.length < wanted && (!last || gapC(last, rung, gap) >= leastC)) chosen.push(rung)
-  }
-  return chosen
+/** A seam above whose melting has begun by more than this when the next solder flows is warned of, °C (house default). */
+const SEAM_MELTS_C = 40
+
+/** Every way to go down the rungs so many times. */
+function* waysDown(rungs: readonly Rung[], count: number): Generator<readonly Rung[]> {
+  if (count === 0) yield []
+  else for (const [i, rung] of rungs.entries()) for (const rest of waysDown(rungs.slice(i + 1), count - 1)) yield [rung, ...rest]
 }
 
-/** The ladder: by the gap asked for, else by the least that ordinary practice manages; what is left over repeats the lowest. */
-function ladderOf(rungs: readonly Rung[], input: Input): Rung[] {
+/** What is weighed of a ladder, the worst first: gaps too small to work, gaps under the aim, seams that melt, then the least margin. */
+function weigh(ladder: readonly Rung[], input: Input, solidusC: number): readonly number[] {
   const { workingC, leastC } = gapsOf(input.figures)
-  const wide = chain(rungs, input.jointCount, input.gap === 'strict' ? 0 : workingC, input.gap)
-  if (wide.length === input.jointCount) return wide
-  const narrow = input.gap === 'strict' ? wide : chain(rungs, input.jointCount, leastC, 'working')
-  const best = narrow.length > wide.length ? narrow : wide
-  const last = best.at(-1)
-  return last ? [...best, ...Array.from({ length: input.jointCount - best.length }, () => last)] : []
+  const pairs = ladder.slice(1).map((rung, i) => [ladder[i] ?? rung, rung] as const)
+  const gaps = pairs.map(([upper, lower]) => gapC(upper, lower, input.gap))
+  const aimC = input.gap === 'strict' ? 0 : workingC
+  const floorC = input.gap === 'strict' ? 0 : leastC
+  const melts = pairs.filter(([upper, lower]) => lower.liquidusC - upper.solidusC > SEAM_MELTS_C)
+  const margins = [...gaps, ...ladder.map((rung) => solidusC - rung.liquidusC)]
+  return [gaps.filter((gap) => gap < floorC).length, gaps.filter((gap) => gap < aimC).length, melts.length, -Math.min(...margins)]
+}
+
+function isBetter(one: readonly number[], other: readonly number[]): boolean {
+  const differs = one.findIndex((value, i) => value !== other[i])
+  return differs >= 0 && (one[differs] ?? 0) < (other[differs] ?? 0)
+}
+
+/**
+ * The ladder: of all ways down, one that works at all, then one whose least margin is the largest, to the seam above and to the metals
+ * in the heat. One joint takes the highest that keeps clear of them. Where there are more joints than rungs the lowest comes again.
+ */
+function ladderOf(rungs: readonly Rung[], input: Input, solidusC: number): Rung[] {
+  if (input.jointCount === 1) {
+    const clear = rungs.find((rung) => rung.liquidusC <= solidusC - gapsOf(input.figures).guardC) ?? rungs.at(-1)
+    return clear ? [clear] : []
+  }
+  for (let count = Math.min(input.jointCount, rungs.length); count > 0; count--) {
+    let best: { readonly ladder: readonly Rung[]; readonly weight: readonly number[] } | undefined
+    for (const ladder of waysDown(rungs, count)) {
+      const weight = weigh(ladder, input, solidusC)
+      if (weight[0] === 0 && (!best || isBetter(weight, best.weight))) best = { ladder, weight }
+    }
+    const last = best?.ladder.at(-1)
+    if (best && last) return [...best.ladder, ...Array.from({ length: input.jointCount - count }, () => last)]
+  }
+  return []
 }
 
 function marginChecks(ladder: readonly Rung[], alloy: Alloy, { guardC }: Gaps): Check[] {
@@ -131,10 +166,10 @@ function gapChecks(ladder: readonly Rung[], { workingC, leastC }: Gaps): Check[]
     return strict < 0
       ? [
           {
-            level: 'note',
+            level: strict < -SEAM_MELTS_C ? 'warn' : 'note',
             code: 'seam-softens',
             ...base,
-            message: `Joint ${i} has begun to melt when joint ${i + 1} flows (${-strict} degrees over its solidus): fine in practice for a small, unloaded seam.`,
+            message: `Joint ${i} has begun to melt when joint ${i + 1} flows (${-strict} degrees over its solidus): ${strict < -SEAM_MELTS_C ? 'hold it with binding wire or anti-flow.' : 'fine in practice for a small, unloaded seam.'}`,
           },
         ]
       : []
@@ -190,12 +225,13 @@ export const solderAdviser = defineAdviser({
   input,
   example: { alloy: 'sterling-925', jointCount: 2 },
   advise: (input) => {
-    const alloy = ALLOYS[input.alloy]
+    const alloy = firstToMelt(input)
     const gaps = gapsOf(input.figures)
     const all = rungsOf(input)
     const ladder = ladderOf(
       all.filter((rung) => rung.liquidusC <= alloy.solidusC - gaps.leastC),
       input,
+      alloy.solidusC,
     )
     if (ladder.length === 0)
       return {

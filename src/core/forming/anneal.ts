@@ -30,6 +30,22 @@ function smoothstep(low: number, high: number, x: number): number {
   return t * t * (3 - 2 * t)
 }
 
+/** Lightly worked metal is reckoned to soften no slower than metal of this strain: an anneal is held until all of it is soft. */
+const LEAST_DRIVING_STRAIN = 0.3
+/** Softened by so much it is called annealed. */
+const SOFT_FRACTION = 0.95
+/** Strain left under which metal is annealed. */
+export const SOFT_STRAIN = 0.07
+/** The shortest and the longest time a torch or a kiln is held, s. */
+const LEAST_ANNEAL_S = 20
+const MOST_ANNEAL_S = 36_000
+
+/** Seconds at a temperature that leave the metal soft whatever work it has had (95 % of it); 20 s at least, ten hours at most. */
+export function recommendedAnnealS(alloy: Alloy, tempC: number): number {
+  const halves = (Math.log(1 / (1 - SOFT_FRACTION)) / Math.LN2) ** (1 / 1.5)
+  return Math.min(MOST_ANNEAL_S, Math.max(LEAST_ANNEAL_S, Math.ceil(halves * halfSofteningS(alloy, tempC, LEAST_DRIVING_STRAIN))))
+}
+
 /** Seconds to half softening at a temperature, for metal of a given strain (source: anneal-model). */
 export function halfSofteningS(alloy: Alloy, tempC: number, strain: number): number {
   const heat = alloy.softeningKJPerMol / GAS_CONSTANT_KJ
@@ -49,8 +65,9 @@ function grownGrain(alloy: Alloy, startMm: number, input: AnnealInput): number {
  * Half-recrystallised copper from strain 0.8 is left with 0.134.
  */
 export function anneal(alloy: Alloy, input: AnnealInput): AnnealResult {
-  if (input.strain < LEAST_STRAIN) return { softenedFraction: 0, strain: input.strain, grainMm: input.grainMm, coarse: false }
-  const tau = input.timeS / halfSofteningS(alloy, input.tempC, input.strain)
+  if (input.strain < LEAST_STRAIN)
+    return { softenedFraction: 0, strain: input.strain, grainMm: grownGrain(alloy, input.grainMm, input), coarse: false }
+  const tau = input.timeS / halfSofteningS(alloy, input.tempC, Math.max(input.strain, LEAST_DRIVING_STRAIN))
   const softenedFraction = (1 - Math.exp(-Math.LN2 * tau ** 1.5)) * smoothstep(LEAST_STRAIN, FULL_STRAIN, input.strain)
   const soft = flowStressMPa(alloy, 0)
   const strain = strainOfStress(alloy, soft + (1 - softenedFraction) * (flowStressMPa(alloy, input.strain) - soft))

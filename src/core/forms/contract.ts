@@ -40,6 +40,8 @@ export interface BlankSpec {
   readonly circleRadiusMm?: number
   /** Where the blank is cut from wire or tube: how long. */
   readonly lengthMm?: number
+  /** How wide the metal is along its bends, where that is not the narrow way of the blank. */
+  readonly bendWidthMm?: number
 }
 
 /** A blank of a form's result: its id is its own whatever else the form cuts, and stays when sizes change. */
@@ -128,6 +130,8 @@ export interface FormPlan {
   readonly route: readonly RouteStepSpec[]
   /** Parts of the piece that harden differently. */
   readonly regions: readonly string[]
+  /** Regions of another blank than the first: region, and the name of the blank. */
+  readonly regionBlanks?: Readonly<Record<string, string>>
   /** How it is made, as the record groups it: stock and school. */
   readonly method: string
 }

@@ -35,6 +35,8 @@ export interface Alloy {
   readonly annealHighC: number
   readonly torchTargetC: number
   readonly annealCue: string
+  /** Whether it glows before it is too hot. */
+  readonly glows: boolean
   readonly quench: string
   readonly hazards: readonly string[]
   readonly flow: FlowCurve
@@ -67,6 +69,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     annealHighC: 650,
     torchTargetC: 525,
     annealCue: 'first glow to dull red',
+    glows: true,
     quench: 'any; water knocks the scale off',
     hazards: ['A long reducing flame above 400 °C makes this copper brittle: keep the flame neutral.'],
     flow: { s0MPa: 65.8, qMPa: 264.1, b: 5.867, hMPa: 48.2, c: 2.8, confidence: 'medium' },
@@ -89,6 +92,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     annealHighC: 725,
     torchTargetC: 550,
     annealCue: 'faint to dull red',
+    glows: true,
     quench: 'air or water; never from bright red',
     hazards: [ZINC_FUME],
     flow: { s0MPa: 80.1, qMPa: 452.4, b: 3.029, hMPa: 61.2, c: 2.8, confidence: 'medium' },
@@ -111,6 +115,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     annealHighC: 750,
     torchTargetC: 550,
     annealCue: 'faint red; brass glows late against its yellow flame',
+    glows: true,
     quench: 'air until black, then water: a fast quench of stressed brass can crack it',
     hazards: [ZINC_FUME, SEASON_CRACKING],
     flow: { s0MPa: 101.1, qMPa: 375.5, b: 4.754, hMPa: 156.3, c: 2.8, confidence: 'medium' },
@@ -133,6 +138,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     annealHighC: 825,
     torchTargetC: 675,
     annealCue: 'dull cherry; heat slowly and evenly',
+    glows: true,
     quench: 'air cool: quick heating or quenching can crack it',
     hazards: [ZINC_FUME, SEASON_CRACKING, 'Nickel: not against the skin of a person with nickel allergy.'],
     flow: { s0MPa: 162.4, qMPa: 312.2, b: 11.661, hMPa: 205.5, c: 2.6, confidence: 'medium' },
@@ -154,7 +160,8 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     annealLowC: 200,
     annealHighC: 650,
     torchTargetC: 360,
-    annealCue: 'no glow needed; a red glow is far too hot',
+    annealCue: 'it is soft long before it glows, and a red glow is far too hot',
+    glows: false,
     quench: 'air or water',
     hazards: [],
     flow: { s0MPa: 53.8, qMPa: 248.7, b: 2.259, hMPa: 29, c: 2.9, confidence: 'low' },
@@ -177,6 +184,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     annealHighC: 700,
     torchTargetC: 635,
     annealCue: 'just visible to dull red',
+    glows: true,
     quench: 'water as soon as the red has gone',
     hazards: ['Firescale grows with each long anneal: use flux or a fire-coat and count the anneals.'],
     flow: { s0MPa: 122, qMPa: 296.3, b: 3.191, hMPa: 57.5, c: 3.15, confidence: 'low' },

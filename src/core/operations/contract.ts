@@ -6,6 +6,8 @@ import { objectOfFields, readChecked } from '../sizes/read-fields'
 export interface Working {
   readonly strain: number
   readonly weight: number
+  /** Where it is the strain of a shape the region is brought to: a shape of this kind that it holds already adds nothing again. */
+  readonly held?: 'bend' | 'dome' | 'press'
 }
 
 export const UNWORKED: Working = { strain: 0, weight: 1 }
@@ -13,11 +15,24 @@ export const UNWORKED: Working = { strain: 0, weight: 1 }
 /** Weight of hammering in the work ledger: kinder than stretching (source: estimated, low). */
 export const HAMMER_WEIGHT = 0.8
 
-/** What an operation does to the metal: work, by region or everywhere else, then heat. */
+/** A heat, and how near the solidus it may come: judged by colour it needs more room than where solder tells it. */
+export interface Heat {
+  readonly tempC: number
+  readonly timeS: number
+  /** Where another metal is in the heat: where that begins to melt. */
+  readonly otherSolidusC?: number
+  /** Degrees under the solidus, the observer's error off, below which it is told, and below which it is a stop; none where melting is meant. */
+  readonly marginsC?: { readonly amber: number; readonly red: number }
+}
+
+/**
+ * What an operation does to the metal: work, by region or everywhere else, then heat. Where the piece has none of the regions named in
+ * `at`, the hardest of them is done to all of it.
+ */
 export interface Effect {
   readonly elsewhere: Working
   readonly at?: Readonly<Record<string, Working>>
-  readonly heat?: { readonly tempC: number; readonly timeS: number }
+  readonly heat?: Heat
   readonly thicknessRatio?: number
 }
 
@@ -48,17 +63,20 @@ export interface OperationSpec<Id extends string = string, S extends z.ZodObject
   readonly waitS: number
   readonly caution?: string
   readonly effect: (params: z.output<S>, context: OperationContext) => Effect
+  /** Why it cannot be done to this metal, where it cannot. */
+  readonly refuses?: (params: z.output<S>, context: OperationContext) => string | undefined
   readonly words: (params: z.output<S>, context: OperationContext) => BenchWords
 }
 
 /** An operation ready for the catalogue: the same, with one entrance for outside data. */
-export interface Operation extends Omit<OperationSpec, 'effect' | 'words'> {
+export interface Operation extends Omit<OperationSpec, 'effect' | 'refuses' | 'words'> {
   /** Reads parameters, filling defaults; the message names the parameter. */
   readonly read: (params: unknown) => { readonly ok: true; readonly step: ReadStep } | { readonly ok: false; readonly message: string }
 }
 
 export interface ReadStep {
   readonly effect: (context: OperationContext) => Effect
+  readonly refuses: (context: OperationContext) => string | undefined
   readonly words: (context: OperationContext) => BenchWords
 }
 
@@ -75,7 +93,11 @@ export function defineOperation<const Id extends string, S extends z.ZodObject>(
       if (!read.ok) return { ok: false, message: `${spec.title}: ${read.issues.map((issue) => issue.message).join('; ')}` }
       return {
         ok: true,
-        step: { effect: (context) => spec.effect(read.data, context), words: (context) => spec.words(read.data, context) },
+        step: {
+          effect: (context) => spec.effect(read.data, context),
+          refuses: (context) => spec.refuses?.(read.data, context),
+          words: (context) => spec.words(read.data, context),
+        },
       }
     },
   }

@@ -10,7 +10,7 @@ const PARAMS: Readonly<Record<string, Record<string, unknown>>> = {
   drill: { diameterMm: 1.6 },
   bend: { insideRadiusMm: 9 },
   dap: { punchMm: 20, discMm: 24 },
-  roll: { fromMm: 2, toMm: 1.4 },
+  roll: { fromMm: 1, toMm: 0.7 },
   press: { depthMm: 3, halfMm: 9 },
 }
 
@@ -68,14 +68,16 @@ describe('what work does', () => {
       { numRuns: 60 },
     ))
   it('rolling to half is 2/√3·ln 2, and leaves half the thickness (von Mises, plane strain)', () => {
-    const effect = read('roll', { fromMm: 2, toMm: 1 }).effect(CONTEXT)
+    const effect = read('roll', { fromMm: 2, toMm: 1 }).effect({ ...CONTEXT, thicknessMm: 2 })
     expect(effect.elsewhere.strain).toBeCloseTo((2 / Math.sqrt(3)) * Math.log(2), 6)
     expect(effect.thicknessRatio).toBeCloseTo(0.5, 9)
   })
   it('a smaller punch works the rim more', () =>
     expect(worst(read('dap', { punchMm: 18, discMm: 24 }))).toBeGreaterThan(worst(read('dap', { punchMm: 40, discMm: 24 }))))
-  it('a dome already begun takes less from the next punch', () =>
-    expect(worst(read('dap', { punchMm: 20, discMm: 24, fromRadiusMm: 14 }))).toBeLessThan(worst(read('dap', { punchMm: 20, discMm: 24 }))))
+  it('rolling from another thickness than the metal has is refused', () => {
+    expect(read('roll', { fromMm: 2, toMm: 1.4 }).refuses(CONTEXT)).toBe('Roll: from 2 mm was given, and the metal is 1 mm here')
+    expect(read('roll').refuses(CONTEXT)).toBeUndefined()
+  })
   it('sawing, filing and drilling leave the metal as it was', () => {
     for (const id of ['saw', 'file', 'drill']) expect(worst(read(id))).toBe(0)
   })

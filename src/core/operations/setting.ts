@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { bendStrain, hammerStrain } from '../forming/strain'
-import { ratio } from '../units/fields'
+import { count, ratio } from '../units/fields'
 import { defineOperation, HAMMER_WEIGHT, UNWORKED } from './contract'
 
 export const rivet = defineOperation({
@@ -37,6 +37,10 @@ const SET_WORDS = {
   },
 } as const
 
+/** With three tabs, or any odd number, none stands opposite another. */
+const ODD_TABS =
+  'Stone in and level. One tab a little, then the next in turn, round and round in small steps; press, do not hammer. Last round down flat on the stone.'
+
 export const setStone = defineOperation({
   id: 'set-stone',
   title: 'Set the stone',
@@ -45,10 +49,10 @@ export const setStone = defineOperation({
   handsOnS: 600,
   waitS: 0,
   caution: 'Eye protection: a stone pressed too hard throws chips.',
-  params: z.object({ by: z.enum(['tabs', 'bezel']).default('bezel') }),
+  params: z.object({ by: z.enum(['tabs', 'bezel']).default('bezel'), tabCount: count({ label: 'Tabs', min: 2, max: 40 }).default(4) }),
   effect: ({ by }, { thicknessMm, widthMm }) => {
     const strain = by === 'tabs' ? bendStrain(thicknessMm / 2, thicknessMm, widthMm) : hammerStrain(0.04)
     return { elsewhere: UNWORKED, at: { [OVER_THE_STONE]: { strain, weight: 1 } } }
   },
-  words: ({ by }) => ({ ...SET_WORDS[by], facts: [] }),
+  words: ({ by, tabCount }) => ({ ...SET_WORDS[by], ...(by === 'tabs' && tabCount % 2 === 1 ? { say: ODD_TABS } : {}), facts: [] }),
 })

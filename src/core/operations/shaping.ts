@@ -43,10 +43,13 @@ export const bend = defineOperation({
     insideRadiusMm: lengthMm({ label: 'Inside radius', min: 0, max: 1000 }),
     manner: z.enum(BEND_MANNERS).default('round'),
     what: z.string().optional(),
+    region: z.string().optional(),
   }),
-  effect: ({ insideRadiusMm }, { thicknessMm, widthMm }) => {
+  effect: ({ insideRadiusMm, region }, { thicknessMm, widthMm }) => {
     const strain = bendStrain(insideRadiusMm, thicknessMm, widthMm)
-    return { elsewhere: UNWORKED, at: { outside: { strain, weight: 1 }, inside: { strain, weight: COMPRESSION_WEIGHT } } }
+    const outer = { strain, weight: 1, held: 'bend' } as const
+    if (region) return { elsewhere: UNWORKED, at: { [region]: outer } }
+    return { elsewhere: UNWORKED, at: { outside: outer, inside: { ...outer, weight: COMPRESSION_WEIGHT } } }
   },
   words: ({ insideRadiusMm, manner, what }) => ({
     title: `Bend ${what ?? 'it round'}`,
@@ -65,18 +68,19 @@ export const dap = defineOperation({
   caution: 'Never a hardened hammer face on a hardened punch: use a brass or soft-faced mallet, and wear eye protection.',
   params: z.object({
     punchMm: lengthMm({ label: 'Punch', min: 1, max: 120 }),
-    fromRadiusMm: lengthMm({ label: 'Sphere before', min: 0, max: 1e6 }).default(0),
     discMm: lengthMm({ label: 'Disc', min: 1, max: 500 }),
     place: z.string().optional(),
   }),
-  effect: ({ punchMm, fromRadiusMm, discMm }, { thicknessMm }) => {
+  effect: ({ punchMm, discMm }, { thicknessMm }) => {
     const radius = Math.max((punchMm + thicknessMm) / 2, discMm / 4 + 1e-9)
-    const before = fromRadiusMm > 0 ? rimHoopStrain(discMm, Math.max(fromRadiusMm, discMm / 4 + 1e-9)) : 0
-    const hoop = Math.abs(rimHoopStrain(discMm, radius) - before)
-    const bent = thicknessMm * Math.abs(1 / radius - (fromRadiusMm > 0 ? 1 / fromRadiusMm : 0))
+    const hoop = Math.abs(rimHoopStrain(discMm, radius))
+    const bent = thicknessMm / radius
     return {
       elsewhere: UNWORKED,
-      at: { crown: { strain: CROWN_THINNING_RATIO * hoop + bent, weight: 1 }, rim: { strain: hoop + bent, weight: COMPRESSION_WEIGHT } },
+      at: {
+        crown: { strain: CROWN_THINNING_RATIO * hoop + bent, weight: 1, held: 'dome' },
+        rim: { strain: hoop + bent, weight: COMPRESSION_WEIGHT, held: 'dome' },
+      },
     }
   },
   words: ({ punchMm, place }, { thicknessMm }) => ({
@@ -133,7 +137,15 @@ export const roll = defineOperation({
   params: z
     .object({ fromMm: lengthMm({ label: 'From', min: 0.05, max: 12 }), toMm: lengthMm({ label: 'To', min: 0.05, max: 12 }) })
     .refine((p) => p.toMm < p.fromMm, { path: ['toMm'], error: 'rolling goes from thick to thin' }),
-  effect: ({ fromMm, toMm }) => ({ elsewhere: { strain: rollingStrain(fromMm, toMm), weight: 1 }, thicknessRatio: toMm / fromMm }),
+  refuses: ({ fromMm, toMm }, { thicknessMm }) => {
+    if (Math.abs(fromMm - thicknessMm) > Math.max(0.02, 0.05 * thicknessMm))
+      return `Roll: from ${formatPlain(fromMm, 2)} mm was given, and the metal is ${formatPlain(thicknessMm, 2)} mm here`
+    return toMm < thicknessMm ? undefined : `Roll: to ${formatPlain(toMm, 2)} mm was given, and the metal is no thicker than that here`
+  },
+  effect: ({ toMm }, { thicknessMm }) => ({
+    elsewhere: { strain: rollingStrain(thicknessMm, toMm), weight: 1 },
+    thicknessRatio: toMm / thicknessMm,
+  }),
   words: ({ fromMm, toMm }) => ({
     title: `Roll to ${formatPlain(toMm, 2)} mm`,
     say: 'Dry metal, a little at each pass, the same end first.',
@@ -177,12 +189,16 @@ export const press = defineOperation({
   }),
   effect: ({ depthMm, halfMm, rimHeld }, { alloy, thicknessMm }) => {
     const impression = { halfMm, depthMm: Math.min(depthMm, halfMm) }
-    if (rimHeld) return { elsewhere: UNWORKED, at: { impression: { strain: -clampedPoleStrain(alloy, impression), weight: 1 } } }
+    if (rimHeld)
+      return { elsewhere: UNWORKED, at: { impression: { strain: -clampedPoleStrain(alloy, impression), weight: 1, held: 'press' } } }
     const { rim, middle } = freeStrains(impression)
     const bent = depthMm > 0 ? (2 * depthMm * thicknessMm) / (halfMm ** 2 + depthMm ** 2) : 0
     return {
       elsewhere: UNWORKED,
-      at: { impression: { strain: middle + bent, weight: 1 }, margin: { strain: rim, weight: COMPRESSION_WEIGHT } },
+      at: {
+        impression: { strain: middle + bent, weight: 1, held: 'press' },
+        margin: { strain: rim, weight: COMPRESSION_WEIGHT, held: 'press' },
+      },
     }
   },
   words: ({ depthMm, rimHeld, what }) => ({

@@ -12,99 +12,115 @@ export interface OrderFinding {
 interface OrderRule {
   readonly code: string
   readonly level: 'stop' | 'warn'
-  /** Must be done before `after`, whenever both are on the route. */
-  readonly first: (step: RouteStep) => boolean
-  readonly after: (step: RouteStep) => boolean
-  /**
-   * `last-heat`: every `after` needs a `first` since the last heat. `any`: no `first` may follow an `after`.
-   * `once`: one `first` before the `after` is enough; more of them may follow.
-   */
-  readonly reach: 'last-heat' | 'any' | 'once'
   readonly message: string
+  /** Indexes of the steps that come too early or too late. */
+  readonly broken: (steps: readonly RouteStep[]) => readonly number[]
 }
 
+type Is = (step: RouteStep) => boolean
+
 const isOp =
-  (...ids: string[]) =>
-  (step: RouteStep) =>
+  (...ids: string[]): Is =>
+  (step) =>
     ids.includes(step.op)
-const isHeat = (step: RouteStep) => findOperation(step.op)?.kind === 'heat'
+const isHeat: Is = (step) => findOperation(step.op)?.kind === 'heat'
+const whatOf = (step: RouteStep) => String(step.params?.what ?? '')
+/** A seam of the piece to itself, which has to be bent shut; an overlay or a fitting is soldered as it lies. */
+const isSeam: Is = (step) => step.op === 'solder' && /joint|seam/.test(whatOf(step))
+const isUnnamedSolder: Is = (step) => step.op === 'solder' && whatOf(step) === ''
+
+const at = (steps: readonly RouteStep[], is: (step: RouteStep, i: number) => boolean) =>
+  steps.flatMap((step, i) => (is(step, i) ? [i] : []))
+
+/** No `first` may follow an `after`. */
+const noneAfter = (first: Is, after: Is) => (steps: readonly RouteStep[]) =>
+  at(steps, (step, i) => after(step) && steps.slice(i + 1).some(first))
+
+/** A `first` that comes at all comes before the `after`. */
+const onceBefore = (first: Is, after: Is) => (steps: readonly RouteStep[]) =>
+  at(steps, (step, i) => after(step) && !steps.slice(0, i).some(first) && steps.slice(i + 1).some(first))
+
+/** Every `after` needs a `first` since the last heat; once is enough until the next. */
+const sinceLastHeat = (first: Is, after: Is) => (steps: readonly RouteStep[]) =>
+  at(steps, (step, i) => {
+    if (!after(step)) return false
+    const lastHeat = steps.slice(0, i).findLastIndex(isHeat)
+    const since = steps.slice(lastHeat + 1, i)
+    return lastHeat >= 0 && !since.some(after) && !since.some(first)
+  })
 
 /** Rules of the order of work that these operations can break (common practice, no source). */
 const RULES: readonly OrderRule[] = [
   {
     code: 'finish-after-heat',
     level: 'stop',
-    first: isHeat,
-    after: isOp('finish'),
-    reach: 'any',
+    // what is finished early, such as an inside that closes up, may be; but a heat is not the last of it
+    broken: (steps) =>
+      at(
+        steps,
+        (step, i) =>
+          step.op === 'finish' && steps.slice(i + 1).some(isHeat) && !steps.slice(steps.findLastIndex(isHeat)).some(isOp('finish')),
+      ),
     message: 'A torch after finishing spoils the finish: heat first, finish last.',
   },
   {
     code: 'solder-before-true-up',
     level: 'stop',
-    first: isOp('solder'),
-    after: isOp('true-up'),
-    reach: 'once',
+    // a ready tube is trued as it comes; what was bent open springs
+    broken: (steps) => onceBefore(isOp('solder'), isOp('true-up'))(steps).filter((i) => steps.slice(0, i).some(isOp('bend'))),
     message: 'Solder first, then true up: an open joint springs and will not go round.',
   },
   {
     code: 'heat-before-rivet',
     level: 'stop',
-    first: isHeat,
-    after: isOp('rivet'),
-    reach: 'any',
+    broken: noneAfter(isHeat, isOp('rivet')),
     message: 'Every torch step comes before the rivet: heat softens the headed wire, and it can be pulled out.',
   },
   {
     code: 'heat-before-stone',
     level: 'stop',
-    first: isHeat,
-    after: isOp('set-stone'),
-    reach: 'any',
+    broken: noneAfter(isHeat, isOp('set-stone')),
     message: 'Every torch step comes before the stone: stones, cement and plastics do not stand the fire.',
+  },
+  {
+    code: 'pickle-before-stone',
+    level: 'stop',
+    broken: noneAfter(isOp('pickle'), isOp('set-stone')),
+    message: 'No acid after the stone: it eats soft stones and cement, and stays under the setting. Pickle before it goes in.',
+  },
+  {
+    code: 'pickle-before-rivet',
+    level: 'warn',
+    broken: noneAfter(isOp('pickle'), isOp('rivet')),
+    message: 'Acid after riveting stays between the layers and comes out green: pickle and rinse before they are closed.',
   },
   {
     code: 'fit-before-stone',
     level: 'stop',
-    first: isOp('bend', 'file', 'saw', 'drill'),
-    after: isOp('set-stone'),
-    reach: 'any',
-    message: 'Bending, sawing and filing are done before the stone goes in.',
+    broken: noneAfter(isOp('bend', 'saw', 'drill'), isOp('set-stone')),
+    message: 'Bending, sawing and drilling are done before the stone goes in.',
   },
   {
     code: 'bend-before-solder',
     level: 'stop',
-    first: isOp('bend'),
-    after: isOp('solder'),
-    reach: 'once',
+    broken: onceBefore(isOp('bend'), isSeam),
     message: 'The joint cannot be soldered before it is bent shut.',
+  },
+  {
+    code: 'bend-before-solder',
+    level: 'warn',
+    broken: onceBefore(isOp('bend'), isUnnamedSolder),
+    message: 'Is this the joint? It cannot be soldered before it is bent shut; say what is soldered where it is something else.',
   },
   {
     code: 'pickle-before-hammer',
     level: 'warn',
-    first: isOp('pickle'),
-    after: isOp('planish', 'dap', 'stamp', 'true-up'),
-    reach: 'last-heat',
+    broken: sinceLastHeat(isOp('pickle'), isOp('planish', 'dap', 'stamp', 'press', 'true-up')),
     message: 'Scale left from the last heat is driven into the surface: pickle before hammering.',
   },
 ]
 
-function findBroken(rule: OrderRule, steps: readonly RouteStep[]): OrderFinding[] {
-  return steps.flatMap((step, i) => {
-    if (!rule.after(step)) return []
-    if (rule.reach === 'once' && steps.slice(0, i).some(rule.first)) return []
-    if (rule.reach !== 'last-heat')
-      return steps.slice(i + 1).some(rule.first) ? [{ level: rule.level, code: rule.code, step: i, message: rule.message }] : []
-    const lastHeat = steps.slice(0, i).findLastIndex(isHeat)
-    const since = steps.slice(lastHeat + 1, i)
-    const alreadyHammered = since.some(rule.after)
-    return lastHeat >= 0 && !alreadyHammered && !since.some(rule.first)
-      ? [{ level: rule.level, code: rule.code, step: i, message: rule.message }]
-      : []
-  })
-}
-
 /** What a route breaks in the order of work: stops can be overridden with a note, warnings are advice. */
 export function checkOrder(steps: readonly RouteStep[]): OrderFinding[] {
-  return RULES.flatMap((rule) => findBroken(rule, steps))
+  return RULES.flatMap(({ code, level, message, broken }) => broken(steps).map((step) => ({ level, code, step, message })))
 }

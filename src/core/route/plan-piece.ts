@@ -1,11 +1,12 @@
-import type { FormResult } from '../forms/contract'
+import type { Blank, FormResult } from '../forms/contract'
 import type { RunOptions } from '../forms/define-form'
 import { findForm } from '../forms/registry'
+import { boundsOf } from '../geometry/point'
 import type { BoughtTemper } from '../metals/tempers'
 import type { InputIssue } from '../sizes/read-fields'
 import type { DesignStep } from './design-step'
 import { applyEdits, type Misfit, NO_EDITS, type RouteEdits } from './edits'
-import type { TemperInput } from './temper'
+import type { RegionSize, TemperInput } from './temper'
 
 /** What a smith has decided about a piece: its parts with what was typed into them, the stock's temper, and what was changed on the route. */
 export interface PieceDesign {
@@ -46,6 +47,22 @@ function stepsOf(result: FormResult): DesignStep[] {
   })
 }
 
+/** How wide a blank is along its bends: the narrow way of a sheet, the thickness of a wire. */
+function bendWidthMm({ stock, thicknessMm, outline, bendWidthMm: known }: Blank): number {
+  if (known !== undefined) return known
+  if (stock === 'wire') return thicknessMm
+  const box = boundsOf(outline)
+  return Math.min(box.maxX - box.minX, box.maxY - box.minY)
+}
+
+/** The regions of a piece, those of another blank with its size. */
+function regionsOf({ regions, regionBlanks, blanks }: FormResult): (string | RegionSize)[] {
+  return regions.map((region) => {
+    const other = blanks.find((blank) => blank.name === regionBlanks?.[region])
+    return other ? { region, thicknessMm: other.thicknessMm, widthMm: bendWidthMm(other) } : region
+  })
+}
+
 /** Recomputes a piece from its design: result, steps in order, and what the temper ribbon needs. */
 export function planPiece(design: PieceDesign, options: PlanOptions = {}): PiecePlan {
   const part = design.parts[0]
@@ -53,14 +70,15 @@ export function planPiece(design: PieceDesign, options: PlanOptions = {}): Piece
   if (!part || !form) return { ok: false, issues: [{ path: 'form', message: `the form "${part?.form ?? ''}" is not in this version` }] }
   const run = form.run(part.input, { inputVersion: part.inputVersion, ...options })
   if (!run.ok) return run
-  const blank = run.result.blanks[0]
+  const [blank] = run.result.blanks
   const base = stepsOf(run.result)
   const { steps, misfits } = applyEdits(base, design.route ?? NO_EDITS)
   const temper: TemperInput = {
     alloy: blank?.alloy ?? 'sterling-925',
     thicknessMm: blank?.thicknessMm ?? 1,
+    ...(blank ? { widthMm: bendWidthMm(blank) } : {}),
     bought: design.bought,
-    regions: run.result.regions,
+    regions: regionsOf(run.result),
     steps,
   }
   return { ok: true, result: run.result, base, steps, misfits, temper }

@@ -49,7 +49,7 @@ describe('the temper ribbon', () => {
 describe('the order of work (common practice, no source)', () => {
   it.each([
     ['finish-after-heat', ['finish', 'anneal']],
-    ['solder-before-true-up', ['true-up', 'solder']],
+    ['solder-before-true-up', ['bend', 'true-up', 'solder']],
     ['bend-before-solder', ['solder', 'bend']],
     ['pickle-before-hammer', ['anneal', 'dap']],
   ])('%s', (code, ops) => expect(checkOrder(ops.map((op) => ({ op }))).map((finding) => finding.code)).toContain(code))

@@ -62,7 +62,16 @@ describe('a whole route', () => {
     { op: 'enchant', params: {} },
   ]
   it('has a note by the steps for which the wall has that kind of tool, and names the step', () =>
-    expect(toolNotes(steps, { tools: [bit('#52', 1.613)], figures: {}, thicknessMm: 0.9 }).map((note) => note.step)).toEqual([1]))
+    expect(toolNotes(steps, { tools: [bit('#52', 1.613)], figures: {}, thicknessMm: 0.9 }).map((note) => note.step)).toEqual([0, 1]))
+  it('says which blade would be right where the wall has none', () =>
+    expect(toolNotes(steps, { tools: [bit('#52', 1.613)], figures: {}, thicknessMm: 0.9 })[0]?.message).toMatch(
+      /^A .* blade would be right; there is no blade on your wall\.$/,
+    ))
+  it('calls no blade right that has not a tooth in the metal', () => {
+    const coarse: OwnTool = { kind: 'blade', label: 'coarse', nominal: 0.6, facts: { teethPerCm: 12, widthMm: 1 } }
+    const [note] = toolNotes(steps, { tools: [coarse], figures: {}, thicknessMm: 0.25 })
+    expect(note?.level).toBe('note')
+  })
   it('saws with the blade that puts two to three teeth in the metal', () => {
     const blade = (label: string, nominal: number, teethPerCm: number): OwnTool => ({
       kind: 'blade',

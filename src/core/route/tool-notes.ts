@@ -22,11 +22,21 @@ function owns(piece: Piece, kind: OwnTool['kind']): boolean {
   return usable(piece.tools, kind).length > 0
 }
 
-function advised(adviser: string, input: Readonly<Record<string, unknown>>, piece: Piece): Said {
-  const run = findAdviser(adviser)?.run({ ...input, owned: piece.tools, figures: piece.figures })
+/** The smith's own blade for the sheet, where it cuts; what would be right, where none does or none is there. */
+function sayBlade(piece: Piece): Said {
+  if (piece.tools.length === 0) return undefined
+  const run = findAdviser('blade')?.run({ thicknessMm: piece.thicknessMm, owned: piece.tools, figures: piece.figures })
   if (!run?.ok) return undefined
-  const { missing, answer } = run.advice
-  return missing ? { level: 'note', message: missing } : { level: 'ok', message: `Yours: ${answer}` }
+  const { missing, answer, picks } = run.advice
+  const own = picks.filter((pick) => pick.owned)
+  if (own.some((pick) => pick.grade === 'right')) return { level: 'ok', message: `Yours: ${answer}` }
+  if (missing) return { level: 'note', message: missing }
+  if (own.some((pick) => pick.grade === 'usable')) return { level: 'note', message: `Yours serves: ${answer}` }
+  const right = picks.find((pick) => pick.grade === 'right')
+  const words = right
+    ? `A ${right.name} would be right`
+    : 'No blade has teeth enough in metal this thin: shears or a knife, or clamp it between card'
+  return { level: 'note', message: `${words}; ${own.length > 0 ? 'none of yours cuts it' : 'there is no blade on your wall'}.` }
 }
 
 /** The bit nearest a hole, with how far off it is. */
@@ -70,7 +80,7 @@ function saySolder(id: unknown, piece: Piece): Said {
 }
 
 const SAYINGS: Readonly<Record<string, (params: Readonly<Record<string, unknown>>, piece: Piece) => Said>> = {
-  saw: (_, piece) => (owns(piece, 'blade') ? advised('blade', { thicknessMm: piece.thicknessMm }, piece) : undefined),
+  saw: (_, piece) => sayBlade(piece),
   drill: (params, piece) => (typeof params.diameterMm === 'number' ? sayDrill(params.diameterMm, piece) : undefined),
   dap: (params, piece) => (typeof params.punchMm === 'number' ? sayCup(params.punchMm, piece) : undefined),
   solder: (params, piece) => saySolder(params.solder, piece),

@@ -1,8 +1,15 @@
 import * as z from 'zod'
-import { checkOrder } from '@/core/route'
+import { checkOrder, type TemperState } from '@/core/route'
 import { beginTray } from '../services/ledger'
-import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
+import { freezePlan, planDesign, planOptions, walkFrozen } from '../services/piece-plan'
 import { ownAction, refuse } from './action'
+
+/** Why a red step holds the tray. */
+function sayRed({ title, heat, meltingMarginC, workLeftFraction }: TemperState): string {
+  return heat
+    ? `at “${title}” the heat comes within ${Math.max(0, Math.round(meltingMarginC ?? 0))} degrees of melting the metal.`
+    : `at “${title}” the metal has ${Math.round(100 * workLeftFraction)} % of its work left and is likely to crack: anneal before it.`
+}
 
 /** Starts a tray of workpieces on the plan as it stands; the plan is frozen with the version that made it. */
 export const startTray = ownAction({
@@ -30,6 +37,10 @@ export const startTray = ownAction({
     const order = checkOrder(plan.steps).find((finding) => finding.level === 'stop')
     if (order && !piece.design.orderNote)
       return refuse(`Not released to the bench: ${order.message} Change the route, or write a note there to override it.`)
-    return { ok: true, trayId: beginTray(repositories, pieceId, size, freezePlan(piece, plan)) }
+    const frozen = freezePlan(piece, plan)
+    const red = walkFrozen(frozen).steps.find((state) => state.light === 'red')
+    if (red && !piece.design.orderNote)
+      return refuse(`Not released to the bench: ${sayRed(red)} Change the route, or write a note there to override it.`)
+    return { ok: true, trayId: beginTray(repositories, pieceId, size, frozen) }
   },
 })

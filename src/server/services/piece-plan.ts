@@ -27,7 +27,8 @@ export function freezePlan(piece: Piece, plan: Extract<PiecePlan, { ok: true }>)
     answer: result.answer,
     allowanceMm: Number(allowanceOf(piece.design)),
     bought: piece.design.bought,
-    regions: [...result.regions],
+    widthMm: plan.temper.widthMm,
+    regions: [...(plan.temper.regions ?? [])],
     outcomes: [...result.outcomes],
     steps: plan.steps.map((step) => ({ ...step, params: { ...step.params } })),
   }
@@ -45,6 +46,7 @@ export function walkFrozen(plan: FrozenPlan) {
   return walkTemper({
     alloy: plan.alloy as AlloyId,
     thicknessMm: plan.thicknessMm,
+    widthMm: plan.widthMm,
     bought: plan.bought,
     regions: plan.regions,
     steps: plan.steps,

@@ -218,7 +218,7 @@ describe('routes that forms share', () => {
   it('open: pickled before it is bent, and no solder', () =>
     expect(ops(openRoute(spec))).toBe('saw file anneal pickle bend true-up finish'))
   it('round a stone: to its plate with a solder that flows lower, the stone last', () => {
-    const steps = bezelRoute(spec)
+    const steps = bezelRoute(spec, 'same')
     expect(ops(steps)).toBe('saw file anneal bend solder pickle true-up file solder pickle finish set-stone')
     expect(steps.filter((step) => step.op === 'solder').map((step) => step.params.solder)).toEqual(['hard-75', 'medium-70'])
   })

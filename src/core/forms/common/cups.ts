@@ -21,14 +21,13 @@ export function cupsFor(thicknessMm: number, bench: Bench, discMm: number, radiu
 
 export type Cups = ReturnType<typeof cupsFor>
 
-/** One step for each punch, large to small; each knows the sphere the one before left, and the last what it should come to. */
-export function dapSteps(punchesMm: readonly number[], discMm: number, thicknessMm: number, last?: Target): RouteStepSpec[] {
+/** One step for each punch, large to small; the last knows what it should come to. */
+export function dapSteps(punchesMm: readonly number[], discMm: number, last?: Target): RouteStepSpec[] {
   return punchesMm.map((punchMm, i) => ({
     op: 'dap',
     params: {
       punchMm,
       discMm,
-      ...(i > 0 ? { fromRadiusMm: ((punchesMm[i - 1] ?? 0) + thicknessMm) / 2 } : {}),
       ...(punchesMm.length > 1 ? { place: `Step ${i + 1} of ${punchesMm.length}` } : {}),
     },
     ...(last && i === punchesMm.length - 1 ? { target: last } : {}),

@@ -1,3 +1,4 @@
+import type { AlloyId } from '../../metals/alloys'
 import type { BendManner } from '../../operations/shaping'
 import type { RouteStepSpec, Target } from '../contract'
 
@@ -28,11 +29,11 @@ export function closedRoute({ what, cutMm, insideRadiusMm, on, target, bend }: C
 }
 
 /** The steps of a wall round a stone: shut, soldered to its plate with a solder that flows lower, finished, and the stone set last. */
-export function bezelRoute(route: ClosedRoute): RouteStepSpec[] {
+export function bezelRoute(route: ClosedRoute, plate: AlloyId | 'same'): RouteStepSpec[] {
   const closed = closedRoute(route)
   return [
     ...closed.slice(0, -1),
-    { op: 'solder', params: { solder: 'medium-70', what: 'it to its plate' } },
+    { op: 'solder', params: { solder: 'medium-70', what: 'it to its plate', ...(plate === 'same' ? {} : { to: plate }) } },
     { op: 'pickle', params: {} },
     ...closed.slice(-1),
     { op: 'set-stone', params: { by: 'bezel' } },
@@ -45,6 +46,20 @@ export function openRoute(route: ClosedRoute): RouteStepSpec[] {
     if (step.op === 'solder' || step.op === 'pickle' || step.params.what === 'the joint flush') return []
     return step.op === 'anneal' ? [step, { op: 'pickle', params: {} }] : [step]
   })
+}
+
+/** The widest hole drilled in sheet: a larger bit grabs and spins it (common practice, no source). */
+const WIDEST_DRILLED_MM = 12
+
+/** A hole in sheet: drilled, or where it is too wide for a bit pierced, sawn inside its line and filed round. */
+export function holeSteps(diameterMm: number): RouteStepSpec[] {
+  if (diameterMm <= 0) return []
+  if (diameterMm <= WIDEST_DRILLED_MM) return [{ op: 'drill', params: { diameterMm: Math.max(0.3, diameterMm) } }]
+  return [
+    { op: 'drill', params: { diameterMm: 1 } },
+    { op: 'saw', params: { what: 'the hole, inside its line', side: 'inside', cutMm: Math.min(2000, diameterMm) } },
+    { op: 'file', params: { what: 'the hole round, to its line' } },
+  ]
 }
 
 /** The steps of a flat piece sawn to its outline. */

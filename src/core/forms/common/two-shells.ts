@@ -19,6 +19,7 @@ import {
   targetOf,
   view,
 } from './plan-kit'
+import { holeSteps } from './routes'
 import { shellSection } from './shell'
 
 interface TwoShells extends CommonInput {
@@ -113,10 +114,10 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
     ],
     route: [
       { op: 'saw', params: { what: 'the two discs', cutMm: answer.markAt } },
-      ...(input.holeMm > 0 ? [{ op: 'drill' as const, params: { diameterMm: Math.max(0.3, input.holeMm) } }] : []),
+      ...holeSteps(input.holeMm),
       { op: 'anneal', params: {} },
       { op: 'pickle', params: {} },
-      ...dapSteps(sequence.punchesMm, answer.markAt, input.thicknessMm),
+      ...dapSteps(sequence.punchesMm, answer.markAt),
       { op: 'file', params: { what: 'the rims until they meet' } },
       { op: 'solder', params: { solder: 'hard-75', what: 'the halves' } },
       { op: 'pickle', params: {} },

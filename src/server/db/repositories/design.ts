@@ -62,12 +62,15 @@ export const frozenPlanSchema = z.object({
   pieceName: z.string(),
   alloy: z.string(),
   thicknessMm: z.number(),
-  widthMm: z.number().optional(),
   method: z.string(),
   answer: z.object({ name: z.string(), value: z.number(), unit: z.string(), markAt: z.number() }),
   allowanceMm: z.number(),
   bought: designSchema.shape.bought,
-  regions: z.array(z.string()),
+  /** How wide the metal is along its bends; plans frozen before it was known have none. */
+  widthMm: z.number().optional(),
+  regions: z.array(
+    z.union([z.string(), z.object({ region: z.string(), thicknessMm: z.number().optional(), widthMm: z.number().optional() })]),
+  ),
   outcomes: z.array(outcome),
 })
 

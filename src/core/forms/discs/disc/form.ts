@@ -9,6 +9,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { commonFields, type OutputOf } from '../../common/fields'
 import { hazardNotes, markedAt, sheetBlank, targetOf } from '../../common/plan-kit'
+import { holeSteps } from '../../common/routes'
 import type { Answer, Check, FormPlan, OutcomeSpec, SchoolChoice } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -223,7 +224,7 @@ function planDisc(input: Input, bench: Bench): FormPlan {
             { op: 'file' as const, params: { what: 'the edge round' }, target },
           ]
         : [{ op: 'saw' as const, params: { what: 'a square for the cutter' } }]),
-      ...(input.holeMm > 0 ? [{ op: 'drill' as const, params: { diameterMm: Math.min(20, Math.max(0.3, input.holeMm)) } }] : []),
+      ...holeSteps(input.holeMm),
       ...(input.edge === 'rounded' ? [{ op: 'file' as const, params: { what: 'the edge over' } }] : []),
       { op: 'finish', params: {}, target },
     ],

@@ -195,7 +195,7 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
       { op: 'file', params: { what: 'the rim true' } },
       { op: 'anneal', params: {} },
       { op: 'pickle', params: {} },
-      ...dapSteps(sequence.punchesMm.length > 0 ? sequence.punchesMm : [last], Math.max(1, answer.markAt), input.thicknessMm, height),
+      ...dapSteps(sequence.punchesMm.length > 0 ? sequence.punchesMm : [last], Math.max(1, answer.markAt), height),
       { op: 'finish', params: {}, ...(rim ? { target: rim } : {}) },
     ],
     regions: ['crown', 'rim'],

@@ -261,7 +261,6 @@ function planNotched(input: Input, bench: Bench): FormPlan {
       ...dapSteps(
         sequence.punchesMm.length > 0 ? sequence.punchesMm : [Math.max(1, Math.min(120, 2 * radius - input.thicknessMm))],
         Math.max(1, answer.markAt),
-        input.thicknessMm,
         target,
       ),
       { op: 'saw', params: { what: window ? 'the window, inside its line' : 'the notch, inside its line', side: 'inside' } },

@@ -47,7 +47,7 @@ function inverse(input: DomeInput, mid: DomeMid, discMm: number): Record<string,
 
 /** The steps of the punches, each with the height it should come to. */
 function heightSteps(input: DomeInput, sequence: Cups, discMm: number, shiftMm: number): RouteStepSpec[] {
-  const steps = dapSteps(sequence.punchesMm, discMm, input.thicknessMm)
+  const steps = dapSteps(sequence.punchesMm, discMm)
   return steps.map((step, i) => {
     const last = i === steps.length - 1
     const sphere = ((sequence.punchesMm[i] ?? 0) + input.thicknessMm) / 2

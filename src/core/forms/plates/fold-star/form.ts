@@ -215,7 +215,10 @@ function planStar(input: Input, bench: Bench): FormPlan {
     route: [
       { op: 'saw', params: { what: 'the sheet', cutMm: Math.min(2000, answer.markAt) } },
       { op: 'anneal', params: {} },
-      { op: 'bend', params: { insideRadiusMm: input.thicknessMm / 2, what: 'all ridges, then all valleys', manner: 'fold' } },
+      {
+        op: 'bend',
+        params: { insideRadiusMm: input.thicknessMm / 2, what: 'all ridges, then all valleys', manner: 'fold', region: 'creases' },
+      },
       { op: 'anneal', params: {} },
       ...(school === 'half' ? [{ op: 'saw' as const, params: { what: 'the tips, on their ridges', side: 'on' } }] : []),
       { op: 'finish', params: {}, target },

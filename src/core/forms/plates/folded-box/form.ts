@@ -306,7 +306,10 @@ function planBox(input: Input, bench: Bench): FormPlan {
         },
       },
       { op: 'anneal', params: {} },
-      { op: 'bend', params: { insideRadiusMm: school === 'scored' ? 0 : input.radiusMm, what: 'the four walls up', manner: 'fold' } },
+      {
+        op: 'bend',
+        params: { insideRadiusMm: school === 'scored' ? 0 : input.radiusMm, what: 'the four walls up', manner: 'fold', region: 'fold' },
+      },
       { op: 'solder', params: { solder: 'hard-75', what: 'grooves and corners' } },
       { op: 'pickle', params: {} },
       { op: 'finish', params: {}, target },

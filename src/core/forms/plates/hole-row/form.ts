@@ -17,7 +17,7 @@ import {
   stroke,
   view,
 } from '../../common/plan-kit'
-import { flatRoute } from '../../common/routes'
+import { flatRoute, holeSteps } from '../../common/routes'
 import type { Answer, Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -216,7 +216,7 @@ function planHoleRow(input: Input, bench: Bench): FormPlan {
       }),
     ],
     route: [
-      { op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } },
+      ...holeSteps(input.holeMm),
       ...flatRoute('the strip', answer.markAt, { dimension: 'rowMm', label: 'Row, over the holes', valueMm: rowMm, plusMinusMm: 0.2 }),
     ],
     method: `row of holes, ${ROW_TEXTS[school].title.toLowerCase()}`,

@@ -11,7 +11,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { cornerFields } from '../../common/free-outline'
 import { answerOf, completePlan, hazardNotes, onlySchool, region, sheetBlank, targetOf, view } from '../../common/plan-kit'
-import { flatRoute } from '../../common/routes'
+import { flatRoute, holeSteps } from '../../common/routes'
 import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 import { openingChecks, openingsOf, WINDOWS, windowOf } from './openings'
@@ -152,7 +152,7 @@ function planPlate(input: Input, bench: Bench): FormPlan {
     checks: [...openingChecks(input, finished), ...hazardNotes(input.alloy)],
     views: viewsOf(input, { box, cut, finished, grow, holes, plain, sawLine, upright }),
     route: [
-      ...(input.holeMm > 0 ? [{ op: 'drill' as const, params: { diameterMm: Math.min(20, Math.max(0.3, input.holeMm)) } }] : []),
+      ...holeSteps(input.holeMm),
       ...(input.window === 'none'
         ? []
         : [

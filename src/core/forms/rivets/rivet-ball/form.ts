@@ -9,6 +9,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, limitCheck, region, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
 import { EDGE_SCHOOLS, edgeCheck, edgeChoice, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { holeSteps } from '../../common/routes'
 import { stackSolid } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -177,7 +178,7 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
       { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, Math.max(0.5, answer.markAt)) } },
       { op: 'melt', params: { what: 'the ball on one end' } },
       { op: 'pickle', params: {} },
-      { op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } },
+      ...holeSteps(input.holeMm),
       { op: 'rivet', params: { thinnedFraction: 0.3, what: 'the back head, ball in a hollow' }, target },
       { op: 'finish', params: {}, target },
     ],

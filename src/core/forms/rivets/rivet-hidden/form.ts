@@ -7,6 +7,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, bySchool, completePlan, hazardNotes, limitCheck, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
 import { EDGE_SCHOOLS, edgeCheck, edgeChoice, freeEndCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { holeSteps } from '../../common/routes'
 import { stackSolid } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -187,8 +188,8 @@ function planHidden(input: Input, bench: Bench): FormPlan {
       ),
     ],
     route: [
-      { op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } },
-      { op: 'drill', params: { diameterMm: Math.min(20, input.seatMm) } },
+      ...holeSteps(input.holeMm),
+      ...holeSteps(input.seatMm),
       { op: 'anneal', params: {} },
       { op: 'saw', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },
       { op: 'rivet', params: { thinnedFraction: 0.3, what: 'the wire into both seats' }, target },

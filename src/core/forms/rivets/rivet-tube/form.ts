@@ -10,6 +10,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, hazardNotes, lengthBlank, limitCheck, schoolChoice, targetOf } from '../../common/plan-kit'
 import { EDGE_SCHOOLS, edgeCheck, edgeChoice, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
+import { holeSteps } from '../../common/routes'
 import { stackSolid } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -205,7 +206,7 @@ function planTubeRivet(input: Input, bench: Bench): FormPlan {
     checks: checksOf(input, { answer, rimMm, strain }),
     views: viewsOf(input, { flare, grip, headed, outer, outline }),
     route: [
-      { op: 'drill', params: { diameterMm: Math.min(20, input.holeMm) } },
+      ...holeSteps(input.holeMm),
       { op: 'file', params: { what: 'the burr off both sides' } },
       { op: 'saw', params: { what: 'the tube, in a tube holder', cutMm: Math.max(0.5, answer.markAt) } },
       { op: 'anneal', params: {} },

@@ -19,6 +19,7 @@ import {
   stackFields,
   stackView,
 } from '../../common/rivet-stack'
+import { holeSteps } from '../../common/routes'
 import { stackSolid } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -270,7 +271,7 @@ function planRivet(input: Input, bench: Bench): FormPlan {
     checks: checksOf(input, { above, answer, headMm, plusTwo, ratio, reckonedMm }),
     views: [sideView(input, above, below), headedView(input, headed)],
     route: [
-      { op: 'drill', params: { diameterMm: Math.min(20, Math.max(0.3, input.holeMm)) } },
+      ...holeSteps(input.holeMm),
       { op: 'file', params: { what: 'the burr off both sides' } },
       { op: 'anneal', params: {} },
       { op: 'saw', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },

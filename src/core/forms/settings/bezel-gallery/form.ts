@@ -24,7 +24,17 @@ import {
 } from '../../common/plan-kit'
 import { bezelRoute } from '../../common/routes'
 import { aroundSolid, stripSection } from '../../common/solids'
-import { cornerFits, notTurned, roundStoneMm, STONE_CORNER, STONE_TURNED, stoneFields, stoneOutline, stoneShape } from '../../common/stone'
+import {
+  cornerFits,
+  notTurned,
+  plateAlloy,
+  roundStoneMm,
+  STONE_CORNER,
+  STONE_TURNED,
+  stoneFields,
+  stoneOutline,
+  stoneShape,
+} from '../../common/stone'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -58,6 +68,7 @@ const input = () =>
       bearingMm: lengthMm({ label: 'Bearing inside, from below', min: 0, max: 20, help: 'What the stone stands on.' }).default(1),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness('Wall'),
+      plateAlloy: plateAlloy(),
       easeMm: lengthMm({ label: 'Ease on the size', min: 0, max: 1 }).default(0.05),
       ...closingFields(0.1),
       schools: schoolsField({ repeat: ['nearest', 'over', 'plain'] }),
@@ -220,13 +231,16 @@ function planGallery(input: Input, bench: Bench): FormPlan {
     choice: schoolChoice('repeat', 'How the pattern closes', input.schools.repeat, REPEAT_TEXTS, (id) => lengthOf([], input, id)),
     checks: checksOf(input, { looseMm, over }),
     views: viewsOf(input, { a, marks, stone, strip }),
-    route: bezelRoute({
-      what: 'the gallery',
-      cutMm: answer.markAt,
-      insideRadiusMm: input.stoneWidthMm / 2,
-      on: 'a bezel mandrel',
-      target,
-    }),
+    route: bezelRoute(
+      {
+        what: 'the gallery',
+        cutMm: answer.markAt,
+        insideRadiusMm: input.stoneWidthMm / 2,
+        on: 'a bezel mandrel',
+        target,
+      },
+      input.plateAlloy,
+    ),
     regions: ['outside', 'inside', OVER_THE_STONE],
     solids: aroundSolid(setOffMm(stone, input.thicknessMm / 2), stripSection(input.galleryMm, input.thicknessMm)),
     method: `gallery bezel, ${REPEAT_TEXTS[input.schools.repeat].title.toLowerCase()}`,

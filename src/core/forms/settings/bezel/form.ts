@@ -26,6 +26,7 @@ import { aroundSolid, stripSection } from '../../common/solids'
 import {
   cornerFits,
   notTurned,
+  plateAlloy,
   roundStoneMm,
   STONE_CORNER,
   STONE_SHAPES,
@@ -65,6 +66,7 @@ const input = () =>
       turnMm: lengthMm({ label: 'Turns in at', min: 0.1, max: 50, help: 'Height where the stone begins to curve inward.' }).default(1.2),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness('Wall'),
+      plateAlloy: plateAlloy(),
       easeMm: lengthMm({ label: 'Ease on the size', min: 0, max: 1, help: 'So that the stone drops in: 0 to 0.1.' }).default(0.05),
       stepMm: lengthMm({
         label: 'Bearing under the stone',
@@ -253,13 +255,16 @@ function planBezel(input: Input, bench: Bench): FormPlan {
       wallView(input, heightMm),
       stripView(answer.markAt, heightMm, { length: `cut ${formatPlain(answer.markAt, 2)}`, width: `${formatPlain(heightMm, 2)} high` }),
     ],
-    route: bezelRoute({
-      what: 'the strip',
-      cutMm: answer.markAt,
-      insideRadiusMm: Math.max(0.5, input.stoneWidthMm / 2),
-      on: 'a bezel mandrel',
-      target,
-    }),
+    route: bezelRoute(
+      {
+        what: 'the strip',
+        cutMm: answer.markAt,
+        insideRadiusMm: Math.max(0.5, input.stoneWidthMm / 2),
+        on: 'a bezel mandrel',
+        target,
+      },
+      input.plateAlloy,
+    ),
     regions: ['outside', 'inside', OVER_THE_STONE],
     solids: aroundSolid(setOffMm(stoneOutline(input), input.thicknessMm / 2), stripSection(heightMm, input.thicknessMm)),
     method: `bezel, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,

@@ -267,8 +267,7 @@ function checksOf(input: Input, { lapLeft, most }: Weighed): Check[] {
       level: 'note',
       code: 'flat-first',
       source: 'bench-practice',
-      message:
-        'Everything flat is done before the tabs stand up. Push them in opposite pairs, a little each; no heat after the stone is in.',
+      message: `Everything flat is done before the tabs stand up. Push them ${input.tabCount % 2 === 1 ? 'in turn, round and round' : 'in opposite pairs'}, a little each; no heat after the stone is in.`,
     },
     ...hazardNotes(input.alloy),
   ]
@@ -312,7 +311,12 @@ function planTabs(input: Input, bench: Bench): FormPlan {
     input,
     answer,
     working: log,
-    blanks: [sheetBlank(input, bench, { name: 'setting', outline, holes, areaMm2: netAreaMm2(outline, holes) })],
+    blanks: [
+      {
+        ...sheetBlank(input, bench, { name: 'setting', outline, holes, areaMm2: netAreaMm2(outline, holes) }),
+        bendWidthMm: input.tabWidthMm,
+      },
+    ],
     results: {
       tabMm: { value: reckonedMm, unit: 'mm' },
       lapLeftMm: { value: lapLeft, unit: 'mm' },
@@ -354,7 +358,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
       { op: 'pickle', params: {} },
       { op: 'bend', params: { insideRadiusMm: input.bendRadiusMm, what: 'the tabs up', manner: 'fold' } },
       { op: 'finish', params: {} },
-      { op: 'set-stone', params: { by: 'tabs' }, target },
+      { op: 'set-stone', params: { by: 'tabs', tabCount: input.tabCount }, target },
     ],
     method: `tabs, ${TAB_TEXTS[input.schools.tab].title.toLowerCase()}`,
   })
