@@ -1,6 +1,7 @@
 import { offsetOutline, type Region, subtractRegions, uniteRegions } from '../geometry/clip'
 import { circleOutline, netAreaMm2, perimeterMm } from '../geometry/outline'
 import { boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
+import { seededRandom } from '../numerics/random'
 import { boxCandidates, discCandidates, type SheetRoom } from './candidates'
 import type { LayoutInput, LayoutItem, LayoutSheet } from './schema'
 import { isClear, isOnSheet, type PlacedShape, type Pose, placeItem, shapeOf } from './shape'
@@ -53,9 +54,11 @@ function areaOf(item: LayoutItem): number {
   return item.circle ? Math.PI * item.circle.radiusMm ** 2 : netAreaMm2(item.outer ?? [], item.holes)
 }
 
-function anglesOf(item: LayoutItem): readonly number[] {
+/** The ways an item may lie; those it is held to count from the rolling direction of the sheet. */
+function anglesOf(item: LayoutItem, sheet: LayoutSheet): readonly number[] {
   if (item.circle) return [0]
-  return item.rotations === 'free' ? [0, 90, 30, 60, 120, 150] : item.rotations
+  if (item.rotations === 'free') return [0, 90, 30, 60, 120, 150]
+  return item.rotations.map((angle) => angle + (sheet.rollingDirectionDeg ?? 0))
 }
 
 function isSameMetal(item: LayoutItem, sheet: LayoutSheet): boolean {
@@ -77,7 +80,7 @@ function findPose(item: LayoutItem, open: OpenSheet, stop: () => boolean): Pose 
   let best: Pose | undefined
   let bestEdge = Infinity
   const sheetBox = boundsOf(open.sheet.outer)
-  for (const rotationDeg of anglesOf(item)) {
+  for (const rotationDeg of anglesOf(item, open.sheet)) {
     const lying = placeItem(item, { x: 0, y: 0, rotationDeg })
     const spots = item.circle
       ? discCandidates(item.circle.radiusMm, open.room, open.placed, stop)
@@ -173,9 +176,13 @@ function summarise(
   }
 }
 
+/** Tries in another order, where not all blanks found a place in the first. */
+const MOST_TRIES = 8
+
 /**
- * Places blanks on sheets, largest first, each as far left as it will go: a plain, honest first layout. Discs touch exactly;
- * other outlines go against boxes. Sheets are used in order of `costRank`, then smallest first. Stops when told to, with what it has.
+ * Places blanks on sheets, largest first, each as far left as it will go: a plain, honest first layout. Discs touch exactly; other
+ * outlines go against boxes. Sheets are used in order of `costRank`, then smallest first. Where some find no place it tries a few other
+ * orders, drawn from the seed, and keeps the best. Stops when told to, with what it has.
  */
 export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSolution {
   const { opens, placements, iterations } = placeBlanks(input, control)
@@ -187,12 +194,36 @@ export function placementsOf(input: LayoutInput, control: LayoutControl): readon
   return placeBlanks(input, control).placements
 }
 
-function placeBlanks(input: LayoutInput, control: LayoutControl) {
+interface Laid {
+  readonly opens: readonly OpenSheet[]
+  readonly placements: readonly Placement[]
+  readonly iterations: number
+}
+
+function placeBlanks(input: LayoutInput, control: LayoutControl): Laid {
+  const largestFirst = [...input.items].sort((a, b) => areaOf(b) - areaOf(a))
+  const wanted = input.items.reduce((sum, item) => sum + item.qty, 0)
+  const areas = new Map(input.items.map((item) => [item.id, areaOf(item)]))
+  const laidArea = (laid: Laid) => laid.placements.reduce((sum, place) => sum + (areas.get(place.id) ?? 0), 0)
+  const random = seededRandom(input.seed)
+  let best = layInOrder(input, largestFirst, control, 0)
+  let { iterations } = best
+  for (let time = 1; time < MOST_TRIES && best.placements.length < wanted && !control.shouldStop(); time++) {
+    if (iterations >= (input.iterations ?? Infinity)) break
+    const weight = new Map(input.items.map((item) => [item.id, (areas.get(item.id) ?? 0) * (0.5 + random())]))
+    const order = [...input.items].sort((a, b) => (weight.get(b.id) ?? 0) - (weight.get(a.id) ?? 0))
+    const next = layInOrder(input, order, control, iterations)
+    iterations = next.iterations
+    if (laidArea(next) > laidArea(best)) best = next
+  }
+  return { ...best, iterations }
+}
+
+function layInOrder(input: LayoutInput, order: readonly LayoutItem[], control: LayoutControl, done: number): Laid {
   const opens = openSheets(input)
   const placements: Placement[] = []
   const limit = input.iterations ?? Infinity
-  let iterations = 0
-  const order = [...input.items].sort((a, b) => areaOf(b) - areaOf(a))
+  let iterations = done
   for (const item of order) {
     for (let copy = 0; copy < item.qty; copy++) {
       if (control.shouldStop() || iterations >= limit) return { opens, placements, iterations }

@@ -68,7 +68,9 @@ export function planPiece(design: PieceDesign, options: PlanOptions = {}): Piece
   const part = design.parts[0]
   const form = part && findForm(part.form)
   if (!part || !form) return { ok: false, issues: [{ path: 'form', message: `the form "${part?.form ?? ''}" is not in this version` }] }
-  const run = form.run(part.input, { inputVersion: part.inputVersion, ...options })
+  // how many there are is the piece's own, not one part's
+  const { qty: _, ...input } = part.input
+  const run = form.run(input, { inputVersion: part.inputVersion, ...options })
   if (!run.ok) return run
   const [blank] = run.result.blanks
   const base = stepsOf(run.result)

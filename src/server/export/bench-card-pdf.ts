@@ -137,7 +137,7 @@ export async function benchCardPdf(print: BenchCardPrint): Promise<Uint8Array> {
         {
           x: EDGE,
           y: EDGE,
-          size: 6.5,
+          size: 6,
           font: kit.text,
           color: FAINT,
         },

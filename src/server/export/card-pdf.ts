@@ -94,6 +94,16 @@ function drawSteps(kit: Kit, print: CardPrint, page: PDFPage, at: { x: number; y
   })
 }
 
+/** What it is cut from: metal and thickness, each blank's own where they differ. */
+function metalWords({ blanks }: FormResult): string {
+  const alike = new Set(blanks.map((blank) => `${blank.alloy} ${blank.thicknessMm}`)).size === 1
+  const words = blanks.map((blank) => {
+    const metal = `${ALLOYS[blank.alloy].title} ${formatPlain(blank.thicknessMm, 3)} mm`
+    return alike ? metal : `${blank.name} ${metal}`
+  })
+  return alike ? (words[0] ?? '') : words.join(', ')
+}
+
 /** The card to pin above the bench: drawing, cut size, working and steps, on one page. */
 export async function cardPdf(print: CardPrint): Promise<Uint8Array> {
   const kit = await makeKit(`${print.pieceName}, piece card`)
@@ -102,8 +112,7 @@ export async function cardPdf(print: CardPrint): Promise<Uint8Array> {
   const top = (paper.height - 18) * PT_PER_MM
   const { answer } = print.result
   page.drawText(printable(print.pieceName), { x: LEFT, y: top, size: 20, font: kit.bold, color: INK })
-  const blank = print.result.blanks[0]
-  const facts = `${print.jobTitle}  ·  ${print.quantity} + ${print.spares} spare  ·  ${ALLOYS[print.alloy].title} ${formatPlain(blank?.thicknessMm ?? 0, 3)} mm  ·  ${formatPlain(print.result.results.massG?.value ?? 0, 2)} g each`
+  const facts = `${print.jobTitle}  ·  ${print.quantity} + ${print.spares} spare  ·  ${metalWords(print.result)}  ·  ${formatPlain(print.result.results.massG?.value ?? 0, 2)} g each`
   page.drawText(printable(facts), { x: LEFT, y: top - 16, size: 9, font: kit.text, color: INK })
   page.drawText(printable(`${answer.name}: mark at ${formatPlain(answer.markAt, 2)} mm`), {
     x: LEFT,

@@ -65,13 +65,16 @@ function drawTile(kit: Kit, print: LayoutPrint, tile: Tile, pageMm: { width: num
   page.pushOperators(popGraphicsState())
   drawCheckBar(kit, page, [EDGE_MM, EDGE_MM + 1], scale)
   if (print.fault) page.drawText(printable(print.fault), { x: area.x, y: (EDGE_MM + 13) * PT_PER_MM, size: 9, font: kit.bold, color: SAW })
-  page.drawText(printable([print.title, 'full size, saw outside the line', tile.name].filter(Boolean).join('  ·  ')), {
-    x: area.x,
-    y: (EDGE_MM + 9) * PT_PER_MM,
-    size: 9,
-    font: kit.bold,
-    color: INK,
-  })
+  page.drawText(
+    printable([print.title, 'full size, saw outside each outline and inside each window', tile.name].filter(Boolean).join('  ·  ')),
+    {
+      x: area.x,
+      y: (EDGE_MM + 9) * PT_PER_MM,
+      size: 9,
+      font: kit.bold,
+      color: INK,
+    },
+  )
 }
 
 /** The layout at exactly 1:1, on as many pages as it needs, each with its check bar. */

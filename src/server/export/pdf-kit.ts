@@ -1,4 +1,7 @@
-import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from 'pdf-lib'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import fontkit from '@pdf-lib/fontkit'
+import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib'
 import type { Outline } from '@/core/geometry'
 
 export const PT_PER_MM = 72 / 25.4
@@ -16,34 +19,30 @@ export interface Kit {
   readonly mono: PDFFont
 }
 
+/** The faces on paper, shipped whole: they have every sign that a working or a bench word uses. */
+export const PAPER_FONTS = { text: 'DejaVuSansCondensed', bold: 'DejaVuSansCondensed-Bold', mono: 'DejaVuSansMono' } as const
+
+/** A shipped face, as it lies beside the program. */
+export function fontFile(name: (typeof PAPER_FONTS)[keyof typeof PAPER_FONTS]): Uint8Array {
+  return readFileSync(join(process.cwd(), 'node_modules', 'dejavu-fonts-ttf', 'ttf', `${name}.ttf`))
+}
+
 export async function makeKit(title: string): Promise<Kit> {
   const pdf = await PDFDocument.create()
+  pdf.registerFontkit(fontkit)
   pdf.setTitle(title)
   pdf.setCreator('Fold Anvil')
   return {
     pdf,
-    text: await pdf.embedFont(StandardFonts.Helvetica),
-    bold: await pdf.embedFont(StandardFonts.HelveticaBold),
-    mono: await pdf.embedFont(StandardFonts.Courier),
+    text: await pdf.embedFont(fontFile(PAPER_FONTS.text), { subset: true }),
+    bold: await pdf.embedFont(fontFile(PAPER_FONTS.bold), { subset: true }),
+    mono: await pdf.embedFont(fontFile(PAPER_FONTS.mono), { subset: true }),
   }
 }
 
-const SPELT: Readonly<Record<string, string>> = {
-  π: 'pi',
-  '√': 'sqrt',
-  '−': '-',
-  '’': "'",
-  '“': '"',
-  '”': '"',
-  '≥': '>=',
-  '≤': '<=',
-  '→': '->',
-  '⅞': '7/8',
-}
-
-/** Characters the built-in PDF fonts lack, spelt out. */
+/** One line of text: what a page cannot draw as a sign, such as a line break, is a space. */
 export function printable(text: string): string {
-  return text.replace(/[π√−’“”≥≤→⅞]/g, (sign) => SPELT[sign] ?? sign).replace(/[^\x20-\x7e\xa0-\xff]/g, '?')
+  return text.replace(/\p{C}+/gu, ' ')
 }
 
 /** A closed outline as path data, y downwards, in the outline's own millimetres. */
@@ -75,7 +74,7 @@ export function drawCheckBar(kit: Kit, page: PDFPage, atMm: readonly [number, nu
   page.drawText('This bar is 50 mm. If it measures otherwise, enter what it measures under Settings and print again.', {
     x: x + 50 * k + 8,
     y: y + 2,
-    size: 7,
+    size: 6.5,
     font: kit.text,
     color: INK,
   })

@@ -25,20 +25,12 @@ export function freezePlan(piece: Piece, plan: Extract<PiecePlan, { ok: true }>)
     thicknessMm: plan.temper.thicknessMm,
     method: result.method,
     answer: result.answer,
-    allowanceMm: Number(allowanceOf(piece.design)),
     bought: piece.design.bought,
     widthMm: plan.temper.widthMm,
     regions: [...(plan.temper.regions ?? [])],
     outcomes: [...result.outcomes],
     steps: plan.steps.map((step) => ({ ...step, params: { ...step.params } })),
   }
-}
-
-function allowanceOf(design: Design): number {
-  const raw = design.parts[0]?.input.allowanceMm
-  if (typeof raw === 'number') return raw
-  if (raw && typeof raw === 'object' && 'mm' in raw) return Number(raw.mm)
-  return Number(raw ?? 0) || 0
 }
 
 /** The temper walk of a frozen plan. */

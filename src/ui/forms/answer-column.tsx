@@ -128,8 +128,9 @@ interface AnswerColumnProps {
 export function AnswerColumn({ result, record, supply }: AnswerColumnProps) {
   const { bench } = useWorkshop()
   const massG = result.results.massG?.value ?? 0
-  const costEach = metalCost(massG, result.blanks[0]?.alloy ?? 'sterling-925', bench.figures)
-  const madeQty = (result.blanks[0]?.qty ?? 1) / (result.blanks[0]?.each ?? 1)
+  const costEach = result.blanks.reduce((sum, blank) => sum + metalCost(blank.massG * (blank.each ?? 1), blank.alloy, bench.figures), 0)
+  const [blank] = result.blanks
+  const madeQty = (blank?.qty ?? 1) / (blank?.each ?? 1)
   return (
     <>
       <AnswerBox result={result} />

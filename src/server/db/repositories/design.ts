@@ -64,7 +64,6 @@ export const frozenPlanSchema = z.object({
   thicknessMm: z.number(),
   method: z.string(),
   answer: z.object({ name: z.string(), value: z.number(), unit: z.string(), markAt: z.number() }),
-  allowanceMm: z.number(),
   bought: designSchema.shape.bought,
   /** How wide the metal is along its bends; plans frozen before it was known have none. */
   widthMm: z.number().optional(),
