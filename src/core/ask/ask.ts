@@ -57,19 +57,39 @@ const FORM_WORDS = new RegExp(`\\b(?<name>${FORM_NAMES.join('|')})s?\\b`, 'i')
 /** "6 discs": a number before more than one of them is how many, unless it belongs to a size such as US 6. */
 const COUNTED_FORM = new RegExp(`(?<!(?:us|iso|jp|ch|size|x|by) |[\\d./-])\\b(?<count>\\d{1,4}) (?<name>${FORM_NAMES.join('|')})s\\b`, 'i')
 
-function hearForm(state: Listening) {
+/** Two ways across and a shape, with nothing else to say what it is. */
+const STONE = /\d\s*(?:x|×|by)\s*\d.*\b(?:oval|cushion)\b/i
+
+type Form = (typeof FORMS)[number]
+
+function hearForm(state: Listening): Form | undefined {
   const match = takeOut(state, COUNTED_FORM) ?? takeOut(state, FORM_WORDS)
   const word = match?.groups?.name?.toLowerCase()
-  if (match?.groups?.count) {
-    state.input.qty = Number(match.groups.count)
-    state.heard.push({ text: match[0], means: `${match.groups.count} of them` })
-  }
-  return word ? FORMS.find((form) => (form.ask.words as readonly string[]).includes(word)) : undefined
+  const form: Form | undefined = word ? FORMS.find((one) => (one.ask.words as readonly string[]).includes(word)) : stoneForm(state)
+  if (form && match?.groups?.count) hearCount(state, form, Number(match.groups.count), match[0])
+  return form
 }
+
+/** "18x13 oval" alone is a stone, and a stone wants its bezel. */
+function stoneForm(state: Listening): Form | undefined {
+  return STONE.test(state.rest) ? FORMS.find((form) => form.id === 'bezel') : undefined
+}
+
+/** How many: of the pieces, or in the set that they are made as. */
+function hearCount(state: Listening, { ask }: Form, count: number, text: string): void {
+  state.input['count' in ask ? ask.count : 'qty'] = count
+  state.heard.push({ text, means: `${count} of them` })
+}
+
+/** A metal by its name, or by its mark where the number is no size. */
+const metalPattern = (word: string) =>
+  /^\d/.test(word)
+    ? new RegExp(`(?<![\\d.x×-])\\b${word}\\b(?!\\s*(?:mm|cm|in\\b|x|×|by\\b|[.\\d]))`, 'i')
+    : new RegExp(`\\b${word}\\b`, 'i')
 
 function hearMetal(state: Listening, defaults: AskDefaults): void {
   for (const [word, alloy] of METAL_WORDS) {
-    if (!takeOut(state, new RegExp(`\\b${word}\\b`, 'i'))) continue
+    if (!takeOut(state, metalPattern(word))) continue
     state.input.alloy = alloy
     state.heard.push({ text: word, means: ALLOY_TITLES[alloy] })
     return
@@ -92,16 +112,30 @@ function hearThickness(state: Listening): void {
   state.heard.push({ text: match[0].trim(), means: 'mm' in reading ? `${describeMeaning(reading)} thick` : 'not a thickness' })
 }
 
-function hearStockAndCount(state: Listening, hasStock: boolean): void {
+function hearStockAndCount(state: Listening, form: Form): void {
+  const hasStock = form.fields.some((field) => field.name === 'stock')
   const stock = hasStock ? takeOut(state, /\b(round wire|wire|flat strip|strip)\b/i) : null
   if (stock) {
     state.input.stock = /wire/i.test(stock[0]) ? 'round-wire' : 'strip'
     state.heard.push({ text: stock[0], means: state.input.stock === 'strip' ? 'flat strip' : 'round wire' })
   }
   const count = takeOut(state, /\b(?:qty\s*(\d+)|(\d+)\s*(?:off|pcs|pieces))\b/i)
-  if (!count) return
-  state.input.qty = Number(count[1] ?? count[2])
-  state.heard.push({ text: count[0], means: `${state.input.qty} of them` })
+  if (count) hearCount(state, form, Number(count[1] ?? count[2]), count[0])
+}
+
+/** A word that is one of a form's own choices: "oval", "cushion", "shield". */
+function hearChoices(state: Listening, form: Form): void {
+  for (const field of form.fields) {
+    if (field.kind !== 'choice' || field.name.endsWith('lloy') || state.input[field.name] !== undefined) continue
+    for (const [id, title] of Object.entries(field.titles)) {
+      const words = [id, title.split(/[ ,]/)[0] ?? id].map((word) => word.replace(/[^\p{L}\d -]/gu, '')).filter((word) => word.length > 2)
+      const match = takeOut(state, new RegExp(`\\b(?:${words.join('|')})\\b`, 'i'))
+      if (!match) continue
+      state.input[field.name] = id
+      state.heard.push({ text: match[0], means: `${field.label.toLowerCase()}: ${title.toLowerCase()}` })
+      break
+    }
+  }
 }
 
 /** The chunks that may be sizes: split at x, by, to and the gaps left by what was taken out. */
@@ -115,12 +149,20 @@ function sizeChunks(rest: string): string[] {
 /** Several numbers with nothing between them: one size each, where they are not one size together. */
 const BARE_NUMBERS = /^\d*\.?\d+(?: \d*\.?\d+)+$/
 
-function asTyped(chunk: string, size: string | undefined): string {
+/** The smallest number that can only be a ring's size: no finger is three inches across. */
+const LEAST_NOT_INCHES = 3
+
+/** "ring 7 1/4 in 16 gauge" is a size made in 16 gauge, not seven inches. */
+function withoutIn(chunk: string): string {
+  const match = /^(\d+(?:\.\d+)?(?: \d+\/\d+)?) in$/i.exec(chunk)
+  return match && Number.parseFloat(match[1] ?? '') >= LEAST_NOT_INCHES ? (match[1] ?? chunk) : chunk
+}
+
+function asTyped(heard: string, size: string | undefined): string {
+  const chunk = size === 'ring' ? withoutIn(heard) : heard
   const isPlain = /^\d+(\.\d+)?$|^\d+[ -]\d+\/\d+$/.test(chunk)
   return size === 'ring' && isPlain && !chunk.includes('mm') && Number.parseFloat(chunk) <= 16 ? `size ${chunk}` : chunk
 }
-
-type Form = NonNullable<ReturnType<typeof hearForm>>
 
 /** One chunk as the size of one field, or undefined where it is none. */
 function hearSize(chunk: string, form: Form, field: string | undefined, ringSystem: SizeContext['ringSystem']) {
@@ -156,6 +198,8 @@ const NAMED_SIZES: readonly (readonly [RegExp, readonly string[]])[] = [
   [before('window'), ['windowMm', 'windowLengthMm', 'openingMm']],
   [before('corner|corners'), ['cornerMm']],
   [before('overlap|lap'), ['overlapMm']],
+  [before('hand|round the hand'), ['handMm']],
+  [before('wrist'), ['wristMm']],
 ]
 
 function hearNamed(state: Listening, form: Form, ringSystem: SizeContext['ringSystem']): void {
@@ -178,6 +222,12 @@ function hearSizes(state: Listening, form: Form, ringSystem: SizeContext['ringSy
     const heard = hearSize(chunk, form, field, ringSystem) ?? hearSize(words.join(' '), form, field, ringSystem)
     if (!heard && BARE_NUMBERS.test(chunk)) {
       chunks.unshift(...words)
+      continue
+    }
+    // a size with a word after it that is none: the word alone is strange
+    const tail = heard ? undefined : /^([\d./ -]*\d)\s+(\p{L}.*)$/u.exec(words.join(' '))
+    if (tail?.[1] && tail[2] && field !== undefined && hearSize(tail[1], form, field, ringSystem)) {
+      chunks.unshift(tail[1], tail[2])
       continue
     }
     if (!heard || field === undefined) {
@@ -203,15 +253,14 @@ function askForm(text: string, defaults: AskDefaults): AskAnswer | undefined {
   const wantsWeight = takeOut(state, /\b(weight|weigh|mass)\b/i) !== null
   hearMetal(state, defaults)
   hearThickness(state)
-  hearStockAndCount(
-    state,
-    form.fields.some((field) => field.name === 'stock'),
-  )
+  hearStockAndCount(state, form)
+  hearChoices(state, form)
   hearNamed(state, form, defaults.ringSystem)
   const notUnderstood = hearSizes(state, form, defaults.ringSystem)
   const missing = missingFields(form, state.input)
+  // a word that was not understood may be the one that matters
   const run =
-    missing.length > 0
+    missing.length > 0 || notUnderstood.length > 0
       ? null
       : form.run(state.input, { ...defaults.bench, ...(defaults.ringSystem ? { ringSystem: defaults.ringSystem } : {}) })
   return {

@@ -8,6 +8,8 @@ export const METAL_WORDS: readonly (readonly [string, AlloyId])[] = [
   ['fine silver', 'fine-silver'],
   ['red brass', 'red-brass-c230'],
   ['sterling', 'sterling-925'],
+  ['925', 'sterling-925'],
+  ['999', 'fine-silver'],
   ['copper', 'copper-c110'],
   ['brass', 'yellow-brass-c260'],
   ['silver', 'sterling-925'],
@@ -15,4 +17,4 @@ export const METAL_WORDS: readonly (readonly [string, AlloyId])[] = [
 ]
 
 /** Words that may stand anywhere and change nothing. */
-export const FILLER = new Set(['a', 'an', 'the', 'of', 'in', 'from', 'for', 'with', 'and', 'at', 'sheet', 'thick', 'mm', 'please'])
+export const FILLER = new Set(['a', 'an', 'the', 'of', 'in', 'from', 'for', 'with', 'and', 'at', 'sheet', 'size', 'thick', 'mm', 'please'])

@@ -172,7 +172,12 @@ export interface FormSpec<Id extends string, S extends z.ZodObject> {
   /** Fields that matter only while a choice stands at one of some options: field, then the choice and its options. */
   readonly onlyWhen?: Readonly<Record<string, readonly [choice: string, ...options: string[]]>>
   /** Words that call this form in the ask line, and which field each size typed there fills, in order. */
-  readonly ask: { readonly words: readonly string[]; readonly sizes: readonly string[] }
+  readonly ask: {
+    readonly words: readonly string[]
+    readonly sizes: readonly string[]
+    /** Which field "60 of them" fills, where they are made as one set; how many pieces, where it is not said. */
+    readonly count?: string
+  }
   /** The size to mark and nothing else, for asking what moves it. */
   readonly answer: (log: WorkingLog, input: z.output<S>, bench: Bench) => Answer
   /** What can be measured on the finished piece, the one the record learns from first; none where the blank answers to nothing. */

@@ -193,7 +193,7 @@ export const ringStack = defineForm({
   summary: 'Several narrow rings worn together: made to the fit of one wide band, all strips from one piece.',
   input,
   example: { insideDiameterMm: 'US 7', ringCount: 4, widthMm: 1.8, alloy: 'yellow-brass-c260', thicknessMm: '18 ga' },
-  ask: { words: ['stacking set', 'stacking rings', 'stack'], sizes: ['insideDiameterMm', 'widthMm'] },
+  ask: { words: ['stacking set', 'stacking rings', 'stack'], sizes: ['insideDiameterMm', 'widthMm'], count: 'ringCount' },
   answer: answerFor,
   outcomes: (input, bench) => [outcomeOf(input, bench)],
   measured: ['insideDiameterMm'],

@@ -245,7 +245,7 @@ export const stripLinks = defineForm({
   summary: 'Links parted from one or more strips, sawn or sheared: how long each strip, how many links, how long the chain.',
   input,
   example: { linkMm: 17, widthMm: 5.5, linkCount: 18, stripCount: 2, alloy: 'red-brass-c230', thicknessMm: '19 ga' },
-  ask: { words: ['link'], sizes: ['linkMm', 'widthMm'] },
+  ask: { words: ['link'], sizes: ['linkMm', 'widthMm'], count: 'linkCount' },
   answer: answerFor,
   outcomes: (input) => [outcomeOf(input)],
   measured: ['linkMm'],

@@ -152,7 +152,7 @@ export const bindingWire = defineForm({
   summary: 'Wire that holds parts together under the torch: how much for so many bindings, with kinks that give.',
   input,
   example: { acrossMm: 23, throughMm: 9, alloy: 'copper-c110', thicknessMm: 0.6, turnCount: 2 },
-  ask: { words: ['binding wire', 'binding'], sizes: ['acrossMm', 'throughMm'] },
+  ask: { words: ['binding wire', 'binding'], sizes: ['acrossMm', 'throughMm'], count: 'turnCount' },
   answer: answerFor,
   outcomes: () => [],
   measured: ['acrossMm', 'throughMm', 'kinkMm', 'twistMm'],

@@ -191,7 +191,7 @@ export const jumpRings = defineForm({
   summary: 'A set of rings wound on a rod: the wire to cut, the coil, what is left inside after sawing.',
   input,
   example: { insideMm: 5.2, alloy: 'sterling-925', thicknessMm: '17 ga', ringCount: 36, spareCount: 3 },
-  ask: { words: ['jump ring'], sizes: ['insideMm'] },
+  ask: { words: ['jump ring'], sizes: ['insideMm'], count: 'ringCount' },
   answer: answerFor,
   outcomes: () => [],
   measured: ['insideMm'],
