@@ -1,11 +1,12 @@
 import * as z from 'zod'
 import { ADVISER_IDS, ADVISERS, findAdviser } from '../advice'
+import { benchFields } from '../advice/define-adviser'
 import { FORM_IDS, FORMS, findForm } from '../forms/registry'
 import { type LayoutInput, layoutInput, packLayout } from '../layout'
 import { findInTables } from '../lookup'
 import { temperInput, walkTemper } from '../route'
 import { parseSize } from '../sizes'
-import { readChecked } from '../sizes/read-fields'
+import { objectOfFields, readChecked } from '../sizes/read-fields'
 import { SOURCES } from '../sources/sources'
 import { findTable, TABLES } from '../tables/registry'
 import { issuesOf, plainWords, sayIssue } from '../units/plain-words'
@@ -38,14 +39,23 @@ export function listForms(): DoorAnswer {
   return { ok: true, body: FORMS.map(({ id, title, summary, schema, example }) => ({ id, title, summary, schema, example })) }
 }
 
-/** A form's result from raw input. */
+const ownBench = z.object(benchFields())
+
+/** A form's result from raw input; the smith's own `figures` and `owned` tools beside its fields are reckoned with, as advisers do. */
 export function calc(formId: string, raw: unknown): DoorAnswer {
   const form = findForm(formId)
   if (!form)
     return bad('unknown-form', `there is no form "${formId}"; there are ${FORM_IDS.join(', ')}`, [
       { path: 'form', message: `one of ${FORM_IDS.join(', ')}` },
     ])
-  const run = form.run(raw)
+  const object = objectOfFields(raw)
+  const own = ownBench.safeParse({ figures: object?.figures, owned: object?.owned })
+  if (!own.success) return badInput('Own figures and tools', own.error)
+  const { figures, owned, ...input } = object ?? {}
+  const run = form.run(object ? input : raw, {
+    ...(figures ? { figures: own.data.figures } : {}),
+    ...(owned ? { tools: own.data.owned } : {}),
+  })
   return run.ok ? { ok: true, body: run.result } : bad('bad-input', run.issues.map((issue) => issue.message).join('; '), run.issues)
 }
 

@@ -1,11 +1,11 @@
-import { fahrenheitDifferenceC, fahrenheitToC, GRAMS_PER, type MassUnit, toGrams } from '../tables/metals/metal-data'
+import { celsiusToF, fahrenheitDifferenceC, fahrenheitToC, GRAMS_PER, type MassUnit, toGrams } from '../tables/metals/metal-data'
 import { formatPlain } from '../units/format'
 
-/** A typed amount in the program's own unit, with how it was taken. */
+/** A typed amount in another unit, the program's own or the one asked for, with how it was taken. */
 export interface Conversion {
   readonly text: string
   readonly value: number
-  readonly unit: 'g' | '°C'
+  readonly unit: 'g' | '°C' | '°F' | '/cm' | MassUnit
 }
 
 const MASS_WORDS: Readonly<Record<string, readonly MassUnit[]>> = {
@@ -16,6 +16,14 @@ const MASS_WORDS: Readonly<Record<string, readonly MassUnit[]>> = {
   'oz t': ['troy ounce'],
   'troy oz': ['troy ounce'],
   'oz av': ['avoirdupois ounce'],
+  'troy ounce': ['troy ounce'],
+  'troy ounces': ['troy ounce'],
+  pennyweight: ['pennyweight'],
+  pennyweights: ['pennyweight'],
+  grain: ['grain'],
+  lbs: ['avoirdupois pound'],
+  pound: ['avoirdupois pound'],
+  pounds: ['avoirdupois pound'],
   dwt: ['pennyweight'],
   gr: ['grain'],
   grains: ['grain'],
@@ -25,16 +33,24 @@ const MASS_WORDS: Readonly<Record<string, readonly MassUnit[]>> = {
   carats: ['carat'],
 }
 
-const AMOUNT = /^(\d*\.?\d+) ?(oz t|troy oz|oz av|ozt|ounces?|oz|dwt|grains|gr|lb|carats?|ct)(?: (?:in|to|as) g)?$/
+const MASS_TEXT = Object.keys(MASS_WORDS)
+  .sort((a, b) => b.length - a.length)
+  .join('|')
+const AMOUNT = new RegExp(`^(\\d*\\.?\\d+) ?(${MASS_TEXT})(?: (?:in|to|as) g(?:rams?)?)?$`)
+const FROM_GRAMS = new RegExp(`^(\\d*\\.?\\d+) ?g(?:rams?)? (?:in|to|as) (${MASS_TEXT})$`)
 const TEMPERATURE = /^(-?\d*\.?\d+) ?°?f(?: (?:in|to|as) °?c)?$/
+const CELSIUS = /^(-?\d*\.?\d+) ?°?c(?: (?:in|to|as) °?f)?$/
+const TEETH = /^(\d*\.?\d+) ?(?:tpi|teeth (?:per|to the|an) inch)$/
 const DIFFERENCE = /^(-?\d*\.?\d+) ?(?:°?f|f°) ?(?:difference|apart|degrees? apart|higher|lower)$/
+
+const CM_PER_INCH = 2.54
 
 function say(value: number, unit: Conversion['unit'], how: string): Conversion {
   return { value, unit, text: `${how}: ${formatPlain(value, 3)} ${unit}` }
 }
 
 /**
- * Weights and temperatures in the workshop's own units. "12 oz" comes back twice, troy and avoirdupois, since nobody can tell which;
+ * Weights, temperatures and teeth to the inch in the workshop's own units, and the ways back. "12 oz" comes back twice, troy and avoirdupois, since nobody can tell which;
  * a difference in °F leaves the 32 alone. Nothing where the text is neither.
  */
 export function convertAmount(text: string): Conversion[] {
@@ -46,6 +62,15 @@ export function convertAmount(text: string): Conversion[] {
       say(toGrams(Number(number), unit), 'g', `${number} ${unit} of ${formatPlain(GRAMS_PER[unit], 4)} g`),
     )
   }
+  const grams = FROM_GRAMS.exec(plain)
+  if (grams) {
+    const [, number, word] = grams
+    return (MASS_WORDS[word ?? ''] ?? []).map((unit) => say(Number(number) / GRAMS_PER[unit], unit, `${number} g in ${unit}s`))
+  }
+  const teeth = TEETH.exec(plain)
+  if (teeth) return [say(Number(teeth[1]) / CM_PER_INCH, '/cm', `${teeth[1]} teeth to the inch, to the centimetre`)]
+  const celsius = CELSIUS.exec(plain)
+  if (celsius) return [say(celsiusToF(Number(celsius[1])), '°F', `${celsius[1]} °C`)]
   const difference = DIFFERENCE.exec(plain)
   if (difference) return [say(fahrenheitDifferenceC(Number(difference[1])), '°C', `${difference[1]} Fahrenheit degrees apart`)]
   const temperature = TEMPERATURE.exec(plain)

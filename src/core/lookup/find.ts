@@ -122,6 +122,26 @@ function questionFor(text: string, named: readonly Finding[]): string | null {
   return `Which ${text}? It stands on ${scales.size} scales: ${[...scales.values()].join(', ')}.`
 }
 
+/** "18 ct" is a weight of stones and a gold: nobody can tell which. */
+function caratQuestion(text: string, conversions: readonly Conversion[], named: readonly Finding[]): string | null {
+  const gold = named.find(({ table }) => table.id === 'fineness')
+  const [weight] = conversions
+  return gold && weight ? `Which ${text}? ${weight.text}, or ${gold.row.name}, marked ${gold.row.cells.mark}.` : null
+}
+
+/** The blades whose teeth are nearest to so many in the centimetre. */
+function teethRows(conversions: readonly Conversion[]): Finding[] {
+  const teeth = conversions.find(({ unit }) => unit === '/cm')?.value
+  const blades = TABLES.find((table) => table.id === 'saw-blade')
+  if (teeth === undefined || !blades) return []
+  const rows: readonly Row[] = blades.rows
+  const off = (row: Row) => Math.abs(Math.log(Number(row.cells.teeth) / teeth))
+  return [...rows]
+    .sort((a, b) => off(a) - off(b))
+    .slice(0, 2)
+    .map((row) => ({ table: blades, row, how: 'near' as const, difference: Number(row.cells.teeth) - teeth }))
+}
+
 /**
  * Finds what a smith typed in every table: by name ("18", "#60", "N", "P600", "easy"), by size ("1.02", "1/16 in") with the signed
  * difference, and by words ("sterling density"). An off-scale or unreadable text gives no findings and the reading says why.
@@ -135,11 +155,12 @@ export function findInTables(raw: string, context: SizeContext = {}): Found {
   const near = 'mm' in reading ? nearRows(reading.mm) : []
   const conversions = convertAmount(text)
   const ounce = conversions.length > 1 ? `Which ounce? ${conversions.map((item) => item.text).join(', or ')}.` : null
+  const carat = caratQuestion(text, conversions, named)
   return {
     text,
     reading,
     conversions,
-    findings: withoutRepeats([...named, ...near, ...aboutRows(key)]),
-    question: ounce ?? questionFor(text, named),
+    findings: withoutRepeats([...named, ...near, ...teethRows(conversions), ...aboutRows(key)]),
+    question: ounce ?? carat ?? questionFor(text, named),
   }
 }

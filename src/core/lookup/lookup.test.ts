@@ -114,3 +114,34 @@ describe('how tables are written out', () => {
       for (const row of table.rows) expect(rowSummary(table, row).length, `${table.id}/${row.id}`).toBeGreaterThan(0)
   })
 })
+
+describe('the ways a smith says an amount', () => {
+  const said = (text: string) => findInTables(text)
+  it.each([
+    ['1 troy ounce', 31.1034768, 'g'],
+    ['3 pennyweight', 4.66552152, 'g'],
+    ['2 lbs', 907.18474, 'g'],
+    ['700 C', 1292, '°F'],
+    ['1450 F', 787.7777778, '°C'],
+    ['10 g in dwt', 6.4301493, 'pennyweight'],
+    ['14 tpi', 5.511811, '/cm'],
+  ])('%s is %f %s (exact)', (text, value, unit) => {
+    const [first] = said(text).conversions
+    expect(first?.unit).toBe(unit)
+    expect(first?.value).toBeCloseTo(value, 5)
+  })
+  it('14 tpi finds the blades with about as many teeth', () => {
+    const blades = said('14 tpi').findings.filter(({ table }) => table.id === 'saw-blade')
+    expect(blades).toHaveLength(2)
+  })
+  it('18ct is asked back: a weight or a gold', () =>
+    expect(said('18ct').question).toMatch(/^Which 18ct\? .*3\.6 g, or 18 k gold, marked 750\.$/))
+  it.each(['14 kt', '14k', '14 k', '14 karat'])('%s is 14 k gold, marked 585 and 583.3 by its karats', (text) => {
+    const row = said(text).findings.find(({ table }) => table.id === 'fineness')?.row
+    expect([row?.name, row?.value]).toEqual(['14 k gold', 585])
+    expect(row?.cells.byKarat).toBeCloseTo(583.33, 2)
+  })
+  it.each(['13x18', '18x13', '18 x 13', '13×18'])('%s is the oval cabochon', (text) =>
+    expect(said(text).findings[0]?.row.name).toBe('18×13 oval'),
+  )
+})

@@ -50,6 +50,7 @@ const FEPA_P_MICRO: readonly (readonly [number, number])[] = [
   [1500, 12.6],
   [2000, 10.3],
   [2500, 8.4],
+  [3000, 6.5],
 ]
 
 /** Median grain in µm by printed number. All from memory; sources of the inch scale differ by about 5 %. */

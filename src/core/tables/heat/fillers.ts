@@ -63,6 +63,9 @@ export const GOLD_SOLDERS: readonly HeatRange[] = [
   { id: '18k-hard', name: '18 k hard', lowC: 790, highC: 830, confidence: 'low' },
 ]
 
+const BY_MAKER = 'Karat golds differ by maker: the supplier’s sheet wins.'
+const EATS_PITS = 'Eats pits into precious metal that is heated above it: keep it off the bench for gold and silver.'
+
 /** Where base metals begin and finish melting. From memory. */
 export const BASE_METALS: readonly HeatRange[] = [
   { id: 'fine-silver', name: 'fine silver', lowC: 961.8, highC: 961.8, confidence: 'high' },
@@ -76,6 +79,81 @@ export const BASE_METALS: readonly HeatRange[] = [
     says: ['sterling', '925'],
   },
   { id: 'fine-gold', name: 'fine gold', lowC: 1064.2, highC: 1064.2, confidence: 'high' },
+  {
+    id: 'gold-22-yellow',
+    name: '22 k yellow gold',
+    lowC: 930,
+    highC: 980,
+    confidence: 'low',
+    note: BY_MAKER,
+    says: ['22 k', 'karat gold'],
+  },
+  {
+    id: 'gold-18-yellow',
+    name: '18 k yellow gold',
+    lowC: 885,
+    highC: 925,
+    confidence: 'low',
+    note: BY_MAKER,
+    says: ['18 k', 'karat gold'],
+  },
+  {
+    id: 'gold-18-rose',
+    name: '18 k rose gold',
+    lowC: 880,
+    highC: 910,
+    confidence: 'low',
+    note: BY_MAKER,
+    says: ['rose gold', 'karat gold'],
+  },
+  {
+    id: 'gold-18-white',
+    name: '18 k white gold, palladium',
+    lowC: 1040,
+    highC: 1140,
+    confidence: 'low',
+    note: BY_MAKER,
+    says: ['white gold', 'karat gold'],
+  },
+  {
+    id: 'gold-14-yellow',
+    name: '14 k yellow gold',
+    lowC: 820,
+    highC: 880,
+    confidence: 'low',
+    note: BY_MAKER,
+    says: ['14 k', 'karat gold'],
+  },
+  {
+    id: 'gold-14-rose',
+    name: '14 k rose gold',
+    lowC: 870,
+    highC: 920,
+    confidence: 'low',
+    note: BY_MAKER,
+    says: ['rose gold', 'karat gold'],
+  },
+  {
+    id: 'gold-14-white',
+    name: '14 k white gold, nickel',
+    lowC: 910,
+    highC: 970,
+    confidence: 'low',
+    note: BY_MAKER,
+    says: ['white gold', 'karat gold'],
+  },
+  {
+    id: 'gold-10-yellow',
+    name: '10 k yellow gold',
+    lowC: 790,
+    highC: 900,
+    confidence: 'low',
+    note: BY_MAKER,
+    says: ['10 k', 'karat gold'],
+  },
+  { id: 'gold-9-yellow', name: '9 k yellow gold', lowC: 790, highC: 890, confidence: 'low', note: BY_MAKER, says: ['9 k', 'karat gold'] },
+  { id: 'platinum', name: 'platinum', lowC: 1768.3, highC: 1768.3, confidence: 'high' },
+  { id: 'palladium', name: 'palladium', lowC: 1554.8, highC: 1554.8, confidence: 'high' },
   { id: 'copper', name: 'copper', lowC: 1084.6, highC: 1084.6, confidence: 'high' },
   { id: 'brass-70', name: 'brass 70/30', lowC: 915, highC: 955, confidence: 'medium', says: ['yellow brass'] },
   { id: 'brass-63', name: 'brass 63/37, 60/40', lowC: 900, highC: 925, confidence: 'medium' },
@@ -85,6 +163,8 @@ export const BASE_METALS: readonly HeatRange[] = [
   { id: 'pewter', name: 'pewter, tin base', lowC: 240, highC: 295, confidence: 'medium' },
   { id: 'aluminium', name: 'aluminium', lowC: 660.3, highC: 660.3, confidence: 'high' },
   { id: 'zinc', name: 'zinc', lowC: 419.5, highC: 419.5, confidence: 'high' },
+  { id: 'lead', name: 'lead', lowC: 327.5, highC: 327.5, confidence: 'high', note: EATS_PITS },
+  { id: 'tin', name: 'tin', lowC: 231.9, highC: 231.9, confidence: 'high', note: EATS_PITS },
 ]
 
 /** Fluxes and where they work. From memory. */

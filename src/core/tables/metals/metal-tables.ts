@@ -14,6 +14,15 @@ const MASS_NAMES: Readonly<Record<keyof typeof GRAMS_PER, readonly string[]>> = 
   gram: ['g'],
 }
 
+const idOf = (name: string) => name.replace(/[^a-z0-9]+/gi, '-')
+
+/** The ways a gold is said: 18 k, 18k, 18 kt, 18 ct, 18 karat. */
+function karatNames(name: string): string[] {
+  const karat = /^(\d+) k gold$/.exec(name)?.[1]
+  if (!karat) return [name]
+  return ['k', 'kt', 'ct', 'karat', 'carat'].flatMap((word) => [`${karat}${word}`, `${karat} ${word}`, `${karat} ${word} gold`])
+}
+
 export const metalTables = [
   defineTable({
     id: 'alloy',
@@ -70,7 +79,7 @@ export const metalTables = [
     ownership: 'preset',
     rows: () =>
       DENSITIES.map(([name, value, confidence, range]) => ({
-        id: name.replace(/[^a-z0-9]+/gi, '-'),
+        id: idOf(name),
         name,
         value,
         cells: { range },
@@ -103,11 +112,15 @@ export const metalTables = [
     id: 'fineness',
     title: 'Fineness and marks',
     shelf: 'metals',
-    about: '14 k is 583.3 by arithmetic and marked 585. A mark is a legal claim: check the local assay law.',
+    about:
+      '14 k is 583.3 by its karats and is marked 585: the mark is what it must hold. A mark is a legal claim: check the local assay law.',
     unit: '‰',
-    valueLabel: 'parts in 1000',
-    valueDigits: 1,
-    columns: [{ key: 'mark', label: 'mark' }],
+    valueLabel: 'as marked',
+    valueDigits: 0,
+    columns: [
+      { key: 'byKarat', label: 'by karat or alloy, in 1000', digits: 1 },
+      { key: 'mark', label: 'mark' },
+    ],
     source: 'iso-9202',
     confidence: 'high',
     ownership: 'fixed',
@@ -115,9 +128,9 @@ export const metalTables = [
       FINENESS.map(([name, fraction, mark, confidence]) => ({
         id: name.replaceAll(' ', '-'),
         name,
-        value: 1000 * fraction,
-        cells: { mark },
-        says: [mark, name.replace(' gold', ''), name.replace(' k gold', 'k'), name.replace(' gold', 't').replace(' ', '')],
+        value: Number(mark),
+        cells: { byKarat: 1000 * fraction, mark },
+        says: [mark, ...karatNames(name)],
         confidence,
       })),
   }),

@@ -1,5 +1,14 @@
 import { defineTable, type RowSpec } from '../table'
-import { RING_SCALES, type RingSystem, ringInsideMm, ringNeighbours, ringSizeName, ukSizeName, usCircumferenceInsideMm } from './rings'
+import {
+  RING_SCALES,
+  type RingSystem,
+  ringInsideMm,
+  ringNeighbours,
+  ringSizeName,
+  ringSizeWords,
+  ukSizeName,
+  usCircumferenceInsideMm,
+} from './rings'
 import { WIDE_BANDS, wideBandUsSizes } from './wide-band'
 
 const ROUND = { key: 'circumference', label: 'round the inside, mm', unit: 'mm', digits: 2 } as const
@@ -7,9 +16,7 @@ const OTHERS: readonly RingSystem[] = ['US', 'UK', 'ISO', 'JP', 'CH']
 
 /** The size nearest on another scale; where it lies between two, both. */
 function elsewhere(system: RingSystem, insideDiameterMm: number): string | undefined {
-  const near = ringNeighbours(system, insideDiameterMm)
-  if (!near) return undefined
-  return near.tie ? `${near.tie[0]} or ${near.tie[1]}` : near.nearest
+  return ringNeighbours(system, insideDiameterMm) && ringSizeWords(system, insideDiameterMm)
 }
 
 function typedSizes(system: RingSystem, size: number): string[] {
@@ -63,7 +70,7 @@ function ringTable<const Id extends string>(id: Id, system: RingSystem, about: s
     valueLabel: 'inside, mm',
     columns: [
       ROUND,
-      ...(system === 'US' ? [{ key: 'usC', label: 'by circumference, mm', unit: 'mm', digits: 3 } as const] : []),
+      ...(system === 'US' ? [{ key: 'usC', label: 'inside by the circumference rule, mm', unit: 'mm', digits: 3 } as const] : []),
       ...OTHERS.filter((other) => other !== system).map((other) => ({ key: other, label: other })),
     ],
     source: scale.source,

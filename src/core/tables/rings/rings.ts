@@ -71,6 +71,13 @@ export function ringSizeName(system: RingSystem, size: number): string {
   return part && whole === 0 ? part : `${whole}${part}`
 }
 
+/** A ring size by its inside, to the nearest that is sold; where it lies between two, both: "X½ or Y". */
+export function ringSizeWords(system: RingSystem, insideDiameterMm: number): string {
+  const near = ringNeighbours(system, insideDiameterMm)
+  if (!near) return ringSizeName(system, ringSizeOf(system, insideDiameterMm))
+  return near.tie ? `${near.tie[0]} or ${near.tie[1]}` : near.nearest
+}
+
 /** Circumference in mm within which a size counts as lying on the boundary between two sizes of another scale. */
 const NEAR_TIE_MM = 0.08
 

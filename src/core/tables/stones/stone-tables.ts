@@ -27,7 +27,7 @@ export const stoneTables = [
           name: `${name} oval`,
           value,
           cells: { strip: bezelStripMm(value, STRIP_MM) },
-          says: [name, `${length}x${width}`, `${length} x ${width}`],
+          says: [name, `${length}x${width}`, `${length} x ${width}`, `${width}x${length}`, `${width} x ${length}`, `${width}×${length}`],
         }
       }),
   }),

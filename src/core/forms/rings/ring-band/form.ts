@@ -1,4 +1,4 @@
-import { MM_PER_US_SIZE, ringSizeName, ringSizeOf } from '../../../tables/rings/rings'
+import { MM_PER_US_SIZE, ringSizeOf, ringSizeWords } from '../../../tables/rings/rings'
 import { wideBandUsSizes } from '../../../tables/rings/wide-band'
 import type { Bench } from '../../../toolwall/tools'
 import { formatPlain } from '../../../units/format'
@@ -140,7 +140,7 @@ function planRingBand(input: Input, bench: Bench): FormPlan {
         level: 'ok',
         code: 'size',
         source: 'us-ring-scale',
-        message: `US ${ringSizeName('US', us)}, UK ${ringSizeName('UK', uk)}, ISO ${ringSizeName('ISO', ringSizeOf('ISO', input.insideDiameterMm))}, to the nearest step of each scale.`,
+        message: `US ${ringSizeWords('US', input.insideDiameterMm)}, UK ${ringSizeWords('UK', input.insideDiameterMm)}, ISO ${ringSizeWords('ISO', input.insideDiameterMm)}, to the nearest step of each scale; where it lies between two, both.`,
       },
       ...plan.checks,
       ...strip.checks,
