@@ -2,7 +2,7 @@ import { copyFileSync, existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { describe, expect, it } from 'vitest'
-import { ownAllowance } from '@/core/logbook'
+import { meanThicknessMm, ownAllowance } from '@/core/logbook'
 import { openDb } from '@/server/db/open'
 import { makeRepositories, type Repositories } from '@/server/db/repositories'
 import { retell } from '@/server/services/ledger'
@@ -109,9 +109,10 @@ describe('the last version’s demonstration, opened by this one', () => {
       if (!group) throw new Error(`no group ${old.form}`)
       const rows = to.record.rowsOf(group, { page: 1, size: 99 })
       expect(rows.map((row) => row.growthMm).sort()).toEqual([...old.growths].sort())
-      const thickness = group.sums.t / group.sums.count
+      const [row] = rows
+      const shape = { thicknessMm: meanThicknessMm(group.sums), sizeMm: row?.sizeMm, depthMm: row?.depthMm }
       const primary = to.trays.one(rows[0]?.trayId ?? 0)?.plan.outcomes.find((outcome) => outcome.primary)
-      const own = ownAllowance(group.sums, thickness, primary?.blankPerMm ?? 1)
+      const own = ownAllowance(group.sums, shape, primary?.blankPerMm ?? 1)
       expect(own.allowanceMm).toBeCloseTo(old.own.allowanceMm, 9)
       expect(own.plusMinusMm).toBeCloseTo(old.own.plusMinusMm, 9)
       expect(own.spreadMm).toBeCloseTo(old.own.spreadMm, 9)

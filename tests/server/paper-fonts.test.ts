@@ -15,7 +15,9 @@ function* textsIn(value: unknown): Generator<string> {
 
 function missing(texts: Iterable<string>): string[] {
   const signs = new Set([...texts].flatMap((text) => [...printable(text)]))
-  return faces.flatMap(([name, face]) => [...signs].filter((sign) => !face.hasGlyphForCodePoint(sign.codePointAt(0) ?? 0)).map((sign) => `${sign} in ${name}`))
+  return faces.flatMap(([name, face]) =>
+    [...signs].filter((sign) => !face.hasGlyphForCodePoint(sign.codePointAt(0) ?? 0)).map((sign) => `${sign} in ${name}`),
+  )
 }
 
 describe('paper', () => {

@@ -6,24 +6,23 @@ const growths = fc.array(fc.double({ min: -0.6, max: 0.6, noNaN: true }), { minL
 const at = (values: readonly number[], thicknessMm = 1): GrowthReading[] => values.map((growthMm) => ({ growthMm, thicknessMm }))
 
 const ownOf = (readings: readonly GrowthReading[], thicknessMm: number, perMm: number) =>
-  ownAllowance(sumGrowths(readings), thicknessMm, perMm)
+  ownAllowance(sumGrowths(readings), { thicknessMm }, perMm)
 
 /**
- * The same belief summed over a grid, by another route than the closed form: a level of −1 to 1 and a slope of −1.5 to 1.5 with
- * their priors, weighed by how well they explain the readings.
+ * The same belief summed over a grid, by another route than the closed form: a level of −1 to 1 at the thickness asked for and a slope
+ * of −1.5 to 1.5 with their priors, weighed by how well they explain the readings.
  */
 function believed(readings: readonly GrowthReading[], thicknessMm: number) {
   const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
-  const centre = mean(readings.map((reading) => reading.thicknessMm))
   const level = mean(readings.map((reading) => reading.growthMm))
   const squares = readings.reduce((sum, reading) => sum + (reading.growthMm - level) ** 2, 0)
   const noise = (squares + 3 * 0.15 ** 2) / (readings.length - 1 + 3)
   let [weight, first, second] = [0, 0, 0]
   for (let a = -1; a <= 1; a += 0.01) {
     for (let b = -1.5; b <= 1.5; b += 0.02) {
-      const misfit = readings.reduce((sum, reading) => sum + (reading.growthMm - a - b * (reading.thicknessMm - centre)) ** 2, 0)
+      const misfit = readings.reduce((sum, reading) => sum + (reading.growthMm - a - b * (reading.thicknessMm - thicknessMm)) ** 2, 0)
       const w = Math.exp(-misfit / (2 * noise) - a ** 2 / (2 * 0.15 ** 2) - b ** 2 / (2 * 0.3 ** 2))
-      const value = a + b * (thicknessMm - centre)
+      const value = a
       weight += w
       first += w * value
       second += w * value ** 2
@@ -54,7 +53,7 @@ describe('the sums of a group', () => {
         const away = at(gone, 0.8)
         const all = [...there, ...away].reduce((sums, reading) => addGrowth(sums, reading), NO_GROWTH)
         const left = away.reduce((sums, reading) => addGrowth(sums, reading, -1), all)
-        const [kept, anew] = [ownAllowance(left, 1, 2), ownOf(there, 1, 2)]
+        const [kept, anew] = [ownAllowance(left, { thicknessMm: 1 }, 2), ownOf(there, 1, 2)]
         expect(kept.count).toBe(anew.count)
         expect(kept.allowanceMm).toBeCloseTo(anew.allowanceMm, 9)
         expect(kept.plusMinusMm).toBeCloseTo(anew.plusMinusMm, 7)
@@ -117,4 +116,59 @@ describe('the own allowance', () => {
     }
   })
   it('growth is what the piece measures over what was foretold', () => expect(growthOf(16.61, 16.51)).toBeCloseTo(0.1, 9))
+})
+
+describe('pieces of another shape', () => {
+  const dish = { thicknessMm: 0.8, sizeMm: 24, depthMm: 3 }
+  const bead = { thicknessMm: 0.8, sizeMm: 5.6, depthMm: 2.8 }
+  const grown = (growthMm: number, shape: object): GrowthReading => ({ growthMm, thicknessMm: 0.8, ...shape })
+  const dishes = Array.from({ length: 12 }, (_, i) => grown(0.3 + 0.01 * (i % 3), dish))
+  it('tell little of one that has nothing in common with them', () => {
+    const [own, far] = [dish, bead].map((shape) => ownAllowance(sumGrowths(dishes), shape, 1))
+    expect(own?.growthMm).toBeGreaterThan(0.28)
+    expect(Math.abs(far?.growthMm ?? 9)).toBeLessThan(0.1)
+    expect(far?.plusMinusMm).toBeGreaterThan(2 * (own?.plusMinusMm ?? 9))
+  })
+  it('tell of one nearly alike nearly all', () => {
+    const near = ownAllowance(sumGrowths(dishes), { thicknessMm: 0.8, sizeMm: 22, depthMm: 3 }, 1)
+    expect(near.growthMm).toBeGreaterThan(0.25)
+  })
+  it('of both together each keeps its own', () => {
+    const both = [...dishes, ...Array.from({ length: 12 }, () => grown(-0.1, bead))]
+    expect(ownAllowance(sumGrowths(both), dish, 1).growthMm).toBeGreaterThan(0.25)
+    expect(ownAllowance(sumGrowths(both), bead, 1).growthMm).toBeLessThan(-0.07)
+  })
+  it('agrees with the sums of squares it minimises, by descent on every coefficient', () => {
+    const readings = [
+      grown(0.2, dish),
+      grown(0.1, bead),
+      grown(0.3, { sizeMm: 12, depthMm: 4 }),
+      grown(0.15, { sizeMm: 30, depthMm: 2, thicknessMm: 1.2 }),
+    ]
+    const shape = { thicknessMm: 1, sizeMm: 15, depthMm: 3 }
+    const given = ownAllowance(sumGrowths(readings), shape, 1)
+    const mean = readings.reduce((sum, reading) => sum + reading.growthMm, 0) / readings.length
+    const squares = readings.reduce((sum, reading) => sum + (reading.growthMm - mean) ** 2, 0)
+    const noise = (squares + 3 * 0.15 ** 2) / (readings.length - 1 + 3)
+    const z = ({ thicknessMm, sizeMm = 1, depthMm = 0 }: GrowthReading) => [
+      1,
+      thicknessMm - 1,
+      Math.log(sizeMm / 15),
+      depthMm / sizeMm - 3 / 15,
+    ]
+    const sds = [0.15, 0.3, 0.15, 0.6]
+    let beta = [0, 0, 0, 0]
+    for (let step = 0; step < 60000; step++) {
+      const slope = beta.map((b, i) => b / (sds[i] ?? 1) ** 2)
+      for (const reading of readings) {
+        const x = z(reading)
+        const off = x.reduce((sum, value, i) => sum + value * (beta[i] ?? 0), 0) - reading.growthMm
+        x.forEach((value, i) => {
+          slope[i] = (slope[i] ?? 0) + (off * value) / noise
+        })
+      }
+      beta = beta.map((b, i) => b - 0.002 * (slope[i] ?? 0))
+    }
+    expect(given.growthMm).toBeCloseTo(beta[0] ?? Number.NaN, 6)
+  })
 })

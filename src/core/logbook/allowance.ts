@@ -1,31 +1,65 @@
-/** One finished piece as the record sees it: how much larger it came out than the textbook says for the size that was cut. */
-export interface GrowthReading {
-  readonly growthMm: number
+import { solveLinear } from '../numerics/solve'
+
+/** What a piece is like, beside how it is made: pieces that are alike in this tell of one another. */
+export interface Shape {
   readonly thicknessMm: number
+  /** The largest of its measurements, mm. */
+  readonly sizeMm?: number | undefined
+  /** The smallest, where it has more than one: how deep it is. */
+  readonly depthMm?: number | undefined
 }
+
+/** One finished piece as the record sees it: how much larger it came out than the textbook says for the size that was cut. */
+export interface GrowthReading extends Shape {
+  readonly growthMm: number
+}
+
+/** What growth may depend on: thickness in mm, size by its logarithm, depth as a share of size. */
+function covariatesOf({ thicknessMm, sizeMm = 1, depthMm = 0 }: Shape): readonly [number, number, number] {
+  return [thicknessMm, Math.log(Math.max(sizeMm, 1e-3)), depthMm / Math.max(sizeMm, 1e-3)]
+}
+const COVARIATES = 3
 
 /** What the allowance needs of many readings: their number and sums, so that a group is kept up to date reading by reading. */
 export interface GrowthSums {
   readonly count: number
-  /** Sums of growth g and thickness t, mm, and of their products, mm². */
+  /** Sums of growth g and its square; of the covariates x, of x·g, and of every x·x, row by row. */
   readonly g: number
   readonly gg: number
-  readonly t: number
-  readonly tt: number
-  readonly tg: number
+  readonly x: readonly number[]
+  readonly xg: readonly number[]
+  readonly xx: readonly number[]
 }
 
-export const NO_GROWTH: GrowthSums = { count: 0, g: 0, gg: 0, t: 0, tt: 0, tg: 0 }
+const zeros = (n: number): number[] => Array.from({ length: n }, () => 0)
+
+export const NO_GROWTH: GrowthSums = {
+  count: 0,
+  g: 0,
+  gg: 0,
+  x: zeros(COVARIATES),
+  xg: zeros(COVARIATES),
+  xx: zeros(COVARIATES * COVARIATES),
+}
 
 /** The sums with one reading more (`times` 1) or one fewer (`times` −1). */
-export function addGrowth(sums: GrowthSums, { growthMm: g, thicknessMm: t }: GrowthReading, times: 1 | -1 = 1): GrowthSums {
+export function addGrowth(sums: GrowthSums, reading: GrowthReading, times: 1 | -1 = 1): GrowthSums {
+  const { growthMm: g } = reading
+  const x = covariatesOf(reading)
+  const plus = (into: readonly number[], more: readonly number[]) => into.map((value, i) => value + times * (more[i] ?? 0))
   return {
     count: sums.count + times,
     g: sums.g + times * g,
     gg: sums.gg + times * g * g,
-    t: sums.t + times * t,
-    tt: sums.tt + times * t * t,
-    tg: sums.tg + times * t * g,
+    x: plus(sums.x, x),
+    xg: plus(
+      sums.xg,
+      x.map((value) => value * g),
+    ),
+    xx: plus(
+      sums.xx,
+      x.flatMap((a) => x.map((b) => a * b)),
+    ),
   }
 }
 
@@ -33,6 +67,9 @@ export function addGrowth(sums: GrowthSums, { growthMm: g, thicknessMm: t }: Gro
 export function sumGrowths(readings: readonly GrowthReading[]): GrowthSums {
   return readings.reduce((sums, reading) => addGrowth(sums, reading), NO_GROWTH)
 }
+
+/** Mean thickness of the readings, mm. */
+export const meanThicknessMm = ({ count, x }: GrowthSums): number => (count === 0 ? 1 : (x[0] ?? 0) / count)
 
 export interface OwnAllowance {
   readonly outcome: 'offered' | 'too-few'
@@ -43,7 +80,7 @@ export interface OwnAllowance {
   readonly meanGrowthMm: number
   /** Spread of single pieces (standard deviation). */
   readonly spreadMm: number
-  /** Mean pulled toward no correction, at the thickness asked for. */
+  /** Mean pulled toward no correction, for a piece of the shape asked for. */
   readonly growthMm: number
   /** Share of the mean kept: near 1 with many even readings, near 0 with few uneven ones. */
   readonly trustFraction: number
@@ -59,8 +96,8 @@ const PRIOR_SD_MM = 0.15
 const PIECE_SD_MM = 0.15
 /** Readings' worth of belief in that scatter, so that three lucky readings do not look certain. */
 const SCATTER_WEIGHT = 3
-/** How far growth may change per mm of thickness, before any reading. */
-const SLOPE_SD = 0.3
+/** How far growth may change, mm, before any reading: with a mm of thickness, with 2.7 times the size, with depth from flat to as deep as wide. */
+const SLOPE_SDS: readonly number[] = [0.3, 0.15, 0.6]
 
 /** A sum of squares about the mean; what is left of it below floating point is nothing. */
 function noRounding(squares: number, whole: number): number {
@@ -68,24 +105,30 @@ function noRounding(squares: number, whole: number): number {
 }
 
 /**
- * Level and slope together: growth = a + b·(t − t̄) with normal priors on both, noise known. Returns the value at the
- * thickness asked for and its variance (closed form, two by two).
+ * Growth of a piece of one shape from pieces of other shapes: growth = a + Σ b·(x − x₀), x₀ the shape asked for, with normal priors on
+ * level and slopes, noise known (closed form). Pieces of a far shape move the level little: they may owe what they did to their shape.
  */
-function shrunkAt(sums: GrowthSums, noise: number, thicknessMm: number) {
+function shrunkAt(sums: GrowthSums, noise: number, shape: Shape) {
   const { count } = sums
-  const centre = count === 0 ? 0 : sums.t / count
-  const sxx = count === 0 ? 0 : noRounding(sums.tt - sums.t * centre, sums.tt)
-  const sxy = sums.tg - centre * sums.g
-  const levelPrecision = count / noise + 1 / PRIOR_SD_MM ** 2
-  const slopePrecision = sxx / noise + 1 / SLOPE_SD ** 2
-  const level = sums.g / noise / levelPrecision
-  const slope = sxx === 0 ? 0 : sxy / noise / slopePrecision
-  const away = thicknessMm - centre
-  return {
-    value: level + slope * away,
-    variance: 1 / levelPrecision + away ** 2 / slopePrecision,
-    trust: count / noise / levelPrecision,
-  }
+  const at = covariatesOf(shape)
+  const x = sums.x.map((value, i) => value - count * (at[i] ?? 0))
+  const xg = sums.xg.map((value, i) => value - (at[i] ?? 0) * sums.g)
+  const xx = (i: number, k: number) =>
+    (sums.xx[i * COVARIATES + k] ?? 0) -
+    (at[i] ?? 0) * (sums.x[k] ?? 0) -
+    (at[k] ?? 0) * (sums.x[i] ?? 0) +
+    count * (at[i] ?? 0) * (at[k] ?? 0)
+  const prior = [PRIOR_SD_MM, ...SLOPE_SDS].map((sd) => 1 / sd ** 2)
+  const normal = prior.map((precision, i) =>
+    prior.map((_, k) => {
+      const sum = i === 0 && k === 0 ? count : i === 0 ? (x[k - 1] ?? 0) : k === 0 ? (x[i - 1] ?? 0) : xx(i - 1, k - 1)
+      return sum / noise + (i === k ? precision : 0)
+    }),
+  )
+  const right = [sums.g, ...xg].map((sum, i) => [sum / noise, i === 0 ? 1 : 0])
+  const [level = []] = solveLinear(normal, right)
+  const [value = 0, variance = PRIOR_SD_MM ** 2] = level
+  return { value, variance, trust: 1 - variance / PRIOR_SD_MM ** 2 }
 }
 
 function explain(count: number, trust: number, meanMm: number): string {
@@ -100,16 +143,16 @@ function explain(count: number, trust: number, meanMm: number): string {
 
 /**
  * The smith's own allowance for a form, metal and method (source: own-record). `blankPerMm` turns a measured millimetre into
- * a millimetre of blank; thickness is a covariate. Three readings or more are needed; fewer give the count that is missing.
+ * a millimetre of blank; thickness, size and depth are covariates. Three readings or more are needed; fewer give the count that is missing.
  * Rings that grew 0.2 mm inside three times running: about −0.5 mm of length.
  */
-export function ownAllowance(sums: GrowthSums, thicknessMm: number, blankPerMm: number): OwnAllowance {
+export function ownAllowance(sums: GrowthSums, shape: Shape, blankPerMm: number): OwnAllowance {
   const { count } = sums
   const meanGrowthMm = count === 0 ? 0 : sums.g / count
   const squares = noRounding(sums.gg - sums.g * meanGrowthMm, sums.gg)
   const spreadMm = count > 1 ? Math.sqrt(squares / (count - 1)) : 0
   const noise = (squares + SCATTER_WEIGHT * PIECE_SD_MM ** 2) / (Math.max(0, count - 1) + SCATTER_WEIGHT)
-  const { value, variance, trust } = shrunkAt(sums, noise, thicknessMm)
+  const { value, variance, trust } = shrunkAt(sums, noise, shape)
   const missing = Math.max(0, LEAST_READINGS - count)
   return {
     outcome: missing > 0 ? 'too-few' : 'offered',

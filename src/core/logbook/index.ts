@@ -4,14 +4,16 @@ export {
   type GrowthSums,
   growthOf,
   LEAST_READINGS,
+  meanThicknessMm,
   NO_GROWTH,
   type OwnAllowance,
   ownAllowance,
+  type Shape,
   sumGrowths,
 } from './allowance'
 export { type FarOff, farOff, READING_REACH } from './far-off'
 export { countedReading, type ItemEntry } from './finished'
-export { ownAllowanceOf } from './own'
+export { ownAllowanceOf, shapeOf } from './own'
 export { type ProgressEvent, type ProgressStep, type TrayProgress, trayProgress } from './progress'
 export { type Losses, type Spares, sparesFor } from './spares'
 export { type LedgerEntry, standingEntries } from './standing'

@@ -5,7 +5,7 @@ import { trayProgress } from './progress'
 
 const at = (growths: readonly number[], thicknessMm = 1) => growths.map((growthMm) => ({ growthMm, thicknessMm }))
 const ownOf = (readings: readonly GrowthReading[], thicknessMm: number, perMm: number) =>
-  ownAllowance(sumGrowths(readings), thicknessMm, perMm)
+  ownAllowance(sumGrowths(readings), { thicknessMm }, perMm)
 
 describe('my record', () => {
   it('is offered from three readings on, and says how many are missing', () => {

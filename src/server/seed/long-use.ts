@@ -1,5 +1,6 @@
 import { mkdirSync } from 'node:fs'
 import { FORMS } from '@/core/forms'
+import { shapeOf } from '@/core/logbook'
 import { dataFolder } from '../data-folder'
 import { databasePath } from '../db/connection'
 import { openDb } from '../db/open'
@@ -45,8 +46,23 @@ function addReadings(to: Repositories, tray: Tray, workshopUid: string, seed: nu
     const entryId = to.entries.add({ ...base, token: `reading-${sequence}`, sequence, kind: 'reading', reading })
     to.entries.add({ ...base, token: `done-${sequence}`, sequence: sequence + 1, kind: 'done' })
     const { form, alloy, method, thicknessMm } = tray.plan
+    const { sizeMm = 1, depthMm = 0 } = shapeOf(thicknessMm, tray.plan.outcomes)
     const { dimension, label } = outcome
-    const told = { item: uid, entryId, trayId: tray.id, form, alloy, method, dimension, label, workpiece: n, thicknessMm, at }
+    const told = {
+      item: uid,
+      entryId,
+      trayId: tray.id,
+      form,
+      alloy,
+      method,
+      dimension,
+      label,
+      workpiece: n,
+      thicknessMm,
+      sizeMm,
+      depthMm,
+      at,
+    }
     to.record.keep(uid, { ...told, predictedMm: outcome.valueMm, measuredMm: valueMm })
   }
 }

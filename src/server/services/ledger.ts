@@ -1,4 +1,4 @@
-import { countedReading, trayProgress } from '@/core/logbook'
+import { countedReading, shapeOf, trayProgress } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
 import { type FrozenPlan, itemUid, type NewRecordRow, type Repositories, type Tray } from '../db/repositories'
 
@@ -26,6 +26,7 @@ function rowOf(repositories: Repositories, tray: Tray, item: string, instance: n
   const reading = countedReading(entries, outcome.dimension, repositories.identity().demonstration)
   if (!reading || reading.value === null) return undefined
   const { form, alloy, method, thicknessMm } = tray.plan
+  const { sizeMm = 1, depthMm = 0 } = shapeOf(thicknessMm, tray.plan.outcomes)
   return {
     item,
     entryId: reading.id,
@@ -39,6 +40,8 @@ function rowOf(repositories: Repositories, tray: Tray, item: string, instance: n
     predictedMm: outcome.valueMm,
     measuredMm: reading.value,
     thicknessMm,
+    sizeMm,
+    depthMm,
     at: reading.at,
   }
 }

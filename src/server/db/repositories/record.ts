@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { addGrowth, type GrowthSums, growthOf, type Losses, NO_GROWTH } from '@/core/logbook'
+import { addGrowth, type GrowthReading, type GrowthSums, growthOf, type Losses, NO_GROWTH } from '@/core/logbook'
 import type { Db } from '../db'
 import { writer } from '../write'
 import { countRow, offsetOf, type Page } from './rows'
@@ -18,6 +18,8 @@ const recordRow = z
     predicted_mm: z.number(),
     measured_mm: z.number(),
     thickness_mm: z.number(),
+    size_mm: z.number(),
+    depth_mm: z.number(),
     at: z.string(),
     piece_name: z.string().default(''),
   })
@@ -35,6 +37,8 @@ const recordRow = z
     measuredMm: row.measured_mm,
     growthMm: growthOf(row.measured_mm, row.predicted_mm),
     thicknessMm: row.thickness_mm,
+    sizeMm: row.size_mm,
+    depthMm: row.depth_mm,
     at: row.at,
     pieceName: row.piece_name,
   }))
@@ -52,19 +56,17 @@ export interface RecordGroup extends RecordKind {
   readonly sums: GrowthSums
 }
 
+const growthSums = z.object({
+  count: z.number(),
+  g: z.number(),
+  gg: z.number(),
+  x: z.array(z.number()),
+  xg: z.array(z.number()),
+  xx: z.array(z.number()),
+})
 const groupRow = z
-  .object({
-    form: z.string(),
-    alloy: z.string(),
-    method: z.string(),
-    count: z.number(),
-    g: z.number(),
-    gg: z.number(),
-    t: z.number(),
-    tt: z.number(),
-    tg: z.number(),
-  })
-  .transform(({ form, alloy, method, ...sums }): RecordGroup => ({ form, alloy, method, sums }))
+  .object({ form: z.string(), alloy: z.string(), method: z.string(), sums_json: z.string() })
+  .transform(({ form, alloy, method, sums_json }): RecordGroup => ({ form, alloy, method, sums: growthSums.parse(JSON.parse(sums_json)) }))
 
 const ROWS = "SELECT w.*, t.plan_json ->> '$.pieceName' AS piece_name FROM record_rows w JOIN trays t ON t.id = w.tray_id"
 
@@ -72,16 +74,16 @@ const ROWS = "SELECT w.*, t.plan_json ->> '$.pieceName' AS piece_name FROM recor
 export function makeRecordRepository(db: Db) {
   const put = writer(
     db,
-    `INSERT INTO record_rows (item_uid, entry_id, tray_id, form, alloy, method, dimension, label, instance, predicted_mm, measured_mm, thickness_mm, at)
-      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO record_rows (item_uid, entry_id, tray_id, form, alloy, method, dimension, label, instance, predicted_mm, measured_mm, thickness_mm, size_mm, depth_mm, at)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   )
   const drop = writer(db, 'DELETE FROM record_rows WHERE item_uid = ?')
   const byItem = db.prepare('SELECT * FROM record_rows WHERE item_uid = ?')
   const group = db.prepare('SELECT * FROM record_groups WHERE form = ? AND alloy = ? AND method = ?')
   const putGroup = writer(
     db,
-    `INSERT INTO record_groups (form, alloy, method, count, g, gg, t, tt, tg) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
-      ON CONFLICT (form, alloy, method) DO UPDATE SET count = excluded.count, g = excluded.g, gg = excluded.gg, t = excluded.t, tt = excluded.tt, tg = excluded.tg`,
+    `INSERT INTO record_groups (form, alloy, method, count, sums_json) VALUES (?, ?, ?, ?, ?)
+      ON CONFLICT (form, alloy, method) DO UPDATE SET count = excluded.count, sums_json = excluded.sums_json`,
   )
   const dropGroup = writer(db, 'DELETE FROM record_groups WHERE form = ? AND alloy = ? AND method = ?')
   const clearRows = writer(db, 'DELETE FROM record_rows')
@@ -106,10 +108,10 @@ export function makeRecordRepository(db: Db) {
     const row = group.get(form, alloy, method)
     return row ? groupRow.parse(row).sums : NO_GROWTH
   }
-  function addToGroup(row: RecordKind & { readonly growthMm: number; readonly thicknessMm: number }, times: 1 | -1): void {
-    const { count, g, gg, t, tt, tg } = addGrowth(sumsOf(row), row, times)
-    if (count <= 0) dropGroup.run(row.form, row.alloy, row.method)
-    else putGroup.run(row.form, row.alloy, row.method, count, g, gg, t, tt, tg)
+  function addToGroup(row: RecordKind & GrowthReading, times: 1 | -1): void {
+    const sums = addGrowth(sumsOf(row), row, times)
+    if (sums.count <= 0) dropGroup.run(row.form, row.alloy, row.method)
+    else putGroup.run(row.form, row.alloy, row.method, sums.count, JSON.stringify(sums))
   }
   const read = (rows: readonly unknown[]): RecordRow[] => rows.map((row) => recordRow.parse(row))
 
@@ -135,6 +137,8 @@ export function makeRecordRepository(db: Db) {
         row.predictedMm,
         row.measuredMm,
         row.thicknessMm,
+        row.sizeMm,
+        row.depthMm,
         row.at,
       )
       addToGroup({ ...row, growthMm: growthOf(row.measuredMm, row.predictedMm) }, 1)
