@@ -14,7 +14,7 @@ test('a line with how many, how wide and a hole becomes a piece of just that', a
 
 test('a setting is drawn flat and set, and no torch comes after its stone without a reason written down', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/8`)
-  await expect(page.getByRole('group', { name: /^Set: edge 3\.4, lap 1\.43$/ })).toBeVisible()
+  await expect(page.getByRole('group', { name: /^Set: edge 3\.4, lap 1\.27$/ })).toBeVisible()
   await page.getByRole('link', { name: 'Route' }).click()
   await expect(page.getByRole('listitem').filter({ hasText: 'Set the stone, tabs over' }).first()).toBeVisible()
   await page.getByLabel('Add a step').selectOption('Solder')

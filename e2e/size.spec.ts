@@ -50,10 +50,10 @@ test('the ask line answers as it is typed and makes a piece', async ({ page }) =
   await page.getByLabel('Ask the bench').fill('5/16 in in mm')
   await expect(page.getByTestId('ask-answer')).toHaveText('7.9375 mm')
   await page.getByLabel('Ask the bench').fill('ring 7 17ga copper')
-  await expect(page.getByTestId('ask-answer')).toHaveText('58.5 mm')
+  await expect(page.getByTestId('ask-answer')).toHaveText('58.25 mm')
   await page.getByRole('button', { name: 'Make a piece of it' }).click()
   await expect(page.getByRole('heading', { name: 'Ring band' })).toBeVisible()
-  await expect(page.getByTestId('answer')).toHaveText('58.5 mm')
+  await expect(page.getByTestId('answer')).toHaveText('58.25 mm')
 })
 
 test('the route is reordered by key, the ribbon follows, and an anneal is offered', async ({ page }) => {

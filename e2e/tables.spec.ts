@@ -89,8 +89,10 @@ test('blade, papers, solders and hammer: each adviser answers with its reason', 
   await page.getByLabel('Deepest scratch').fill('600')
   await expect(page.getByRole('alert').first()).toContainText('Which 600?')
   await page.getByRole('link', { name: 'Solder ladder' }).click()
-  await page.getByLabel('Joints, one after another').fill('3')
-  await expect(page.getByTestId('advice')).toHaveText('Hard (75 % silver) → Medium (70 % silver) → Easy (65 % silver)')
+  await page.getByLabel('Joints, one after another').fill('4')
+  await expect(page.getByTestId('advice')).toHaveText(
+    'Hard (75 % silver) → Medium (70 % silver) → Easy (65 % silver) → Extra easy (56 % silver)',
+  )
   await expect(page.getByText(/very narrow margin/)).toBeVisible()
   await page.getByRole('link', { name: 'Hammer on tool' }).click()
   await page.getByLabel('Strikes').selectOption('steel-hammer')

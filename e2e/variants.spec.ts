@@ -5,7 +5,7 @@ test('two pieces of a job stand side by side, with what differs', async ({ page 
   await page.goto(`${DEMO}/pieces/12/compare`)
   await expect(page.getByRole('region', { name: 'Shade', exact: true })).toBeVisible()
   const table = page.getByRole('table', { name: 'Comparison' })
-  await expect(table.getByRole('row', { name: /^Metal each\b.*g \+ 11 g$/ })).toBeVisible()
+  await expect(table.getByRole('row', { name: /^Metal each\b.*g \+ 11\.01 g$/ })).toBeVisible()
   await expect(table.getByRole('row', { name: /^Height 66 mm 81 mm differs$/ })).toBeVisible()
 })
 

@@ -3,16 +3,7 @@ import { findAdviser } from '@/core/advice'
 import { findForm } from '@/core/forms'
 import { convertAmount, findInTables } from '@/core/lookup'
 import { parseSize } from '@/core/sizes'
-import {
-  domedHeadMm,
-  fahrenheitDifferenceC,
-  findTable,
-  gritsNamed,
-  holeFillMm,
-  numberDrillMm,
-  ringInsideMm,
-  ringNeighbours,
-} from '@/core/tables'
+import { fahrenheitDifferenceC, findTable, gritsNamed, holeFillMm, numberDrillMm, ringInsideMm, ringNeighbours } from '@/core/tables'
 
 /** The traps of the trade's tables, each as a smith would fall into it. */
 describe('traps', () => {
@@ -76,10 +67,6 @@ describe('traps', () => {
     const run = findAdviser('blade')?.run({ thicknessMm: 0.9 })
     expect(run?.ok && run.advice.checks.some((check) => check.code === 'printed-pilot')).toBe(true)
     expect(run?.ok && run.advice.working.find((step) => step.label.startsWith('Starting hole'))?.formula).toBe('√(w^2 + b^2)')
-  })
-  it('too little wire for a domed head gives none, not a wrong one', () => {
-    expect(domedHeadMm(1, 0.2, 1.2)).toBeUndefined()
-    expect(domedHeadMm(1.5, (2 * 0.6 ** 3) / (3 * 1.5 ** 2) + 1e-6, 0.6)).toBeGreaterThan(0)
   })
   it('a loose hole swallows rivet wire before the head forms: kept apart from the school', () =>
     expect(holeFillMm(2, 1.6, 1.7)).toBeGreaterThan(0.25))

@@ -1,22 +1,19 @@
 import { describe, expect, it } from 'vitest'
+import { findForm } from '@/core/forms/registry'
 import { SOURCES } from '@/core/sources'
 import {
   ALL_GRITS,
   BLADES,
-  bezelHeightMm,
   bezelStripMm,
   copperWeightMm,
-  domedHeadMm,
   edgeDistanceMm,
   ellipsePerimeterMm,
   FLUXES,
   findTable,
-  flatHeadMm,
   GRAMS_PER,
   gaugeToMm,
   headStickOutMm,
   holeFillMm,
-  idealDensityGPerCm3,
   isFluxRight,
   kerfOfMm,
   largestPunchMm,
@@ -297,20 +294,6 @@ describe('mass, fineness, density', () => {
     expect(toGrams(7000, 'grain')).toBeCloseTo(GRAMS_PER['avoirdupois pound'], 8)
     expect(toGrams(16, 'avoirdupois ounce')).toBeCloseTo(GRAMS_PER['avoirdupois pound'], 9)
   })
-  it('ideal mixing gives sterling 10.357 and fails brass by 2.4 %, which is why brass is a table (high)', () => {
-    const mix = (a: number, first: number, second: number) =>
-      idealDensityGPerCm3([
-        { massFraction: a, densityGPerCm3: first },
-        { massFraction: 1 - a, densityGPerCm3: second },
-      ])
-    expect(mix(0.925, 10.49, 8.96)).toBeCloseTo(10.357, 3)
-    const brass = mix(0.7, 8.96, 7.14)
-    expect(brass).toBeCloseTo(8.32, 2)
-    expect(brass / (rowOf('density', 'brass-70-30')?.value ?? 1) - 1).toBeCloseTo(-0.024, 2)
-  })
-})
-
-describe('forming and marking', () => {
   it('a 12 mm cup takes a 10.4 mm punch over 0.8 mm sheet (geometry, high)', () => {
     expect(largestPunchMm(12, 0.8)).toBeCloseTo(10.4, 12)
     expect(largestPunchMm(12, 0.8, true)).toBeLessThan(10.4)
@@ -335,15 +318,34 @@ describe('stones and settings', () => {
     expect(ellipsePerimeterMm(18, 13)).toBeCloseTo(sum, 6)
   })
   it('a round of 10 in 0.32 wants 32.42 (high)', () => expect(bezelStripMm(10 * Math.PI, 0.32)).toBeCloseTo(32.42, 2))
-  it('a bezel is a third of the stone or over the turn, whichever is more (low)', () => {
-    expect(bezelHeightMm(6, 1)).toBe(2)
-    expect(bezelHeightMm(3, 1.5)).toBe(2)
-  })
 })
 
 describe('rivets (volume, high; schools, medium)', () => {
-  it('wire 1.628, 1.0 out, hammered to 0.5 is a head of 2.30', () => expect(flatHeadMm(1.628, 1, 0.5)).toBeCloseTo(2.3, 2))
-  it('wire 1.5, 1.0 out, domed 0.6 high is 2.65 across', () => expect(domedHeadMm(1.5, 1, 0.6)).toBeCloseTo(2.65, 2))
+  const headed = (thicknessMm: number, more: object) => {
+    const run = findForm('rivet-wire')?.run({ alloy: 'copper-c110', thicknessMm, upperMm: 1, lowerMm: 1, holeMm: thicknessMm, ...more })
+    if (!run?.ok) throw new Error(JSON.stringify(run))
+    return run.result
+  }
+  it('wire 1.628, 1.0 out, hammered to 0.5 is a head of 2.30', () =>
+    expect(headed(1.628, { headMm: 0.5 }).results.headMm?.value).toBeCloseTo(2.3, 2))
+  it('wire 1.5 domed 0.6 high and 2.65 across takes 1.0 for each head, by volume', () => {
+    const domed = headed(1.5, { headMm: 0.6, headAcrossMm: 2.65, schools: { head: 'cap' } })
+    expect(((domed.results.lengthMm?.value ?? 0) - 2) / 2).toBeCloseTo(1, 2)
+  })
+  it('a bezel is a third of the stone or over the turn, whichever is more (low)', () => {
+    const high = (stoneHeightMm: number, turnMm: number) => {
+      const run = findForm('bezel')?.run({
+        alloy: 'fine-silver',
+        thicknessMm: 0.3,
+        stoneLengthMm: 9,
+        stoneWidthMm: 7,
+        stoneHeightMm,
+        turnMm,
+      })
+      return run?.ok ? run.result.results.heightMm?.value : undefined
+    }
+    expect([high(6, 1), high(3, 1.5)]).toEqual([2, 2])
+  })
   it('grip 2, wire 1.6 in a 1.7 hole swallows 0.258', () => expect(holeFillMm(2, 1.6, 1.7)).toBeCloseTo(0.258, 3))
   it('edge distance: 2·d, but never less than a web of 1 mm', () => {
     expect(edgeDistanceMm(1.5)).toBe(3)

@@ -134,6 +134,17 @@ function marginChecks(ladder: readonly Rung[], alloy: Alloy, { guardC }: Gaps): 
   })
 }
 
+/** A seam above that has begun to melt when the next solder flows. */
+function seamCheck(i: number, strictC: number, facts: Pick<Check, 'source' | 'actual' | 'limit'>): Check {
+  const far = strictC < -SEAM_MELTS_C
+  return {
+    level: far ? 'warn' : 'note',
+    code: 'seam-softens',
+    ...facts,
+    message: `Joint ${i} has begun to melt when joint ${i + 1} flows (${-strictC} degrees over its solidus): ${far ? 'hold it with binding wire or anti-flow.' : 'fine in practice for a small, unloaded seam.'}`,
+  }
+}
+
 function gapChecks(ladder: readonly Rung[], { workingC, leastC }: Gaps): Check[] {
   return ladder.flatMap((rung, i): Check[] => {
     const upper = ladder[i - 1]
@@ -163,16 +174,7 @@ function gapChecks(ladder: readonly Rung[], { workingC, leastC }: Gaps): Check[]
           message: `Joint ${i + 1} flows only ${working} degrees under joint ${i}${working < leastC ? ': it will very likely reopen' : ': protect the seam above'}.`,
         },
       ]
-    return strict < 0
-      ? [
-          {
-            level: strict < -SEAM_MELTS_C ? 'warn' : 'note',
-            code: 'seam-softens',
-            ...base,
-            message: `Joint ${i} has begun to melt when joint ${i + 1} flows (${-strict} degrees over its solidus): ${strict < -SEAM_MELTS_C ? 'hold it with binding wire or anti-flow.' : 'fine in practice for a small, unloaded seam.'}`,
-          },
-        ]
-      : []
+    return strict < 0 ? [seamCheck(i, strict, base)] : []
   })
 }
 

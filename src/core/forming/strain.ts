@@ -7,7 +7,7 @@ export function equivalentStrain(strain1: number, strain2: number): number {
 
 /** Strain of rolling from one thickness to another, wide stock. Rolling to half is 0.80. */
 export function rollingStrain(fromMm: number, toMm: number): number {
-  return PLANE * Math.abs(Math.log(fromMm / toMm))
+  return equivalentStrain(Math.log(fromMm / toMm), 0)
 }
 
 /** Strain of the outer fibre of a bend to an inside radius; plane strain where the stock is wider than 8 thicknesses. */

@@ -228,3 +228,70 @@ describe('what is no layout', () => {
     expect(findIllegal(read(good), [{ ...place, id: 'd', sheet: 'S9' }])).toEqual([{ index: 0, reason: 'unknown' }])
   })
 })
+
+describe('how well it packs', () => {
+  const rows = (wide: number, high: number, radiusMm: number) => {
+    // discs in rows shifted by half, the closest packing there is, without kerf or margin
+    const step = Math.sqrt(3) * radiusMm
+    const each = Math.floor(wide / (2 * radiusMm) + 1e-9)
+    const shifted = Math.floor((wide - radiusMm) / (2 * radiusMm) + 1e-9)
+    const lines = Math.floor((high - 2 * radiusMm) / step + 1e-9) + 1
+    return Math.ceil(lines / 2) * each + Math.floor(lines / 2) * shifted
+  }
+  it.each([
+    [100, 60, 5],
+    [80, 80, 7],
+    [120, 40, 4.5],
+  ])('discs on %d by %d of radius %d: nine tenths of what shifted rows hold, at least', (wide, high, radiusMm) => {
+    const solution = placed({
+      kerfMm: 0,
+      marginMm: 0,
+      sheets: [sheet(wide, high)],
+      items: [{ id: 'd', qty: 400, circle: { radiusMm } }],
+    })
+    expect(solution.placements.length).toBeGreaterThanOrEqual(0.9 * rows(wide, high, radiusMm))
+  })
+  it('a mixed order takes up two thirds of its sheet at least', () => {
+    const solution = placed({
+      kerfMm: 0.3,
+      marginMm: 1,
+      sheets: [sheet(100, 60)],
+      items: [
+        { id: 'bar', qty: 6, outer: rectangleOutline(44, 5) },
+        { id: 'tag', qty: 20, outer: rectangleOutline(14, 9) },
+        { id: 'disc', qty: 60, circle: { radiusMm: 3 } },
+      ],
+    })
+    expect(solution.utilisation).toBeGreaterThan(0.66)
+  })
+  it('the same seed gives the same layout, and another order may place no less than the first', () => {
+    const input = (seed: number, iterations: number | null) => ({
+      kerfMm: 0.3,
+      marginMm: 1,
+      seed,
+      iterations,
+      sheets: [sheet(60, 40)],
+      items: Array.from({ length: 14 }, (_, i) => ({
+        id: `p${i}`,
+        qty: 2,
+        outer: rectangleOutline(9 + ((i * 5) % 11), 6 + ((i * 3) % 7)),
+      })),
+    })
+    const [one, again, plain] = [placed(input(3, null)), placed(input(3, null)), placed(input(3, 28))]
+    expect(again.placements).toEqual(one.placements)
+    expect(one.utilisation).toBeGreaterThanOrEqual(plain.utilisation - 1e-9)
+    expect(one.iterations).toBeGreaterThan(plain.iterations)
+  })
+  it('angles that are held count from the rolling direction of the sheet', () => {
+    const lie = (rollingDirectionDeg: number | null) =>
+      placed({
+        sheets: [{ ...sheet(80, 80), rollingDirectionDeg }],
+        items: [{ id: 's', outer: rectangleOutline(50, 6), rotations: [0] }],
+      }).placements[0]?.rotationDeg
+    expect([lie(null), lie(0), lie(90)]).toEqual([0, 0, 90])
+  })
+  it('an objective that the search does not have is refused by name', () => {
+    const read = layoutInput.safeParse({ objective: 'value', sheets: [sheet(10, 10)], items: [] })
+    expect(read.error?.issues[0]?.path).toEqual(['objective'])
+  })
+})

@@ -109,24 +109,19 @@ function noRounding(squares: number, whole: number): number {
  * level and slopes, noise known (closed form). Pieces of a far shape move the level little: they may owe what they did to their shape.
  */
 function shrunkAt(sums: GrowthSums, noise: number, shape: Shape) {
-  const { count } = sums
   const at = covariatesOf(shape)
-  const x = sums.x.map((value, i) => value - count * (at[i] ?? 0))
-  const xg = sums.xg.map((value, i) => value - (at[i] ?? 0) * sums.g)
-  const xx = (i: number, k: number) =>
-    (sums.xx[i * COVARIATES + k] ?? 0) -
-    (at[i] ?? 0) * (sums.x[k] ?? 0) -
-    (at[k] ?? 0) * (sums.x[i] ?? 0) +
-    count * (at[i] ?? 0) * (at[k] ?? 0)
-  const prior = [PRIOR_SD_MM, ...SLOPE_SDS].map((sd) => 1 / sd ** 2)
-  const normal = prior.map((precision, i) =>
-    prior.map((_, k) => {
-      const sum = i === 0 && k === 0 ? count : i === 0 ? (x[k - 1] ?? 0) : k === 0 ? (x[i - 1] ?? 0) : xx(i - 1, k - 1)
-      return sum / noise + (i === k ? precision : 0)
-    }),
+  /** Sums over (1, x) become sums over (1, x − x₀), row by row. */
+  const shifted = (rows: readonly (readonly number[])[]) =>
+    rows.map((row, i) => (i === 0 ? [...row] : row.map((value, k) => value - (at[i - 1] ?? 0) * (rows[0]?.[k] ?? 0))))
+  const turned = (rows: readonly (readonly number[])[]) => rows.map((_, i) => rows.map((row) => row[i] ?? 0))
+  const products = [[sums.count, ...sums.x], ...sums.x.map((x, i) => [x, ...sums.xx.slice(i * COVARIATES, (i + 1) * COVARIATES)])]
+  const normal = shifted(turned(shifted(products)))
+  const right = shifted([[sums.g], ...sums.xg.map((value) => [value])])
+  const priors = [PRIOR_SD_MM, ...SLOPE_SDS]
+  const [level = []] = solveLinear(
+    normal.map((row, i) => row.map((sum, k) => sum / noise + (i === k ? 1 / (priors[i] ?? 1) ** 2 : 0))),
+    right.map(([sum = 0], i) => [sum / noise, i === 0 ? 1 : 0]),
   )
-  const right = [sums.g, ...xg].map((sum, i) => [sum / noise, i === 0 ? 1 : 0])
-  const [level = []] = solveLinear(normal, right)
   const [value = 0, variance = PRIOR_SD_MM ** 2] = level
   return { value, variance, trust: 1 - variance / PRIOR_SD_MM ** 2 }
 }

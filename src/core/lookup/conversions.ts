@@ -1,3 +1,4 @@
+import { mmToBsGauge } from '../tables/gauges/gauges'
 import { celsiusToF, fahrenheitDifferenceC, fahrenheitToC, GRAMS_PER, type MassUnit, toGrams } from '../tables/metals/metal-data'
 import { formatPlain } from '../units/format'
 
@@ -5,7 +6,7 @@ import { formatPlain } from '../units/format'
 export interface Conversion {
   readonly text: string
   readonly value: number
-  readonly unit: 'g' | '°C' | '°F' | '/cm' | MassUnit
+  readonly unit: 'g' | '°C' | '°F' | '/cm' | 'ga' | MassUnit
 }
 
 const MASS_WORDS: Readonly<Record<string, readonly MassUnit[]>> = {
@@ -40,6 +41,7 @@ const AMOUNT = new RegExp(`^(\\d*\\.?\\d+) ?(${MASS_TEXT})(?: (?:in|to|as) g(?:r
 const FROM_GRAMS = new RegExp(`^(\\d*\\.?\\d+) ?g(?:rams?)? (?:in|to|as) (${MASS_TEXT})$`)
 const TEMPERATURE = /^(-?\d*\.?\d+) ?°?f(?: (?:in|to|as) °?c)?$/
 const CELSIUS = /^(-?\d*\.?\d+) ?°?c(?: (?:in|to|as) °?f)?$/
+const TO_GAUGE = /^(\d*\.?\d+) ?mm (?:in|to|as) (?:b&s |awg )?(?:ga|gauge)$/
 const TEETH = /^(\d*\.?\d+) ?(?:tpi|teeth (?:per|to the|an) inch)$/
 const DIFFERENCE = /^(-?\d*\.?\d+) ?(?:°?f|f°) ?(?:difference|apart|degrees? apart|higher|lower)$/
 
@@ -69,6 +71,8 @@ export function convertAmount(text: string): Conversion[] {
   }
   const teeth = TEETH.exec(plain)
   if (teeth) return [say(Number(teeth[1]) / CM_PER_INCH, '/cm', `${teeth[1]} teeth to the inch, to the centimetre`)]
+  const gauge = TO_GAUGE.exec(plain)
+  if (gauge) return [say(mmToBsGauge(Number(gauge[1])), 'ga', `${gauge[1]} mm as B&S gauge`)]
   const celsius = CELSIUS.exec(plain)
   if (celsius) return [say(celsiusToF(Number(celsius[1])), '°F', `${celsius[1]} °C`)]
   const difference = DIFFERENCE.exec(plain)

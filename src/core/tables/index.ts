@@ -19,7 +19,6 @@ export {
   fahrenheitDifferenceC,
   fahrenheitToC,
   GRAMS_PER,
-  idealDensityGPerCm3,
   type MassUnit,
   toGrams,
 } from './metals/metal-data'
@@ -35,9 +34,9 @@ export {
   ukSizeName,
   usCircumferenceInsideMm,
 } from './rings/rings'
-export { domedHeadMm, edgeDistanceMm, flatHeadMm, headStickOutMm, holeFillMm, RIVET_SCHOOLS } from './rivets/rivets'
+export { edgeDistanceMm, headStickOutMm, holeFillMm, RIVET_SCHOOLS } from './rivets/rivets'
 export { BLADES, type Blade, findBlade, kerfOfMm, pilotMm, teethInMetal, teethLimits } from './saws/blades'
-export { bezelHeightMm, bezelStripMm, ellipsePerimeterMm, OVAL_CABOCHONS } from './stones/stones'
+export { bezelStripMm, ellipsePerimeterMm, OVAL_CABOCHONS } from './stones/stones'
 export { type Cell, type Column, type Ownership, type Row, SHELVES, type Shelf, type Table } from './table'
 export { DAPPING_CUPS_MM, DAPPING_PUNCHES_MM, largestPunchMm } from './tools/dapping'
 export { stampedLineMm, TOOL_FACES, type ToolFace } from './tools/tool-data'

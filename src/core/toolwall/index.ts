@@ -2,8 +2,6 @@ export { type MandrelReading, readMandrel } from './mandrel'
 export { findStartingSet, STARTING_SETS, type StartingSet } from './starting-sets'
 export {
   type Bench,
-  type Comparison,
-  compareTools,
   type OwnTool,
   ownToolSchema,
   sizeOfTool,

@@ -109,19 +109,3 @@ export function usable(tools: readonly OwnTool[], kind: ToolKind): (OwnTool & { 
     })
     .sort((a, b) => a.size - b.size)
 }
-
-export type Comparison =
-  | { readonly outcome: 'compared'; readonly difference: number }
-  | { readonly outcome: 'unknown-size'; readonly message: string }
-
-/** Second less first in their unit. A maker's label ("tip 7") is never turned into a size: without one the answer is a refusal. */
-export function compareTools(first: OwnTool, second: OwnTool): Comparison {
-  const [a, b] = [sizeOfTool(first), sizeOfTool(second)]
-  const bare = [first, second].filter((tool) => sizeOfTool(tool) === undefined).map((tool) => tool.label)
-  if (a === undefined || b === undefined)
-    return {
-      outcome: 'unknown-size',
-      message: `${bare.join(' and ')}: only the maker’s label is known. Measure it and enter the size to compare.`,
-    }
-  return { outcome: 'compared', difference: b - a }
-}

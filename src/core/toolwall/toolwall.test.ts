@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { readMandrel } from './mandrel'
 import { findStartingSet, STARTING_SETS } from './starting-sets'
-import { compareTools, type OwnTool, ownToolSchema, sizeOfTool, TOOL_KIND_INFO, usable } from './tools'
+import { type OwnTool, ownToolSchema, sizeOfTool, TOOL_KIND_INFO, usable } from './tools'
 
 const tip: OwnTool = { kind: 'punch', label: 'domer 7' }
 
@@ -9,17 +9,6 @@ describe('tools of one’s own', () => {
   it('a measured size wins over the one it was sold as', () => {
     expect(sizeOfTool({ kind: 'punch', label: '25', nominal: 25, measured: 24.86 })).toBe(24.86)
     expect(sizeOfTool({ kind: 'punch', label: '25', nominal: 25 })).toBe(25)
-  })
-  it('a maker’s label is never turned into a size (common practice, no source)', () => {
-    expect(sizeOfTool(tip)).toBeUndefined()
-    expect(compareTools(tip, { kind: 'punch', label: 'stencil 11', nominal: 6 })).toEqual({
-      outcome: 'unknown-size',
-      message: 'domer 7: only the maker’s label is known. Measure it and enter the size to compare.',
-    })
-    expect(compareTools({ ...tip, measured: 5.5 }, { kind: 'punch', label: 'other', nominal: 6 })).toEqual({
-      outcome: 'compared',
-      difference: 0.5,
-    })
   })
   it('what has no size or is used up is picked for nothing', () => {
     const wall: OwnTool[] = [

@@ -8,6 +8,7 @@ import OutlinedInput from '@mui/material/OutlinedInput'
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useId, useRef, useState } from 'react'
+import { lightOf } from '@/core/forming'
 import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { OPERATIONS } from '@/core/operations'
 import {
@@ -55,6 +56,17 @@ interface StepRowProps {
 
 const LIGHT_WORDS = { green: 'easy', amber: 'anneal soon', red: 'may split' } as const
 const LIGHT_COLOUR = { green: PALETTE.verdigris, amber: PALETTE.ochre, red: PALETTE.fire } as const
+
+/** A heat that is red is so for its own reason: work is not what it does. */
+function lightWords({ light, heat, meltingMarginC, workUsedFraction }: TemperState): string {
+  if (!heat || light === 'green' || lightOf(workUsedFraction) === light) return LIGHT_WORDS[light]
+  return `${Math.max(0, Math.round(meltingMarginC ?? 0))} degrees from melting`
+}
+
+/** Share of the limit that no anneal gives back, of the part that has lost the most. */
+const lostFraction = ({ regions }: TemperState) => Math.max(0, ...regions.map((region) => region.damageFraction))
+/** Less than this is not worth a line. */
+const LOST_SHOWN = 0.02
 
 function StepRow({ step, index, count, title, say, state, tool, finding, onMove, onRemove }: StepRowProps) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: step.id })
@@ -118,8 +130,13 @@ function StepRow({ step, index, count, title, say, state, tool, finding, onMove,
               {state.temper.replaceAll('-', ' ')}, <span className="fig">{Math.round(state.hardnessHv)} HV</span>
             </Typography>
             <Typography sx={{ fontSize: 13, color: LIGHT_COLOUR[state.light] }}>
-              <b className="fig">{Math.round(100 * state.workLeftFraction)} %</b> left, {LIGHT_WORDS[state.light]}
+              <b className="fig">{Math.round(100 * state.workLeftFraction)} %</b> left, {lightWords(state)}
             </Typography>
+            {lostFraction(state) > LOST_SHOWN ? (
+              <Typography sx={{ fontSize: 13, color: PALETTE.fire }}>
+                {Math.round(100 * lostFraction(state))} % is gone for good: cracks have begun, and no anneal closes them
+              </Typography>
+            ) : null}
           </>
         ) : null}
       </Box>
@@ -295,7 +312,7 @@ export function RouteStation({ piece }: RouteStationProps) {
               </Button>
             </Box>
           ) : null}
-          {findings.some((finding) => finding.level === 'stop') ? (
+          {findings.some((finding) => finding.level === 'stop') || walk.steps.some((state) => state.light === 'red') ? (
             <Box sx={{ mt: 2 }}>
               <Typography sx={{ fontWeight: 600 }} component="label" htmlFor="order-note">
                 Why it is right all the same

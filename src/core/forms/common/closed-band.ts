@@ -9,7 +9,7 @@ import {
   type PiSchool,
 } from '../../forming/band-length'
 import { bendStrain } from '../../forming/strain'
-import { RISK_AT, strainLimit } from '../../forming/work-used'
+import { RISK_AT, smallestBendRatio, strainLimit } from '../../forming/work-used'
 import { circleOutline, rectangleOutline } from '../../geometry/outline'
 import { ALLOYS, type AlloyId } from '../../metals/alloys'
 import type { Bench } from '../../toolwall/tools'
@@ -116,7 +116,7 @@ function bendCheck(band: ClosedBand): Check {
       actual,
       limit,
       source: 'trade-limit',
-      message: `Bending it round would use ${formatPlain(100 * share, 0)} % of what annealed ${alloy.title.toLowerCase()} takes. Use thinner metal or a larger size.`,
+      message: `Bending it round would use ${formatPlain(100 * share, 0)} % of what annealed ${alloy.title.toLowerCase()} takes. From soft metal ${formatPlain(smallestBendRatio(alloy, 0) * band.thicknessMm, 1)} mm of inside radius is the least: thinner metal or a larger size.`,
     }
   }
   return {

@@ -39,11 +39,6 @@ export const DENSITIES: readonly (readonly [string, number, Confidence, string?]
   ['palladium', 12.02, 'high'],
 ]
 
-/** Density of an alloy by ideal mixing, 1/ρ = Σ w/ρ. Right for silver and gold with copper; 2.4 % low for brass: do not use it there. */
-export function idealDensityGPerCm3(parts: readonly { readonly massFraction: number; readonly densityGPerCm3: number }[]): number {
-  return 1 / parts.reduce((sum, part) => sum + part.massFraction / part.densityGPerCm3, 0)
-}
-
 /** Fineness: name, parts in one by karat or as alloyed, the mark as stamped, confidence. From memory. */
 export const FINENESS: readonly (readonly [string, number, string, Confidence])[] = [
   ['fine silver', 0.999, '999', 'high'],

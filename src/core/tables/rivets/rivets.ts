@@ -43,17 +43,6 @@ export function headStickOutMm(school: RivetSchool['id'], wireMm: number, outerS
   return school === 'diameter-and-half' ? 1.5 * wireMm : Math.min(0.5 * wireMm, 1)
 }
 
-/** Width of a flat head hammered to a thickness: d·√(h/k), mm. Wire 1.628, 1.0 out, 0.5 thick: 2.30. */
-export function flatHeadMm(wireMm: number, stickOutMm: number, headMm: number): number {
-  return wireMm * Math.sqrt(stickOutMm / headMm)
-}
-
-/** Width of a domed head of a height, or undefined where there is not enough wire for one: 2·√(d²h/2k − k²/3), mm. */
-export function domedHeadMm(wireMm: number, stickOutMm: number, heightMm: number): number | undefined {
-  const square = (wireMm ** 2 * stickOutMm) / (2 * heightMm) - heightMm ** 2 / 3
-  return square > 0 ? 2 * Math.sqrt(square) : undefined
-}
-
 /** Wire that the hole's clearance swallows before a head forms: G·((D/d)² − 1), mm. Grip 2, wire 1.6 in 1.7: 0.258. */
 export function holeFillMm(gripMm: number, wireMm: number, holeMm: number): number {
   return gripMm * ((holeMm / wireMm) ** 2 - 1)

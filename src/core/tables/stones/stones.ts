@@ -31,8 +31,3 @@ export function ellipsePerimeterMm(lengthMm: number, widthMm: number): number {
 export function bezelStripMm(perimeterMm: number, thicknessMm: number): number {
   return perimeterMm + Math.PI * thicknessMm
 }
-
-/** Height of a plain bezel: a third of the stone or half a millimetre over where it turns in, whichever is more (low). */
-export function bezelHeightMm(stoneHeightMm: number, turnMm: number, lipMm = 0.5): number {
-  return Math.max(stoneHeightMm / 3, turnMm + lipMm)
-}

@@ -3,7 +3,7 @@ import type { DrawingView } from '../../../drawing/drawing'
 import { capHalfAngleRad, rimDiameterMm, rimPerDisc } from '../../../forming/dome'
 import { arcPoints } from '../../../geometry/outline'
 import type { Outline } from '../../../geometry/point'
-import { DAPPING_PUNCHES_MM } from '../../../tables/tools/dapping'
+import { DAPPING_PUNCHES_MM, largestPunchMm } from '../../../tables/tools/dapping'
 import { type Bench, usable } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -166,7 +166,7 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
   const largest = 2 * Math.SQRT2 * radius
   const gives = rimDiameterMm(Math.min(inHand, largest), radius) * outsideOf(input)
   const half = capHalfAngleRad(mid)
-  const punchMm = input.cupMm - 2 * input.thicknessMm
+  const punchMm = largestPunchMm(input.cupMm, input.thicknessMm)
   const own = usable(bench.tools, 'punch').map((tool) => tool.size)
   const punches = own.length > 0 ? own : DAPPING_PUNCHES_MM
   const nearest = punches.filter((size) => size <= punchMm + 0.05).sort((first, second) => second - first)[0]
