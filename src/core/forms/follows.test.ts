@@ -89,7 +89,9 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
     for (const input of everySchool(form)) {
       const base = mustRun(form, input)
       for (const outcome of base.outcomes) {
-        const told = base.sensitivity.find((item) => item.input === base.answer.name && item.effect.includes(outcome.label.toLowerCase()))
+        const told = base.sensitivity.find(
+          (item) => item.input === base.answer.name && item.effect.includes(`, ${outcome.label.toLowerCase()}`),
+        )
         const perMm = outcome.blankPerMm === 0 ? 0 : 1 / outcome.blankPerMm
         expect(Math.abs(stated(told?.effect ?? '') - 0.5 * perMm)).toBeLessThan(0.006)
       }

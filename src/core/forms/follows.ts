@@ -136,25 +136,29 @@ function fieldSensitivity<S extends z.ZodObject>(moving: Moving<S>, answer: Answ
 }
 
 /** What the cut moves: half a millimetre of it on each measurement of the finished piece, in ring sizes too where they are meant. */
-function cutSensitivity(outcomes: readonly Outcome[], answer: Answer, fields: readonly FormField[]): Sensitivity[] {
-  return outcomes.map((outcome) => {
-    const by = outcome.blankPerMm === 0 ? 0 : CUT_STEP_MM / outcome.blankPerMm
-    const ring = metaOf(fields.find((field) => field.name === outcome.dimension))?.size === 'ring'
-    const sizes = ring ? `, ${formatPlain(Math.abs(by) / MM_PER_US_SIZE, 2)} of a US size` : ''
-    return {
-      input: answer.name,
-      change: `± ${CUT_STEP_MM} mm`,
-      effect:
-        by === 0
-          ? `nothing on the ${outcome.label.toLowerCase()}`
-          : `${by < 0 ? '∓' : '±'} ${figure(by)} mm on the ${outcome.label.toLowerCase()}${sizes}`,
-    }
-  })
+function cutSensitivity(outcome: Outcome, answer: Answer, fields: readonly FormField[]): Sensitivity {
+  const by = outcome.blankPerMm === 0 ? 0 : CUT_STEP_MM / outcome.blankPerMm
+  const ring = metaOf(fields.find((field) => field.name === outcome.dimension))?.size === 'ring'
+  const sizes = ring ? `, ${formatPlain(Math.abs(by) / MM_PER_US_SIZE, 2)} of a US size` : ''
+  const label = outcome.label.toLowerCase()
+  return {
+    input: answer.name,
+    change: `± ${CUT_STEP_MM} mm`,
+    effect: by === 0 ? `nothing, ${label}` : `${by < 0 ? '∓' : '±'} ${figure(by)} mm, ${label}${sizes}`,
+  }
 }
 
-/** What moves the answer, and what the cut moves. */
+/** What the cut moves by more or less than itself. */
+const isTelling = ({ blankPerMm }: Outcome) => Math.abs(Math.abs(blankPerMm) - 1) > 1e-6
+
+/** What moves the answer, and what the cut moves; what the cut moves by just as much stands last. */
 export function sensitivityOf<S extends z.ZodObject>(moving: Moving<S>, answer: Answer, outcomes: readonly Outcome[]): Sensitivity[] {
-  return [...cutSensitivity(outcomes, answer, moving.fields), ...fieldSensitivity(moving, answer)]
+  const cut = (some: readonly Outcome[]) => some.map((outcome) => cutSensitivity(outcome, answer, moving.fields))
+  return [
+    ...cut(outcomes.filter(isTelling)),
+    ...fieldSensitivity(moving, answer),
+    ...cut(outcomes.filter((outcome) => !isTelling(outcome))),
+  ]
 }
 
 /** mm of an outcome for 1 mm of blank. */

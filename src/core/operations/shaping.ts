@@ -44,9 +44,10 @@ export const bend = defineOperation({
     manner: z.enum(BEND_MANNERS).default('round'),
     what: z.string().optional(),
     region: z.string().optional(),
+    webMm: lengthMm({ label: 'Left under the score', min: 0.01, max: 12 }).optional(),
   }),
-  effect: ({ insideRadiusMm, region }, { thicknessMm, widthMm }) => {
-    const strain = bendStrain(insideRadiusMm, thicknessMm, widthMm)
+  effect: ({ insideRadiusMm, region, webMm }, { thicknessMm, widthMm }) => {
+    const strain = bendStrain(insideRadiusMm, webMm ?? thicknessMm, widthMm)
     const outer = { strain, weight: 1, held: 'bend' } as const
     if (region) return { elsewhere: UNWORKED, at: { [region]: outer } }
     return { elsewhere: UNWORKED, at: { outside: outer, inside: { ...outer, weight: COMPRESSION_WEIGHT } } }

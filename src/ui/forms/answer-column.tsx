@@ -112,7 +112,7 @@ export function AnswerBox({ result }: { readonly result: FormResult }) {
       </Box>
       {first ? (
         <Box sx={{ fontSize: 13, mt: 0.75 }}>
-          {first.change} of {first.input} is {first.effect}
+          {first.change} of {first.input}: {first.effect}
         </Box>
       ) : null}
     </Box>

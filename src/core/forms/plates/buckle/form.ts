@@ -281,6 +281,8 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
         params: { what: school === 'centre' ? 'both windows, inside the line' : 'the window, inside the line', side: 'inside' },
       },
       ...flatRoute('the rim', answer.markAt, target).slice(0, 2),
+      { op: 'anneal', params: {} },
+      { op: 'pickle', params: {} },
       { op: 'bend', params: { insideRadiusMm: barMm / 2, what: 'the eye of the tongue round the bar', manner: 'shape', region: 'tongue' } },
       { op: 'finish', params: {}, target },
     ],

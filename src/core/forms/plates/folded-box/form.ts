@@ -308,7 +308,13 @@ function planBox(input: Input, bench: Bench): FormPlan {
       { op: 'anneal', params: {} },
       {
         op: 'bend',
-        params: { insideRadiusMm: school === 'scored' ? 0 : input.radiusMm, what: 'the four walls up', manner: 'fold', region: 'fold' },
+        params: {
+          // the tip of a scoring tool is round by about half of what it leaves (estimate)
+          ...(school === 'scored' ? { insideRadiusMm: web / 2, webMm: Math.max(0.01, web) } : { insideRadiusMm: input.radiusMm }),
+          what: 'the four walls up',
+          manner: 'fold',
+          region: 'fold',
+        },
       },
       { op: 'solder', params: { solder: 'hard-75', what: 'grooves and corners' } },
       { op: 'pickle', params: {} },
