@@ -9,8 +9,6 @@ export default defineConfig({
       'src/core/{forming,geometry,layout,logbook,operations,route}/*.test.ts',
       'src/core/drawing/*.test.ts',
       'src/core/forms/common/*.test.ts',
-      'tests/published-values/trade-values.test.ts',
-      'tests/properties/legality.test.ts',
     ],
     exclude: ['src/core/route/ledger.test.ts'],
     testTimeout: 20000,

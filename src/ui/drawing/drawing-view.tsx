@@ -149,8 +149,8 @@ export function DrawingView({ view, colour, width, height, maxScale, onHandle }:
         {view.shapes.map((shape, i) => (
           <Shape key={`${shape.kind}-${i}`} shape={shape} fit={fit} colour={colour} kerfMm={kerfMm} />
         ))}
-        {view.dimensions.map((dimension) => (
-          <DimensionLine key={dimension.text} dimension={dimension} fit={fit} />
+        {view.dimensions.map((dimension, i) => (
+          <DimensionLine key={`${dimension.text}-${i}`} dimension={dimension} fit={fit} />
         ))}
         {view.notes.map((note) => (
           <text

@@ -21,9 +21,9 @@ export function Thumb({ view, colour, size = 64 }: ThumbProps) {
       aria-hidden="true"
       style={{ flexShrink: 0 }}
     >
-      {regions.map((shape) => (
+      {regions.map((shape, i) => (
         <path
-          key={shape.outer.length}
+          key={`${shape.layer}-${i}`}
           fillRule="evenodd"
           fill={colour.face}
           stroke={colour.edge}

@@ -285,9 +285,9 @@ function planBox(input: Input, bench: Bench): FormPlan {
           ...(relief > 0
             ? [
                 {
-                  from: [x, y - wallMm - relief] as const,
-                  to: [x, y - wallMm] as const,
-                  offset: -2.6,
+                  from: [-x, y - wallMm] as const,
+                  to: [-x, y - wallMm - relief] as const,
+                  offset: -1.6,
                   text: `back ${formatPlain(relief, 2)}`,
                 },
               ]
