@@ -8,7 +8,7 @@ import { massWith } from '../../tables/figures'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import { derive, type Given, given, note, type WorkingLog } from '../../working/derive'
-import type { BlankSpec, Check, FormPlan, SchoolChoice, SchoolOption, Target } from '../contract'
+import type { BlankSpec, Check, FormPlan, OutcomeSpec, SchoolChoice, SchoolOption, Target } from '../contract'
 import { markUp } from '../define-form'
 
 /** What every form's input shares. */
@@ -27,6 +27,27 @@ export interface Addition {
   readonly valueMm: number
   /** How many times it is added: 2 for a clean-up on both sides. */
   readonly times?: number
+}
+
+/** What is filed off the ends to close a joint. */
+export const jointOf = ({ jointAllowanceMm }: { readonly jointAllowanceMm: number }): readonly Addition[] => [
+  { symbol: 'j', name: 'joint and filing', valueMm: jointAllowanceMm },
+]
+
+/** What is left for the file on both sides. */
+export const cleanUpOf = ({ cleanUpMm }: { readonly cleanUpMm: number }): readonly Addition[] => [
+  { symbol: 'c', name: 'clean-up a side', valueMm: cleanUpMm, times: 2 },
+]
+
+/** A measurement as it is asked for; it is an input field of its own where nothing else is said of how it follows the blank. */
+export function asked(
+  dimension: string,
+  label: string,
+  valueMm: number,
+  plusMinusMm: number,
+  follows: string | number = dimension,
+): OutcomeSpec {
+  return { dimension, label, valueMm, plusMinusMm, follows }
 }
 
 /** Rounds a size up to what can be marked, mm, and says so in the working. */

@@ -1,7 +1,7 @@
 import { BAND_LENGTH_TEXTS, type BandLengthInput, type BandLengthSchool, bandLengthMm } from '../../forming/band-length'
 import { derive, given, type WorkingLog } from '../../working/derive'
-import type { SchoolChoice } from '../contract'
-import { schoolChoice } from './plan-kit'
+import type { Answer, OutcomeSpec, SchoolChoice } from '../contract'
+import { answerOf, asked, type CommonInput, jointOf, schoolChoice } from './plan-kit'
 
 /** The round a ring is made to when it wears wider than it measures: the size asked for and the room its width wants. */
 export function fittedBand(
@@ -22,4 +22,20 @@ export function fittedBand(
 /** What each way to reckon a closed band comes to. */
 export function bandLengthChoice(school: BandLengthSchool, band: BandLengthInput): SchoolChoice {
   return schoolChoice('length', 'How the length is reckoned', school, BAND_LENGTH_TEXTS, (id) => bandLengthMm([], id, band))
+}
+
+interface FittedInput extends CommonInput {
+  readonly insideDiameterMm: number
+  readonly jointAllowanceMm: number
+  readonly schools: { readonly length: BandLengthSchool }
+}
+
+/** The length to cut of a ring that is made so much larger than its size. */
+export function fittedAnswer(log: WorkingLog, input: FittedInput, fitMm: number, name: string): Answer {
+  return answerOf(log, input, name, bandLengthMm(log, input.schools.length, fittedBand(log, input, fitMm)), jointOf(input))
+}
+
+/** The inside that such a ring is made to. */
+export function fittedOutcome(input: FittedInput, fitMm: number): OutcomeSpec {
+  return asked('insideDiameterMm', 'Inside diameter', fittedBand([], input, fitMm).insideDiameterMm, 0.1)
 }

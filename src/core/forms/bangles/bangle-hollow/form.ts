@@ -9,9 +9,11 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   bySchool,
   completePlan,
   hazardNotes,
+  jointOf,
   limitCheck,
   region,
   schoolChoice,
@@ -108,9 +110,7 @@ function checksOf(input: Input, { predictedMm, tubeOutsideMm }: Weighed): Check[
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), [
-    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
-  ])
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), jointOf(input))
 }
 
 /** Outside of the tube that the strip curls to. */
@@ -134,13 +134,7 @@ const insideOf = (log: WorkingLog, input: Input) =>
     note: 'Before the hammer stretches it: your record carries that.',
   })
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'insideDiameterMm',
-  label: 'Inside diameter',
-  valueMm: insideOf([], input),
-  plusMinusMm: 0.5,
-  follows: 1 / Math.PI,
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('insideDiameterMm', 'Inside diameter', insideOf([], input), 0.5, 1 / Math.PI)
 
 /** The strip that the + 3 rule was found on, near enough. */
 const isRuleStrip = ({ widthMm, thicknessMm }: Input) => Math.abs(widthMm - 13) <= 2 && Math.abs(thicknessMm - 0.7) <= 0.2

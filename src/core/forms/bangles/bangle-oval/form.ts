@@ -9,8 +9,10 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { roundOvalMm } from '../../common/oval'
 import {
   answerOf,
+  asked,
   completePlan,
   hazardNotes,
+  jointOf,
   limitCheck,
   region,
   schoolChoice,
@@ -63,18 +65,10 @@ function lengthOf(log: WorkingLog, { insideLengthMm, insideWidthMm, thicknessMm 
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), [
-    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
-  ])
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), jointOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'insideLengthMm',
-  label: 'Inside, long way',
-  valueMm: input.insideLengthMm,
-  plusMinusMm: 0.5,
-  follows: 'insideLengthMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('insideLengthMm', 'Inside, long way', input.insideLengthMm, 0.5)
 
 function planOval(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

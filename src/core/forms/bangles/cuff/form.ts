@@ -8,7 +8,19 @@ import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, region, schoolChoice, sheetBlank, targetOf, view } from '../../common/plan-kit'
+import {
+  answerOf,
+  asked,
+  cleanUpOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  region,
+  schoolChoice,
+  sheetBlank,
+  targetOf,
+  view,
+} from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { bentSolid, stripSection, taperOf } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
@@ -162,18 +174,10 @@ function checksOf(input: Input): Check[] {
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
-  ])
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), cleanUpOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'gapMm',
-  label: 'Gap inside',
-  valueMm: Math.max(0.1, input.gapMm),
-  plusMinusMm: 1,
-  follows: 'gapMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('gapMm', 'Gap inside', Math.max(0.1, input.gapMm), 1)
 
 /** What it springs back from. */
 const springCheck = (formerMm: number | undefined): Check => ({

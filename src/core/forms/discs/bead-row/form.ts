@@ -9,6 +9,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -184,13 +185,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'pitch circle', closedOf(log, input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'pitchMm',
-  label: 'Pitch circle',
-  valueMm: closedOf([], input),
-  plusMinusMm: 0.2,
-  follows: 1,
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('pitchMm', 'Pitch circle', closedOf([], input), 0.2, 1)
 
 function planRow(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

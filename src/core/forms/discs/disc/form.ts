@@ -8,7 +8,7 @@ import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { commonFields, type OutputOf } from '../../common/fields'
-import { hazardNotes, markedAt, sheetBlank, targetOf } from '../../common/plan-kit'
+import { asked, hazardNotes, markedAt, sheetBlank, targetOf } from '../../common/plan-kit'
 import { holeSteps } from '../../common/routes'
 import type { Answer, Check, FormPlan, OutcomeSpec, SchoolChoice } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -178,13 +178,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return { name: 'cut diameter', value, unit: 'mm', markAt: markedAt(log, value, input.roundUpMm) }
 }
 
-const outcomeOf = ({ diameterMm }: Input): OutcomeSpec => ({
-  dimension: 'diameterMm',
-  label: 'Diameter',
-  valueMm: diameterMm,
-  plusMinusMm: 0.1,
-  follows: 'diameterMm',
-})
+const outcomeOf = ({ diameterMm }: Input): OutcomeSpec => asked('diameterMm', 'Diameter', diameterMm, 0.1)
 
 function planDisc(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

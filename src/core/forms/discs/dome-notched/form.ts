@@ -14,6 +14,8 @@ import { domeBlankMm, domeSpread } from '../../common/dome-blank'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
+  cleanUpOf,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -206,18 +208,10 @@ function viewsOf(input: Input, { answer, cut, holes, opening, r, reckonedMm, win
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut diameter', domeBlankMm(log, input.schools.flat, capOf(input).mid), [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
-  ])
+  return answerOf(log, input, 'cut diameter', domeBlankMm(log, input.schools.flat, capOf(input).mid), cleanUpOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'widthMm',
-  label: 'Across the rim',
-  valueMm: input.widthMm,
-  plusMinusMm: 0.3,
-  follows: 'widthMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('widthMm', 'Across the rim', input.widthMm, 0.3)
 
 function planNotched(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

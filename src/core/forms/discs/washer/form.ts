@@ -7,7 +7,19 @@ import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, onlySchool, region, sheetBlank, targetOf, view } from '../../common/plan-kit'
+import {
+  answerOf,
+  asked,
+  cleanUpOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  onlySchool,
+  region,
+  sheetBlank,
+  targetOf,
+  view,
+} from '../../common/plan-kit'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -91,18 +103,10 @@ function viewsOf(input: Input, { answer, sawWindowMm }: Drawn): DrawingView[] {
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut diameter', input.outsideMm, [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
-  ])
+  return answerOf(log, input, 'cut diameter', input.outsideMm, cleanUpOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'outsideMm',
-  label: 'Outside',
-  valueMm: input.outsideMm,
-  plusMinusMm: 0.1,
-  follows: 'outsideMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('outsideMm', 'Outside', input.outsideMm, 0.1)
 
 function planWasher(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

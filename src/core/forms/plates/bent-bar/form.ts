@@ -7,7 +7,17 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, schoolChoice, sheetBlank, stripView, targetOf } from '../../common/plan-kit'
+import {
+  answerOf,
+  asked,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  schoolChoice,
+  sheetBlank,
+  stripView,
+  targetOf,
+} from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { bentSolid, stripSection } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
@@ -124,13 +134,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.shape))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'riseMm',
-  label: 'Rise',
-  valueMm: input.riseMm,
-  plusMinusMm: 0.3,
-  follows: 'riseMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('riseMm', 'Rise', input.riseMm, 0.3)
 
 function planBar(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -11,6 +11,8 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
+  cleanUpOf,
   completePlan,
   hazardNotes,
   lengthBlank,
@@ -201,18 +203,10 @@ function viewsOf(input: Input, { across, answer, barMm, finished, outline, shift
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut length along the strap', alongOf(log, input, input.schools.bar), [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
-  ])
+  return answerOf(log, input, 'cut length along the strap', alongOf(log, input, input.schools.bar), cleanUpOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'lengthMm',
-  label: 'Frame along the strap',
-  valueMm: alongOf([], input, input.schools.bar),
-  plusMinusMm: 0.2,
-  follows: 1,
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('lengthMm', 'Frame along the strap', alongOf([], input, input.schools.bar), 0.2, 1)
 
 function planBuckle(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -11,6 +11,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   bySchool,
   completePlan,
   hazardNotes,
@@ -146,13 +147,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.die))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'marginMm',
-  label: 'Margin left all round',
-  valueMm: input.marginMm,
-  plusMinusMm: 1,
-  follows: 'marginMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('marginMm', 'Margin left all round', input.marginMm, 1)
 
 function planDie(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

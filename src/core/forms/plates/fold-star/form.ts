@@ -11,6 +11,8 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
+  cleanUpOf,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -142,18 +144,10 @@ const acrossOf = (log: WorkingLog, input: Input) =>
   })
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut across the flats', acrossOf(log, input), [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
-  ])
+  return answerOf(log, input, 'cut across the flats', acrossOf(log, input), cleanUpOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'reachMm',
-  label: 'Reach of a ray, flat',
-  valueMm: input.reachMm,
-  plusMinusMm: 0.3,
-  follows: 'reachMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('reachMm', 'Reach of a ray, flat', input.reachMm, 0.3)
 
 function planStar(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

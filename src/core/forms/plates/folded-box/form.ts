@@ -9,6 +9,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -223,13 +224,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length over the walls', overOf(log, input, input.schools.fold, input.lengthInsideMm, 'long way'))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'lengthMm',
-  label: 'Box inside, long way',
-  valueMm: input.lengthInsideMm,
-  plusMinusMm: 0.2,
-  follows: 'lengthInsideMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('lengthMm', 'Box inside, long way', input.lengthInsideMm, 0.2, 'lengthInsideMm')
 
 function planBox(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

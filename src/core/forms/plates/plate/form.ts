@@ -10,7 +10,18 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { cornerFields } from '../../common/free-outline'
-import { answerOf, completePlan, hazardNotes, onlySchool, region, sheetBlank, targetOf, view } from '../../common/plan-kit'
+import {
+  answerOf,
+  asked,
+  cleanUpOf,
+  completePlan,
+  hazardNotes,
+  onlySchool,
+  region,
+  sheetBlank,
+  targetOf,
+  view,
+} from '../../common/plan-kit'
 import { flatRoute, holeSteps } from '../../common/routes'
 import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -102,18 +113,10 @@ function overAll(input: Input) {
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut length over all', overAll(input).overall, [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
-  ])
+  return answerOf(log, input, 'cut length over all', overAll(input).overall, cleanUpOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'lengthMm',
-  label: 'Long way',
-  valueMm: overAll(input).overall,
-  plusMinusMm: 0.2,
-  follows: 1,
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('lengthMm', 'Long way', overAll(input).overall, 0.2, 1)
 
 function planPlate(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

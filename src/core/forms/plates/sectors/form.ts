@@ -8,7 +8,19 @@ import { count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, note, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, region, schoolChoice, sheetBlank, targetOf, view } from '../../common/plan-kit'
+import {
+  answerOf,
+  asked,
+  cleanUpOf,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  region,
+  schoolChoice,
+  sheetBlank,
+  targetOf,
+  view,
+} from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -143,9 +155,7 @@ function viewsOf(input: Input, { answer, eachRad, parts, r }: Drawn): DrawingVie
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'stamping across', input.outsideMm, [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
-  ])
+  return answerOf(log, input, 'stamping across', input.outsideMm, cleanUpOf(input))
 }
 
 /** Angle of one part, rad. */
@@ -168,13 +178,8 @@ function chordOf(log: WorkingLog, input: Input): number {
 }
 
 /** Equal parts grow with their stamping; fans keep the width they were marked at. */
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'chordMm',
-  label: 'Part, across its rim',
-  valueMm: chordOf([], input),
-  plusMinusMm: 0.3,
-  follows: Math.sin(eachRadOf(input) / 2),
-})
+const outcomeOf = (input: Input): OutcomeSpec =>
+  asked('chordMm', 'Part, across its rim', chordOf([], input), 0.3, Math.sin(eachRadOf(input) / 2))
 
 function planSectors(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

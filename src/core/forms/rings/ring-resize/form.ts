@@ -9,6 +9,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   completePlan,
   hazardNotes,
   lengthBlank,
@@ -150,13 +151,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, marked, larger ? 'piece to let in' : 'piece to cut out', pieceMm(log, input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'insideDiameterMm',
-  label: 'Inside diameter',
-  valueMm: input.wantedMm,
-  plusMinusMm: 0.1,
-  follows: 'wantedMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('insideDiameterMm', 'Inside diameter', input.wantedMm, 0.1, 'wantedMm')
 
 function planResize(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -10,7 +10,6 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
-  answerOf,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -22,7 +21,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { bandLengthChoice, fittedBand } from '../../common/ring-fit'
+import { bandLengthChoice, fittedAnswer, fittedBand, fittedOutcome } from '../../common/ring-fit'
 import { closedRoute } from '../../common/routes'
 import { stripSection } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
@@ -118,21 +117,10 @@ function viewsOf(input: Input, { answer, outer, pitch, wholeMm }: Drawn): Drawin
   ]
 }
 
-const bandFor = (log: WorkingLog, input: Input, bench: Bench) => fittedBand(log, input, fitOf(input, input.schools.fit, bench))
+const answerFor = (log: WorkingLog, input: Input, bench: Bench): Answer =>
+  fittedAnswer(log, input, fitOf(input, input.schools.fit, bench), 'cut length of each')
 
-function answerFor(log: WorkingLog, input: Input, bench: Bench): Answer {
-  return answerOf(log, input, 'cut length of each', bandLengthMm(log, input.schools.length, bandFor(log, input, bench)), [
-    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
-  ])
-}
-
-const outcomeOf = (input: Input, bench: Bench): OutcomeSpec => ({
-  dimension: 'insideDiameterMm',
-  label: 'Inside diameter',
-  valueMm: bandFor([], input, bench).insideDiameterMm,
-  plusMinusMm: 0.1,
-  follows: 'insideDiameterMm',
-})
+const outcomeOf = (input: Input, bench: Bench): OutcomeSpec => fittedOutcome(input, fitOf(input, input.schools.fit, bench))
 
 function planStack(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

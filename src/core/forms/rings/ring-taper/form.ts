@@ -9,19 +9,8 @@ import { choice, lengthMm, ringDiameterMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import type { WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import {
-  answerOf,
-  completePlan,
-  hazardNotes,
-  limitCheck,
-  region,
-  schoolChoice,
-  sheetBlank,
-  stroke,
-  targetOf,
-  view,
-} from '../../common/plan-kit'
-import { bandLengthChoice, fittedBand } from '../../common/ring-fit'
+import { completePlan, hazardNotes, limitCheck, region, schoolChoice, sheetBlank, stroke, targetOf, view } from '../../common/plan-kit'
+import { bandLengthChoice, fittedAnswer, fittedBand, fittedOutcome } from '../../common/ring-fit'
 import { closedRoute } from '../../common/routes'
 import { ringSolid, stripSection, taperOf } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
@@ -96,21 +85,10 @@ function checksOf(input: Input): Check[] {
   ]
 }
 
-const bandFor = (log: WorkingLog, input: Input, bench: Bench) => fittedBand(log, input, fitOf(input, input.schools.fit, bench))
+const answerFor = (log: WorkingLog, input: Input, bench: Bench): Answer =>
+  fittedAnswer(log, input, fitOf(input, input.schools.fit, bench), 'cut length')
 
-function answerFor(log: WorkingLog, input: Input, bench: Bench): Answer {
-  return answerOf(log, input, 'cut length', bandLengthMm(log, input.schools.length, bandFor(log, input, bench)), [
-    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
-  ])
-}
-
-const outcomeOf = (input: Input, bench: Bench): OutcomeSpec => ({
-  dimension: 'insideDiameterMm',
-  label: 'Inside diameter',
-  valueMm: bandFor([], input, bench).insideDiameterMm,
-  plusMinusMm: 0.1,
-  follows: 'insideDiameterMm',
-})
+const outcomeOf = (input: Input, bench: Bench): OutcomeSpec => fittedOutcome(input, fitOf(input, input.schools.fit, bench))
 
 function planTaper(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -6,7 +6,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm, ringDiameterMm } from '../../../units/fields'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, lengthBlank, schoolChoice, targetOf } from '../../common/plan-kit'
+import { answerOf, asked, completePlan, hazardNotes, jointOf, lengthBlank, schoolChoice, targetOf } from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { ringSolid, stripSection } from '../../common/solids'
 import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
@@ -78,18 +78,10 @@ function lengthOf(log: WorkingLog, input: Input, school: Input['schools']['lengt
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), [
-    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
-  ])
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), jointOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'insideDiameterMm',
-  label: 'Inside diameter',
-  valueMm: input.insideDiameterMm,
-  plusMinusMm: 0.1,
-  follows: 'insideDiameterMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('insideDiameterMm', 'Inside diameter', input.insideDiameterMm, 0.1)
 
 function planRingWire(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -9,6 +9,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -119,13 +120,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'insideDiameterMm',
-  label: 'Inside diameter',
-  valueMm: input.insideDiameterMm,
-  plusMinusMm: 0.2,
-  follows: 'insideDiameterMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('insideDiameterMm', 'Inside diameter', input.insideDiameterMm, 0.2)
 
 function planRingWrap(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -7,7 +7,7 @@ import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, region, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
+import { answerOf, asked, completePlan, hazardNotes, limitCheck, region, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
 import { EDGE_SCHOOLS, edgeCheck, edgeChoice, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { holeSteps } from '../../common/routes'
 import { stackSolid } from '../../common/solids'
@@ -111,13 +111,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.back))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'ballMm',
-  label: 'Ball',
-  valueMm: input.ballMm,
-  plusMinusMm: 0.15,
-  follows: 'ballMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('ballMm', 'Ball', input.ballMm, 0.15)
 
 function planBallRivet(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

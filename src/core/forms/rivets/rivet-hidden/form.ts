@@ -5,7 +5,7 @@ import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, bySchool, completePlan, hazardNotes, limitCheck, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
+import { answerOf, asked, bySchool, completePlan, hazardNotes, limitCheck, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
 import { EDGE_SCHOOLS, edgeCheck, edgeChoice, freeEndCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { holeSteps } from '../../common/routes'
 import { stackSolid } from '../../common/solids'
@@ -138,13 +138,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.fill))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'seatMm',
-  label: 'Seat filled across',
-  valueMm: input.seatMm,
-  plusMinusMm: 0.2,
-  follows: 'seatMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('seatMm', 'Seat filled across', input.seatMm, 0.2)
 
 function planHidden(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

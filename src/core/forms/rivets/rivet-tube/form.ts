@@ -8,7 +8,7 @@ import { lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, lengthBlank, limitCheck, schoolChoice, targetOf } from '../../common/plan-kit'
+import { answerOf, asked, completePlan, hazardNotes, lengthBlank, limitCheck, schoolChoice, targetOf } from '../../common/plan-kit'
 import { EDGE_SCHOOLS, edgeCheck, edgeChoice, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
 import { holeSteps } from '../../common/routes'
 import { stackSolid } from '../../common/solids'
@@ -152,13 +152,8 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.flare))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'rimMm',
-  label: 'Rim across',
-  valueMm: rimOf([], input),
-  plusMinusMm: 0.3,
-  follows: (input.tubeMm - input.thicknessMm) / rimOf([], input),
-})
+const outcomeOf = (input: Input): OutcomeSpec =>
+  asked('rimMm', 'Rim across', rimOf([], input), 0.3, (input.tubeMm - input.thicknessMm) / rimOf([], input))
 
 function planTubeRivet(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -7,7 +7,7 @@ import { count, lengthMm, thicknessMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
+import { answerOf, asked, completePlan, hazardNotes, limitCheck, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
 import {
   EDGE_SCHOOLS,
   edgeCheck,
@@ -233,13 +233,8 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   ])
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'headAcrossMm',
-  label: 'Head across',
-  valueMm: headOfRivet([], input).acrossMm,
-  plusMinusMm: 0.3,
-  follows: headOfRivet([], input).perBlankMm,
-})
+const outcomeOf = (input: Input): OutcomeSpec =>
+  asked('headAcrossMm', 'Head across', headOfRivet([], input).acrossMm, 0.3, headOfRivet([], input).perBlankMm)
 
 function planRivet(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -10,6 +10,7 @@ import { given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   bySchool,
   completePlan,
   hazardNotes,
@@ -142,13 +143,8 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length over all', lengthOf(log, input, input.schools.edge))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'lengthMm',
-  label: 'Plate over all',
-  valueMm: lengthOf([], input, input.schools.edge) - 2 * input.cleanUpMm,
-  plusMinusMm: 0.2,
-  follows: 1,
-})
+const outcomeOf = (input: Input): OutcomeSpec =>
+  asked('lengthMm', 'Plate over all', lengthOf([], input, input.schools.edge) - 2 * input.cleanUpMm, 0.2, 1)
 
 function planBackPlate(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

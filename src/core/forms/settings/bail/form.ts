@@ -9,6 +9,7 @@ import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   bySchool,
   completePlan,
   hazardNotes,
@@ -128,13 +129,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.fold))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'dropMm',
-  label: 'Centre to foot',
-  valueMm: input.dropMm,
-  plusMinusMm: 0.3,
-  follows: 'dropMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('dropMm', 'Centre to foot', input.dropMm, 0.3)
 
 function planBail(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -10,6 +10,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   bySchool,
   completePlan,
   hazardNotes,
@@ -195,13 +196,8 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.repeat))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'insideLongMm',
-  label: 'Inside, long way',
-  valueMm: input.stoneLengthMm + roomOf([], input),
-  plusMinusMm: 0.1,
-  follows: 1 / Math.PI,
-})
+const outcomeOf = (input: Input): OutcomeSpec =>
+  asked('insideLongMm', 'Inside, long way', input.stoneLengthMm + roomOf([], input), 0.1, 1 / Math.PI)
 
 function planGallery(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -16,6 +16,7 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { cornerFields, freeOutline } from '../../common/free-outline'
 import {
   answerOf,
+  asked,
   bySchool,
   completePlan,
   hazardNotes,
@@ -277,13 +278,8 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'tab length', tabOf(log, input, input.schools.tab))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'lapMm',
-  label: 'Lap over the stone',
-  valueMm: lapOf([], input, tabOf([], input, input.schools.tab)),
-  plusMinusMm: 0.3,
-  follows: 1,
-})
+const outcomeOf = (input: Input): OutcomeSpec =>
+  asked('lapMm', 'Lap over the stone', lapOf([], input, tabOf([], input, input.schools.tab)), 0.3, 1)
 
 function planTabs(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -8,6 +8,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -153,13 +154,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.join))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'insideMm',
-  label: 'Inside, strap way',
-  valueMm: insideOf(input)[0],
-  plusMinusMm: 0.5,
-  follows: 'strapMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('insideMm', 'Inside, strap way', insideOf(input)[0], 0.5, 'strapMm')
 
 function planLoop(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

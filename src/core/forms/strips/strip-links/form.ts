@@ -6,7 +6,18 @@ import { count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, region, schoolChoice, sheetBlank, targetOf, view } from '../../common/plan-kit'
+import {
+  answerOf,
+  asked,
+  completePlan,
+  hazardNotes,
+  limitCheck,
+  region,
+  schoolChoice,
+  sheetBlank,
+  targetOf,
+  view,
+} from '../../common/plan-kit'
 import { flatRoute } from '../../common/routes'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -180,13 +191,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'strip length', beforeRolling(log, input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'linkMm',
-  label: 'Link, long',
-  valueMm: input.linkMm,
-  plusMinusMm: 0.3,
-  follows: 'linkMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('linkMm', 'Link, long', input.linkMm, 0.3)
 
 function planLinks(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -8,9 +8,11 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   bySchool,
   completePlan,
   hazardNotes,
+  jointOf,
   limitCheck,
   region,
   schoolChoice,
@@ -130,18 +132,10 @@ function checksOf(input: Input, t: number): Check[] {
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.bend), [
-    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
-  ])
+  return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.bend), jointOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'acrossMm',
-  label: 'Outside, one way',
-  valueMm: input.acrossMm,
-  plusMinusMm: 0.2,
-  follows: 'acrossMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('acrossMm', 'Outside, one way', input.acrossMm, 0.2)
 
 function planBox(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -6,7 +6,19 @@ import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, onlySchool, region, sheetBlank, targetOf, view } from '../../common/plan-kit'
+import {
+  answerOf,
+  asked,
+  completePlan,
+  hazardNotes,
+  jointOf,
+  limitCheck,
+  onlySchool,
+  region,
+  sheetBlank,
+  targetOf,
+  view,
+} from '../../common/plan-kit'
 import { closedRoute } from '../../common/routes'
 import { ringSolid, stripSection } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
@@ -158,18 +170,10 @@ const longEdgeOf = (log: WorkingLog, input: Input) =>
   })
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'long edge', longEdgeOf(log, input), [
-    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
-  ])
+  return answerOf(log, input, 'long edge', longEdgeOf(log, input), jointOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'largeMm',
-  label: 'Large end, outside',
-  valueMm: input.largeMm,
-  plusMinusMm: 0.2,
-  follows: 'largeMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('largeMm', 'Large end, outside', input.largeMm, 0.2)
 
 function planCone(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -10,6 +10,7 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { roundOvalMm } from '../../common/oval'
 import {
   answerOf,
+  asked,
   completePlan,
   hazardNotes,
   region,
@@ -189,13 +190,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   ])
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'upMm',
-  label: 'Height, outside',
-  valueMm: input.upMm,
-  plusMinusMm: 0.3,
-  follows: 'upMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('upMm', 'Height, outside', input.upMm, 0.3)
 
 /** The rough base of a two-part ferrule, filed back after soldering. */
 function roughBase(log: WorkingLog, { make, acrossMm, standoffMm, widthMm }: Input): readonly [number, number] | undefined {

@@ -8,8 +8,10 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { roundOvalMm } from '../../common/oval'
 import {
   answerOf,
+  asked,
   completePlan,
   hazardNotes,
+  jointOf,
   limitCheck,
   region,
   schoolChoice,
@@ -100,18 +102,10 @@ function checksOf(input: Input, { roundMm, tightest }: Weighed): Check[] {
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut width', lengthOf(log, input, input.schools.length), [
-    { symbol: 'j', name: 'joint and filing', valueMm: input.jointAllowanceMm },
-  ])
+  return answerOf(log, input, 'cut width', lengthOf(log, input, input.schools.length), jointOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'outsideLongMm',
-  label: 'Outside, long way',
-  valueMm: input.outsideLongMm,
-  plusMinusMm: 0.3,
-  follows: 'outsideLongMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('outsideLongMm', 'Outside, long way', input.outsideLongMm, 0.3)
 
 function planOvalTube(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

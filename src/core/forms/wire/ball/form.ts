@@ -7,6 +7,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -56,13 +57,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.loss))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'ballMm',
-  label: 'Ball',
-  valueMm: input.ballMm,
-  plusMinusMm: 0.1,
-  follows: 'ballMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('ballMm', 'Ball', input.ballMm, 0.1)
 
 function planBall(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

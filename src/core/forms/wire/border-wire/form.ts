@@ -8,6 +8,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -106,13 +107,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   ])
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'borderMm',
-  label: 'Border, all round',
-  valueMm: input.borderMm,
-  plusMinusMm: 1,
-  follows: 'borderMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('borderMm', 'Border, all round', input.borderMm, 1)
 
 function planBorder(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

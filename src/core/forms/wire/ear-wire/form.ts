@@ -8,6 +8,7 @@ import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
+  asked,
   bySchool,
   completePlan,
   hazardNotes,
@@ -120,13 +121,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'wire for each', lengthOf(log, input, input.schools.end))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'tailMm',
-  label: 'Tail behind the ear',
-  valueMm: input.tailMm,
-  plusMinusMm: 0.5,
-  follows: 'tailMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('tailMm', 'Tail behind the ear', input.tailMm, 0.5)
 
 function planEarWire(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

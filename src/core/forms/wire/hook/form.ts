@@ -6,7 +6,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
-import { answerOf, completePlan, hazardNotes, limitCheck, schoolChoice, stripView, targetOf, wireBlank } from '../../common/plan-kit'
+import { answerOf, asked, completePlan, hazardNotes, limitCheck, schoolChoice, stripView, targetOf, wireBlank } from '../../common/plan-kit'
 import { openRoute } from '../../common/routes'
 import { wireSolid } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
@@ -107,13 +107,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.shape))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'hookMm',
-  label: 'Hook, inside',
-  valueMm: input.hookMm,
-  plusMinusMm: 0.3,
-  follows: 'hookMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('hookMm', 'Hook, inside', input.hookMm, 0.3)
 
 function planHook(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

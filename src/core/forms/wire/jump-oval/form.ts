@@ -10,6 +10,7 @@ import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { roundOvalMm } from '../../common/oval'
 import {
   answerOf,
+  asked,
   completePlan,
   hazardNotes,
   limitCheck,
@@ -110,13 +111,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'wire for each', lengthOf(log, input, input.schools.oval))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => ({
-  dimension: 'longMm',
-  label: 'Inside, long way',
-  valueMm: input.longMm,
-  plusMinusMm: 0.2,
-  follows: 'longMm',
-})
+const outcomeOf = (input: Input): OutcomeSpec => asked('longMm', 'Inside, long way', input.longMm, 0.2)
 
 function planJumpOval(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
