@@ -7,7 +7,7 @@ import Button from '@mui/material/Button'
 import OutlinedInput from '@mui/material/OutlinedInput'
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
-import { useId, useRef, useState } from 'react'
+import { useEffect, useId, useRef, useState } from 'react'
 import { lightOf } from '@/core/forming'
 import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { OPERATIONS } from '@/core/operations'
@@ -174,9 +174,24 @@ function useRoute(piece: RouteStationProps['piece']) {
   const [bought, setBought] = useState<BoughtTemper>(piece.design.bought)
   const [note, setNote] = useState(piece.design.orderNote ?? '')
   const [problem, setProblem] = useState('')
+  /** Revision the steps on the page stand on, and whether a change of them is not stored yet. */
   const revision = useRef(piece.revision)
-  revision.current = Math.max(revision.current, piece.revision)
-  async function keep(next: { steps?: readonly DesignStep[]; bought?: BoughtTemper; note?: string }) {
+  const [isUnsaved, setUnsaved] = useState(false)
+  const latest = useRef(0)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is stored is taken over when a newer revision comes and nothing waits here
+  useEffect(() => {
+    if (isUnsaved || piece.revision <= revision.current) return
+    revision.current = piece.revision
+    if (plan.ok) setSteps(plan.steps)
+    setBought(piece.design.bought)
+    setNote(piece.design.orderNote ?? '')
+  }, [piece.revision, isUnsaved])
+  const before = useRef<Promise<unknown>>(Promise.resolve())
+  /** One write after another, each against what the one before made of the piece: a tray never starts from a route still on its way. */
+  const inTurn = (write: () => Promise<void>) => {
+    before.current = before.current.then(write)
+  }
+  function keep(next: { steps?: readonly DesignStep[]; bought?: BoughtTemper; note?: string }) {
     if (next.steps) setSteps(next.steps)
     if (next.bought) setBought(next.bought)
     const unfit = new Set(plan.ok ? plan.misfits.map((misfit) => misfit.id) : [])
@@ -188,18 +203,31 @@ function useRoute(piece: RouteStationProps['piece']) {
       route: edits && !isUnedited(edits) ? edits : undefined,
       orderNote: next.note ?? note,
     }
-    const saved = await act('saveDesign', { pieceId: piece.id, design: design as never }, { revision: revision.current })
-    if (saved.ok) revision.current = Math.max(revision.current, saved.revision)
-    setProblem(saved.ok ? '' : saved.message)
+    setUnsaved(true)
+    const turn = ++latest.current
+    inTurn(async () => {
+      const saved = await act('saveDesign', { pieceId: piece.id, design: design as never }, { revision: revision.current })
+      if (saved.ok) revision.current = Math.max(revision.current, saved.revision)
+      if (turn === latest.current) setUnsaved(!saved.ok && saved.code !== 'yielded')
+      setProblem(saved.ok ? '' : saved.message)
+    })
   }
-  return { plan, bench, steps, bought, note, setNote, problem, setProblem, keep, act, revision }
+  function startTray(onStarted: (trayId: number) => void) {
+    const asked = { pieceId: piece.id, size: piece.quantity + piece.spares }
+    inTurn(async () => {
+      const started = await act('startTray', asked, { revision: revision.current, quiet: true })
+      if (started.ok) onStarted(started.trayId)
+      else setProblem(started.message)
+    })
+  }
+  return { plan, bench, steps, bought, note, setNote, problem, keep, startTray }
 }
 
 /** The steps in order, each with what it does to the metal; dragged or keyed, the ribbon follows. */
 export function RouteStation({ piece }: RouteStationProps) {
   const router = useRouter()
   const dndId = useId()
-  const { plan, bench, steps, bought, note, setNote, problem, setProblem, keep, act, revision } = useRoute(piece)
+  const { plan, bench, steps, bought, note, setNote, problem, keep, startTray } = useRoute(piece)
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
   if (!plan.ok)
     return (
@@ -210,9 +238,9 @@ export function RouteStation({ piece }: RouteStationProps) {
   const walk = walkTemper({ ...plan.temper, bought, steps })
   const findings = checkOrder(steps)
   const notes = toolNotes(steps, { thicknessMm: plan.temper.thicknessMm, ...bench })
-  const move = (from: number, to: number) => void keep({ steps: arrayMove([...steps], from, to) })
+  const move = (from: number, to: number) => keep({ steps: arrayMove([...steps], from, to) })
   const anneal = (before: number) =>
-    void keep({
+    keep({
       steps: insertAnneal(steps, before, (op) => ({ id: ownStepId(op), op, params: {} })),
     })
   const dropped = ({ active, over }: DragEndEvent) => {
@@ -222,12 +250,7 @@ export function RouteStation({ piece }: RouteStationProps) {
       steps.findIndex((step) => step.id === over.id),
     )
   }
-  async function toBench() {
-    const asked = { pieceId: piece.id, size: piece.quantity + piece.spares }
-    const started = await act('startTray', asked, { revision: revision.current, quiet: true })
-    if (started.ok) router.push(`/bench/${started.trayId}`)
-    else setProblem(started.message)
-  }
+  const toBench = () => startTray((trayId) => router.push(`/bench/${trayId}`))
   return (
     <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0, overflow: { md: 'hidden' } }}>
       <Box
@@ -258,7 +281,7 @@ export function RouteStation({ piece }: RouteStationProps) {
                       tool={notes.find((item) => item.step === i)}
                       finding={findings.find((finding) => finding.step === i)?.message}
                       onMove={(by) => move(i, i + by)}
-                      onRemove={() => void keep({ steps: steps.filter((_, j) => j !== i) })}
+                      onRemove={() => keep({ steps: steps.filter((_, j) => j !== i) })}
                     />
                   )
                 })}
@@ -276,7 +299,7 @@ export function RouteStation({ piece }: RouteStationProps) {
             label="Temper"
             value={bought}
             options={BOUGHT_TEMPERS}
-            onChange={(value) => void keep({ bought: value as BoughtTemper })}
+            onChange={(value) => keep({ bought: value as BoughtTemper })}
           />
           {bought === 'unknown' ? (
             <Typography variant="body2" sx={{ mt: 0.5 }}>
@@ -288,7 +311,7 @@ export function RouteStation({ piece }: RouteStationProps) {
             value=""
             options={{ '': 'choose', ...ADDABLE }}
             onChange={(op) => {
-              if (op) void keep({ steps: [...steps, { id: ownStepId(op), op, params: {} }] })
+              if (op) keep({ steps: [...steps, { id: ownStepId(op), op, params: {} }] })
             }}
           />
           {plan.misfits.length > 0 ? (
@@ -296,7 +319,7 @@ export function RouteStation({ piece }: RouteStationProps) {
               {plan.misfits.map((misfit) => (
                 <Typography key={misfit.id}>{misfit.message}</Typography>
               ))}
-              <Button sx={{ mt: 1 }} onClick={() => void keep({ steps: plan.steps })}>
+              <Button sx={{ mt: 1 }} onClick={() => keep({ steps: plan.steps })}>
                 Keep the route as it is shown
               </Button>
             </Box>
@@ -322,7 +345,7 @@ export function RouteStation({ piece }: RouteStationProps) {
                 fullWidth
                 value={note}
                 onChange={(event) => setNote(event.target.value)}
-                onBlur={() => void keep({ note })}
+                onBlur={() => keep({ note })}
                 sx={{ mt: 0.5 }}
               />
               <Typography variant="body2" sx={{ mt: 0.5 }}>
@@ -330,7 +353,7 @@ export function RouteStation({ piece }: RouteStationProps) {
               </Typography>
             </Box>
           ) : null}
-          <Button variant="contained" fullWidth sx={{ mt: 3, minHeight: 40 }} onClick={() => void toBench()}>
+          <Button variant="contained" fullWidth sx={{ mt: 3, minHeight: 40 }} onClick={toBench}>
             Start a tray of {piece.quantity + piece.spares} at the bench
           </Button>
           <Typography variant="body2" sx={{ mt: 0.75 }}>

@@ -6,5 +6,5 @@ export default async function RoutePage({ params }: { params: Promise<{ id: stri
   const { id } = await params
   const piece = workshop().jobs.piece(Number(id))
   if (!piece) notFound()
-  return <RouteStation key={piece.revisionId} piece={piece} />
+  return <RouteStation key={piece.id} piece={piece} />
 }
