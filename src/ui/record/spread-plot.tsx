@@ -2,10 +2,20 @@
 import { CartesianGrid, ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts'
 import { FONTS, PALETTE } from '../theme/palette'
 
+const STEPS_MM = [0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10] as const
+
+/** Marks of an axis in mm at whole multiples of a plain step, from below the least to above the greatest. */
+function marksMm(lowMm: number, highMm: number): number[] {
+  const stepMm = STEPS_MM.find((step) => (highMm - lowMm) / step <= 5) ?? 20
+  const first = Math.floor(lowMm / stepMm)
+  const last = Math.ceil(highMm / stepMm)
+  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * stepMm)
+}
+
 /** Each piece's growth over the textbook, in the order made, with the mean that is used. */
 export function SpreadPlot({ growthsMm, usedMm }: { readonly growthsMm: readonly number[]; readonly usedMm: number }) {
   const data = growthsMm.map((growth, i) => ({ n: i + 1, growth: Number(growth.toFixed(3)) }))
-  const [low, high] = [Math.min(0, ...growthsMm) - 0.05, Math.max(0, ...growthsMm) + 0.05].map((edge) => Number(edge.toFixed(2)))
+  const marks = marksMm(Math.min(0, ...growthsMm) - 0.02, Math.max(0, ...growthsMm) + 0.02)
   const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
   return (
     <ResponsiveContainer width="100%" height={230}>
@@ -25,8 +35,10 @@ export function SpreadPlot({ growthsMm, usedMm }: { readonly growthsMm: readonly
           tick={tick}
           stroke={PALETTE.muted}
           width={48}
-          domain={[low ?? 0, high ?? 0]}
-          tickFormatter={(value: number) => value.toFixed(2)}
+          domain={[marks[0] ?? 0, marks.at(-1) ?? 0]}
+          ticks={marks}
+          interval={0}
+          tickFormatter={(value: number) => (Math.round(value * 100) / 100 + 0).toFixed(2).replace('-', '−')}
         />
         <ReferenceLine
           y={0}

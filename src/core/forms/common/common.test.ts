@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { netAreaMm2, perimeterMm, signedAreaMm2 } from '../../geometry/outline'
+import { netAreaMm2, perimeterMm, rectangleOutline, signedAreaMm2 } from '../../geometry/outline'
 import { boundsOf, type Outline, type Point } from '../../geometry/point'
 import { PlanRefusal } from '../refusal'
 import { bentPath, bentView } from './bent-part'
@@ -232,8 +232,12 @@ describe('routes that forms share', () => {
 
 it('a stack is drawn as high as its layers, and no more', () => {
   const stack = { upperMm: 0.8, lowerMm: 1.2, betweenMm: 2, holeMm: 1.6, edgeMm: 5, passageMm: 0 }
-  const view = stackView(stack, { outline: [[0, 0]], widthMm: 1.6, title: 'x' })
-  const heights = view.shapes.flatMap((shape) => (shape.kind === 'region' ? shape.outer.map(([, y]) => y) : []))
+  const rivet = rectangleOutline(1.6, 6).map(([x, y]) => [x - 0.8, y - 1] as const)
+  const view = stackView(stack, { outline: rivet, widthMm: 1.6, title: 'x' })
+  const sheets = view.shapes.flatMap((shape) => (shape.kind === 'line' && shape.layer === 'tool' ? [shape.points] : []))
+  const heights = sheets.flat().map(([, y]) => y)
   expect(Math.max(...heights) - Math.min(...heights)).toBeCloseTo(4, 9)
-  expect(view.shapes.filter((shape) => shape.kind === 'region')).toHaveLength(3)
+  expect(sheets).toHaveLength(3)
+  expect(view.shapes.filter((shape) => shape.layer === 'metal')).toEqual([expect.objectContaining({ outer: rivet })])
+  expect(view.shapes.at(-1)?.layer).toBe('metal')
 })

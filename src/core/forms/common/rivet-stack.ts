@@ -94,6 +94,9 @@ export function freeEndCheck(outMm: number, wireMm: number, remedy: string): Che
   })
 }
 
+/** A sheet the rivet holds: its metal is not the rivet's, so it is not drawn in its colour. */
+const held = (outline: Outline) => stroke('tool', ...outline, outline[0] ?? [0, 0])
+
 /** Two ways that bind the number of sheets a rivet may be in: a stack from below, drawn about the rivet. */
 export function stackView(
   stack: Stack,
@@ -105,10 +108,10 @@ export function stackView(
   const sheet = (from: number, to: number): Outline => rectangleOutline(wide, to - from).map(([x, y]) => [x - wide / 2, y + from] as const)
   return view('side', rivet.title, {
     shapes: [
-      region(sheet(0, stack.lowerMm)),
-      ...(stack.betweenMm > 0 ? [region(sheet(stack.lowerMm, stack.lowerMm + stack.betweenMm))] : []),
-      region(sheet(grip - stack.upperMm, grip)),
-      { kind: 'line', layer: 'tool', points: [...rivet.outline, rivet.outline[0] ?? [0, 0]] },
+      held(sheet(0, stack.lowerMm)),
+      ...(stack.betweenMm > 0 ? [held(sheet(stack.lowerMm, stack.lowerMm + stack.betweenMm))] : []),
+      held(sheet(grip - stack.upperMm, grip)),
+      ...(rivet.outline.length > 0 ? [region(rivet.outline)] : []),
     ],
     dimensions: [
       { from: [wide / 2, 0], to: [wide / 2, grip], offset: -1, text: `grip ${formatPlain(grip, 2)}` },
@@ -129,10 +132,7 @@ export function headedView(stack: Stack, profile: Outline): DrawingView {
   return {
     ...bare,
     id: 'headed',
-    shapes: [
-      ...bare.shapes.filter((shape) => shape.layer === 'metal'),
-      ...outlines.map((outline) => stroke('tool', ...outline, outline[0] ?? [0, 0])),
-    ],
+    shapes: [...bare.shapes, ...outlines.map((outline) => region(outline))],
     dimensions: [{ from: [-across / 2, top], to: [across / 2, top], offset: 1, text: `head ${formatPlain(across, 2)}` }],
   }
 }
