@@ -1,5 +1,6 @@
 'use client'
 import { CartesianGrid, ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts'
+import { formatValue } from '@/core/units'
 import { FONTS, PALETTE } from '../theme/palette'
 
 const STEPS_MM = [0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10] as const
@@ -9,7 +10,7 @@ function marksMm(lowMm: number, highMm: number): number[] {
   const stepMm = STEPS_MM.find((step) => (highMm - lowMm) / step <= 5) ?? 20
   const first = Math.floor(lowMm / stepMm)
   const last = Math.ceil(highMm / stepMm)
-  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * stepMm)
+  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * stepMm + 0)
 }
 
 /** Each piece's growth over the textbook, in the order made, with the mean that is used. */
@@ -34,11 +35,11 @@ export function SpreadPlot({ growthsMm, usedMm }: { readonly growthsMm: readonly
           dataKey="growth"
           tick={tick}
           stroke={PALETTE.muted}
-          width={48}
+          width={72}
           domain={[marks[0] ?? 0, marks.at(-1) ?? 0]}
           ticks={marks}
           interval={0}
-          tickFormatter={(value: number) => (Math.round(value * 100) / 100 + 0).toFixed(2).replace('-', '−')}
+          tickFormatter={(value: number) => formatValue(value, 'mm').replace('-', '−')}
         />
         <ReferenceLine
           y={0}

@@ -60,7 +60,7 @@ const LIGHT_COLOUR = { green: PALETTE.verdigris, amber: PALETTE.ochre, red: PALE
 /** A heat that is red is so for its own reason: work is not what it does. */
 function lightWords({ light, heat, meltingMarginC, workUsedFraction }: TemperState): string {
   if (!heat || light === 'green' || lightOf(workUsedFraction) === light) return LIGHT_WORDS[light]
-  return `${Math.max(0, Math.round(meltingMarginC ?? 0))} degrees from melting`
+  return `${Math.max(0, Math.round(meltingMarginC ?? 0))} °C from melting`
 }
 
 /** Share of the limit that no anneal gives back, of the part that has lost the most. */
