@@ -11,7 +11,7 @@ export default defineConfig({
       'src/core/forms/common/*.test.ts',
     ],
     exclude: ['src/core/route/ledger.test.ts'],
-    testTimeout: 20000,
+    testTimeout: 120000,
     bail: 1,
   },
 })

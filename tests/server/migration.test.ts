@@ -2,7 +2,7 @@ import { copyFileSync, existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { describe, expect, it } from 'vitest'
-import { meanThicknessMm, ownAllowance } from '@/core/logbook'
+import { ownAllowance } from '@/core/logbook'
 import { openDb } from '@/server/db/open'
 import { makeRepositories, type Repositories } from '@/server/db/repositories'
 import { retell } from '@/server/services/ledger'
@@ -111,7 +111,7 @@ describe('the last version’s demonstration, opened by this one', () => {
       const rows = to.record.rowsOf(group, { page: 1, size: 99 })
       expect(rows.map((row) => row.growthMm).sort()).toEqual([...old.growths].sort())
       const [row] = rows
-      const shape = { thicknessMm: meanThicknessMm(group.sums), sizeMm: row?.sizeMm, depthMm: row?.depthMm }
+      const shape = { thicknessMm: (group.sums.x[0] ?? 0) / group.sums.count, sizeMm: row?.sizeMm, depthMm: row?.depthMm }
       const primary = to.trays.one(rows[0]?.trayId ?? 0)?.plan.outcomes.find((outcome) => outcome.primary)
       const own = ownAllowance(group.sums, shape, primary?.blankPerMm ?? 1)
       expect(own.allowanceMm).toBeCloseTo(old.own.allowanceMm, 9)

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { LEAST_READINGS, NO_GROWTH, ownAllowance, sumGrowths } from '@/core/logbook'
+import { LEAST_READINGS, NO_GROWTH, ownAllowance } from '@/core/logbook'
 import type { Design, Repositories } from '@/server/db/repositories'
 import { keepEntry } from '@/server/services/keep-entry'
 import { retell } from '@/server/services/ledger'
@@ -7,6 +7,7 @@ import { bookGroups, ownAllowanceOfPiece } from '@/server/services/own-record'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { trayState, waitingOf } from '@/server/services/tray-state'
 import { addPiece, designOf, enter, entryFor, measured, NOW, saidOf, trayOf, workThrough } from '../support/bench'
+import { sumGrowths } from '../support/growths'
 import { tempWorkshop } from '../support/temp-db'
 
 const INPUT = { insideDiameterMm: 17.8, alloy: 'sterling-925', thicknessMm: 1.3, widthMm: 4 }

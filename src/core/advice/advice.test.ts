@@ -243,3 +243,36 @@ describe('own figures', () => {
     ])
   })
 })
+
+describe('compare', () => {
+  const punch = (label: string, sizes: Partial<OwnTool>): OwnTool => ({ kind: 'punch', label, ...sizes })
+  const owned = [punch('domer 4', { nominal: 6, measured: 5.5 }), punch('template 9', {}), punch('ball 6', { nominal: 6 })]
+  it('a maker’s label is never turned into a size: it is refused until measured (common practice, no source)', () => {
+    const run = findAdviser('compare')?.run({ first: 'domer 4', second: 'template 9', owned })
+    expect(run).toEqual({
+      ok: false,
+      issues: [
+        {
+          path: 'secondMm',
+          message: 'template 9: only the maker’s label is known, and a label is no size. Measure it and enter the size to compare.',
+        },
+      ],
+    })
+    expect(findAdviser('compare')?.run({ first: 'tip 2', second: 'ball 6', owned })).toMatchObject({
+      ok: false,
+      issues: [{ path: 'firstMm', message: expect.stringContaining('tip 2: it is not on the tool wall') }],
+    })
+  })
+  it('what is measured wins over what it is sold as, and what is typed here over both', () => {
+    expect(advise('compare', { first: 'Domer 4', second: 'ball 6', owned }).answer).toBe('ball 6 is larger by 0.5 mm')
+    expect(advise('compare', { first: 'domer 4', second: 'ball 6', secondMm: 5.2, owned }).answer).toBe('domer 4 is larger by 0.3 mm')
+    expect(advise('compare', { first: 'template 9', firstMm: 6, second: 'ball 6', owned }).answer).toBe('the same size')
+  })
+  it('what is known in another unit is not compared', () => {
+    const hammer: OwnTool = { kind: 'hammer', label: 'planisher', nominal: 52 }
+    const soft: OwnTool = { kind: 'hammer', label: 'raiser', nominal: 45 }
+    expect(findAdviser('compare')?.run({ first: 'planisher', second: 'ball 6', owned: [...owned, hammer] })).toMatchObject({ ok: false })
+    const { answer, picture } = advise('compare', { first: 'planisher', second: 'raiser', owned: [hammer, soft] })
+    expect([answer, picture.kind]).toEqual(['planisher is harder by 7 HRC', 'ladder'])
+  })
+})

@@ -1,5 +1,6 @@
 import { abrasiveAdviser } from './abrasive'
 import { bladeAdviser } from './blade'
+import { compareAdviser } from './compare'
 import { drillAdviser } from './drill'
 import { mandrelAdviser } from './mandrel'
 import { solderAdviser } from './solder'
@@ -15,6 +16,7 @@ export const ADVISERS = [
   strikeAdviser,
   mandrelAdviser,
   stampLineAdviser,
+  compareAdviser,
 ] as const
 export type AdviserId = (typeof ADVISERS)[number]['id']
 export const ADVISER_IDS: readonly AdviserId[] = ADVISERS.map((adviser) => adviser.id)

@@ -72,6 +72,10 @@ const RULES: readonly AdviceRule[] = [
     read: (match) => ({ adviser: 'abrasive', input: { from: match[1] ?? '', to: (match[2] ?? '').toLowerCase() } }),
   },
   { pattern: /^(.*\b(?:hammer|mallet)) on (?:an? )?(.+)$/i, read: (match) => readStrike(match[1] ?? '', match[2] ?? '') },
+  {
+    pattern: /^compare (.+?) (?:with|and|to|against) (.+)$/i,
+    read: (match) => ({ adviser: 'compare', input: { first: match[1] ?? '', second: match[2] ?? '' } }),
+  },
   { pattern: /^mandrel (.+)$/i, read: (match) => ({ adviser: 'mandrel', input: { insideDiameterMm: match[1] ?? '' } }) },
   {
     pattern: /^stamp (.+?) (?:at )?(\d*\.?\d+ ?(?:mm)?|\d+\/\d+ in) in (\S+.*)$/i,

@@ -112,6 +112,7 @@ describe('a bare size, a conversion, a look-up', () => {
     ['solder 3 joints sterling', 'solder'],
     ['brass hammer on steel stamp', 'strike'],
     ['mandrel US 7', 'mandrel'],
+    ['compare ball 6 with domer 4', 'compare'],
   ])('%s goes to the %s adviser', (text, adviser) => expect(answerAsk(text)).toMatchObject({ kind: 'advice', adviser }))
   it('never throws, whatever is typed', () => {
     for (const text of [

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { meshVolumeMm3, piecesMesh } from '../drawing/solid/mesh'
+import { meshVolumeMm3 } from '../../../tests/support/mesh-volume'
+import { piecesMesh } from '../drawing/solid/mesh'
 import { ALLOYS } from '../metals/alloys'
 import type { FormResult } from './contract'
 import { FORMS } from './registry'

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { addGrowth, type GrowthReading, growthOf, NO_GROWTH, ownAllowance, sumGrowths } from './allowance'
+import { sumGrowths } from '../../../tests/support/growths'
+import { addGrowth, type GrowthReading, growthOf, NO_GROWTH, ownAllowance } from './allowance'
 
 const growths = fc.array(fc.double({ min: -0.6, max: 0.6, noNaN: true }), { minLength: 3, maxLength: 12 })
 const at = (values: readonly number[], thicknessMm = 1): GrowthReading[] => values.map((growthMm) => ({ growthMm, thicknessMm }))

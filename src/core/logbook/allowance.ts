@@ -63,14 +63,6 @@ export function addGrowth(sums: GrowthSums, reading: GrowthReading, times: 1 | -
   }
 }
 
-/** The sums of readings. */
-export function sumGrowths(readings: readonly GrowthReading[]): GrowthSums {
-  return readings.reduce((sums, reading) => addGrowth(sums, reading), NO_GROWTH)
-}
-
-/** Mean thickness of the readings, mm. */
-export const meanThicknessMm = ({ count, x }: GrowthSums): number => (count === 0 ? 1 : (x[0] ?? 0) / count)
-
 export interface OwnAllowance {
   readonly outcome: 'offered' | 'too-few'
   readonly count: number

@@ -4,12 +4,10 @@ export {
   type GrowthSums,
   growthOf,
   LEAST_READINGS,
-  meanThicknessMm,
   NO_GROWTH,
   type OwnAllowance,
   ownAllowance,
   type Shape,
-  sumGrowths,
 } from './allowance'
 export { type FarOff, farOff, READING_REACH } from './far-off'
 export { countedReading, type ItemEntry } from './finished'

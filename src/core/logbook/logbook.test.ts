@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type GrowthReading, ownAllowance, sumGrowths } from './allowance'
+import { sumGrowths } from '../../../tests/support/growths'
+import { type GrowthReading, ownAllowance } from './allowance'
 import { trayProgress } from './progress'
 
 const at = (growths: readonly number[], thicknessMm = 1) => growths.map((growthMm) => ({ growthMm, thicknessMm }))

@@ -13,7 +13,14 @@ interface Saving<N extends ActionName> {
   /** Revision of the thing as the page was given it. */
   readonly revision: number
   /** Called as each write arrives, with what it gave. */
-  readonly onSaved: (done: ActionDone<N> & { readonly revision: number }) => void
+  readonly onSaved?: (done: ActionDone<N> & { readonly revision: number }) => void
+  /** Called when the page is given something newer than what it holds, and nothing of its own waits. */
+  readonly onNewer: () => void
+}
+
+function stateAfter(answer: { readonly ok: boolean; readonly code?: string }): SaveState {
+  if (answer.ok || answer.code === 'yielded') return 'saved'
+  return answer.code === 'stale' ? 'conflict' : 'failed'
 }
 
 /**
@@ -28,12 +35,14 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
   latest.current = options
   const revision = useRef(options.revision)
   revision.current = Math.max(revision.current, options.revision)
+  /** Newest revision that the page shows. An answer that was overtaken on its way is older than that. */
+  const held = useRef(options.revision)
   const underWay = useRef(0)
   const waiting = useRef<() => ActionInput<N> | undefined>(undefined)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
 
   const send = useCallback(
-    async (input: ActionInput<N>) => {
+    async (input: ActionInput<N>): Promise<boolean> => {
       setState('saving')
       const against = revision.current + underWay.current
       underWay.current++
@@ -42,19 +51,18 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
       underWay.current--
       if (saved.ok) {
         revision.current = Math.max(revision.current, saved.revision)
-        latest.current.onSaved(saved)
+        held.current = Math.max(held.current, saved.revision)
+        latest.current.onSaved?.(saved)
       }
       setRefusal(saved.ok ? '' : saved.message)
-      if (underWay.current > 0) return
-      setState((now) =>
-        now === 'unsaved' ? now : saved.ok || saved.code === 'yielded' ? 'saved' : saved.code === 'stale' ? 'conflict' : 'failed',
-      )
+      if (underWay.current === 0) setState((now) => (now === 'unsaved' ? now : stateAfter(saved)))
+      return saved.ok
     },
     [act],
   )
 
   /** Writes follow one another; only a page that is being left does not wait for the one before. */
-  const before = useRef<Promise<void>>(Promise.resolve())
+  const before = useRef<Promise<boolean>>(Promise.resolve(true))
   const flush = useCallback(
     (isLeaving = false) => {
       clearTimeout(timer.current)
@@ -81,6 +89,12 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
     }
   }, [flush])
 
+  useEffect(() => {
+    if (state !== 'saved' || options.revision <= held.current) return
+    held.current = options.revision
+    latest.current.onNewer()
+  }, [options.revision, state])
+
   /** Saves what `make` gives when its time has come; nothing where it gives nothing. */
   function saveSoon(make: () => ActionInput<N> | undefined, delayMs: number): void {
     clearTimeout(timer.current)
@@ -93,11 +107,11 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
     state,
     refusal,
     revision,
-    /** The revision once everything on the way has arrived. */
-    expected: () => revision.current + underWay.current,
     saveSoon,
-    flush: () => flush(),
-    /** When everything that was on the way has arrived. */
-    settled: () => before.current,
+    /** Sends what waits; once everything on the way has an answer, whether the last change is stored. */
+    stored: () => {
+      flush()
+      return before.current
+    },
   }
 }

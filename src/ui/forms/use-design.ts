@@ -1,6 +1,6 @@
 'use client'
 import { useRouter } from 'next/navigation'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { type FormField, findForm } from '@/core/forms'
 import { type PieceDesign, planPiece } from '@/core/route'
 import type { ActionInput } from '@/server/actions/perform'
@@ -69,25 +69,16 @@ export function useDesign(piece: Piece) {
   const stored = part?.input ?? {}
   const [typed, setTyped] = useState(() => typedOf(formId, stored))
   const [schools, setSchools] = useState<Readonly<Record<string, string>>>((stored.schools as Record<string, string> | undefined) ?? {})
-  /** The newest revision whose sizes stand in the boxes. An answer that was overtaken on its way is older than that. */
-  const held = useRef(piece.revision)
   const saving = useSaving({
     name: 'saveDesign',
     keepAs: `design-${uid}-${piece.id}`,
     revision: piece.revision,
-    onSaved: (done) => {
-      held.current = Math.max(held.current, done.revision)
-      router.refresh()
+    onSaved: () => router.refresh(),
+    onNewer: () => {
+      setTyped(typedOf(formId, stored))
+      setSchools((stored.schools as Record<string, string> | undefined) ?? {})
     },
   })
-
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what is stored is taken over when a newer revision comes and nothing waits here
-  useEffect(() => {
-    if (saving.state !== 'saved' || piece.revision <= held.current) return
-    held.current = piece.revision
-    setTyped(typedOf(formId, stored))
-    setSchools((stored.schools as Record<string, string> | undefined) ?? {})
-  }, [piece.revision, saving.state])
 
   const input = useMemo(
     () => inputOf(formId, typed, stored, schools, piece.quantity + piece.spares),
@@ -145,12 +136,11 @@ export function useDesign(piece: Piece) {
       saveSoon(250)
     },
     saveNow: () => {
-      if (saving.state === 'unsaved') saving.flush()
+      if (saving.state === 'unsaved') void saving.stored()
     },
     move: async (way: 'undo' | 'redo') => {
-      saving.flush()
-      await saving.settled()
-      await act('moveRevision', { pieceId: piece.id, way }, { revision: saving.expected() })
+      await saving.stored()
+      await act('moveRevision', { pieceId: piece.id, way }, { revision: saving.revision.current })
     },
   }
 }

@@ -177,8 +177,8 @@ export function LayoutTable(props: LayoutTableProps) {
   const { choice, placements, illegal, layoutId } = layout
   async function cutNow() {
     setAsking(false)
-    if (layoutId === null) return
-    const done = await act('cutLayout', { id: layoutId }, { revision: layout.expected() })
+    if (layoutId === null || !(await layout.stored())) return
+    const done = await act('cutLayout', { id: layoutId }, { revision: layout.revision.current })
     setProblem(done.ok ? `Cut. In the drawer now: ${done.remnants.join(', ') || 'nothing worth keeping is left'}.` : done.message)
   }
   return (
@@ -275,7 +275,7 @@ export function LayoutTable(props: LayoutTableProps) {
             layout={layout}
             layoutId={layoutId}
             onCut={() => {
-              layout.flush()
+              void layout.stored()
               setAsking(true)
             }}
           />

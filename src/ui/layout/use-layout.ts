@@ -70,6 +70,11 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     keepAs: `layout-${uid}-${jobId}`,
     revision: draft?.revision ?? 0,
     onSaved: (done) => setLayoutId(done.id),
+    onNewer: () => {
+      if (!draft) return
+      setSheetId(draft.sheetId)
+      setPlacements(draft.placements)
+    },
   })
   const [busy, setBusy] = useState(false)
   const [said, setSaid] = useState('')
@@ -134,8 +139,8 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     busy,
     said: saving.refusal || said,
     pack,
-    expected: saving.expected,
-    flush: saving.flush,
+    revision: saving.revision,
+    stored: saving.stored,
     /** Takes every blank off the sheet: what was reserved there is free again. */
     clear: () => keep([], sheetId),
     /** The same places on a remnant of the sheet: a remnant lies where it lay. */

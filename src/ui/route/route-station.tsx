@@ -7,39 +7,15 @@ import Button from '@mui/material/Button'
 import OutlinedInput from '@mui/material/OutlinedInput'
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
-import { useEffect, useId, useRef, useState } from 'react'
+import { useId } from 'react'
 import { lightOf } from '@/core/forming'
 import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { OPERATIONS } from '@/core/operations'
-import {
-  checkOrder,
-  type DesignStep,
-  editsBetween,
-  insertAnneal,
-  isUnedited,
-  type PieceDesign,
-  planPiece,
-  type TemperState,
-  type ToolNote,
-  toolNotes,
-  walkTemper,
-  wordsOf,
-} from '@/core/route'
-import { useAct } from '../acting/act-provider'
+import { checkOrder, type DesignStep, insertAnneal, type TemperState, type ToolNote, toolNotes, walkTemper, wordsOf } from '@/core/route'
 import { ChoiceField } from '../shared/choice-field'
-import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { Ribbon } from './ribbon'
-
-interface RouteStationProps {
-  readonly piece: {
-    readonly id: number
-    readonly quantity: number
-    readonly spares: number
-    readonly revision: number
-    readonly design: PieceDesign & { readonly orderNote?: string | undefined }
-  }
-}
+import { type RoutedPiece, useRoute } from './use-route'
 
 interface StepRowProps {
   readonly step: DesignStep
@@ -166,65 +142,8 @@ const ADDABLE = Object.fromEntries(
   OPERATIONS.filter((operation) => operation.read({}).ok).map((operation) => [operation.id, operation.title]),
 )
 
-function useRoute(piece: RouteStationProps['piece']) {
-  const { ringSystem, bench } = useWorkshop()
-  const act = useAct()
-  const plan = planPiece(piece.design, { ringSystem, ...bench })
-  const [steps, setSteps] = useState<readonly DesignStep[]>(plan.ok ? plan.steps : [])
-  const [bought, setBought] = useState<BoughtTemper>(piece.design.bought)
-  const [note, setNote] = useState(piece.design.orderNote ?? '')
-  const [problem, setProblem] = useState('')
-  /** Revision the steps on the page stand on, and whether a change of them is not stored yet. */
-  const revision = useRef(piece.revision)
-  const [isUnsaved, setUnsaved] = useState(false)
-  const latest = useRef(0)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what is stored is taken over when a newer revision comes and nothing waits here
-  useEffect(() => {
-    if (isUnsaved || piece.revision <= revision.current) return
-    revision.current = piece.revision
-    if (plan.ok) setSteps(plan.steps)
-    setBought(piece.design.bought)
-    setNote(piece.design.orderNote ?? '')
-  }, [piece.revision, isUnsaved])
-  const before = useRef<Promise<unknown>>(Promise.resolve())
-  /** One write after another, each against what the one before made of the piece: a tray never starts from a route still on its way. */
-  const inTurn = (write: () => Promise<void>) => {
-    before.current = before.current.then(write)
-  }
-  function keep(next: { steps?: readonly DesignStep[]; bought?: BoughtTemper; note?: string }) {
-    if (next.steps) setSteps(next.steps)
-    if (next.bought) setBought(next.bought)
-    const unfit = new Set(plan.ok ? plan.misfits.map((misfit) => misfit.id) : [])
-    const changed = piece.design.route?.changed.filter((change) => !unfit.has(change.id))
-    const edits = plan.ok && next.steps ? editsBetween(plan.base, next.steps, changed) : piece.design.route
-    const design = {
-      ...piece.design,
-      bought: next.bought ?? bought,
-      route: edits && !isUnedited(edits) ? edits : undefined,
-      orderNote: next.note ?? note,
-    }
-    setUnsaved(true)
-    const turn = ++latest.current
-    inTurn(async () => {
-      const saved = await act('saveDesign', { pieceId: piece.id, design: design as never }, { revision: revision.current })
-      if (saved.ok) revision.current = Math.max(revision.current, saved.revision)
-      if (turn === latest.current) setUnsaved(!saved.ok && saved.code !== 'yielded')
-      setProblem(saved.ok ? '' : saved.message)
-    })
-  }
-  function startTray(onStarted: (trayId: number) => void) {
-    const asked = { pieceId: piece.id, size: piece.quantity + piece.spares }
-    inTurn(async () => {
-      const started = await act('startTray', asked, { revision: revision.current, quiet: true })
-      if (started.ok) onStarted(started.trayId)
-      else setProblem(started.message)
-    })
-  }
-  return { plan, bench, steps, bought, note, setNote, problem, keep, startTray }
-}
-
 /** The steps in order, each with what it does to the metal; dragged or keyed, the ribbon follows. */
-export function RouteStation({ piece }: RouteStationProps) {
+export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
   const router = useRouter()
   const dndId = useId()
   const { plan, bench, steps, bought, note, setNote, problem, keep, startTray } = useRoute(piece)
@@ -250,7 +169,7 @@ export function RouteStation({ piece }: RouteStationProps) {
       steps.findIndex((step) => step.id === over.id),
     )
   }
-  const toBench = () => startTray((trayId) => router.push(`/bench/${trayId}`))
+  const toBench = () => void startTray((trayId) => router.push(`/bench/${trayId}`))
   return (
     <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0, overflow: { md: 'hidden' } }}>
       <Box

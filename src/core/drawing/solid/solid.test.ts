@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { meshVolumeMm3 } from '../../../../tests/support/mesh-volume'
 import { circleHole, circleOutline, rectangleOutline } from '../../geometry/outline'
 import { triangulate } from '../../geometry/triangulate'
-import { meshOf, meshVolumeMm3, piecesMesh } from './mesh'
+import { meshOf, piecesMesh } from './mesh'
 import type { Mesh, Solid, SolidPart } from './solid'
 
 const strip = (widthMm: number, thicknessMm: number) =>
