@@ -252,6 +252,31 @@ describe('tubes, cones and box strip', () => {
     expect(school(whole, 'ellipse')).toBeCloseTo(18.4, 1)
     expect(whole.results.baseWideMm?.value).toBeCloseTo(16, 9)
   })
+  it('a D of one strip is drawn as wide and as high as asked, with the metal of its strip in the section', () => {
+    const sizes = fc.record({
+      acrossMm: fc.double({ min: 8, max: 40, noNaN: true }),
+      share: fc.double({ min: 0.2, max: 0.48, noNaN: true }),
+      thicknessMm: fc.double({ min: 0.3, max: 0.9, noNaN: true }),
+    })
+    fc.assert(
+      fc.property(sizes, ({ acrossMm, share, thicknessMm }) => {
+        const upMm = Math.max(share * acrossMm, 3 * thicknessMm)
+        const plan = result('ferrule-d', { make: 'one', alloy: 'sterling-925', acrossMm, upMm, thicknessMm })
+        const [drawn, ...more] = plan.drawing.views[0]?.shapes.filter((shape) => shape.kind === 'region') ?? []
+        expect(more).toEqual([])
+        const reach = (axis: 0 | 1) => {
+          const values = drawn?.outer.map((point) => point[axis]) ?? []
+          return Math.max(...values) - Math.min(...values)
+        }
+        expect(reach(0)).toBeGreaterThan(acrossMm - 1e-6)
+        expect(Math.abs(reach(1) - upMm)).toBeLessThan(0.01) // arcs are drawn by chords within 0.01
+        const area = netAreaMm2(drawn?.outer ?? [], drawn?.holes)
+        expect(area / thicknessMm / school(plan, 'arc')).toBeGreaterThan(0.93)
+        expect(area / thicknessMm / school(plan, 'arc')).toBeLessThan(1.02)
+      }),
+      { numRuns: 60 },
+    )
+  })
 })
 
 describe('settings', () => {

@@ -5,10 +5,10 @@ import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { FormResult } from '@/core/forms'
-import { ALLOYS } from '@/core/metals'
 import type { CompareRow, Comparison } from '@/core/route'
 import { useAct } from '../acting/act-provider'
 import { DrawingView } from '../drawing/drawing-view'
+import { metalColour } from '../drawing/metal-colour'
 import { fitView } from '../drawing/scale'
 import { useSize } from '../drawing/use-size'
 import { ChoiceField } from '../shared/choice-field'
@@ -37,13 +37,7 @@ function Picture({ result, label, beside }: PictureProps) {
   return (
     <Box component="section" aria-label={label} ref={ref} sx={{ minWidth: 0, height: 300, overflow: 'hidden' }}>
       {view ? (
-        <DrawingView
-          view={view}
-          colour={ALLOYS[result.blanks[0]?.alloy ?? 'sterling-925'].colour}
-          width={width}
-          height={height - 32}
-          {...(maxScale ? { maxScale } : {})}
-        />
+        <DrawingView view={view} colour={metalColour(result)} width={width} height={height - 32} {...(maxScale ? { maxScale } : {})} />
       ) : null}
     </Box>
   )

@@ -9,9 +9,9 @@ import type { Supply } from '@/core/costing'
 import { type DrawingView as View, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { type GrowthSums, type Losses, ownAllowanceOf } from '@/core/logbook'
-import { ALLOYS } from '@/core/metals'
 import { type PieceDesign, walkTemper } from '@/core/route'
 import { DrawingView } from '../drawing/drawing-view'
+import { metalColour } from '../drawing/metal-colour'
 import { useSize } from '../drawing/use-size'
 import { Ribbon } from '../route/ribbon'
 import { SolidView } from '../solid/solid-view'
@@ -70,7 +70,7 @@ function rowsOf(views: readonly View[], width: number): readonly (readonly View[
 
 function Drawings({ result, onHandle }: { readonly result: FormResult; readonly onHandle: (field: string, by: number) => void }) {
   const { ref, width, height } = useSize({ width: 600, height: 560 })
-  const colour = ALLOYS[result.blanks[0]?.alloy ?? 'sterling-925'].colour
+  const colour = metalColour(result)
   const rows = rowsOf(result.drawing.views, width)
   const shares = rows.map((row) => Math.max(...row.map(shareOf)))
   const whole = shares.reduce((sum, share) => sum + share, 0)

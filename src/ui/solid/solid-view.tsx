@@ -6,7 +6,7 @@ import dynamic from 'next/dynamic'
 import { type KeyboardEvent, type PointerEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { FormResult } from '@/core/forms'
 import { solidsOf } from '@/core/forms'
-import { ALLOYS } from '@/core/metals'
+import { metalColour } from '../drawing/metal-colour'
 import type { Turn } from './solid-canvas'
 
 const SolidCanvas = dynamic(() => import('./solid-canvas').then((module) => module.SolidCanvas), { ssr: false })
@@ -80,7 +80,7 @@ export function SolidView({ result }: { readonly result: FormResult }) {
   useEffect(() => setDrawable(canDraw()), [])
   const { turn, turning, onReady, hand } = useTurning()
   const flat = parts.every(({ solid }) => solid.kind === 'plate' || solid.kind === 'turned')
-  const colour = ALLOYS[result.blanks[0]?.alloy ?? 'sterling-925'].colour
+  const colour = metalColour(result)
   return (
     <Box component="figure" sx={{ m: 0, height: '100%', minHeight: { xs: 460, md: 0 }, display: 'flex', flexDirection: 'column' }}>
       <Box component="figcaption" sx={{ display: 'flex', justifyContent: 'space-between', px: 2.25, pt: 1.25 }}>

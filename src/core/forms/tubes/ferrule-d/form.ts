@@ -1,7 +1,8 @@
 import * as z from 'zod'
-import type { DrawingView } from '../../../drawing/drawing'
+import type { DrawingShape, DrawingView } from '../../../drawing/drawing'
 import type { SolidPart } from '../../../drawing/solid/solid'
 import { arcPoints, rectangleOutline } from '../../../geometry/outline'
+import type { Point } from '../../../geometry/point'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -135,21 +136,35 @@ const insideRadiusOf = (log: WorkingLog, input: Input) =>
     ],
   })
 
-function sectionView(input: Input) {
-  const { thicknessMm: t, make } = input
-  const one = make === 'one'
+/** A piece of a circle over a level line, counter-clockwise. */
+function segmentOver(levelMm: number, middleMm: number, radiusMm: number): Point[] {
+  const from = Math.asin(Math.min(1, Math.max(-1, (levelMm - middleMm) / radiusMm)))
+  return arcPoints([0, middleMm], radiusMm, from, Math.PI - from)
+}
+
+/** The metal in section: one strip all round, or a curved top on its base. */
+function sectionRegions(input: Input, side: number): DrawingShape[] {
+  const { thicknessMm: t } = input
+  if (input.make === 'one') {
+    const { radiusMm, middleMm } = circleOf(input)
+    const room = segmentOver(t, middleMm, radiusMm - t / 2)
+    return [region(segmentOver(0, middleMm, radiusMm + t / 2), [room.reverse()]), stroke('scribe', [0, 0], [0, t])]
+  }
   const [w, h] = [chordOf(input), riseOf(input)]
-  const floor = one ? t / 2 : 0
   const radius = (w * w) / (8 * h) + h / 2
   const half = 2 * Math.atan((2 * h) / w)
-  const centre = [0, floor + h - radius] as const
   const span = [Math.PI / 2 - half, Math.PI / 2 + half] as const
-  const top = [...arcPoints(centre, radius + t / 2, ...span), ...[...arcPoints(centre, Math.max(0.02, radius - t / 2), ...span)].reverse()]
-  const side = one ? w / 2 : input.acrossMm / 2 + input.standoffMm
-  const [foot, crown] = one ? [0, input.upMm] : [-input.baseMm, h + t / 2]
-  const base = rectangleOutline(2 * side, one ? t : input.baseMm).map(([x, y]) => [x - side, y + foot] as const)
+  const inner = arcPoints([0, h - radius], Math.max(0.02, radius - t / 2), ...span).reverse()
+  const base = rectangleOutline(2 * side, input.baseMm).map(([x, y]) => [x - side, y - input.baseMm] as const)
+  return [region([...arcPoints([0, h - radius], radius + t / 2, ...span), ...inner]), region(base)]
+}
+
+function sectionView(input: Input) {
+  const one = input.make === 'one'
+  const side = one ? input.acrossMm / 2 : input.acrossMm / 2 + input.standoffMm
+  const [foot, crown] = one ? [0, input.upMm] : [-input.baseMm, riseOf(input) + input.thicknessMm / 2]
   return view('section', 'Section', {
-    shapes: [region(top), region(base), ...(one ? [stroke('scribe', [0, 0], [0, t])] : [])],
+    shapes: sectionRegions(input, side),
     dimensions: [
       {
         from: [-input.acrossMm / 2, foot],
