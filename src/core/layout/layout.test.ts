@@ -61,7 +61,7 @@ describe('packing', () => {
           expect(overlapMm2(input, solution)).toBeLessThan(0.01)
         },
       ),
-      { numRuns: 16 },
+      { numRuns: 6 },
     )
   })
   it('says what did not fit, keeps to the metal, and stops when told', () => {

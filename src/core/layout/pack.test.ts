@@ -251,18 +251,19 @@ describe('how well it packs', () => {
     })
     expect(solution.placements.length).toBeGreaterThanOrEqual(0.9 * rows(wide, high, radiusMm))
   })
-  it('a mixed order takes up two thirds of its sheet at least', () => {
+  it('a mixed order takes up seven tenths of its sheet at least', () => {
     const solution = placed({
       kerfMm: 0.3,
       marginMm: 1,
-      sheets: [sheet(100, 60)],
+      sheets: [sheet(70, 50)],
+      iterations: 46,
       items: [
-        { id: 'bar', qty: 6, outer: rectangleOutline(44, 5) },
-        { id: 'tag', qty: 20, outer: rectangleOutline(14, 9) },
-        { id: 'disc', qty: 60, circle: { radiusMm: 3 } },
+        { id: 'bar', qty: 4, outer: rectangleOutline(40, 5) },
+        { id: 'tag', qty: 12, outer: rectangleOutline(14, 9) },
+        { id: 'disc', qty: 30, circle: { radiusMm: 3 } },
       ],
     })
-    expect(solution.utilisation).toBeGreaterThan(0.66)
+    expect(solution.utilisation).toBeGreaterThan(0.7)
   })
   it('the same seed gives the same layout, and another order may place no less than the first', () => {
     const input = (seed: number, iterations: number | null) => ({
@@ -270,14 +271,13 @@ describe('how well it packs', () => {
       marginMm: 1,
       seed,
       iterations,
-      sheets: [sheet(60, 40)],
-      items: Array.from({ length: 14 }, (_, i) => ({
+      sheets: [sheet(50, 24)],
+      items: Array.from({ length: 9 }, (_, i) => ({
         id: `p${i}`,
-        qty: 2,
         outer: rectangleOutline(9 + ((i * 5) % 11), 6 + ((i * 3) % 7)),
       })),
     })
-    const [one, again, plain] = [placed(input(3, null)), placed(input(3, null)), placed(input(3, 28))]
+    const [one, again, plain] = [placed(input(3, null)), placed(input(3, null)), placed(input(3, 9))]
     expect(again.placements).toEqual(one.placements)
     expect(one.utilisation).toBeGreaterThanOrEqual(plain.utilisation - 1e-9)
     expect(one.iterations).toBeGreaterThan(plain.iterations)
