@@ -53,7 +53,7 @@ test('every answer tells the browser what it may do with it, and no page runs a 
     if (message.text().includes('Content Security Policy')) refused.push(message.text())
   })
   await page.goto(`${DEMO}/pieces/1`)
-  await page.getByRole('button', { name: 'In the round' }).click()
+  await page.getByRole('button', { name: '3D' }).click()
   await page.goto(`${DEMO}/layout/3`)
   await page.getByRole('button', { name: 'Place the blanks' }).click()
   await expect(page.getByText(/placed in/)).toBeVisible()

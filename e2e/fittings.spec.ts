@@ -41,12 +41,12 @@ test('a rivet is drawn as it is cut and as it is headed, and heat after it is st
   await expect(page.getByText('Every torch step comes before the rivet')).toBeHidden()
 })
 
-test('links say what the strip in hand comes to, before anything is cut', async ({ page }) => {
+test('links say what your strip comes to, before anything is cut', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/10`)
   await page.getByLabel('Growth on rolling', { exact: true }).fill('12')
-  await page.getByLabel('Strip in hand', { exact: true }).fill('9 in')
-  await expect(page.getByText(/The strip in hand would come to 240\.6 mm/)).toBeVisible()
-  await page.getByLabel('Strip in hand', { exact: true }).fill('')
+  await page.getByLabel('I already have a strip', { exact: true }).fill('9 in')
+  await expect(page.getByText(/The your strip would come to 240\.6 mm/)).toBeVisible()
+  await page.getByLabel('I already have a strip', { exact: true }).fill('')
   await page.getByLabel('Growth on rolling', { exact: true }).fill('0')
-  await expect(page.getByText(/The strip in hand would come to/)).toBeHidden()
+  await expect(page.getByText(/The your strip would come to/)).toBeHidden()
 })

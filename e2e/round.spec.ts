@@ -1,12 +1,12 @@
 import { expect, test } from '@playwright/test'
 import { DEMO } from './places'
 
-test('a ring is seen in the round, turned by key and hand, and unrolled into its blank', async ({ page }) => {
+test('a ring is seen in 3D, turned by key and hand, and unrolled into its blank', async ({ page }) => {
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(String(error)))
   await page.goto(`${DEMO}/pieces/2`)
-  await page.getByRole('button', { name: 'In the round' }).click()
-  const stage = page.getByRole('group', { name: /The piece in the round/ })
+  await page.getByRole('button', { name: '3D' }).click()
+  const stage = page.getByRole('group', { name: /The piece in 3D/ })
   const canvas = stage.locator('canvas')
   await expect(canvas).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Finished', exact: true })).toBeVisible()
@@ -44,8 +44,8 @@ test('a still piece costs nothing: no frame is drawn while nothing moves', async
     }
   })
   await page.goto(`${DEMO}/pieces/1`)
-  await page.getByRole('button', { name: 'In the round' }).click()
-  const stage = page.getByRole('group', { name: /The piece in the round/ })
+  await page.getByRole('button', { name: '3D' }).click()
+  const stage = page.getByRole('group', { name: /The piece in 3D/ })
   await expect(stage.locator('canvas')).toBeVisible()
   await page.waitForTimeout(1200)
   const drawn = () => page.evaluate(() => (window as unknown as { drawn: number }).drawn)

@@ -37,14 +37,14 @@ test('two jobs on one sheet: reserved is taken, a cut is told, and the other mov
   await expect(page.getByText(/Dotted blanks are reserved: 4 for/)).toBeVisible()
   await page.getByRole('button', { name: 'Place the blanks' }).click()
   await expect(page.getByText('3 of 3')).toBeVisible()
-  await expect(page.getByText(/not legal/)).toBeHidden()
+  await expect(page.getByText(/cannot be cut as/)).toBeHidden()
   const print = page.getByRole('link', { name: 'Print full size (PDF)' })
   await expect(print).toBeVisible()
 
   const blank = page.getByRole('button', { name: /^Lamp cap 1,/ })
   await blank.focus()
   for (let n = 0; n < 40; n++) await page.keyboard.press('Shift+ArrowUp')
-  await expect(page.getByText(/not legal: hatched blanks overlap, leave the sheet/)).toBeVisible()
+  await expect(page.getByText(/cannot be cut as they lie: hatched blanks overlap, leave the sheet/)).toBeVisible()
   await expect(blank).toBeInViewport()
   await expect(page.getByRole('link', { name: 'Print full size (PDF), as it is' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Cut: take it off the sheet' })).toBeDisabled()
@@ -54,7 +54,7 @@ test('two jobs on one sheet: reserved is taken, a cut is told, and the other mov
   ).text()
   expect(svg).toContain('Not legal: 1 off the sheet or inside the margin.')
   await page.getByRole('button', { name: 'Place the blanks' }).click()
-  await expect(page.getByText(/not legal/)).toBeHidden()
+  await expect(page.getByText(/cannot be cut as/)).toBeHidden()
   await page.waitForTimeout(900)
 
   await page.goto(url(`/layout/${first.jobId}`))
@@ -102,7 +102,7 @@ test('a route that was changed follows the size; a tray does not start on a chan
 
 test('the simulated calipers are off until practice is switched on, and then say what they are', async ({ page }) => {
   await page.goto(url('/bench'))
-  await page.getByRole('link', { name: 'Take it up' }).click()
+  await page.getByRole('link', { name: 'Continue' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   expect((await page.request.get(url('/api/instruments/calipers?near=10'))).status()).toBe(404)
   await page.goto(url('/settings'))

@@ -123,11 +123,11 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     path: '/tables?q=kerf over',
     ready: async (page) => {
       await page.getByLabel('Your own figure').fill('0.05')
-      return () => page.getByRole('button', { name: 'Keep it' }).first().click()
+      return () => page.getByRole('button', { name: 'Save' }).first().click()
     },
     meanwhile: async (page) => {
       await page.getByLabel('Your own figure').fill('0.07')
-      await page.getByRole('button', { name: 'Keep it' }).first().click()
+      await page.getByRole('button', { name: 'Save' }).first().click()
       await page.waitForTimeout(400)
     },
   },
@@ -137,13 +137,13 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       await tool(page, /^ring mandrel/)
       await page.getByLabel('Mark', { exact: true }).fill('US 7')
       await page.getByLabel('Measured', { exact: true }).fill('17.4')
-      return () => page.getByRole('button', { name: 'Keep it' }).last().click()
+      return () => page.getByRole('button', { name: 'Save' }).last().click()
     },
     meanwhile: async (page) => {
       await tool(page, /^ring mandrel/)
       await page.getByLabel('Mark', { exact: true }).fill('US 7')
       await page.getByLabel('Measured', { exact: true }).fill('17.5')
-      await page.getByRole('button', { name: 'Keep it' }).last().click()
+      await page.getByRole('button', { name: 'Save' }).last().click()
       await page.waitForTimeout(400)
     },
   },
@@ -153,13 +153,13 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       await tool(page, /letters 2 mm/)
       await page.getByLabel('Letter', { exact: true }).fill('W')
       await page.getByLabel('Measured', { exact: true }).fill('2.2')
-      return () => page.getByRole('button', { name: 'Keep it' }).last().click()
+      return () => page.getByRole('button', { name: 'Save' }).last().click()
     },
     meanwhile: async (page) => {
       await tool(page, /letters 2 mm/)
       await page.getByLabel('Letter', { exact: true }).fill('W')
       await page.getByLabel('Measured', { exact: true }).fill('2.3')
-      await page.getByRole('button', { name: 'Keep it' }).last().click()
+      await page.getByRole('button', { name: 'Save' }).last().click()
       await page.waitForTimeout(400)
     },
   },
@@ -169,13 +169,13 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       const sheet = page.getByRole('article', { name: /^S-1,/ })
       await sheet.getByRole('button', { name: 'Enter the measured thickness' }).click()
       await sheet.getByLabel('As measured').fill('0.71')
-      return () => sheet.getByRole('button', { name: 'Keep it' }).click()
+      return () => sheet.getByRole('button', { name: 'Save' }).click()
     },
     meanwhile: async (page) => {
       const sheet = page.getByRole('article', { name: /^S-1,/ })
       await sheet.getByRole('button', { name: 'Enter the measured thickness' }).click()
       await sheet.getByLabel('As measured').fill('0.74')
-      await sheet.getByRole('button', { name: 'Keep it' }).click()
+      await sheet.getByRole('button', { name: 'Save' }).click()
       await expect(sheet).toContainText('measured 0.74')
     },
   },
@@ -184,12 +184,12 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     ready: async (page) => {
       await tool(page, /^28 mm, 28 mm/)
       await page.getByLabel('Ball, as measured').fill('29.9')
-      return () => page.getByRole('button', { name: 'Keep it' }).first().click()
+      return () => page.getByRole('button', { name: 'Save' }).first().click()
     },
     meanwhile: async (page) => {
       await tool(page, /^28 mm, 28 mm/)
       await page.getByLabel('Ball, as measured').fill('29.8')
-      await page.getByRole('button', { name: 'Keep it' }).first().click()
+      await page.getByRole('button', { name: 'Save' }).first().click()
       await page.waitForTimeout(400)
     },
   },
@@ -269,7 +269,7 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     meanwhile: async (page) => {
       await tool(page, /lamp-room punch C/)
       await page.getByLabel('Ball, as measured').fill('12')
-      await page.getByRole('button', { name: 'Keep it' }).first().click()
+      await page.getByRole('button', { name: 'Save' }).first().click()
       await page.waitForTimeout(400)
     },
   },
@@ -324,7 +324,7 @@ for (const [name, write] of Object.entries(WRITES)) {
     await last()
     const dialog = page.getByRole('dialog', { name: 'Changed elsewhere meanwhile' })
     await expect(dialog).toContainText('Nothing was written')
-    await dialog.getByRole('button', { name: 'Leave it for now' }).click()
+    await dialog.getByRole('button', { name: 'Decide later' }).click()
     await expect(dialog).toBeHidden()
     await second.close()
   })
@@ -342,7 +342,7 @@ test('both sides are shown, and mine is kept only when I say so', async ({ page,
   const dialog = page.getByRole('dialog', { name: 'Changed elsewhere meanwhile' })
   await expect(dialog.getByRole('row', { name: /Note/ })).toContainText('the coats are for the autumn')
   await expect(dialog.getByRole('row', { name: /Note/ })).toContainText('the coats are for the spring')
-  await dialog.getByRole('button', { name: 'Leave it for now' }).click()
+  await dialog.getByRole('button', { name: 'Decide later' }).click()
   await expect(page.getByRole('article', { name: 'Winter coats' }).getByLabel('Note')).toHaveValue('the coats are for the spring')
   await save.click()
   await dialog.getByRole('button', { name: 'Keep mine' }).click()

@@ -14,7 +14,7 @@ test('a blade breaks and is counted; a measured punch wins over what it was sold
     .first()
     .click()
   await page.getByLabel('Ball, as measured').fill('27.82')
-  await page.getByRole('button', { name: 'Keep it' }).first().click()
+  await page.getByRole('button', { name: 'Save' }).first().click()
   await expect(page.getByRole('button', { name: '28 mm, 27.82 mm, measured' })).toBeVisible()
 })
 
@@ -23,7 +23,7 @@ test('a tool with only a maker’s label hangs there, and is picked for nothing 
   await page.getByRole('button', { name: /lamp-room punch C, not measured: picked for nothing/ }).click()
   await expect(page.getByText('Only its label is known.')).toBeVisible()
   await page.getByLabel('Ball, as measured').fill('round')
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('alert').filter({ hasText: '"round" is not a size' })).toBeVisible()
 })
 
@@ -54,7 +54,7 @@ test('a mandrel is read by its own calibration', async ({ page }) => {
   await page.getByRole('button', { name: /^ring mandrel/ }).click()
   await page.getByLabel('Mark', { exact: true }).fill('US 8')
   await page.getByLabel('Measured', { exact: true }).fill('18.19')
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('region', { name: /^ring mandrel/ })).toContainText('18.19')
   await page.goto(`${DEMO}/tables/advice/mandrel`)
   await page.getByLabel('Ring').fill('18.19')

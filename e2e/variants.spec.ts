@@ -25,7 +25,7 @@ test('a variant is made, changed and compared', async ({ page }) => {
 test('the drawer says what it holds, and what to buy where it is short', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/2`)
   await expect(page.getByTestId('supply')).toContainText('Holds all 6, on S-4.')
-  await expect(page.getByTestId('cost')).toContainText('in your money')
+  await expect(page.getByTestId('cost')).toContainText('metal cost')
   await page.goto(`${DEMO}/pieces/15`)
   await expect(page.getByTestId('supply')).toContainText('Buy Nickel silver wire, 2.5 mm, annealed, 300 mm of it')
 })

@@ -181,8 +181,8 @@ async function timeTurning() {
       }
     })
     await page.goto(`${base}${path}`)
-    await page.getByRole('button', { name: 'In the round' }).click()
-    const stage = page.getByRole('group', { name: /The piece in the round/ })
+    await page.getByRole('button', { name: '3D' }).click()
+    const stage = page.getByRole('group', { name: /The piece in 3D/ })
     await stage.locator('canvas').waitFor()
     await page.waitForTimeout(1200)
     const { fps, width, height } = await stage.evaluate(async (element) => {

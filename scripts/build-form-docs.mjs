@@ -46,7 +46,7 @@ function page(form) {
     '| --- | --- | --- | --- | --- |',
     ...form.fields.map(fieldRow),
     '',
-    '## Schools',
+    '## Methods',
     '',
     ...questions.flatMap(({ question, schools }) => [
       `**${question}**`,

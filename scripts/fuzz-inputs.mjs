@@ -104,8 +104,8 @@ const square = (mm) => [
   [0, mm],
 ]
 
-/** What each door takes when it is asked well; the forms and advisers tell their own examples. */
-async function doors(base) {
+/** What each interface takes when it is asked well; the forms and advisers tell their own examples. */
+async function interfaces(base) {
   const [forms, advisers, tray] = await Promise.all(
     ['forms', 'advisers', 'trays/2/entries'].map(async (path) => (await fetch(`${base}/api/v1/${path}`)).json()),
   )
@@ -228,7 +228,7 @@ const HAS_NAN = /:(NaN|-?Infinity)|"(value|mm|massG|areaMm2|markAt)":null/
 export async function fuzz({ base, count, seed, alive, atOnce = 4 }) {
   const random = stream(seed)
   const { pick, value, spoilt } = makers(random)
-  const all = await doors(base)
+  const all = await interfaces(base)
   const tally = { asked: 0, refused: 0, answered: 0, slowestMs: 0, faults: [] }
   const ask = async (path, init) => {
     const began = performance.now()

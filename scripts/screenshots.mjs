@@ -14,7 +14,7 @@ const VIEWS = [
   ['size-rivet', '/pieces/9'],
   ['size-cone', '/pieces/12'],
   ['size-buckle', '/pieces/15'],
-  ['round', '/pieces/8', 'In the round'],
+  ['round', '/pieces/8', '3D'],
   ['compare', '/pieces/12/compare'],
   ['route', '/pieces/6/route'],
   ['record', '/pieces/2/record'],

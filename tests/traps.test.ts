@@ -44,7 +44,7 @@ describe('traps', () => {
       .map((finding) => finding.row.value)
     expect(flows).toEqual([652, 709])
   })
-  it('a blank is not reckoned by the outside: no school gives π·(d + 2t)', () => {
+  it('a blank is not calculated by the outside: no school gives π·(d + 2t)', () => {
     const run = findForm('ring-band')?.run({ insideDiameterMm: 18, thicknessMm: 1.5, alloy: 'sterling-925' })
     const outside = Math.PI * (18 + 3)
     if (run?.ok) for (const school of run.result.schools) expect(Math.abs(school.value - outside)).toBeGreaterThan(1)

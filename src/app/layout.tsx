@@ -5,13 +5,14 @@ import type { Metadata, Viewport } from 'next'
 import type { ReactNode } from 'react'
 import { dataFolder } from '@/server/data-folder'
 import { currentWorkshop, whyBroken } from '@/server/db/connection'
+import { pageNonce } from '@/server/page-nonce'
 import { listBackups } from '@/server/services/backups'
 import { isPracticeOn } from '@/server/services/keep-entry'
 import { workshop } from '@/server/workshop'
 import { BrokenWorkshop } from '@/ui/settings/broken-workshop'
 import { Frame } from '@/ui/shared/frame'
 import type { WorkshopView } from '@/ui/shared/workshop-context'
-import { Themed } from '@/ui/theme/theme-provider'
+import { SchemeScript, Themed } from '@/ui/theme/theme-provider'
 
 export const metadata: Metadata = {
   title: 'Fold Anvil',
@@ -20,10 +21,12 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 export const dynamic = 'force-dynamic'
 
-function Page({ children }: { readonly children: ReactNode }) {
+async function Page({ children }: { readonly children: ReactNode }) {
+  const nonce = await pageNonce()
   return (
-    <html lang="en">
+    <html lang="en" suppressHydrationWarning>
       <body>
+        <SchemeScript {...(nonce ? { nonce } : {})} />
         <Themed>{children}</Themed>
       </body>
     </html>
@@ -39,15 +42,16 @@ export default function RootLayout({ children }: { children: ReactNode }) {
       </Page>
     )
   const repositories = workshop()
-  const { ringSystem, defaultAlloy, units, figures, kerfMm } = repositories.settings.read()
+  const { ringSystem, defaultAlloy, units, figures, currency, kerfMm } = repositories.settings.read()
   const view: WorkshopView = {
-    uid: repositories.identity().uid,
+    uid: repositories.workshopRow().uid,
     name: currentWorkshop(),
     settingsRevision: repositories.settings.revision(),
     practice: isPracticeOn(repositories),
     ringSystem,
     defaultAlloy,
     units,
+    currency,
     kerfMm,
     bench: { tools: repositories.tools.owned(), figures },
   }

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { standingEntries, trayProgress } from '@/core/logbook'
 import { keepEntry } from '@/server/services/keep-entry'
-import { progressSteps, retell } from '@/server/services/ledger'
+import { progressSteps, replayLedger } from '@/server/services/ledger'
 import { addPiece, designOf, entryFor, NOW, type TestTray, trayOf } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
 
@@ -113,7 +113,7 @@ describe('the ledger against a model that remembers everything', () => {
             counted.reduce((sum, growth) => sum + growth, 0),
             9,
           )
-          retell(to)
+          replayLedger(to)
           expect(to.record.groups({ page: 1, size: 9 })[0]?.sums.count ?? 0).toBe(counted.length)
         }),
         { numRuns: 60 },

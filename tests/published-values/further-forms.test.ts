@@ -72,7 +72,7 @@ describe('ear wires', () => {
   })
   it('a tail shorter than the front is warned of', () =>
     expect(levels(result('ear-wire', { ...EAR, tailMm: 5 }), 'warn')).toContain('tail-balance'))
-  it('is drawn as long as it is reckoned, but for the gap of the eye', () => {
+  it('is drawn as long as it is calculated, but for the gap of the eye', () => {
     const plan = result('ear-wire', EAR)
     expect(drawnMm(plan, 'centre') / plan.answer.value).toBeGreaterThan(0.97)
   })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { anneal, crackProbability, flowStressMPa, hardnessHv, strainLimit } from '@/core/forming'
+import { crackProbability, flowStressMPa, hardnessHv, softenByHeat, strainLimit } from '@/core/forming'
 import { ALLOYS, type AlloyId, massOf, temperReduction, temperStrain } from '@/core/metals'
 
 describe('mass is density by volume (handbook densities, from memory, high)', () => {
@@ -79,7 +79,7 @@ describe('annealing (estimated kinetics, low)', () => {
     ['yellow-brass-c260', 470],
     ['sterling-925', 565],
   ] as [AlloyId, number][])('%s is 95 of 100 soft after 30 s near %i °C from strain 0.5', (id, tempC) => {
-    const at = (temp: number) => anneal(ALLOYS[id], { strain: 0.5, tempC: temp, timeS: 30, grainMm: 0.025 }).softenedFraction
+    const at = (temp: number) => softenByHeat(ALLOYS[id], { strain: 0.5, tempC: temp, timeS: 30, grainMm: 0.025 }).softenedFraction
     expect(at(tempC - 8)).toBeLessThan(0.95)
     expect(at(tempC + 8)).toBeGreaterThan(0.95)
   })
@@ -87,16 +87,19 @@ describe('annealing (estimated kinetics, low)', () => {
     const copper = ALLOYS['copper-c110']
     const soft = flowStressMPa(copper, 0)
     const half = soft + 0.5 * (flowStressMPa(copper, 0.8) - soft)
-    const left = anneal(copper, { strain: 0.8, tempC: copper.halfSofteningC, timeS: 3600, grainMm: 0.025 })
+    const left = softenByHeat(copper, { strain: 0.8, tempC: copper.halfSofteningC, timeS: 3600, grainMm: 0.025 })
     expect(left.softenedFraction).toBeCloseTo(0.5, 6)
     expect(flowStressMPa(copper, left.strain)).toBeCloseTo(half, 6)
     expect(left.strain).toBeCloseTo(0.134, 3)
   })
   it('grain of yellow brass, an hour at 600 °C, is about 0.045 mm (ASM vol. 2, medium)', () => {
-    expect(anneal(ALLOYS['yellow-brass-c260'], { strain: 0.8, tempC: 600, timeS: 3600, grainMm: 0.025 }).grainMm).toBeCloseTo(0.045, 3)
+    expect(softenByHeat(ALLOYS['yellow-brass-c260'], { strain: 0.8, tempC: 600, timeS: 3600, grainMm: 0.025 }).grainMm).toBeCloseTo(
+      0.045,
+      3,
+    )
   })
   it('does nothing below the least strain', () =>
-    expect(anneal(ALLOYS['copper-c110'], { strain: 0.01, tempC: 600, timeS: 60, grainMm: 0.03 })).toMatchObject({
+    expect(softenByHeat(ALLOYS['copper-c110'], { strain: 0.01, tempC: 600, timeS: 60, grainMm: 0.03 })).toMatchObject({
       softenedFraction: 0,
       strain: 0.01,
     }))

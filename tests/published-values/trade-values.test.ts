@@ -75,7 +75,7 @@ describe('rings and their sizes', () => {
     expect(0.5 / size).toBeCloseTo(0.2, 2)
     expect(1 / size).toBeCloseTo(0.39, 2)
   })
-  it('reckoned quickly 56.95, exactly 56.99: both are marked at 57', () => {
+  it('calculated quickly 56.95, exactly 56.99: both are marked at 57', () => {
     const plan = result('ring-band', { insideDiameterMm: 16.51, alloy: 'sterling-925', thicknessMm: 1.63, widthMm: 4 })
     expect(plan.answer.value).toBeCloseTo(56.99, 2)
     expect(plan.answer.value - 56.95).toBeCloseTo(0.04, 2)

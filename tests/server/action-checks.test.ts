@@ -120,11 +120,11 @@ describe('the registry of actions', () => {
   })
   it.each(changing.map(({ name }) => name))('%s made against what is no longer so writes nothing, and tells what is', async (name) => {
     const before = everything()
-    const answer = await perform(name, { workshop: to.identity().uid, revision: 4711, input: INPUTS[name]() })
+    const answer = await perform(name, { workshop: to.workshopRow().uid, revision: 4711, input: INPUTS[name]() })
     expect(answer).toMatchObject({ ok: false, code: 'stale', stale: { revision: expect.any(Number) } })
     expect(everything()).toBe(before)
     const again = await perform(name, {
-      workshop: to.identity().uid,
+      workshop: to.workshopRow().uid,
       revision: answer.ok ? 0 : (answer.stale?.revision ?? 0),
       input: INPUTS[name](),
     })
@@ -140,7 +140,7 @@ describe('the registry of actions', () => {
       [],
       {},
       { workshop: 3 },
-      { workshop: to.identity().uid, revision: -1, input: {} },
+      { workshop: to.workshopRow().uid, revision: -1, input: {} },
       { input: INPUTS[name]() },
     ]) {
       const answer = await perform(name, raw)
@@ -154,7 +154,7 @@ describe('the registry of actions', () => {
     if (!job) throw new Error('no job')
     const { id, title, customer, dueOn, status, note } = job
     const answer = await perform('saveJob', {
-      workshop: to.identity().uid,
+      workshop: to.workshopRow().uid,
       revision: 4711,
       input: { id, title, customer, dueOn, status, note },
     })
@@ -204,7 +204,7 @@ describe('how the store is written', () => {
 describe('an edit that arrives twice', () => {
   it('is written once, and told as kept both times', async () => {
     const asked = {
-      workshop: to.identity().uid,
+      workshop: to.workshopRow().uid,
       revision: to.jobs.piece(pieceId)?.revision ?? 0,
       input: { pieceId, design: { ...DISC, bought: 'hard' } },
     }

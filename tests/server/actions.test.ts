@@ -29,7 +29,7 @@ function shownRevision(name: ActionName, input: { id?: number; pieceId?: number;
 /** Asks for an action as a page would that shows everything as it is now. */
 async function act<N extends ActionName>(name: N, input: ActionInput<N> | unknown) {
   const revision = shownRevision(name, (input ?? {}) as { id?: number })
-  return (await perform(name, { workshop: to.identity().uid, revision, input })) as
+  return (await perform(name, { workshop: to.workshopRow().uid, revision, input })) as
     | ({ ok: true } & Readonly<Record<'id' | 'jobId' | 'trayId' | 'added' | 'onHand', number>> & { readonly label: string })
     | { ok: false; message: string; issues: { path: string; message: string }[] }
 }

@@ -189,7 +189,7 @@ describe('what leaves as a file', () => {
 
 describe('a paper of another workshop', () => {
   it('is refused in words, and one of this is given', async () => {
-    const of = to.identity().uid
+    const of = to.workshopRow().uid
     for (const [ask, id] of [
       [layoutPrint, '1'],
       [layoutSvg, '1'],
@@ -317,7 +317,7 @@ describe('what is too much or no name', () => {
   })
 })
 
-it('our own fault is a number to ask about, never a stack trace', async () => {
+it('internal error is a number to ask about, never a stack trace', async () => {
   const log = vi.spyOn(console, 'error').mockImplementation(() => undefined)
   const response = await guarded(() => {
     throw new Error('secret detail at /home/somebody/file.ts:12')

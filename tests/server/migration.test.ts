@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest'
 import { ownAllowance } from '@/core/logbook'
 import { openDb } from '@/server/db/open'
 import { makeRepositories, type Repositories } from '@/server/db/repositories'
-import { retell } from '@/server/services/ledger'
+import { replayLedger } from '@/server/services/ledger'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { trayState } from '@/server/services/tray-state'
 import { tempFolder } from '../support/temp-db'
@@ -45,12 +45,12 @@ function oldDemonstration(isDemonstration = true): { to: Repositories; path: str
   const to = makeRepositories(openDb(path))
   if (isDemonstration) {
     to.markDemonstration()
-    retell(to)
+    replayLedger(to)
   }
   return { to, path }
 }
 
-/** Forms whose reckoning this version set right: a cone by the slope of its wall. */
+/** Forms whose calculating this version set right: a cone by the slope of its wall. */
 const RECKONED_ANEW = new Set(['cone'])
 
 describe('the last version’s demonstration, opened by this one', () => {

@@ -42,7 +42,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('the piece card of 
     const [page] = await readPdf(await cardPdf({ ...card, paper: 'A4' }))
     const said = all(page?.texts ?? [])
     expect(said).toContain(`mark at ${Number(plan.result.answer.markAt.toFixed(2))} mm`)
-    expect(said).toContain('3 + 1 spare')
+    expect(said).toContain('3, 1 spare')
     expect(said).not.toContain('?')
     const flat = said.replace(/\s+/g, '')
     for (const step of plan.steps) {

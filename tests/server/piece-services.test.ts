@@ -131,7 +131,7 @@ describe('pieces that may be compared', () => {
     const { repositories: to } = tempWorkshop()
     to.settings.write({ figures: { 'price-copper-c110': 1 } })
     const compared = compareTwo(to, addPiece(to, 'Token', TOKEN), addPiece(to, 'Frame', FRAME))
-    const cost = compared?.comparison.comesTo.find((row) => row.label === 'Metal each, in your money')
+    const cost = compared?.comparison.comesTo.find((row) => row.label === 'Metal cost each')
     const mass = compared?.comparison.comesTo.find((row) => row.label === 'Metal each')
     expect(mass?.first).toBe(`${cost?.first} g`)
   })

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { LEAST_READINGS, NO_GROWTH, ownAllowance } from '@/core/logbook'
 import type { Design, Repositories } from '@/server/db/repositories'
 import { keepEntry } from '@/server/services/keep-entry'
-import { retell } from '@/server/services/ledger'
+import { replayLedger } from '@/server/services/ledger'
 import { bookGroups, ownAllowanceOfPiece } from '@/server/services/own-record'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { trayState, waitingOf } from '@/server/services/tray-state'
@@ -32,7 +32,7 @@ function growthsIn(to: Repositories): number[] {
 }
 
 describe('what goes into the record', () => {
-  it('is what was measured less what the frozen plan foretold', () => {
+  it('is what was measured less what the frozen plan predicted', () => {
     const { repositories: to } = tempWorkshop()
     madeTray(to, ring(), [0.1, 0.12, 0.14])
     expect(groupsOf(to)).toMatchObject([{ form: 'ring-band', alloy: 'sterling-925', sums: { count: 3 } }])
@@ -125,7 +125,7 @@ describe('the sums of a group', () => {
       kept[0]?.sums[name].forEach((sum, i) => {
         expect(sum).toBeCloseTo(summed[name][i] ?? Number.NaN, 9)
       })
-    retell(to)
+    replayLedger(to)
     const retold = groupsOf(to)
     expect(retold.map((group) => group.sums.count)).toEqual(kept.map((group) => group.sums.count))
     expect(ownAllowance(retold[0]?.sums ?? NO_GROWTH, { thicknessMm: 1.3, sizeMm: 17 }, 3).allowanceMm).toBeCloseTo(

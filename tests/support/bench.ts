@@ -39,7 +39,7 @@ let sequence = 0
 export function entryFor(to: Repositories, tray: TestTray, workpiece: number | null, more: Record<string, unknown>) {
   sequence++
   return {
-    workshop: to.identity().uid,
+    workshop: to.workshopRow().uid,
     token: `test-token-${sequence}`,
     device: 'test device',
     sequence,
@@ -75,7 +75,7 @@ export function workThrough(to: Repositories, tray: TestTray, workpieces: readon
   }
 }
 
-/** Measures a workpiece at the last step that measures what the record learns from, and finishes it. */
+/** Measures a workpiece at the last step that measures what the record is kept of, and finishes it. */
 export function measured(to: Repositories, tray: TestTray, workpiece: number, growthMm: number): string {
   const outcome = tray.plan.outcomes.find((item) => item.primary)
   const at = tray.plan.steps.findLastIndex((step) => step.target?.dimension === outcome?.dimension)

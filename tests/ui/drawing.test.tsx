@@ -1,23 +1,23 @@
 import fc from 'fast-check'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { describe, expect, it } from 'vitest'
-import type { DrawingView as View } from '@/core/drawing'
+import type { DrawingView } from '@/core/drawing'
 import { FORMS } from '@/core/forms'
 import { ALLOYS } from '@/core/metals'
 import { dimensionBox, placeDimension } from '@/ui/drawing/dimension-place'
-import { DrawingView } from '@/ui/drawing/drawing-view'
 import { fitView, scaleWords } from '@/ui/drawing/scale'
+import { ScaleDrawing } from '@/ui/drawing/scale-drawing'
 
 const COLOUR = ALLOYS['copper-c110'].colour
 
-function viewsOf(form: (typeof FORMS)[number]): readonly View[] {
+function viewsOf(form: (typeof FORMS)[number]): readonly DrawingView[] {
   const run = form.run(form.example)
   if (!run.ok) throw new Error(form.id)
   return run.result.drawing.views
 }
 
-const draw = (view: View, onHandle?: () => void) =>
-  renderToStaticMarkup(<DrawingView view={view} colour={COLOUR} width={620} height={260} {...(onHandle ? { onHandle } : {})} />)
+const draw = (view: DrawingView, onHandle?: () => void) =>
+  renderToStaticMarkup(<ScaleDrawing view={view} colour={COLOUR} width={620} height={260} {...(onHandle ? { onHandle } : {})} />)
 
 /** Every coordinate of every path of the picture. */
 function coordinates(markup: string): [number, number][] {
@@ -26,7 +26,7 @@ function coordinates(markup: string): [number, number][] {
   )
 }
 
-const SQUARE: View = {
+const SQUARE: DrawingView = {
   id: 'square',
   title: 'Square',
   shapes: [
@@ -59,7 +59,7 @@ describe('to scale', () => {
   it('a millimetre is as long one way as the other, and up is up', () =>
     fc.assert(
       fc.property(fc.double({ min: 0.5, max: 400, noNaN: true }), fc.double({ min: 0.5, max: 400, noNaN: true }), (w, h) => {
-        const view: View = {
+        const view: DrawingView = {
           ...SQUARE,
           shapes: [
             {
@@ -106,7 +106,7 @@ describe('what is drawn', () => {
     expect(markup).toContain('drag the width')
   })
   it('the kerf as a band as wide as the blade, on its side of the line', () => {
-    const cut: View = {
+    const cut: DrawingView = {
       ...SQUARE,
       dimensions: [],
       shapes: [
@@ -142,7 +142,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('the drawing of %s'
       [1100, 420],
     ] as const)
       for (const view of viewsOf(form)) {
-        const markup = renderToStaticMarkup(<DrawingView view={view} colour={COLOUR} width={width} height={height} />)
+        const markup = renderToStaticMarkup(<ScaleDrawing view={view} colour={COLOUR} width={width} height={height} />)
         expect(markup).not.toMatch(/NaN|Infinity|undefined/)
         for (const [x, y] of coordinates(markup)) {
           expect(x).toBeGreaterThanOrEqual(0)

@@ -36,7 +36,7 @@ describe('what the drawer says of a piece', () => {
   it('all of it', () => expect(said(supply({}))).toBe('The drawerHolds all 6, on S-1.'))
   it('none of it, and what to buy', () =>
     expect(said(supply({ covered: 0, from: [], buy: BUY }))).toBe(
-      'The drawerHolds none of the 6.Buy Copper sheet, 0.9 mm, annealed, 100 × 50 mm: 40.2 g, about 0.40 in your money.',
+      'The drawerHolds none of the 6.Buy Copper sheet, 0.9 mm, annealed, 100 × 50 mm: 40.2 g, about 0.40 EUR.',
     ))
   it('some of it: the rest is to be bought', () =>
     expect(said(supply({ covered: 4, buy: { ...BUY, pieces: 2, temper: 'half-hard' } }))).toContain(

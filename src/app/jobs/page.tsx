@@ -1,4 +1,4 @@
-import { inLittle } from '@/core/drawing'
+import { thumbnailView } from '@/core/drawing'
 import { ALLOYS } from '@/core/metals'
 import type { PlanOptions } from '@/core/route'
 import type { Piece, Repositories } from '@/server/db/repositories'
@@ -21,7 +21,7 @@ function pieceViews({ trays }: Repositories, pieces: readonly Piece[], options: 
       quantity: piece.quantity,
       spares: piece.spares,
       form: piece.design.parts[0]?.form ?? '',
-      drawing: plan.ok && plan.result.drawing.views[0] ? inLittle(plan.result.drawing.views[0]) : null,
+      drawing: plan.ok && plan.result.drawing.views[0] ? thumbnailView(plan.result.drawing.views[0]) : null,
       colour: plan.ok ? ALLOYS[plan.temper.alloy].colour : null,
       alloy: plan.ok ? ALLOYS[plan.temper.alloy].title.toLowerCase() : '',
       thicknessMm: plan.ok ? plan.temper.thicknessMm : 0,

@@ -231,7 +231,7 @@ export const bladeAdviser = defineAdviser({
       picks: [...own, ...shown.filter((blade) => !own.some((item) => item.name === blade.name))].map((blade) => pickOf(blade, input)),
       missing:
         own.length > 0 && (!mine || gradeOf(mine, input) !== 'right') && gradeOf(right, input) === 'right'
-          ? `A ${right.name} blade would be right; your nearest is ${mine ? `${mine.name}, ${teethOf(mine, input).toFixed(1)} teeth` : 'none'}.`
+          ? `Use a ${right.name} blade; the closest you have is ${mine ? `${mine.name}, ${teethOf(mine, input).toFixed(1)} teeth` : 'none'}.`
           : null,
       checks: checksOf(best, input),
       working: log,

@@ -87,11 +87,11 @@ function missingWords(input: Input, band: Band, best: ToolPick | undefined, own:
   const nearest = bestOf(own)
   const off = nearest ? nearest.value - input.pinMm : 0
   const yours = nearest
-    ? `your nearest is ${nearest.name}, ${Math.abs(off).toFixed(2)} ${off >= 0 ? 'over' : 'under'}`
+    ? `the closest you have is ${nearest.name}, ${Math.abs(off).toFixed(2)} ${off >= 0 ? 'over' : 'under'}`
     : `none of yours is near`
   const right =
     best.grade === 'right'
-      ? `a ${best.name} bit would be right`
+      ? `use a ${best.name} bit`
       : `no standard bit lies between ${formatPlain(band.leastMm, 2)} and ${formatPlain(band.mostMm, 2)} mm`
   return `${right[0]?.toUpperCase()}${right.slice(1)}; ${yours}.`
 }

@@ -168,7 +168,7 @@ export const strikeAdviser = defineAdviser({
           owned: owned.has(face.id),
         }),
       ),
-      missing: lacks ? `A ${best.face.title} would be right; none of your hammers is.` : null,
+      missing: lacks ? `Use a ${best.face.title}; you have none that fits.` : null,
       checks: [{ ...verdict, source: 'bench-practice' }, EYES],
       working: [],
       picture: { kind: 'faces', faces: picture(hammer, on) },

@@ -29,7 +29,7 @@ describe('the ask line', () => {
   })
   it('says what it took for granted, what is missing and what it did not understand', () => {
     const answer = form('ring N 0.8 mm thick purple')
-    expect(answer.heard.map((heard) => heard.means).join(' ')).toContain('taken as sterling')
+    expect(answer.recognised.map((recognised) => recognised.means).join(' ')).toContain('taken as sterling')
     expect(answer.notUnderstood).toEqual(['purple'])
     expect(form('dome 27').missing).toEqual(['Dome height', 'Thickness'])
   })

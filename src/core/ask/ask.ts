@@ -17,7 +17,7 @@ export interface AskDefaults {
   readonly bench?: Bench
 }
 
-export interface Heard {
+export interface Recognised {
   readonly text: string
   readonly means: string
 }
@@ -29,7 +29,7 @@ export type AskAnswer =
       readonly form: FormId
       readonly title: string
       readonly input: Readonly<Record<string, unknown>>
-      readonly heard: readonly Heard[]
+      readonly recognised: readonly Recognised[]
       readonly notUnderstood: readonly string[]
       readonly missing: readonly string[]
       readonly wantsWeight: boolean
@@ -38,20 +38,20 @@ export type AskAnswer =
   | ({ readonly kind: 'advice' } & AdviceAnswer)
   | { readonly kind: 'size'; readonly reading: SizeReading; readonly answer: string; readonly found: Found }
 
-/** Text still to be read, and what was heard so far. */
-interface Listening {
+/** Text still to be read, and what was recognised so far. */
+interface AskState {
   rest: string
-  readonly heard: Heard[]
+  readonly recognised: Recognised[]
   readonly input: Record<string, unknown>
 }
 
-function takeOut(state: Listening, pattern: RegExp): RegExpExecArray | null {
+function takeOut(state: AskState, pattern: RegExp): RegExpExecArray | null {
   const match = pattern.exec(state.rest)
   if (match) state.rest = `${state.rest.slice(0, match.index)} ; ${state.rest.slice(match.index + match[0].length)}`
   return match
 }
 
-/** Longer names first, so that "hollow bangle" is not heard as "bangle". */
+/** Longer names first, so that "hollow bangle" is not recognised as "bangle". */
 const FORM_NAMES = FORMS.flatMap((form): readonly string[] => form.ask.words).sort((a, b) => b.length - a.length)
 const FORM_WORDS = new RegExp(`\\b(?<name>${FORM_NAMES.join('|')})s?\\b`, 'i')
 /** "6 discs": a number before more than one of them is how many, unless it belongs to a size such as US 6. */
@@ -62,23 +62,23 @@ const STONE = /\d\s*(?:x|×|by)\s*\d.*\b(?:oval|cushion)\b/i
 
 type Form = (typeof FORMS)[number]
 
-function hearForm(state: Listening): Form | undefined {
+function recogniseForm(state: AskState): Form | undefined {
   const match = takeOut(state, COUNTED_FORM) ?? takeOut(state, FORM_WORDS)
   const word = match?.groups?.name?.toLowerCase()
   const form: Form | undefined = word ? FORMS.find((one) => (one.ask.words as readonly string[]).includes(word)) : stoneForm(state)
-  if (form && match?.groups?.count) hearCount(state, form, Number(match.groups.count), match[0])
+  if (form && match?.groups?.count) recogniseCount(state, form, Number(match.groups.count), match[0])
   return form
 }
 
 /** "18x13 oval" alone is a stone, and a stone wants its bezel. */
-function stoneForm(state: Listening): Form | undefined {
+function stoneForm(state: AskState): Form | undefined {
   return STONE.test(state.rest) ? FORMS.find((form) => form.id === 'bezel') : undefined
 }
 
 /** How many: of the pieces, or in the set that they are made as. */
-function hearCount(state: Listening, { ask }: Form, count: number, text: string): void {
+function recogniseCount(state: AskState, { ask }: Form, count: number, text: string): void {
   state.input['count' in ask ? ask.count : 'qty'] = count
-  state.heard.push({ text, means: `${count} of them` })
+  state.recognised.push({ text, means: `${count} of them` })
 }
 
 /** A metal by its name, or by its mark where the number is no size. */
@@ -87,44 +87,44 @@ const metalPattern = (word: string) =>
     ? new RegExp(`(?<![\\d.x×-])\\b${word}\\b(?!\\s*(?:mm|cm|in\\b|x|×|by\\b|[.\\d]))`, 'i')
     : new RegExp(`\\b${word}\\b`, 'i')
 
-function hearMetal(state: Listening, defaults: AskDefaults): void {
+function recogniseMetal(state: AskState, defaults: AskDefaults): void {
   for (const [word, alloy] of METAL_WORDS) {
     if (!takeOut(state, metalPattern(word))) continue
     state.input.alloy = alloy
-    state.heard.push({ text: word, means: ALLOY_TITLES[alloy] })
+    state.recognised.push({ text: word, means: ALLOY_TITLES[alloy] })
     return
   }
   if (defaults.alloy) {
     state.input.alloy = defaults.alloy
-    state.heard.push({ text: 'no metal named', means: `taken as ${ALLOY_TITLES[defaults.alloy].toLowerCase()}` })
+    state.recognised.push({ text: 'no metal named', means: `taken as ${ALLOY_TITLES[defaults.alloy].toLowerCase()}` })
   }
 }
 
 const GAUGE = /(?:\b\d\/0|\b\d+(?:\.\d+)?)\s*(?:gauge|ga|g)\b\.?(?:\s*(?:b&s|awg|swg|msg|steel)\b)?/i
 const THICK = /(\d*\.?\d+)\s*(?:mm\s*)?thick\b/i
 
-function hearThickness(state: Listening): void {
+function recogniseThickness(state: AskState): void {
   const match = takeOut(state, GAUGE) ?? takeOut(state, THICK)
   if (!match) return
   const text = match[1] ?? match[0].trim()
   const reading = parseSize(text, { gaugeSystem: 'B&S', expects: 'thickness' })
   state.input.thicknessMm = text
-  state.heard.push({ text: match[0].trim(), means: 'mm' in reading ? `${describeMeaning(reading)} thick` : 'not a thickness' })
+  state.recognised.push({ text: match[0].trim(), means: 'mm' in reading ? `${describeMeaning(reading)} thick` : 'not a thickness' })
 }
 
-function hearStockAndCount(state: Listening, form: Form): void {
+function recogniseStockAndCount(state: AskState, form: Form): void {
   const hasStock = form.fields.some((field) => field.name === 'stock')
   const stock = hasStock ? takeOut(state, /\b(round wire|wire|flat strip|strip)\b/i) : null
   if (stock) {
     state.input.stock = /wire/i.test(stock[0]) ? 'round-wire' : 'strip'
-    state.heard.push({ text: stock[0], means: state.input.stock === 'strip' ? 'flat strip' : 'round wire' })
+    state.recognised.push({ text: stock[0], means: state.input.stock === 'strip' ? 'flat strip' : 'round wire' })
   }
   const count = takeOut(state, /\b(?:qty\s*(\d+)|(\d+)\s*(?:off|pcs|pieces))\b/i)
-  if (count) hearCount(state, form, Number(count[1] ?? count[2]), count[0])
+  if (count) recogniseCount(state, form, Number(count[1] ?? count[2]), count[0])
 }
 
 /** A word that is one of a form's own choices: "oval", "cushion", "shield". */
-function hearChoices(state: Listening, form: Form): void {
+function recogniseChoices(state: AskState, form: Form): void {
   for (const field of form.fields) {
     if (field.kind !== 'choice' || field.name.endsWith('lloy') || state.input[field.name] !== undefined) continue
     for (const [id, title] of Object.entries(field.titles)) {
@@ -132,7 +132,7 @@ function hearChoices(state: Listening, form: Form): void {
       const match = takeOut(state, new RegExp(`\\b(?:${words.join('|')})\\b`, 'i'))
       if (!match) continue
       state.input[field.name] = id
-      state.heard.push({ text: match[0], means: `${field.label.toLowerCase()}: ${title.toLowerCase()}` })
+      state.recognised.push({ text: match[0], means: `${field.label.toLowerCase()}: ${title.toLowerCase()}` })
       break
     }
   }
@@ -158,14 +158,14 @@ function withoutIn(chunk: string): string {
   return match && Number.parseFloat(match[1] ?? '') >= LEAST_NOT_INCHES ? (match[1] ?? chunk) : chunk
 }
 
-function asTyped(heard: string, size: string | undefined): string {
-  const chunk = size === 'ring' ? withoutIn(heard) : heard
+function asTyped(recognised: string, size: string | undefined): string {
+  const chunk = size === 'ring' ? withoutIn(recognised) : recognised
   const isPlain = /^\d+(\.\d+)?$|^\d+[ -]\d+\/\d+$/.test(chunk)
   return size === 'ring' && isPlain && !chunk.includes('mm') && Number.parseFloat(chunk) <= 16 ? `size ${chunk}` : chunk
 }
 
 /** One chunk as the size of one field, or undefined where it is none. */
-function hearSize(chunk: string, form: Form, field: string | undefined, ringSystem: SizeContext['ringSystem']) {
+function recogniseSize(chunk: string, form: Form, field: string | undefined, ringSystem: SizeContext['ringSystem']) {
   const found = form.fields.find((item) => item.name === field)
   if (found?.kind !== 'number' || !found.meta.size) return undefined
   const typed = asTyped(chunk, found.meta.size)
@@ -173,12 +173,12 @@ function hearSize(chunk: string, form: Form, field: string | undefined, ringSyst
   return reading.kind === 'unknown' ? undefined : { typed, label: found.label.toLowerCase(), reading }
 }
 
-type HeardSize = NonNullable<ReturnType<typeof hearSize>>
+type HeardSize = NonNullable<ReturnType<typeof recogniseSize>>
 
-function keepSize(state: Listening, field: string, text: string, { typed, label, reading }: HeardSize): void {
+function keepSize(state: AskState, field: string, text: string, { typed, label, reading }: HeardSize): void {
   state.input[field] = typed
   const means = 'mm' in reading ? describeMeaning(reading) : reading.kind === 'ambiguous' ? reading.question : ''
-  state.heard.push({ text, means: `${label}: ${means}` })
+  state.recognised.push({ text, means: `${label}: ${means}` })
 }
 
 const SIZE_TEXT = `((?:${NUMBER_PATTERN})\\s*(?:mm|cm|in|")?)`
@@ -202,16 +202,16 @@ const NAMED_SIZES: readonly (readonly [RegExp, readonly string[]])[] = [
   [before('wrist'), ['wristMm']],
 ]
 
-function hearNamed(state: Listening, form: Form, ringSystem: SizeContext['ringSystem']): void {
+function recogniseNamed(state: AskState, form: Form, ringSystem: SizeContext['ringSystem']): void {
   for (const [pattern, names] of NAMED_SIZES) {
     const field = names.find((name) => form.fields.some((item) => item.name === name))
     const match = field ? takeOut(state, pattern) : null
-    const heard = match && hearSize((match[1] ?? '').trim(), form, field, ringSystem)
-    if (match && field && heard) keepSize(state, field, match[0].trim(), heard)
+    const recognised = match && recogniseSize((match[1] ?? '').trim(), form, field, ringSystem)
+    if (match && field && recognised) keepSize(state, field, match[0].trim(), recognised)
   }
 }
 
-function hearSizes(state: Listening, form: Form, ringSystem: SizeContext['ringSystem']): string[] {
+function recogniseSizes(state: AskState, form: Form, ringSystem: SizeContext['ringSystem']): string[] {
   const open = form.ask.sizes.filter((field) => state.input[field] === undefined)
   const strange: string[] = []
   const chunks = sizeChunks(state.rest)
@@ -219,23 +219,23 @@ function hearSizes(state: Listening, form: Form, ringSystem: SizeContext['ringSy
     const words = chunk.split(' ').filter((word) => !FILLER.has(word.toLowerCase()))
     if (words.length === 0) continue
     const [field] = open
-    const heard = hearSize(chunk, form, field, ringSystem) ?? hearSize(words.join(' '), form, field, ringSystem)
-    if (!heard && BARE_NUMBERS.test(chunk)) {
+    const recognised = recogniseSize(chunk, form, field, ringSystem) ?? recogniseSize(words.join(' '), form, field, ringSystem)
+    if (!recognised && BARE_NUMBERS.test(chunk)) {
       chunks.unshift(...words)
       continue
     }
     // a size with a word after it that is none: the word alone is strange
-    const tail = heard ? undefined : /^([\d./ -]*\d)\s+(\p{L}.*)$/u.exec(words.join(' '))
-    if (tail?.[1] && tail[2] && field !== undefined && hearSize(tail[1], form, field, ringSystem)) {
+    const tail = recognised ? undefined : /^([\d./ -]*\d)\s+(\p{L}.*)$/u.exec(words.join(' '))
+    if (tail?.[1] && tail[2] && field !== undefined && recogniseSize(tail[1], form, field, ringSystem)) {
       chunks.unshift(tail[1], tail[2])
       continue
     }
-    if (!heard || field === undefined) {
+    if (!recognised || field === undefined) {
       strange.push(words.join(' '))
       continue
     }
     open.shift()
-    keepSize(state, field, chunk, heard)
+    keepSize(state, field, chunk, recognised)
   }
   return strange
 }
@@ -247,16 +247,16 @@ function missingFields(form: Form, input: Readonly<Record<string, unknown>>): st
 }
 
 function askForm(text: string, defaults: AskDefaults): AskAnswer | undefined {
-  const state: Listening = { rest: text, heard: [], input: {} }
-  const form = hearForm(state)
+  const state: AskState = { rest: text, recognised: [], input: {} }
+  const form = recogniseForm(state)
   if (!form) return undefined
   const wantsWeight = takeOut(state, /\b(weight|weigh|mass)\b/i) !== null
-  hearMetal(state, defaults)
-  hearThickness(state)
-  hearStockAndCount(state, form)
-  hearChoices(state, form)
-  hearNamed(state, form, defaults.ringSystem)
-  const notUnderstood = hearSizes(state, form, defaults.ringSystem)
+  recogniseMetal(state, defaults)
+  recogniseThickness(state)
+  recogniseStockAndCount(state, form)
+  recogniseChoices(state, form)
+  recogniseNamed(state, form, defaults.ringSystem)
+  const notUnderstood = recogniseSizes(state, form, defaults.ringSystem)
   const missing = missingFields(form, state.input)
   // a word that was not understood may be the one that matters
   const run =
@@ -268,7 +268,7 @@ function askForm(text: string, defaults: AskDefaults): AskAnswer | undefined {
     form: form.id,
     title: form.title,
     input: state.input,
-    heard: state.heard,
+    recognised: state.recognised,
     notUnderstood,
     missing,
     wantsWeight,
@@ -311,7 +311,7 @@ function askSize(text: string, defaults: AskDefaults): AskAnswer {
 
 /**
  * Answers what is typed in the ask line: a form word with sizes, gauge, metal, count and `weight` in any order, a bare size, a
- * conversion, a table look-up (`#60`, `P600`, `easy`), or a question for an adviser (`drill for 14 ga`). It never guesses in silence: `heard` says what each part was taken as, `notUnderstood` what was not.
+ * conversion, a table look-up (`#60`, `P600`, `easy`), or a question for an adviser (`drill for 14 ga`). It never guesses in silence: `recognised` says what each part was taken as, `notUnderstood` what was not.
  */
 export function answerAsk(raw: string, defaults: AskDefaults = {}): AskAnswer {
   const text = normaliseText(raw)

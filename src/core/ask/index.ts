@@ -1,1 +1,1 @@
-export { type AskAnswer, type AskDefaults, answerAsk, type Heard } from './ask'
+export { type AskAnswer, type AskDefaults, answerAsk, type Recognised } from './ask'

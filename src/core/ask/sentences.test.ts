@@ -60,8 +60,8 @@ describe('sentences a smith would type', () => {
     expect(answer.run?.ok && answer.run.result.answer.markAt).toBeGreaterThan(20)
   })
   it('every part of the sentence is told back', () => {
-    const heard = form('6 discs 20 mm copper 18 ga weight').heard.map((item) => `${item.text}: ${item.means}`)
-    expect(heard).toEqual(
+    const recognised = form('6 discs 20 mm copper 18 ga weight').recognised.map((item) => `${item.text}: ${item.means}`)
+    expect(recognised).toEqual(
       expect.arrayContaining([
         '6 discs: 6 of them',
         'copper: Copper',

@@ -11,7 +11,7 @@ import { SOURCES } from '../sources/sources'
 import { findTable, TABLES } from '../tables/registry'
 import { issuesOf, plainWords, sayIssue } from '../units/plain-words'
 
-/** A problem a person can fix, in the shape every door gives it. */
+/** A problem a person can fix, in the shape every interface gives it. */
 export interface DoorError {
   readonly error: {
     readonly code: string
@@ -41,7 +41,7 @@ export function listForms(): DoorAnswer {
 
 const ownBench = z.object(benchFields())
 
-/** A form's result from raw input; the smith's own `figures` and `owned` tools beside its fields are reckoned with, as advisers do. */
+/** A form's result from raw input; the smith's own `figures` and `owned` tools beside its fields are calculated with, as advisers do. */
 export function calc(formId: string, raw: unknown): DoorAnswer {
   const form = findForm(formId)
   if (!form)

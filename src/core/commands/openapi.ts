@@ -54,7 +54,7 @@ function schemaOf(schema: z.ZodType) {
   return z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
 }
 
-/** The OpenAPI document of the HTTP door, made from the same schemas that read the input. */
+/** The OpenAPI document of the HTTP interface, made from the same schemas that read the input. */
 export function openApiDocument() {
   const forms = Object.fromEntries(FORMS.map((form) => [`/api/v1/calc/${form.id}`, post(form.summary, form.schema, form.example)]))
   const advisers = Object.fromEntries(

@@ -8,7 +8,7 @@ export {
   type DrawingView,
   viewBounds,
 } from './drawing'
-export { inLittle } from './little'
 export { piecesMesh } from './solid/mesh'
 export type { Mesh, SolidPart } from './solid/solid'
 export { type CutSheetItem, cutSheetSvg } from './svg'
+export { thumbnailView } from './thumbnail'

@@ -4,8 +4,8 @@ import { circleOutline, netAreaMm2, rectangleOutline } from '../geometry/outline
 import type { Outline } from '../geometry/point'
 import type { DrawingView } from './drawing'
 import { viewBounds } from './drawing'
-import { inLittle } from './little'
 import { cutSheetSvg } from './svg'
+import { thumbnailView } from './thumbnail'
 
 const moved = (outline: Outline, dx: number, dy: number): Outline => outline.map(([x, y]) => [x + dx, y + dy])
 
@@ -86,7 +86,7 @@ describe('a view in little', () => {
     handles: [{ field: 'a', label: 'a', at: [0, 0], along: [1, 0], gain: 1 }],
     notes: [{ at: [0, 0], text: 'n' }],
   }
-  const little = inLittle(view)
+  const little = thumbnailView(view)
   it('keeps the metal alone, its shape and its size', () => {
     expect(little.shapes.map((shape) => shape.kind)).toEqual(['region'])
     expect([little.dimensions, little.handles, little.notes]).toEqual([[], [], []])
@@ -98,6 +98,6 @@ describe('a view in little', () => {
   })
   it('leaves alone what has few corners', () => {
     const square: DrawingView = { ...view, shapes: [{ kind: 'region', layer: 'metal', outer: rectangleOutline(4, 4), holes: [] }] }
-    expect(inLittle(square).shapes[0]).toMatchObject({ outer: rectangleOutline(4, 4) })
+    expect(thumbnailView(square).shapes[0]).toMatchObject({ outer: rectangleOutline(4, 4) })
   })
 })

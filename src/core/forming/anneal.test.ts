@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ALLOY_IDS, ALLOYS, type AlloyId } from '../metals/alloys'
-import { anneal, halfSofteningS } from './anneal'
+import { halfSofteningS, softenByHeat } from './anneal'
 import { flowStressMPa } from './flow'
 
 const alloys = fc.constantFrom(...ALLOY_IDS)
@@ -11,7 +11,7 @@ const times = fc.double({ min: 1, max: 3600, noNaN: true })
 const GRAIN = 0.025
 
 function softened(id: AlloyId, strain: number, tempC: number, timeS: number): number {
-  return anneal(ALLOYS[id], { strain, tempC, timeS, grainMm: GRAIN }).softenedFraction
+  return softenByHeat(ALLOYS[id], { strain, tempC, timeS, grainMm: GRAIN }).softenedFraction
 }
 
 describe('half softening (estimates, low)', () => {
@@ -58,7 +58,7 @@ describe('an anneal', () => {
     fc.assert(
       fc.property(alloys, worked, heats, times, (id, strain, tempC, timeS) => {
         const alloy = ALLOYS[id]
-        const after = anneal(alloy, { strain, tempC, timeS, grainMm: GRAIN })
+        const after = softenByHeat(alloy, { strain, tempC, timeS, grainMm: GRAIN })
         const soft = flowStressMPa(alloy, 0)
         const left = (flowStressMPa(alloy, after.strain) - soft) / (flowStressMPa(alloy, strain) - soft)
         expect(left).toBeCloseTo(1 - after.softenedFraction, 6)
@@ -88,7 +88,7 @@ describe('an anneal', () => {
 
 describe('grain', () => {
   const brass = ALLOYS['yellow-brass-c260']
-  const grain = (tempC: number, timeS: number, strain = 0.8) => anneal(brass, { strain, tempC, timeS, grainMm: GRAIN }).grainMm
+  const grain = (tempC: number, timeS: number, strain = 0.8) => softenByHeat(brass, { strain, tempC, timeS, grainMm: GRAIN }).grainMm
   it.each([
     [750, 60, 0.033],
     [750, 600, 0.07],
@@ -99,12 +99,12 @@ describe('grain', () => {
   )
   it('starts the finer the harder the metal was worked', () => expect(grain(480, 60, 1.2)).toBeLessThan(grain(480, 60, 0.3)))
   it('of sterling does not grow below 745 °C, and does above', () => {
-    const at = (tempC: number) => anneal(ALLOYS['sterling-925'], { strain: 0.8, tempC, timeS: 600, grainMm: GRAIN }).grainMm
+    const at = (tempC: number) => softenByHeat(ALLOYS['sterling-925'], { strain: 0.8, tempC, timeS: 600, grainMm: GRAIN }).grainMm
     expect(at(740)).toBeCloseTo(0.01, 9)
     expect(at(760)).toBeGreaterThan(0.03)
   })
   it('comes coarse from metal lightly worked and then annealed', () => {
-    const coarse = (strain: number) => anneal(brass, { strain, tempC: 650, timeS: 600, grainMm: GRAIN }).coarse
+    const coarse = (strain: number) => softenByHeat(brass, { strain, tempC: 650, timeS: 600, grainMm: GRAIN }).coarse
     expect(coarse(0.06)).toBe(true)
     expect(coarse(0.3)).toBe(false)
     expect(coarse(0.01)).toBe(false)

@@ -30,7 +30,7 @@ function smoothstep(low: number, high: number, x: number): number {
   return t * t * (3 - 2 * t)
 }
 
-/** Lightly worked metal is reckoned to soften no slower than metal of this strain: an anneal is held until all of it is soft. */
+/** Lightly worked metal is calculated to soften no slower than metal of this strain: an anneal is held until all of it is soft. */
 const LEAST_DRIVING_STRAIN = 0.3
 /** Softened by so much it is called annealed. */
 const SOFT_FRACTION = 0.95
@@ -64,7 +64,7 @@ function grownGrain(alloy: Alloy, startMm: number, input: AnnealInput): number {
  * Softening of one region held at a temperature for a time (source: anneal-model, low: half-softening ±50 °C).
  * Half-recrystallised copper from strain 0.8 is left with 0.134.
  */
-export function anneal(alloy: Alloy, input: AnnealInput): AnnealResult {
+export function softenByHeat(alloy: Alloy, input: AnnealInput): AnnealResult {
   if (input.strain < LEAST_STRAIN)
     return { softenedFraction: 0, strain: input.strain, grainMm: grownGrain(alloy, input.grainMm, input), coarse: false }
   const tau = input.timeS / halfSofteningS(alloy, input.tempC, Math.max(input.strain, LEAST_DRIVING_STRAIN))

@@ -11,7 +11,7 @@ interface SchoolText {
   readonly source: SourceId
 }
 
-/** Ways to reckon how long to cut a strip that becomes a closed round band. */
+/** Ways to calculate how long to cut a strip that becomes a closed round band. */
 export const BAND_LENGTH_TEXTS: Readonly<Record<BandLengthSchool, SchoolText>> = {
   'mean-diameter': {
     title: 'Middle of the metal',

@@ -1,3 +1,3 @@
-export { type AnnealResult, anneal, halfSofteningS, recommendedAnnealS, SOFT_STRAIN } from './anneal'
+export { type AnnealResult, halfSofteningS, recommendedAnnealS, SOFT_STRAIN, softenByHeat } from './anneal'
 export { flowStressMPa, hardnessHv, strainOfStress } from './flow'
 export { ANNEAL_AT, crackProbability, type Light, lightOf, RISK_AT, strainLimit } from './work-used'

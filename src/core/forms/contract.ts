@@ -15,7 +15,7 @@ export interface Quantity {
   readonly unit: Unit
 }
 
-/** The number a smith marks: `value` as reckoned, `markAt` as rounded to what can be marked. */
+/** The number a smith marks: `value` as calculated, `markAt` as rounded to what can be marked. */
 export interface Answer {
   readonly name: string
   readonly value: number
@@ -104,7 +104,7 @@ export interface OutcomeSpec extends Target {
 export interface Outcome extends Target {
   /** Change of the answer, mm, that makes this measurement 1 mm larger; 0 where no cut does. */
   readonly blankPerMm: number
-  /** The one the record learns from. */
+  /** The one the record is kept of. */
   readonly primary: boolean
 }
 
@@ -136,7 +136,7 @@ export interface FormPlan {
   readonly method: string
 }
 
-/** The result at every door (docs/doors.md). */
+/** The result at every interface (docs/interfaces.md). */
 export interface FormResult extends Omit<FormPlan, 'choice' | 'blanks'> {
   readonly form: string
   readonly blanks: readonly Blank[]
@@ -144,7 +144,7 @@ export interface FormResult extends Omit<FormPlan, 'choice' | 'blanks'> {
   readonly sensitivity: readonly Sensitivity[]
   /** How sure the answer is: what measuring leaves open, and how far the method is trusted. */
   readonly uncertainty: { readonly plusMinus: number; readonly unit: Unit; readonly why: string }
-  /** What comes out of the piece; the record learns from the first, where the blank answers to it. */
+  /** What comes out of the piece; the record is kept of the first, where the blank answers to it. */
   readonly outcomes: readonly Outcome[]
   readonly coreVersion: string
   readonly question: string
@@ -180,7 +180,7 @@ export interface FormSpec<Id extends string, S extends z.ZodObject> {
   }
   /** The size to mark and nothing else, for asking what moves it. */
   readonly answer: (log: WorkingLog, input: z.output<S>, bench: Bench) => Answer
-  /** What can be measured on the finished piece, the one the record learns from first; none where the blank answers to nothing. */
+  /** What can be measured on the finished piece, the one the record is kept of first; none where the blank answers to nothing. */
   readonly outcomes: (input: z.output<S>, bench: Bench) => readonly OutcomeSpec[]
   /** The sizes that are measured, and so are never exact. */
   readonly measured: readonly (keyof z.output<S> & string)[]

@@ -160,7 +160,7 @@ export function schoolsField<const T extends Readonly<Record<string, readonly [s
     Object.entries(questions).map(([question, ids]) => [
       question,
       z
-        .enum(ids as [string, ...string[]], { error: ({ input }) => `"${String(input)}" is no school here; one of ${ids.join(', ')}` })
+        .enum(ids as [string, ...string[]], { error: ({ input }) => `"${String(input)}" is no method here; one of ${ids.join(', ')}` })
         .default(ids[0]),
     ]),
   )
@@ -169,8 +169,8 @@ export function schoolsField<const T extends Readonly<Record<string, readonly [s
     .strictObject(shape as { [K in keyof T]: z.ZodDefault<z.ZodEnum<{ [V in T[K][number]]: V }>> }, {
       error: (issue) =>
         issue.code === 'unrecognized_keys'
-          ? `${issue.keys.join(', ')}: no such question here; the schools are given as ${such}`
-          : `the schools are given as ${such}`,
+          ? `${issue.keys.join(', ')}: no such question here; the methods are given as ${such}`
+          : `the methods are given as ${such}`,
     })
     .prefault({} as never)
 }

@@ -103,7 +103,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
       const base = mustRun(form, input)
       for (const { dimension, blankPerMm } of base.outcomes) {
         if (typeof input[dimension] !== 'number' || blankPerMm === 0) continue
-        // a dome is deepened in its own cup, where the rim goes with it; a closed band may be reckoned without full π
+        // a dome is deepened in its own cup, where the rim goes with it; a closed band may be calculated without full π
         if (form.id === 'dome' || form.id === 'dome-cup' || form.id === 'tab-setting' || form.id.startsWith('bangle-hollow')) continue
         const moved = resultOf(form, { ...input, [dimension]: Number(input[dimension]) + 0.01 })
         if (moved) expect(Math.abs((moved.answer.value - base.answer.value) / 0.01 / blankPerMm - 1)).toBeLessThan(0.03)
@@ -150,7 +150,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
     }
   })
 
-  it('is marked so that what comes out stays in its band, never under what was reckoned', () => {
+  it('is marked so that what comes out stays in its band, never under what was calculated', () => {
     for (const roundUpMm of [0.5, 1, 5]) {
       const { answer, outcomes } = mustRun(form, { ...plainInput(form), roundUpMm })
       const exact = mustRun(form, { ...plainInput(form), roundUpMm: 0.01 })

@@ -22,7 +22,7 @@ function describeField(plain: JsonObject, field: z.core.$ZodType): JsonObject {
   return options ? { title: options.label, ...plain } : plain
 }
 
-/** JSON Schema of a form's input as the doors take it: numbers in their unit, or what a smith would write. */
+/** JSON Schema of a form's input as the interfaces take it: numbers in their unit, or what a smith would write. */
 export function inputJsonSchema(schema: z.ZodObject): JsonObject {
   const json = z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as JsonObject
   const properties = { ...(json.properties as Record<string, JsonObject>) }

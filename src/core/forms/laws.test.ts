@@ -38,7 +38,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
     expect(silver / copper).toBeCloseTo(10.49 / 8.94, 1)
   })
 
-  it('is marked less than one step of the rule over what was reckoned', () => {
+  it('is marked less than one step of the rule over what was calculated', () => {
     for (const roundUpMm of [0.01, 0.1, 0.5, 1]) {
       const { value, markAt } = resultOf(form, { roundUpMm }).answer
       expect(markAt - value).toBeGreaterThanOrEqual(-1e-6)

@@ -48,7 +48,7 @@ import { hook } from './wire/hook/form'
 import { jumpOval } from './wire/jump-oval/form'
 import { jumpRings } from './wire/jump-rings/form'
 
-/** Every form, family by family. A new one is one folder and one entry here; screens, doors, docs and shared tests follow. */
+/** Every form, family by family. A new one is one folder and one entry here; screens, interfaces, docs and shared tests follow. */
 export const FORMS = [
   ringBand,
   ringStack,

@@ -9,7 +9,7 @@ export interface Illegality {
   readonly other?: number
 }
 
-/** What is not legal, as it is said on screen and on paper. */
+/** What cannot be cut, as it is said on screen and on paper. */
 export const ILLEGAL_WORDS: Readonly<Record<Illegality['reason'], string>> = {
   'off-sheet': 'off the sheet or inside the margin',
   overlap: 'too near another',

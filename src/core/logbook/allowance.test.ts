@@ -116,7 +116,7 @@ describe('the own allowance', () => {
       if (i > 0) expect(own.trustFraction).toBeGreaterThan(shares[i - 1]?.trustFraction ?? 1)
     }
   })
-  it('growth is what the piece measures over what was foretold', () => expect(growthOf(16.61, 16.51)).toBeCloseTo(0.1, 9))
+  it('growth is what the piece measures over what was predicted', () => expect(growthOf(16.61, 16.51)).toBeCloseTo(0.1, 9))
 })
 
 describe('pieces of another shape', () => {

@@ -8,7 +8,7 @@ export interface ItemEntry {
 }
 
 /**
- * The reading of an item that the book counts: the last of the dimension the record learns from, taken at a step that was done since.
+ * The reading of an item that the book counts: the last of the dimension the record is kept of, taken at a step that was done since.
  * None where the item was lost, was not measured, or the step is still in hand. A practice instrument's reading counts only in the
  * demonstration. Entries are those that stand, in the order they came, the whole tray's among them.
  */

@@ -42,3 +42,8 @@ export function sparesFor(quantity: number, losses: Losses): Spares | undefined 
   const why = `${losses.lost} of ${losses.begun} begun went wrong; ${spares === 0 ? 'no spare is needed' : `${spares} ${spares === 1 ? 'spare' : 'spares'}`} nine times in ten.`
   return { ...losses, spares, rate, why }
 }
+
+/** How many are made, in words: "6, no spares", "3, 1 spare". */
+export function countWords({ quantity, spares }: { readonly quantity: number; readonly spares: number }): string {
+  return `${quantity}, ${spares === 0 ? 'no' : spares} ${spares === 1 ? 'spare' : 'spares'}`
+}

@@ -3,7 +3,6 @@ export { type Conversion, convertAmount } from './conversions'
 export { type Finding, type Found, findInTables } from './find'
 export { cellText, rowSummary, shortName, tableAsText, valueText } from './format'
 export {
-  type Mark,
   type Neighbour,
   type Neighbours,
   neighboursOn,
@@ -13,5 +12,6 @@ export {
   type RulerId,
   rulerOfTable,
   type Scale,
+  type ScaleMark,
   scalesOf,
 } from './rulers'

@@ -57,14 +57,14 @@ export const RULERS: Readonly<Record<RulerId, Ruler>> = {
   },
 }
 
-export interface Mark {
+export interface ScaleMark {
   readonly row: Row
   readonly value: number
 }
 
 export interface Scale {
   readonly table: Table
-  readonly marks: readonly Mark[]
+  readonly marks: readonly ScaleMark[]
 }
 
 const SCALES = new Map<RulerId, readonly Scale[]>()
@@ -80,7 +80,7 @@ function sortScales(ruler: Ruler): Scale[] {
   return ruler.tables.flatMap((id) => {
     const table = findTable(id)
     if (!table) return []
-    const marks = table.rows.flatMap((row): Mark[] => (row.value === undefined ? [] : [{ row, value: row.value }]))
+    const marks = table.rows.flatMap((row): ScaleMark[] => (row.value === undefined ? [] : [{ row, value: row.value }]))
     return [{ table, marks: marks.sort((a, b) => a.value - b.value) }]
   })
 }
@@ -113,7 +113,7 @@ const SAME_SHARE = 1e-3
 /** On each scale of a ruler the marks next below and above a value, with the signed difference. */
 export function neighboursOn(ruler: Ruler, value: number): Neighbours[] {
   return scalesOf(ruler).map(({ table, marks }) => {
-    const toNeighbour = ({ row, value: at }: Mark): Neighbour => ({
+    const toNeighbour = ({ row, value: at }: ScaleMark): Neighbour => ({
       tableId: table.id,
       rowId: row.id,
       name: row.name,
@@ -121,7 +121,7 @@ export function neighboursOn(ruler: Ruler, value: number): Neighbours[] {
       difference: at - value,
       confidence: row.confidence,
     })
-    const isSame = (mark: Mark) => Math.abs(mark.value - value) <= SAME_SHARE * value
+    const isSame = (mark: ScaleMark) => Math.abs(mark.value - value) <= SAME_SHARE * value
     const below = marks.findLast((mark) => mark.value < value && !isSame(mark))
     const above = marks.find((mark) => mark.value > value && !isSame(mark))
     const same = marks.find(isSame)

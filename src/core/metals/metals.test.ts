@@ -24,7 +24,7 @@ describe('tempers', () => {
         for (const temper of TEMPERS) expect(off).toBeLessThanOrEqual(Math.abs(temperStrain(temper) - strain) + 1e-12)
       }),
     ))
-  it('stock of unknown temper is reckoned as half hard', () => {
+  it('stock of unknown temper is calculated as half hard', () => {
     expect(boughtStrain('unknown')).toBe(temperStrain('half-hard'))
     for (const temper of Object.keys(BOUGHT_TEMPERS) as BoughtTemper[]) expect(boughtStrain(temper)).toBeGreaterThanOrEqual(0)
   })

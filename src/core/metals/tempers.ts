@@ -48,7 +48,7 @@ export function temperOfStrain(strain: number): Temper {
   return TEMPERS.reduce((best, temper) => (Math.abs(temperStrain(temper) - strain) < Math.abs(temperStrain(best) - strain) ? temper : best))
 }
 
-/** Strain stock starts with; unknown stock is reckoned as half-hard, the usual way sheet is sold. */
+/** Strain stock starts with; unknown stock is calculated as half-hard, the usual way sheet is sold. */
 export function boughtStrain(temper: BoughtTemper): number {
   return temperStrain(temper === 'unknown' ? 'half-hard' : temper)
 }

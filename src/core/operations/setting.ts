@@ -15,7 +15,7 @@ export const rivet = defineOperation({
   effect: ({ thinnedFraction }) => ({ elsewhere: { strain: hammerStrain(thinnedFraction), weight: HAMMER_WEIGHT } }),
   words: ({ what }) => ({
     title: `Rivet ${what ?? 'it'}`,
-    say: 'Stack tight on a steel block. Light blows, turn it over early, then the other end: else one head takes all the metal. With a narrow peen go a quarter turn between rounds.',
+    say: 'Stack tight on a steel block. Light blows, turn it over early, then the other end: otherwise one head takes all the metal. With a narrow peen go a quarter turn between rounds.',
     facts: [],
     watch: 'A head that grows oval was struck one way only; a wire that leans was left too long. Saw it out and cut a new one.',
   }),

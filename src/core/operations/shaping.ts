@@ -86,7 +86,7 @@ export const dap = defineOperation({
   },
   words: ({ punchMm, place }, { thicknessMm }) => ({
     title: `Dome with the ${formatPlain(punchMm, 1)} mm punch`,
-    say: `${place ? `${place}. ` : ''}Ring the disc from the rim inwards, light blows, turning it between each. Move on when it sits in the cup without rocking.`,
+    say: `${place ? `${place}. ` : ''}Work in rings from the rim inwards, light blows, turning it between each. Move on when it sits in the cup without rocking.`,
     facts: [{ label: 'Punch / cup', value: `${formatPlain(punchMm, 1)} / ${formatPlain(punchMm + 2 * thicknessMm, 1)} mm or over` }],
     watch: 'If the rim ripples, stop. Go back to the wider cup and chase it flat from the rim before going deeper.',
   }),

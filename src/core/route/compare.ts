@@ -23,7 +23,7 @@ export interface CompareRow {
   readonly difference: string
 }
 
-export interface Comparison {
+export interface PieceComparison {
   /** What was entered differently. */
   readonly entered: readonly CompareRow[]
   /** What it comes to. */
@@ -56,7 +56,7 @@ export function fieldLines(
 ): { readonly label: string; readonly now: string; readonly yours: string }[] {
   const entered = enteredRows(now, yours).map((row) => ({ label: row.label, now: row.first || '–', yours: row.second || '–' }))
   const others = [
-    { label: 'Schools', now: schoolsOf(now), yours: schoolsOf(yours) },
+    { label: 'Methods', now: schoolsOf(now), yours: schoolsOf(yours) },
     { label: 'As bought', now: now.bought, yours: yours.bought },
     { label: 'Changes on the route', now: editsText(now), yours: editsText(yours) },
   ]
@@ -116,17 +116,17 @@ function facts({ plan }: Compared, figures: OwnFigures) {
 }
 
 /** Two pieces side by side: what was entered differently, and what each comes to. */
-export function comparePieces(first: Compared, second: Compared, figures: OwnFigures): Comparison {
+export function comparePieces(first: Compared, second: Compared, figures: OwnFigures, currency: string): PieceComparison {
   const [a, b] = [facts(first, figures), facts(second, figures)]
   return {
     entered: enteredRows(first.design, second.design),
     comesTo: [
       textRow('Metal', a.metal, b.metal),
-      textRow('Reckoned', a.school, b.school),
+      textRow('Method', a.school, b.school),
       numberRow(`Mark the ${a.result.answer.name} at`, a.result.answer.markAt, b.result.answer.markAt, 'mm', 2),
-      numberRow('Band of the answer', a.result.uncertainty.plusMinus, b.result.uncertainty.plusMinus, 'mm', 2),
+      numberRow('Uncertainty', a.result.uncertainty.plusMinus, b.result.uncertainty.plusMinus, 'mm', 2),
       numberRow('Metal each', a.massG, b.massG, 'g', 2),
-      amountRow('Metal each, in your money', a.cost, b.cost, formatMoney),
+      amountRow('Metal cost each', a.cost, b.cost, (amount) => formatMoney(amount, currency)),
       numberRow('Sheet each', a.sheetCm2, b.sheetCm2, 'cm²', 2),
       numberRow('Least temper left on the route', a.leastLeft, b.leastLeft, '%', 0),
       numberRow('Steps', a.steps, b.steps, '', 0),

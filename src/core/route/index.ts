@@ -1,4 +1,4 @@
-export { type Compared, type CompareRow, type Comparison, comparePieces, fieldLines } from './compare'
+export { type Compared, type CompareRow, comparePieces, fieldLines, type PieceComparison } from './compare'
 export type { DesignStep } from './design-step'
 export { applyEdits, editsBetween, isUnedited, type Misfit, NO_EDITS, type PlacedStep, type RouteEdits } from './edits'
 export { checkOrder, type OrderFinding } from './order'

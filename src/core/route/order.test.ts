@@ -95,7 +95,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('the route of %s', 
     expect(walk.annealBefore.map((i) => steps[i]?.op)).toEqual([])
     for (const state of walk.steps) expect(Number.isFinite(state.hardnessHv) && state.hardnessHv > 0).toBe(true)
   })
-  it('measures what it learns from, in a step of its own', () => {
+  it('measures what the record is kept of, in a step of its own', () => {
     const learned = plan.result.outcomes[0]
     if (learned) expect(steps.some((step) => step.target?.dimension === learned.dimension)).toBe(true)
   })

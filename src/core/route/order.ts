@@ -80,7 +80,7 @@ const RULES: readonly OrderRule[] = [
     code: 'heat-before-stone',
     level: 'stop',
     broken: noneAfter(isHeat, isOp('set-stone')),
-    message: 'Every torch step comes before the stone: stones, cement and plastics do not stand the fire.',
+    message: 'Every torch step comes before the stone: stones, cement and plastics cannot take the heat.',
   },
   {
     code: 'pickle-before-stone',

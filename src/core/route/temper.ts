@@ -1,4 +1,4 @@
-import { anneal, SOFT_STRAIN } from '../forming/anneal'
+import { SOFT_STRAIN, softenByHeat } from '../forming/anneal'
 import { flowStressMPa, hardnessHv } from '../forming/flow'
 import { crackProbability, type Light, lightOf, RISK_AT, strainLimit } from '../forming/work-used'
 import { ALLOYS, type Alloy, type AlloyId } from '../metals/alloys'
@@ -48,7 +48,7 @@ interface WalkedRegion extends RegionState {
   readonly held: Readonly<Partial<Record<NonNullable<Working['held']>, number>>>
 }
 
-/** The metal after a step, told by its hardest-worked part. */
+/** The metal after a step, done by its hardest-worked part. */
 export interface TemperState {
   readonly op: string
   readonly title: string
@@ -121,7 +121,7 @@ function work(alloy: Alloy, region: WalkedRegion, { strain: given, weight, held 
 function heat(alloy: Alloy, region: WalkedRegion, effect: Effect): { region: WalkedRegion; softened: number; coarse: boolean } {
   if (!effect.heat) return { region, softened: 0, coarse: false }
   const { tempC, timeS } = effect.heat
-  const after = anneal(alloy, { strain: region.strain, grainMm: region.grainMm, tempC, timeS })
+  const after = softenByHeat(alloy, { strain: region.strain, grainMm: region.grainMm, tempC, timeS })
   const workUsedFraction = Math.max(region.damageFraction, region.workUsedFraction * (1 - after.softenedFraction))
   return {
     region: { ...region, strain: after.strain, workUsedFraction, grainMm: after.grainMm, hardnessHv: hardnessHv(alloy, after.strain) },
@@ -144,7 +144,7 @@ function lightOfHeat(marginC: number, { marginsC }: Heat): Light {
   return marginC < marginsC.red ? 'red' : 'amber'
 }
 
-interface Told {
+interface StepDone {
   readonly op: string
   readonly title: string
   readonly effect: Effect | undefined
@@ -152,16 +152,16 @@ interface Told {
   readonly coarse: boolean
 }
 
-function tell(alloy: Alloy, piece: Piece, told: Told): TemperState {
+function stateAfter(alloy: Alloy, piece: Piece, done: StepDone): TemperState {
   const region = worst(piece.regions)
   const left = Math.max(0, 1 - region.workUsedFraction)
-  const hot = told.effect?.heat
+  const hot = done.effect?.heat
   const marginC = hot ? Math.min(alloy.solidusC, hot.otherSolidusC ?? Infinity) - hot.tempC - COLOUR_ERROR_C : null
   const worked = lightOf(region.workUsedFraction)
   const heated = hot && marginC !== null ? lightOfHeat(marginC, hot) : 'green'
   return {
-    op: told.op,
-    title: told.title,
+    op: done.op,
+    title: done.title,
     heat: hot !== undefined,
     regions: piece.regions.map(({ thicknessMm: _t, widthMm: _w, held: _h, ...state }) => state),
     strain: region.strain,
@@ -175,8 +175,8 @@ function tell(alloy: Alloy, piece: Piece, told: Told): TemperState {
     temper: temperOfStrain(region.strain),
     thicknessMm: piece.thicknessMm,
     grainMm: region.grainMm,
-    coarseGrain: told.coarse,
-    softenedFraction: hot ? told.softened : null,
+    coarseGrain: done.coarse,
+    softenedFraction: hot ? done.softened : null,
     meltingMarginC: marginC === null ? null : roundTo(marginC, 1),
   }
 }
@@ -209,7 +209,7 @@ function startPiece(alloy: Alloy, input: TemperInput): Piece {
 export function walkTemper(input: TemperInput): TemperWalk {
   const alloy = ALLOYS[input.alloy]
   let piece = startPiece(alloy, input)
-  const start = tell(alloy, piece, { op: 'stock', title: 'As bought', effect: undefined, softened: 0, coarse: false })
+  const start = stateAfter(alloy, piece, { op: 'stock', title: 'As bought', effect: undefined, softened: 0, coarse: false })
   const steps: TemperState[] = []
   const issues: { path: string; message: string }[] = []
   input.steps.forEach((step, index) => {
@@ -236,7 +236,7 @@ export function walkTemper(input: TemperInput): TemperWalk {
     piece = { regions: worked.map((item) => item.region), thicknessMm: piece.thicknessMm * ratio }
     const softened = Math.min(...worked.map((item) => item.softened))
     steps.push(
-      tell(alloy, piece, {
+      stateAfter(alloy, piece, {
         op: step.op,
         title: read.step.words(context).title,
         effect,

@@ -19,16 +19,16 @@ function said(op: string, params: Record<string, unknown>, tools: readonly OwnTo
 describe('the bit for a hole', () => {
   it.each([
     [[bit('#52', 1.613)], 1.6, 'ok: Yours: #52, 1.613 mm'],
-    [[bit('#51', 1.702)], 1.65, 'note: A 1.65 mm bit would be right; your nearest is #51, 0.05 over.'],
-    [[bit('#60', 1.016), bit('#55', 1.321)], 1.2, 'note: A 1.2 mm bit would be right; your nearest is #55, 0.12 over.'],
-    [[bit('#60', 1.016)], 1.2, 'note: A 1.2 mm bit would be right; your nearest is #60, 0.18 under.'],
+    [[bit('#51', 1.702)], 1.65, 'note: Use a 1.65 mm bit; the closest you have is #51, 0.05 over.'],
+    [[bit('#60', 1.016), bit('#55', 1.321)], 1.2, 'note: Use a 1.2 mm bit; the closest you have is #55, 0.12 over.'],
+    [[bit('#60', 1.016)], 1.2, 'note: Use a 1.2 mm bit; the closest you have is #60, 0.18 under.'],
     [[], 1.2, 'nothing'],
   ] as [OwnTool[], number, string][])('%j for %f mm', (tools, diameterMm, words) =>
     expect(said('drill', { diameterMm }, tools)).toBe(words),
   )
   it('goes by what it measures, not by what it was sold as', () =>
     expect(said('drill', { diameterMm: 1.6 }, [bit('worn 1.6', 1.6, 1.52)])).toBe(
-      'note: A 1.6 mm bit would be right; your nearest is worn 1.6, 0.08 under.',
+      'note: Use a 1.6 mm bit; the closest you have is worn 1.6, 0.08 under.',
     ))
 })
 
@@ -36,7 +36,7 @@ describe('the cup for a punch', () => {
   it.each([
     [[cup('22', 22), cup('25', 25)], 20, 1, 'ok: Yours: the 22 cup'],
     [[cup('22', 22), cup('25', 25)], 20, 1.2, 'ok: Yours: the 25 cup'],
-    [[cup('18', 18)], 20, 1, 'note: A cup of 22 mm or over would be right; none of yours is as wide.'],
+    [[cup('18', 18)], 20, 1, 'note: Use a cup of 22 mm or over; none of yours is as wide.'],
     [[bit('#60', 1)], 20, 1, 'nothing'],
   ] as [OwnTool[], number, number, string][])('%j, punch %i in %f mm sheet', (tools, punchMm, thicknessMm, words) =>
     expect(said('dap', { punchMm, discMm: 24 }, tools, thicknessMm)).toBe(words),
@@ -47,7 +47,7 @@ describe('the solder for a joint', () => {
   it.each([
     [[solder('hard wire', 788)], 'hard-75', 'ok: Yours: hard wire, flows at 788 °C'],
     [[solder('hard wire', 780)], 'hard-75', 'ok: Yours: hard wire, flows at 780 °C'],
-    [[solder('easy', 718)], 'hard-75', 'note: A solder that flows near 788 °C would be right; your nearest is easy, 718 °C.'],
+    [[solder('easy', 718)], 'hard-75', 'note: Use a solder that flows near 788 °C; the closest you have is easy, 718 °C.'],
     [[solder('easy', 718), solder('medium', 738)], 'medium-70', 'ok: Yours: medium, flows at 738 °C'],
     [[solder('easy', 718)], 'no such solder', 'nothing'],
     [[], 'hard-75', 'nothing'],
@@ -65,7 +65,7 @@ describe('a whole route', () => {
     expect(toolNotes(steps, { tools: [bit('#52', 1.613)], figures: {}, thicknessMm: 0.9 }).map((note) => note.step)).toEqual([0, 1]))
   it('says which blade would be right where the wall has none', () =>
     expect(toolNotes(steps, { tools: [bit('#52', 1.613)], figures: {}, thicknessMm: 0.9 })[0]?.message).toMatch(
-      /^A .* blade would be right; there is no blade on your wall\.$/,
+      /^Use a .* blade; there is no blade on your wall\.$/,
     ))
   it('calls no blade right that has not a tooth in the metal', () => {
     const coarse: OwnTool = { kind: 'blade', label: 'coarse', nominal: 0.6, facts: { teethPerCm: 12, widthMm: 1 } }

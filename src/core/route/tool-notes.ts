@@ -33,9 +33,7 @@ function sayBlade(piece: Piece): Said {
   if (missing) return { level: 'note', message: missing }
   if (own.some((pick) => pick.grade === 'usable')) return { level: 'note', message: `Yours serves: ${answer}` }
   const right = picks.find((pick) => pick.grade === 'right')
-  const words = right
-    ? `A ${right.name} would be right`
-    : 'No blade has teeth enough in metal this thin: shears or a knife, or clamp it between card'
+  const words = right ? `Use a ${right.name}` : 'No blade has teeth enough in metal this thin: shears or a knife, or clamp it between card'
   return { level: 'note', message: `${words}; ${own.length > 0 ? 'none of yours cuts it' : 'there is no blade on your wall'}.` }
 }
 
@@ -51,7 +49,7 @@ function sayDrill(diameterMm: number, piece: Piece): Said {
   if (Math.abs(off) <= 0.02) return { level: 'ok', message: `Yours: ${best.label}, ${formatPlain(best.size, 3)} mm` }
   return {
     level: 'note',
-    message: `A ${formatPlain(diameterMm, 2)} mm bit would be right; your nearest is ${best.label}, ${Math.abs(off).toFixed(2)} ${off > 0 ? 'over' : 'under'}.`,
+    message: `Use a ${formatPlain(diameterMm, 2)} mm bit; the closest you have is ${best.label}, ${Math.abs(off).toFixed(2)} ${off > 0 ? 'over' : 'under'}.`,
   }
 }
 
@@ -61,7 +59,7 @@ function sayCup(punchMm: number, piece: Piece): Said {
   const cup = usable(piece.tools, 'cup').find((tool) => tool.size >= need - 1e-9)
   if (cup) return { level: 'ok', message: `Yours: the ${cup.label} cup` }
   return owns(piece, 'cup')
-    ? { level: 'note', message: `A cup of ${formatPlain(need, 1)} mm or over would be right; none of yours is as wide.` }
+    ? { level: 'note', message: `Use a cup of ${formatPlain(need, 1)} mm or over; none of yours is as wide.` }
     : undefined
 }
 
@@ -75,11 +73,11 @@ function saySolder(id: unknown, piece: Piece): Said {
     ? { level: 'ok', message: `Yours: ${best.label}, flows at ${formatPlain(best.size, 0)} °C` }
     : {
         level: 'note',
-        message: `A solder that flows near ${wanted} °C would be right; your nearest is ${best.label}, ${formatPlain(best.size, 0)} °C.`,
+        message: `Use a solder that flows near ${wanted} °C; the closest you have is ${best.label}, ${formatPlain(best.size, 0)} °C.`,
       }
 }
 
-const SAYINGS: Readonly<Record<string, (params: Readonly<Record<string, unknown>>, piece: Piece) => Said>> = {
+const NOTE_OF_OPERATION: Readonly<Record<string, (params: Readonly<Record<string, unknown>>, piece: Piece) => Said>> = {
   saw: (_, piece) => sayBlade(piece),
   drill: (params, piece) => (typeof params.diameterMm === 'number' ? sayDrill(params.diameterMm, piece) : undefined),
   dap: (params, piece) => (typeof params.punchMm === 'number' ? sayCup(params.punchMm, piece) : undefined),
@@ -89,7 +87,7 @@ const SAYINGS: Readonly<Record<string, (params: Readonly<Record<string, unknown>
 /** For each step of a route the smith's own tool for it, or what would be right and is not on the wall; silent where the wall has none of the kind. */
 export function toolNotes(steps: readonly RouteStep[], piece: Piece): ToolNote[] {
   return steps.flatMap((step, i) => {
-    const said = SAYINGS[step.op]?.(step.params ?? {}, piece)
+    const said = NOTE_OF_OPERATION[step.op]?.(step.params ?? {}, piece)
     return said ? [{ step: i, ...said }] : []
   })
 }

@@ -50,7 +50,7 @@ function densityFigures(): Record<string, Figure> {
   )
 }
 
-/** Stand-ins for what a supplier would quote for a gram, by metal: round numbers to reckon with until one's own stand beside them. */
+/** Stand-ins for what a supplier would quote for a gram, by metal: round numbers to work with until one's own stand beside them. */
 const PRICE_PRESETS: Readonly<Record<AlloyId, number>> = {
   'copper-c110': 0.03,
   'red-brass-c230': 0.03,
@@ -64,7 +64,7 @@ function priceFigures(): Record<string, Figure> {
   return Object.fromEntries(
     ALLOY_IDS.map((id) => [
       `price-${id}`,
-      figure(`A gram of ${ALLOYS[id].title.toLowerCase()}, in your money`, 'money/g', PRICE_PRESETS[id], [0, 10_000], 'low'),
+      figure(`Price of a gram of ${ALLOYS[id].title.toLowerCase()}`, 'money/g', PRICE_PRESETS[id], [0, 10_000], 'low'),
     ]),
   )
 }
@@ -91,12 +91,12 @@ export const FIGURES: Readonly<Record<string, Figure>> = {
   ...priceFigures(),
 }
 
-/** A figure to reckon with: one's own, else the preset. Throws nothing; an id that is not there is a slip of ours and gives NaN. */
+/** A figure to work with: one's own, else the preset. Throws nothing; an id that is not there is a slip of ours and gives NaN. */
 export function figureOf(id: string, own: OwnFigures): number {
   return own[id] ?? FIGURES[id]?.preset ?? Number.NaN
 }
 
-/** Mass in g of a volume in mm³ by the density to reckon with. */
+/** Mass in g of a volume in mm³ by the density to work with. */
 export function massWith(alloy: AlloyId, volumeMm3: number, own: OwnFigures): number {
   return (figureOf(`density-${alloy}`, own) * volumeMm3) / 1000
 }

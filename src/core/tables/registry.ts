@@ -12,7 +12,7 @@ import type { Table } from './table'
 import { toolTables } from './tools/tool-tables'
 import { wornTables } from './worn/worn-tables'
 
-/** Every reference table, in the order of their shelves. A new one is one definition in its family and appears at every door. */
+/** Every reference table, in the order of their shelves. A new one is one definition in its family and appears at every interface. */
 export const TABLES = [
   ...gaugeTables,
   ...drillTables,

@@ -53,7 +53,7 @@ export function thicknessMm(spec: FieldSpec) {
   return numberField(metaFrom(spec, 'mm', 'thickness'))
 }
 
-/** An angle in degrees, as doors take it. The field's name ends in `Deg`. */
+/** An angle in degrees, as interfaces take it. The field's name ends in `Deg`. */
 export function angleDeg(spec: FieldSpec) {
   return numberField(metaFrom(spec, '°'))
 }

@@ -36,9 +36,9 @@ export function formatPlain(value: number, digits = 4): string {
   return String(roundTo(value, digits))
 }
 
-/** A sum of money with its two places: "0.10"; next to nothing is "under 0.01". The currency is the workshop's own. */
-export function formatMoney(amount: number): string {
-  return amount > 0 && amount < 0.005 ? 'under 0.01' : amount.toFixed(2)
+/** A sum of money with its two places, in the workshop's currency: "0.10 EUR"; next to nothing is "under 0.01 EUR". */
+export function formatMoney(amount: number, currency: string): string {
+  return `${amount > 0 && amount < 0.005 ? 'under 0.01' : amount.toFixed(2)} ${currency}`
 }
 
 /** Millimetres with inches behind: "0.644 mm, 0.0254 in". */

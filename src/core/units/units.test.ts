@@ -109,5 +109,5 @@ describe('money', () => {
     [0.1, '0.10'],
     [12, '12.00'],
     [1234.567, '1234.57'],
-  ])('%f is %s', (amount, words) => expect(formatMoney(amount)).toBe(words))
+  ])('%f is %s', (amount, words) => expect(formatMoney(amount, 'GBP')).toBe(`${words} GBP`))
 })

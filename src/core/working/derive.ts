@@ -13,7 +13,7 @@ export interface Given {
   readonly unit: Unit
 }
 
-/** One line of the working, as shown, printed and returned at every door. */
+/** One line of the working, as shown, printed and returned at every interface. */
 export interface WorkingStep {
   readonly kind: WorkingKind
   readonly label: string
@@ -55,7 +55,7 @@ export function derive(log: WorkingLog, spec: DeriveSpec): number {
   return value
 }
 
-/** Logs a value that was looked up, solved for, simulated or chosen rather than reckoned by a formula. */
+/** Logs a value that was looked up, solved for, simulated or chosen rather than calculated by a formula. */
 export function note(log: WorkingLog, step: Omit<WorkingStep, 'substituted' | 'given'> & { readonly given?: readonly Given[] }): number {
   log.push({ substituted: '', given: [], ...step })
   return step.value

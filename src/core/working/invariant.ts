@@ -1,4 +1,4 @@
-/** Our own fault, never the user's: something the code relies on does not hold. Caught once at each door. */
+/** An internal error, never the user's: something the code relies on does not hold. Caught once at each interface. */
 export class InvariantError extends Error {
   readonly code: string
   readonly detail: { readonly got: unknown; readonly expected: string }

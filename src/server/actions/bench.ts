@@ -8,7 +8,7 @@ import { ownAction, refuse } from './action'
 function sayRed({ title, heat, meltingMarginC, workLeftFraction }: TemperState): string {
   return heat
     ? `at “${title}” the heat comes within ${Math.max(0, Math.round(meltingMarginC ?? 0))} degrees of melting the metal.`
-    : `at “${title}” the metal has ${Math.round(100 * workLeftFraction)} % of its work left and is likely to crack: anneal before it.`
+    : `at “${title}” the metal has ${Math.round(100 * workLeftFraction)} % work left and is likely to crack: anneal before it.`
 }
 
 /** Starts a tray of workpieces on the plan as it stands; the plan is frozen with the version that made it. */

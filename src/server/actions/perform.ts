@@ -30,7 +30,7 @@ function ownRun(
   made: { workshop: string; revision: number | null },
   input: unknown,
 ) {
-  if (made.workshop !== to.identity().uid) return refuse(OTHER, [], 'other-workshop')
+  if (made.workshop !== to.workshopRow().uid) return refuse(OTHER, [], 'other-workshop')
   if (action.against !== 'new') {
     const now: Against | undefined = action.against(to, input)
     if (now && now.revision !== made.revision) {

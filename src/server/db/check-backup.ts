@@ -27,13 +27,13 @@ const lastRow = z.object({ at: z.string().nullable() })
 
 /** Jobs, pieces and readings of an open workshop, and when it was last written. */
 export function factsOf(db: Db): WorkshopFacts {
-  const { identity, settings } = makeRepositories(db)
+  const { workshopRow, settings } = makeRepositories(db)
   const count = (table: string) => countRow.parse(db.prepare(`SELECT count(*) AS n FROM ${table}`).get()).n
   const last = db.prepare(
     `SELECT max(at) AS at FROM (SELECT max(received_at) AS at FROM entries UNION ALL SELECT max(created_at) FROM piece_revisions UNION ALL SELECT max(created_at) FROM jobs)`,
   )
   return {
-    ...identity(),
+    ...workshopRow(),
     name: settings.read().workshopName,
     jobs: count('jobs'),
     pieces: count('pieces'),
@@ -72,7 +72,7 @@ function readEverything(db: Db): void {
       .prepare(`SELECT id AS n FROM ${table}`)
       .all()
       .map((row) => countRow.parse(row).n)
-  to.identity()
+  to.workshopRow()
   to.settings.read()
   to.jobs.jobs(all)
   for (const id of ids('pieces')) to.jobs.piece(id)

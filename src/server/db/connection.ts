@@ -2,7 +2,7 @@ import { accessSync, constants, existsSync, mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { dataFolder } from '../data-folder'
 import { holdFolder } from '../folder-lock'
-import { retell } from '../services/ledger'
+import { replayLedger } from '../services/ledger'
 import type { Db } from './db'
 import { storeFaultOf } from './faults'
 import { clearLeftovers } from './leftovers'
@@ -38,7 +38,7 @@ function open(name: WorkshopName): Open {
   if (holdFolder()) clearLeftovers()
   const db = openDb(databasePath(name))
   const repositories = makeRepositories(db)
-  if (name === 'demo' && repositories.markDemonstration()) retell(repositories)
+  if (name === 'demo' && repositories.markDemonstration()) replayLedger(repositories)
   return { name, db }
 }
 

@@ -1,6 +1,6 @@
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
-import { retell } from '../services/ledger'
+import { replayLedger } from '../services/ledger'
 import type { Db } from './db'
 import { type Migration, migrate, readMigrations } from './migrate'
 import { makeRepositories } from './repositories'
@@ -23,7 +23,7 @@ export function openDb(path: string, isCopy = false): Db {
     db.pragma('foreign_keys = ON')
     db.pragma('busy_timeout = 5000')
     const { applied } = migrate(db, isCopy ? null : path, programMigrations())
-    if (applied.length > 0) retell(makeRepositories(db))
+    if (applied.length > 0) replayLedger(makeRepositories(db))
     return db
   } catch (error) {
     db.close()

@@ -1,6 +1,7 @@
 import type { PDFPage } from 'pdf-lib'
 import { type DrawingShape, type DrawingView, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
+import { countWords } from '@/core/logbook'
 import { ALLOYS, type AlloyId } from '@/core/metals'
 import type { DesignStep } from '@/core/route'
 import { wordsOf } from '@/core/route'
@@ -112,7 +113,7 @@ export async function cardPdf(print: CardPrint): Promise<Uint8Array> {
   const top = (paper.height - 18) * PT_PER_MM
   const { answer } = print.result
   page.drawText(printable(print.pieceName), { x: LEFT, y: top, size: 20, font: kit.bold, color: INK })
-  const facts = `${print.jobTitle}  ·  ${print.quantity} + ${print.spares} spare  ·  ${metalWords(print.result)}  ·  ${formatPlain(print.result.results.massG?.value ?? 0, 2)} g each`
+  const facts = `${print.jobTitle}  ·  ${countWords(print)}  ·  ${metalWords(print.result)}  ·  ${formatPlain(print.result.results.massG?.value ?? 0, 2)} g each`
   page.drawText(printable(facts), { x: LEFT, y: top - 16, size: 9, font: kit.text, color: INK })
   page.drawText(printable(`${answer.name}: mark at ${formatPlain(answer.markAt, 2)} mm`), {
     x: LEFT,
@@ -129,7 +130,7 @@ export async function cardPdf(print: CardPrint): Promise<Uint8Array> {
   drawWorking(kit, page, print.result, { x: LEFT, y: under })
   drawSteps(kit, print, page, { x: LEFT + COLUMN + 6 * PT_PER_MM, y: under })
   page.drawText(
-    printable(`Reckoned by version ${print.result.coreVersion}. Heat and chemistry: follow the product's safety sheet and local rules.`),
+    printable(`Calculated by version ${print.result.coreVersion}. Heat and chemistry: follow the product's safety sheet and local rules.`),
     { x: LEFT, y: 10 * PT_PER_MM, size: 7, font: kit.text, color: FAINT },
   )
   return kit.pdf.save()

@@ -9,7 +9,7 @@ export interface LayoutPrint {
   readonly paper: Paper
   /** What the 50 mm bar measured on the last print: 50 where the printer is true. */
   readonly checkBarMm: number
-  /** What is not legal about the layout, in words; undefined where it can be cut. */
+  /** What keeps the layout from being cut, in words; undefined where it can be cut. */
   readonly fault?: string | undefined
 }
 

@@ -5,7 +5,7 @@ import { storeFaultOf } from '../db/faults'
 import { TaskEnded } from '../long/run-task'
 import { MOST_BODY_BYTES } from '../serve/guard'
 
-/** A refusal in words, in the shape every door gives it. */
+/** A refusal in words, in the shape every interface gives it. */
 export function problem(status: number, code: string, message: string): Response {
   return Response.json({ error: { code, message, issues: [] } }, { status })
 }
@@ -33,7 +33,7 @@ async function textOf(request: Request): Promise<string | undefined> {
   return text.length > MOST_BODY_BYTES ? undefined : text
 }
 
-/** Runs a door on the request's JSON: 400 where it is not JSON, 413 where it is too large, 500 with an id where the fault is ours. */
+/** Runs an interface on the request's JSON: 400 where it is not JSON, 413 where it is too large, 500 with an id where the fault is ours. */
 export async function withJson(request: Request, work: (raw: unknown) => DoorAnswer | Promise<DoorAnswer>): Promise<Response> {
   const text = await textOf(request)
   if (text === undefined) return problem(413, 'too-large', `the body is larger than ${MOST_BODY_BYTES / 1024 / 1024} MB; send less at once`)

@@ -5,7 +5,7 @@ import { guarded, problem } from './answer'
 export function ofWorkshop(request: Request, work: () => Response | Promise<Response>): Promise<Response> {
   return guarded(() => {
     const of = new URL(request.url).searchParams.get('of')
-    if (of !== null && of !== workshop().identity().uid)
+    if (of !== null && of !== workshop().workshopRow().uid)
       return problem(
         409,
         'other-workshop',

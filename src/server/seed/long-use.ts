@@ -69,7 +69,7 @@ function addReadings(to: Repositories, tray: Tray, workshopUid: string, seed: nu
 
 function addTrays(to: Repositories, pieceIds: readonly number[]): void {
   const options = planOptions(to)
-  const { uid } = to.identity()
+  const { uid } = to.workshopRow()
   for (let i = 0; i < TRAYS; i++) {
     const piece = to.jobs.piece(pieceIds[i % 12 === 0 ? i % pieceIds.length : i % 7] ?? 0)
     const plan = piece && planDesign(piece.design, options)

@@ -3,7 +3,7 @@ import { type DesignStep, editsBetween, insertAnneal } from '@/core/route'
 import { findStartingSet, type ToolKind } from '@/core/toolwall'
 import { type Design, itemUid, type NewEntry, type NewJob, type Repositories } from '../db/repositories'
 import { instanceOf } from '../services/cut-layout'
-import { beginTray, retell } from '../services/ledger'
+import { beginTray, replayLedger } from '../services/ledger'
 import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
 import {
   BROKEN_BLADES,
@@ -61,7 +61,7 @@ function log(
   to.entries.add({
     ...entry,
     token: `seed-${tray.id}-${sequence}`,
-    workshopUid: to.identity().uid,
+    workshopUid: to.workshopRow().uid,
     device: 'lamp-room bench',
     sequence,
     trayId: tray.id,
@@ -391,6 +391,6 @@ export function seedDemo(to: Repositories): void {
     })
     seedFinial(to)
     seedFittings(to)
-    retell(to)
+    replayLedger(to)
   })
 }

@@ -1,4 +1,4 @@
-/** What is known of a request before any of the program's pages or doors run. */
+/** What is known of a request before any of the program's pages or interfaces run. */
 export interface Knock {
   readonly method: string
   readonly path: string

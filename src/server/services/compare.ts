@@ -1,11 +1,11 @@
-import { type Compared, type Comparison, comparePieces } from '@/core/route'
+import { type Compared, comparePieces, type PieceComparison } from '@/core/route'
 import type { Piece, Repositories } from '../db/repositories'
 import { planDesign, planOptions } from './piece-plan'
 
 export interface ComparedPieces {
   readonly first: Compared
   readonly second: Compared
-  readonly comparison: Comparison
+  readonly comparison: PieceComparison
 }
 
 /** Two pieces planned and compared, or undefined where one of them cannot be planned as it stands. */
@@ -16,5 +16,7 @@ export function compareTwo(repositories: Repositories, one: Piece, two: Piece): 
     return plan.ok ? [{ design, plan }] : []
   })
   const [first, second] = compared
-  return first && second ? { first, second, comparison: comparePieces(first, second, options.figures ?? {}) } : undefined
+  return first && second
+    ? { first, second, comparison: comparePieces(first, second, options.figures ?? {}, repositories.settings.read().currency) }
+    : undefined
 }

@@ -31,7 +31,7 @@ export function instanceOf(
   }
 }
 
-/** What is not legal about a layout, in one sentence; undefined where it can be cut. */
+/** What keeps a layout from being cut, in one sentence; undefined where it can be cut. */
 export function sayIllegal(illegal: readonly Illegality[]): string | undefined {
   if (illegal.length === 0) return undefined
   const reasons = [...new Set(illegal.map((item) => item.reason))]

@@ -111,7 +111,7 @@ function readingOf(repositories: Repositories, tray: Tray, sent: Sent, place: Pl
 
 /** Simulated instruments work in the demonstration, and elsewhere only where they were switched on for practice. */
 export function isPracticeOn(repositories: Repositories): boolean {
-  return repositories.identity().demonstration || repositories.settings.read().practice
+  return repositories.workshopRow().demonstration || repositories.settings.read().practice
 }
 
 function reversedBy(repositories: Repositories, tray: Tray, sent: Sent): Checked<Entry | null> {
@@ -198,7 +198,7 @@ export function keepEntry(repositories: Repositories, raw: unknown, receivedAt: 
     }
   }
   const sent = parsed.data
-  if (sent.workshop !== repositories.identity().uid)
+  if (sent.workshop !== repositories.workshopRow().uid)
     return refuse(
       'other-workshop',
       'This was made in another workshop than the one that is open now. It waits on this device until that one is open.',

@@ -23,7 +23,7 @@ function rowOf(repositories: Repositories, tray: Tray, item: string, instance: n
   const outcome = tray.plan.outcomes.find((candidate) => candidate.primary)
   if (!outcome) return undefined
   const entries = repositories.entries.ofItem(tray.id, item)
-  const reading = countedReading(entries, outcome.dimension, repositories.identity().demonstration)
+  const reading = countedReading(entries, outcome.dimension, repositories.workshopRow().demonstration)
   if (!reading || reading.value === null) return undefined
   const { form, alloy, method, thicknessMm } = tray.plan
   const { sizeMm = 1, depthMm = 0 } = shapeOf(thicknessMm, tray.plan.outcomes)
@@ -66,7 +66,7 @@ export function beginTray(repositories: Repositories, pieceId: number, size: num
 }
 
 /** Tells everything that is told from the ledger anew, after a migration. */
-export function retell(repositories: Repositories): void {
+export function replayLedger(repositories: Repositories): void {
   repositories.transaction(() => {
     repositories.record.clear()
     for (const id of repositories.trays.ids()) {

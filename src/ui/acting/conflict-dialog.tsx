@@ -56,7 +56,7 @@ export function ConflictDialog({ refusal, workshopTitle, onChoose }: ConflictDia
         {stale && stale.lines.length > 0 ? <Lines lines={stale.lines} /> : null}
       </DialogContent>
       <DialogActions>
-        <Button onClick={() => onChoose('leave')}>Leave it for now</Button>
+        <Button onClick={() => onChoose('leave')}>Decide later</Button>
         {stale ? (
           <>
             <Button onClick={() => onChoose('theirs')}>Take what is there</Button>

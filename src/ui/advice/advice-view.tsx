@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react'
 import { ADVISERS, type Advice, findAdviser } from '@/core/advice'
 import type { FormField } from '@/core/forms'
 import { describeMeaning, parseSize } from '@/core/sizes'
-import { DrawingView } from '../drawing/drawing-view'
+import { ScaleDrawing } from '../drawing/scale-drawing'
 import { useSize } from '../drawing/use-size'
 import { CheckList, WorkingSteps } from '../forms/answer-column'
 import { FieldRows } from '../forms/form-fields'
@@ -27,7 +27,7 @@ function Picture({ advice }: { readonly advice: Advice }) {
     <Box ref={ref} sx={{ height: '100%', minHeight: 320 }}>
       {picture.kind === 'drawing'
         ? picture.drawing.views.map((view) => (
-            <DrawingView key={view.id} view={view} colour={STEEL} width={width} height={Math.max(260, height - 40)} maxScale={160} />
+            <ScaleDrawing key={view.id} view={view} colour={STEEL} width={width} height={Math.max(260, height - 40)} maxScale={160} />
           ))
         : null}
       {picture.kind === 'ladder' ? <LadderPicture ladder={picture.ladder} height={Math.max(300, height)} /> : null}
@@ -125,7 +125,7 @@ export function AdviceView({ adviserId }: { readonly adviserId: string }) {
             <AdviceAnswer advice={advice} />
             {advice.picks.length > 0 ? (
               <Typography variant="h2" sx={{ mt: 1.5 }}>
-                What was weighed
+                Options
               </Typography>
             ) : null}
             <PickList picks={advice.picks} />

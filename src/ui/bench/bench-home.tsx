@@ -64,7 +64,7 @@ function TrayRow({ tray }: { readonly tray: TrayView }) {
             },
           }}
         >
-          {tray.finished ? 'Look at it' : 'Take it up'}
+          {tray.finished ? 'Look at it' : 'Continue'}
         </Button>
       </Box>
       {tray.walk === null ? null : <Ribbon walk={tray.walk} dark now={tray.stepNumber - 1} hasHead={false} />}

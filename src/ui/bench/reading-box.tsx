@@ -43,7 +43,7 @@ export function ReadingBox({ label, value, onChange, onTake }: ReadingBoxProps) 
           px: 1.5,
         }}
       />
-      <BigButton type="submit">Keep it</BigButton>
+      <BigButton type="submit">Save</BigButton>
     </Box>
   )
 }

@@ -7,7 +7,7 @@ import type { BenchStepView } from './tray-view'
 
 function Facts({ step, walk, index }: { readonly step: BenchStepView; readonly walk: TemperWalk; readonly index: number }) {
   const before = walk.steps[index - 1] ?? walk.start
-  const metal = `${before.temper.replaceAll('-', ' ')}, ${Math.round(100 * before.workLeftFraction)} % of its stretch left`
+  const metal = `${before.temper.replaceAll('-', ' ')}, ${Math.round(100 * before.workLeftFraction)} % work left`
   const rows = [...step.words.facts, { label: 'Metal now', value: metal }]
   return (
     <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 3.5, rowGap: 1, my: 2.5, fontSize: 18 }}>

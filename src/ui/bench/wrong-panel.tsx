@@ -67,7 +67,7 @@ export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
         </Box>
       ) : null}
       <Box sx={{ display: 'flex', gap: 1.5, mt: 2, flexWrap: 'wrap' }}>
-        <BigButton onPress={withWords(onWrong)}>It is lost</BigButton>
+        <BigButton onPress={withWords(onWrong)}>Scrap this piece</BigButton>
         <BigButton onPress={withWords(onNote)}>Only a note, it stays</BigButton>
         <BigButton plain onPress={onBack} keyName="Esc">
           back

@@ -5,11 +5,11 @@ import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { FormResult } from '@/core/forms'
-import type { CompareRow, Comparison } from '@/core/route'
+import type { CompareRow, PieceComparison } from '@/core/route'
 import { useAct } from '../acting/act-provider'
-import { DrawingView } from '../drawing/drawing-view'
 import { metalColour } from '../drawing/metal-colour'
 import { fitView } from '../drawing/scale'
+import { ScaleDrawing } from '../drawing/scale-drawing'
 import { useSize } from '../drawing/use-size'
 import { ChoiceField } from '../shared/choice-field'
 import { PALETTE } from '../theme/palette'
@@ -19,7 +19,7 @@ interface CompareStationProps {
   readonly others: readonly { readonly id: number; readonly name: string; readonly jobTitle: string }[]
   readonly otherId: number | null
   readonly results: readonly [FormResult, FormResult] | null
-  readonly comparison: Comparison | null
+  readonly comparison: PieceComparison | null
 }
 
 interface PictureProps {
@@ -37,7 +37,7 @@ function Picture({ result, label, beside }: PictureProps) {
   return (
     <Box component="section" aria-label={label} ref={ref} sx={{ minWidth: 0, height: 300, overflow: 'hidden' }}>
       {view ? (
-        <DrawingView view={view} colour={metalColour(result)} width={width} height={height - 32} {...(maxScale ? { maxScale } : {})} />
+        <ScaleDrawing view={view} colour={metalColour(result)} width={width} height={height - 32} {...(maxScale ? { maxScale } : {})} />
       ) : null}
     </Box>
   )

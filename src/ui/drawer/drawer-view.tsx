@@ -89,7 +89,7 @@ function StockCard({ stock }: { readonly stock: Stock }) {
         >
           <SizeField label="As measured" value={typed} unit="mm" onChange={setTyped} error={problem} />
           <Button type="submit" sx={{ mt: 0.5 }}>
-            Keep it
+            Save
           </Button>
         </Box>
       ) : (

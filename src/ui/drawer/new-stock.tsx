@@ -14,7 +14,7 @@ import { PALETTE } from '../theme/palette'
 
 type Fields = Record<'kind' | 'alloy' | 'thickness' | 'measured' | 'width' | 'length' | 'temper', string>
 
-function heard(text: string): string | undefined {
+function recognised(text: string): string | undefined {
   if (text.trim() === '') return undefined
   const reading = parseSize(text, { gaugeSystem: 'B&S' })
   return 'mm' in reading ? describeMeaning(reading) : undefined
@@ -41,7 +41,7 @@ export function NewStock({ onDone }: { readonly onDone: () => void }) {
       wide
       value={fields[name]}
       unit="mm"
-      understood={heard(fields[name])}
+      understood={recognised(fields[name])}
       error={issues[name]}
       onChange={(value) => setFields({ ...fields, [name]: value })}
     />
@@ -84,7 +84,7 @@ export function NewStock({ onDone }: { readonly onDone: () => void }) {
         <Button type="submit" variant="contained">
           Put it in the drawer
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={onDone}>Cancel</Button>
       </Box>
     </Box>
   )

@@ -2,7 +2,7 @@ import { netAreaMm2 } from '@/core/geometry'
 import { massOf } from '@/core/metals'
 import type { Stock } from '@/server/db/repositories'
 
-/** Thickness to reckon with: as measured where it was, else nominal. */
+/** Thickness to work with: as measured where it was, else nominal. */
 export function thicknessOf(stock: Stock): number {
   return stock.measuredMm ?? stock.thicknessMm
 }

@@ -36,7 +36,7 @@ export function CheckList({ checks }: { readonly checks: readonly Check[] }) {
                 mt: '1px',
                 borderRadius: check.level === 'stop' ? '2px' : '50%',
                 bgcolor: colour,
-                color: '#fff',
+                color: PALETTE.ground,
                 fontSize: 12,
                 fontWeight: 700,
                 display: 'grid',
@@ -104,7 +104,7 @@ export function AnswerBox({ result }: { readonly result: FormResult }) {
   return (
     <Box role="status" aria-label="Answer" sx={{ bgcolor: PALETTE.petrol, color: PALETTE.petrolText, borderRadius: '4px', p: 1.75, my: 1 }}>
       <Box sx={{ fontSize: 13, color: PALETTE.petrolMuted }}>Mark the {answer.name} at</Box>
-      <Box className="fig" data-testid="answer" sx={{ fontSize: 32, fontWeight: 700, lineHeight: 1.2, color: '#fff' }}>
+      <Box className="fig" data-testid="answer" sx={{ fontSize: 32, fontWeight: 700, lineHeight: 1.2, color: '#ffffff' }}>
         {main}
       </Box>
       <Box className="fig" sx={{ fontSize: 13, color: PALETTE.petrolMuted }}>
@@ -126,7 +126,7 @@ interface AnswerColumnProps {
 }
 
 export function AnswerColumn({ result, record, supply }: AnswerColumnProps) {
-  const { bench } = useWorkshop()
+  const { bench, currency } = useWorkshop()
   const massG = result.results.massG?.value ?? 0
   const costEach = result.blanks.reduce((sum, blank) => sum + metalCost(blank.massG * (blank.each ?? 1), blank.alloy, bench.figures), 0)
   const [blank] = result.blanks
@@ -143,7 +143,7 @@ export function AnswerColumn({ result, record, supply }: AnswerColumnProps) {
         variant="body2"
         title="By weight, at the price of a gram under Tables, Figures of the bench"
       >
-        metal {formatMoney(costEach)} each, {formatMoney(costEach * madeQty)} in all, in your money
+        metal cost {formatMoney(costEach, currency)} each, {formatMoney(costEach * madeQty, currency)} in all
       </Typography>
       {record}
       {supply}

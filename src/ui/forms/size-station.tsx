@@ -6,12 +6,12 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Supply } from '@/core/costing'
-import { type DrawingView as View, viewBounds } from '@/core/drawing'
+import { type DrawingView, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { type GrowthSums, type Losses, ownAllowanceOf } from '@/core/logbook'
 import { type PieceDesign, walkTemper } from '@/core/route'
-import { DrawingView } from '../drawing/drawing-view'
 import { metalColour } from '../drawing/metal-colour'
+import { ScaleDrawing } from '../drawing/scale-drawing'
 import { useSize } from '../drawing/use-size'
 import { Ribbon } from '../route/ribbon'
 import { SolidView } from '../solid/solid-view'
@@ -53,7 +53,7 @@ const SAVE_WORDS = {
 } as const
 
 /** How much of the column a view gets: tall views more, flat ones enough for their lettering. */
-function shareOf(view: View): number {
+function shareOf(view: DrawingView): number {
   const box = viewBounds(view)
   return Math.min(1, Math.max(0.75, (box.maxY - box.minY) / (box.maxX - box.minX || 1)))
 }
@@ -62,7 +62,7 @@ function shareOf(view: View): number {
 const PAIR_FROM_PX = 520
 
 /** Each view has a row of its own; where there are more than two and there is room, the first two share theirs. */
-function rowsOf(views: readonly View[], width: number): readonly (readonly View[])[] {
+function rowsOf(views: readonly DrawingView[], width: number): readonly (readonly DrawingView[])[] {
   return views.length > 2 && width >= PAIR_FROM_PX
     ? [views.slice(0, 2), ...views.slice(2).map((view) => [view])]
     : views.map((view) => [view])
@@ -88,7 +88,7 @@ function Drawings({ result, onHandle }: { readonly result: FormResult; readonly 
       {rows.map((row, i) => (
         <Box key={row[0]?.id} sx={{ display: 'flex' }}>
           {row.map((view) => (
-            <DrawingView
+            <ScaleDrawing
               key={view.id}
               view={view}
               colour={colour}
@@ -103,7 +103,7 @@ function Drawings({ result, onHandle }: { readonly result: FormResult; readonly 
   )
 }
 
-/** The metal in the middle: drawn in section and flat, or in the round. */
+/** The metal in the middle: drawn in section and flat, or in 3D. */
 function Stage({
   result,
   faded,
@@ -137,7 +137,7 @@ function Stage({
           Drawn to scale
         </ToggleButton>
         <ToggleButton value="round" sx={{ py: 0.25 }}>
-          In the round
+          3D
         </ToggleButton>
       </ToggleButtonGroup>
     </Box>

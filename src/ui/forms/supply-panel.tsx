@@ -1,8 +1,10 @@
+'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Supply, ToBuy } from '@/core/costing'
 import { ALLOYS } from '@/core/metals'
 import { formatMoney, formatPlain } from '@/core/units'
+import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 
 function sizeWords({ kind, lengthMm, widthMm, pieces }: ToBuy): string {
@@ -16,9 +18,9 @@ function metalWords({ kind, alloy, thicknessMm, widthMm }: ToBuy): string {
   return `${title} ${kind}, ${formatPlain(thicknessMm, 2)} mm`
 }
 
-function buyWords(buy: ToBuy): string {
+function buyWords(buy: ToBuy, currency: string): string {
   const temper = buy.temper === 'annealed' ? 'annealed' : 'half hard'
-  return `${metalWords(buy)}, ${temper}, ${sizeWords(buy)}: ${formatPlain(buy.massG, 1)} g, about ${formatMoney(buy.cost)} in your money`
+  return `${metalWords(buy)}, ${temper}, ${sizeWords(buy)}: ${formatPlain(buy.massG, 1)} g, about ${formatMoney(buy.cost, currency)}`
 }
 
 function holds({ needed, covered, from }: Supply): string {
@@ -30,6 +32,7 @@ function holds({ needed, covered, from }: Supply): string {
 
 /** What the drawer holds of this piece's metal; where it is short, what to buy and what else would do. */
 export function SupplyPanel({ supply }: { readonly supply: readonly Supply[] }) {
+  const { currency } = useWorkshop()
   return (
     <Box sx={{ mt: 1.5 }} data-testid="supply">
       <Typography variant="h2">The drawer</Typography>
@@ -42,7 +45,7 @@ export function SupplyPanel({ supply }: { readonly supply: readonly Supply[] }) 
           {item.buy ? (
             <Typography sx={{ fontSize: 13.5, color: PALETTE.fire }}>
               Buy {item.needed - item.covered < item.needed ? 'for the rest ' : ''}
-              {buyWords(item.buy)}.
+              {buyWords(item.buy, currency)}.
             </Typography>
           ) : null}
           {item.instead.map((other) => (

@@ -34,7 +34,7 @@ export function typedOf(formId: string, input: Readonly<Record<string, unknown>>
   return Object.fromEntries(fieldsOf(formId).map((field) => [field.name, textOf(input[field.name] ?? field.preset)]))
 }
 
-/** The input to reckon with: boxes that still hold a stored size keep what was understood then. */
+/** The input to work with: boxes that still hold a stored size keep what was understood then. */
 function inputOf(
   formId: string,
   typed: Typed,

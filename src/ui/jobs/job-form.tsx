@@ -54,7 +54,7 @@ export function JobForm({ job, onDone }: { readonly job?: Job; readonly onDone: 
         <Button type="submit" variant="contained">
           Save the job
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={onDone}>Cancel</Button>
       </Box>
     </Box>
   )

@@ -5,12 +5,13 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useState } from 'react'
 import type { DrawingView } from '@/core/drawing'
+import { countWords } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import type { Job } from '@/server/db/repositories'
 import { Thumb } from '../drawing/thumb'
 import { PALETTE } from '../theme/palette'
 import { JobForm } from './job-form'
-import { NewPiece } from './new-piece'
+import { NewPieceForm } from './new-piece'
 import { dueWords, STATUS_WORDS } from './words'
 
 export interface PieceView {
@@ -45,10 +46,8 @@ function PieceLine({ piece }: { readonly piece: PieceView }) {
           {piece.name}
         </Link>
         <Typography variant="body2" noWrap>
-          <span className="fig">
-            {piece.quantity} + {piece.spares}
-          </span>
-          , {piece.alloy} <span className="fig">{formatPlain(piece.thicknessMm, 2)} mm</span>
+          <span className="fig">{countWords(piece)}</span>, {piece.alloy}{' '}
+          <span className="fig">{formatPlain(piece.thicknessMm, 2)} mm</span>
         </Typography>
       </Box>
       <Box sx={{ textAlign: 'right' }}>
@@ -119,7 +118,7 @@ function JobCard({ job, today }: { readonly job: JobView; readonly today: string
           </Button>
         ) : null}
       </Box>
-      {adding ? <NewPiece jobId={job.id} onDone={() => setAdding(false)} /> : null}
+      {adding ? <NewPieceForm jobId={job.id} onDone={() => setAdding(false)} /> : null}
       {editing ? <JobForm job={job} onDone={() => setEditing(false)} /> : null}
     </Box>
   )

@@ -15,7 +15,7 @@ import { PALETTE } from '../theme/palette'
 const KINDS = Object.fromEntries(FORMS.map((form) => [form.id, form.title]))
 
 /** Adds a piece to a job: what it is, its name, how many. The sizes come next, on its own page. */
-export function NewPiece({ jobId, onDone }: { readonly jobId: number; readonly onDone: () => void }) {
+export function NewPieceForm({ jobId, onDone }: { readonly jobId: number; readonly onDone: () => void }) {
   const router = useRouter()
   const [form, setForm] = useState<string>(FORMS[0].id)
   const [name, setName] = useState('')
@@ -57,7 +57,7 @@ export function NewPiece({ jobId, onDone }: { readonly jobId: number; readonly o
         <Button type="submit" variant="contained">
           Add it and size it
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={onDone}>Cancel</Button>
       </Box>
     </Box>
   )

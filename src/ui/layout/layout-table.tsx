@@ -264,7 +264,7 @@ export function LayoutTable(props: LayoutTableProps) {
         </Typography>
         {illegal.length > 0 && choice ? (
           <Typography role="alert" sx={{ mt: 1, color: PALETTE.fire, fontWeight: 600 }}>
-            {illegal.length} not legal: hatched blanks overlap, leave the sheet or lie where another job has its blanks.
+            {illegal.length} cannot be cut as they lie: hatched blanks overlap, leave the sheet or lie where another job has its blanks.
           </Typography>
         ) : null}
         <Typography variant="body2" sx={{ mt: 1 }}>

@@ -58,7 +58,7 @@ function heldInView(place: Placement, item: LayoutItem | undefined, on: LayoutSh
   }
 }
 
-/** The layout under the hands: which sheet, where each blank lies, what is not legal, and its saving. */
+/** The layout under the hands: which sheet, where each blank lies, what cannot be cut, and its saving. */
 export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Setup) {
   const firstFit = sheets.find((sheet) => isFit(sheet, items)) ?? sheets[0]
   const [sheetId, setSheetId] = useState(draft?.sheetId ?? firstFit?.id ?? 0)

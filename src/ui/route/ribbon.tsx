@@ -27,7 +27,7 @@ function barColour(state: TemperState, dark: boolean, isNow: boolean): string {
 
 function sayState(state: TemperState): string {
   const left = Math.round(100 * state.workLeftFraction)
-  return `${state.title}: ${state.temper.replaceAll('-', ' ')}, about ${Math.round(state.hardnessHv)} HV, ${left} % of its work left, plus or minus ${Math.round(100 * state.plusMinusFraction)}`
+  return `${state.title}: ${state.temper.replaceAll('-', ' ')}, hardness about ${Math.round(state.hardnessHv)} HV, ${left} % work left, plus or minus ${Math.round(100 * state.plusMinusFraction)}`
 }
 
 /** How many bars can carry their name at this many steps; past it, only the names that matter. */
@@ -212,7 +212,7 @@ export function Ribbon({ walk, dark = false, now, onAnneal, hasHead = true }: Ri
                 color: dark ? PALETTE.fireBench : PALETTE.fire,
               }}
             >
-              splits past here
+              cracking limit
             </Box>
           </Box>
           {walk.steps.map((state, i) => (

@@ -103,10 +103,10 @@ function StepRow({ step, index, count, title, say, state, tool, finding, onMove,
         {state ? (
           <>
             <Typography sx={{ fontSize: 13 }}>
-              {state.temper.replaceAll('-', ' ')}, <span className="fig">{Math.round(state.hardnessHv)} HV</span>
+              {state.temper.replaceAll('-', ' ')}, hardness <span className="fig">{Math.round(state.hardnessHv)} HV</span>
             </Typography>
             <Typography sx={{ fontSize: 13, color: LIGHT_COLOUR[state.light] }}>
-              <b className="fig">{Math.round(100 * state.workLeftFraction)} %</b> left, {lightWords(state)}
+              <b className="fig">{Math.round(100 * state.workLeftFraction)} %</b> work left, {lightWords(state)}
             </Typography>
             {lostFraction(state) > LOST_SHOWN ? (
               <Typography sx={{ fontSize: 13, color: PALETTE.fire }}>
@@ -158,7 +158,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
   const findings = checkOrder(steps)
   const notes = toolNotes(steps, { thicknessMm: plan.temper.thicknessMm, ...bench })
   const move = (from: number, to: number) => keep({ steps: arrayMove([...steps], from, to) })
-  const anneal = (before: number) =>
+  const addAnneal = (before: number) =>
     keep({
       steps: insertAnneal(steps, before, (op) => ({ id: ownStepId(op), op, params: {} })),
     })
@@ -222,7 +222,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
           />
           {bought === 'unknown' ? (
             <Typography variant="body2" sx={{ mt: 0.5 }}>
-              Reckoned as half hard, the usual way sheet is sold.
+              Calculated as half hard, the usual way sheet is sold.
             </Typography>
           ) : null}
           <ChoiceField
@@ -247,9 +247,9 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
             <Box sx={{ borderLeft: `4px solid ${PALETTE.fire}`, bgcolor: PALETTE.fireSoft, p: 1.25, mt: 2 }} role="alert">
               <Typography>
                 At “{walk.steps[walk.annealBefore[0]]?.title}” the metal has about{' '}
-                {Math.round(100 * (walk.steps[walk.annealBefore[0]]?.workLeftFraction ?? 0))} % of its work left and may split.
+                {Math.round(100 * (walk.steps[walk.annealBefore[0]]?.workLeftFraction ?? 0))} % work left and may split.
               </Typography>
-              <Button sx={{ mt: 1 }} onClick={() => anneal(walk.annealBefore[0] ?? 0)}>
+              <Button sx={{ mt: 1 }} onClick={() => addAnneal(walk.annealBefore[0] ?? 0)}>
                 Put an anneal before it
               </Button>
             </Box>
@@ -257,7 +257,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
           {findings.some((finding) => finding.level === 'stop') || walk.steps.some((state) => state.light === 'red') ? (
             <Box sx={{ mt: 2 }}>
               <Typography sx={{ fontWeight: 600 }} component="label" htmlFor="order-note">
-                Why it is right all the same
+                Reason
               </Typography>
               <OutlinedInput
                 id="order-note"
@@ -285,7 +285,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
           ) : null}
         </Box>
       </Box>
-      <Ribbon walk={walk} onAnneal={anneal} />
+      <Ribbon walk={walk} onAnneal={addAnneal} />
     </Box>
   )
 }

@@ -97,7 +97,7 @@ export function RestoreDialog({ file, onRestore, onLeave }: RestoreDialogProps) 
         {found ? <Compared {...found} /> : null}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onLeave}>Leave it</Button>
+        <Button onClick={onLeave}>Cancel</Button>
         <Button variant="contained" disabled={!found} onClick={() => onRestore(found?.present?.lastAt ?? null)}>
           Restore it
         </Button>

@@ -73,6 +73,7 @@ function Preferences({ settings }: { readonly settings: Settings }) {
       />
       <ChoiceField label="Ring sizes" value={fields.ringSystem} options={{ US: 'US', UK: 'UK', ISO: 'ISO' }} onChange={set('ringSystem')} />
       <ChoiceField label="Usual metal" value={fields.defaultAlloy} options={ALLOY_TITLES} onChange={set('defaultAlloy')} />
+      <TextRow label="Currency of prices" value={fields.currency} onChange={set('currency')} />
       <SizeField label="Saw kerf" value={fields.kerfMm} unit="mm" onChange={set('kerfMm')} />
       <SizeField label="Margin to the sheet’s edge" value={fields.marginMm} unit="mm" onChange={set('marginMm')} />
       {name === 'demo' ? null : (

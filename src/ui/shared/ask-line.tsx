@@ -20,9 +20,9 @@ type FormAnswer = Extract<AskAnswer, { kind: 'form' }>
 function Understood({ answer }: { readonly answer: FormAnswer }) {
   return (
     <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 1 }}>
-      {answer.heard.map((heard) => (
-        <Typography component="li" variant="body2" key={heard.text}>
-          <code>{heard.text}</code> {heard.means}
+      {answer.recognised.map((recognised) => (
+        <Typography component="li" variant="body2" key={recognised.text}>
+          <code>{recognised.text}</code> {recognised.means}
         </Typography>
       ))}
       {answer.notUnderstood.map((text) => (
@@ -50,7 +50,7 @@ function FormAnswerView({ answer, onMake, busy }: { readonly answer: FormAnswer;
               ? result.blanks.length > 1 || result.blanks[0]?.each
                 ? 'weight of its blanks'
                 : 'weight of the blank'
-              : `${result.answer.name}, ${formatPlain(result.answer.value, 2)} reckoned, ${formatPlain(mmToInch(result.answer.markAt), 3)} in`}
+              : `${result.answer.name}, ${formatPlain(result.answer.value, 2)} calculated, ${formatPlain(mmToInch(result.answer.markAt), 3)} in`}
           </Typography>
         </Box>
       ) : null}

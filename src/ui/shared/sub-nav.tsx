@@ -33,7 +33,7 @@ export function SubNav({ label, links }: SubNavProps) {
               textDecoration: 'none',
               whiteSpace: 'nowrap',
               color: on ? PALETTE.ink : PALETTE.muted,
-              borderBottom: `3px solid ${on ? '#b58a35' : 'transparent'}`,
+              borderBottom: `3px solid ${on ? PALETTE.verdigris : 'transparent'}`,
               py: 0.5,
             }}
           >

@@ -16,6 +16,8 @@ export interface WorkshopView {
   readonly ringSystem: RingSystem
   readonly defaultAlloy: AlloyId
   readonly units: 'mm' | 'inch' | 'both'
+  /** The currency that prices are in, as three letters. */
+  readonly currency: string
   /** What a blade takes away, mm. */
   readonly kerfMm: number
   /** The tool wall and the own figures: plans and advice pick from them. */
@@ -33,6 +35,7 @@ const WorkshopContext = createContext<WorkshopView>({
   ringSystem: 'US',
   defaultAlloy: 'sterling-925',
   units: 'both',
+  currency: 'EUR',
   kerfMm: 0.3,
   bench: USUAL_BENCH,
 })

@@ -72,7 +72,7 @@ function useTurning() {
   return { turn, turning, onReady, hand }
 }
 
-/** The finished piece in the round, true to scale, and its unrolling into the blank. */
+/** The finished piece in 3D, true to scale, and its unrolling into the blank. */
 export function SolidView({ result }: { readonly result: FormResult }) {
   const parts = useMemo(() => solidsOf(result), [result])
   const [formed, setFormed] = useState(1)
@@ -89,7 +89,7 @@ export function SolidView({ result }: { readonly result: FormResult }) {
       </Box>
       <Box
         role="group"
-        aria-label="The piece in the round; the arrow keys turn it"
+        aria-label="The piece in 3D; the arrow keys turn it"
         tabIndex={0}
         data-turning={turning}
         {...hand}
@@ -99,7 +99,7 @@ export function SolidView({ result }: { readonly result: FormResult }) {
           <SolidCanvas parts={parts} formed={formed} colour={colour} turn={turn} turning={turning} onReady={onReady} />
         ) : drawable === false ? (
           <Typography sx={{ p: 2.25 }}>
-            This browser cannot draw in the round. The drawing beside shows the same piece in section and flat.
+            This browser cannot draw in 3D. The drawing beside shows the same piece in section and flat.
           </Typography>
         ) : null}
       </Box>

@@ -5,9 +5,9 @@ import { type Finding, type Found, rowSummary } from '@/core/lookup'
 import { PALETTE } from '../theme/palette'
 
 const GROUPS = [
-  { how: 'named', title: 'Called that' },
+  { how: 'named', title: 'Exact match' },
   { how: 'near', title: 'Next to it in size' },
-  { how: 'about', title: 'Speaks of it' },
+  { how: 'about', title: 'Also mentions' },
 ] as const
 
 interface FoundListProps {

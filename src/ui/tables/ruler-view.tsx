@@ -1,6 +1,6 @@
 'use client'
 import { useMemo } from 'react'
-import { type Mark, type Ruler, type Scale, scalesOf, shortName } from '@/core/lookup'
+import { type Ruler, type Scale, type ScaleMark, scalesOf, shortName } from '@/core/lookup'
 import { formatPlain } from '@/core/units'
 import { useSize } from '../drawing/use-size'
 import { FONTS, PALETTE } from '../theme/palette'
@@ -12,7 +12,7 @@ interface RulerViewProps {
   /** Window as a share of the value to each side. */
   readonly span: number
   readonly selected: { readonly tableId: string; readonly rowId: string } | null
-  readonly onPick: (tableId: string, mark: Mark) => void
+  readonly onPick: (tableId: string, mark: ScaleMark) => void
   readonly onStep: (direction: 1 | -1) => void
   readonly onZoom: (factor: number) => void
 }

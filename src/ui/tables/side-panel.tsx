@@ -98,7 +98,7 @@ function OwnFigure({ id }: { readonly id: string }) {
         understood={own === undefined ? 'The preset is used.' : `${formatPlain(own)} is used, not the preset. Empty it to go back.`}
       />
       <Button type="submit" sx={{ mt: 1 }}>
-        Keep it
+        Save
       </Button>
     </Box>
   )

@@ -1,6 +1,6 @@
 'use client'
 import { useMemo, useState } from 'react'
-import { type Finding, findInTables, type Mark, type Neighbour, rulerOfTable, scalesOf } from '@/core/lookup'
+import { type Finding, findInTables, type Neighbour, rulerOfTable, type ScaleMark, scalesOf } from '@/core/lookup'
 import { findTable, type Row, type Table } from '@/core/tables'
 import { useWorkshop } from '../shared/workshop-context'
 
@@ -58,7 +58,7 @@ export function useLookup(startText: string) {
     zoom: (factor: number) => setZoom((now) => Math.min(8, Math.max(0.1, now * factor))),
     pick: (tableId: string, rowId: string) => setPicked({ tableId, rowId }),
     pickFinding: (finding: Finding) => setPicked({ tableId: finding.table.id, rowId: finding.row.id }),
-    pickMark: (tableId: string, mark: Mark) => setPicked({ tableId, rowId: mark.row.id }),
+    pickMark: (tableId: string, mark: ScaleMark) => setPicked({ tableId, rowId: mark.row.id }),
     pickNeighbour: (neighbour: Neighbour) => setPicked({ tableId: neighbour.tableId, rowId: neighbour.rowId }),
     pickRow: (from: Table, item: Row) => setPicked({ tableId: from.id, rowId: item.id }),
     open: (chosen: Table) => {

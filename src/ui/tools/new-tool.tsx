@@ -64,7 +64,7 @@ export function NewTool({ onDone }: { readonly onDone: () => void }) {
         <Button type="submit" variant="contained">
           Hang it up
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={onDone}>Cancel</Button>
       </Box>
     </Box>
   )

@@ -53,7 +53,7 @@ function Measured({ tool }: { readonly tool: WallTool }) {
         }
       />
       <Button type="submit" sx={{ mt: 1 }}>
-        Keep it
+        Save
       </Button>
     </Box>
   )
@@ -118,7 +118,7 @@ function Pairs({ title, help, keyLabel, pairs, keep }: PairsProps) {
         <TextRow label={keyLabel} value={key} onChange={setKey} />
         <SizeField label="Measured" value={typed} unit="mm" onChange={setTyped} error={problem} />
         <Button type="submit" sx={{ mt: 1 }}>
-          Keep it
+          Save
         </Button>
       </Box>
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 1, columns: pairs.length > 8 ? 2 : 1 }}>

@@ -20,7 +20,7 @@ export default async function SizePage({ params }: { params: Promise<{ id: strin
       methods={methods}
       losses={losses}
       supply={supply}
-      cardHref={`/api/pieces/${piece.id}/card?of=${repositories.identity().uid}`}
+      cardHref={`/api/pieces/${piece.id}/card?of=${repositories.workshopRow().uid}`}
     />
   )
 }

@@ -34,9 +34,9 @@ export interface ClosedBand {
   readonly allowanceMm: number
   readonly roundUpMm: number
   readonly schools: { readonly length: BandLengthSchool; readonly pi: PiSchool }
-  /** Added to the inside diameter before reckoning (a wide band's fit). */
+  /** Added to the inside diameter before calculating (a wide band's fit). */
   readonly fitMm: number
-  /** How much it grows on the diameter in truing and texture: it is reckoned so much smaller. */
+  /** How much it grows on the diameter in truing and texture: it is calculated so much smaller. */
   readonly growthMm?: number
 }
 
@@ -66,7 +66,7 @@ export function bandAnswer(log: WorkingLog, band: ClosedBand): Answer {
   return { name: 'cut length', value, unit: 'mm', markAt: markedAt(log, value, band.roundUpMm) }
 }
 
-/** The inside it is made to: what the record of every closed band learns from. */
+/** The inside it is made to: what the record of every closed band is kept of. */
 export function bandOutcome(band: ClosedBand): OutcomeSpec {
   return { dimension: 'insideDiameterMm', label: 'Inside diameter', valueMm: fittedMm(band), plusMinusMm: 0.1, follows: 1 / Math.PI }
 }
@@ -80,7 +80,7 @@ function blankOf(band: ClosedBand, markAt: number, bench: Bench): BlankSpec {
 function lengthChoice(band: ClosedBand): SchoolChoice {
   return {
     question: 'length',
-    label: 'How the length is reckoned',
+    label: 'Calculation',
     unit: 'mm',
     school: band.schools.length,
     schools: BAND_LENGTH_SCHOOLS.map((id) => ({
@@ -138,7 +138,7 @@ export function closedBandChecks(band: ClosedBand): Check[] {
       code: 'thin-for-size',
       field: 'thicknessMm',
       source: 'house-default',
-      message: `${formatPlain(band.thicknessMm, 2)} mm is thin for this size: it will flex and lose its round. About ${formatPlain(0.02 * band.insideDiameterMm, 1)} mm is stiffer.`,
+      message: `${formatPlain(band.thicknessMm, 2)} mm is thin for this size: it will flex and go out of round. About ${formatPlain(0.02 * band.insideDiameterMm, 1)} mm is stiffer.`,
     })
   }
   if (band.jointAllowanceMm === 0)

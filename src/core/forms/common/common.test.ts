@@ -75,11 +75,11 @@ describe('a stone', () => {
     stoneWidthMm,
     cornerMm,
   })
-  it('round is π times its width, by either way to reckon', () => {
+  it('round is π times its width, by either way to calculate', () => {
     expect(roundStoneMm([], stone('oval', 12, 12))).toBeCloseTo(12 * Math.PI, 6)
     expect(roundStoneMm([], stone('cushion', 12, 12, 6))).toBeCloseTo(12 * Math.PI, 9)
   })
-  it('its outline is as long as it is reckoned (independent: the chords of the outline)', () =>
+  it('its outline is as long as it is calculated (independent: the chords of the outline)', () =>
     fc.assert(
       fc.property(
         fc.double({ min: 4, max: 60, noNaN: true }),

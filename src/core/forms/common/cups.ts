@@ -28,7 +28,7 @@ export function dapSteps(punchesMm: readonly number[], discMm: number, last?: Ta
     params: {
       punchMm,
       discMm,
-      ...(punchesMm.length > 1 ? { place: `Step ${i + 1} of ${punchesMm.length}` } : {}),
+      ...(punchesMm.length > 1 ? { place: `Punch ${i + 1} of ${punchesMm.length}` } : {}),
     },
     ...(last && i === punchesMm.length - 1 ? { target: last } : {}),
   }))

@@ -11,14 +11,14 @@ export const commonFields = {
     lengthMm({ label: 'My record', min: -20, max: 20, help: 'Correction from your own readings; 0 is the textbook.' }).default(0),
   roundUp: (stepMm: number) =>
     lengthMm({
-      label: 'Mark to the next',
+      label: 'Round marks up to',
       min: 0.01,
       max: 5,
       help: 'As coarse as you mark; a finer step is taken where the size asks for it.',
     }).default(stepMm),
   measuredWith: () => choice('Measured with', { calipers: 'Calipers', rule: 'Steel rule', paper: 'Paper strip' }).default('calipers'),
   cleanUp: (presetMm: number) =>
-    lengthMm({ label: 'Clean-up a side', min: 0, max: 5, help: 'Left outside the line for the file.' }).default(presetMm),
+    lengthMm({ label: 'Filing allowance per side', min: 0, max: 5, help: 'Left outside the line for the file.' }).default(presetMm),
 } as const
 
 /** The fields that close every form: the instrument, the finest mark, the own record, how many. */

@@ -20,7 +20,7 @@ export interface CommonInput {
   readonly allowanceMm: number
 }
 
-/** Something added to the reckoned size before it is marked: joint, trim, clean-up. */
+/** Something added to the calculated size before it is marked: joint, trim, clean-up. */
 export interface Addition {
   readonly symbol: string
   readonly name: string
@@ -63,7 +63,7 @@ export function markedAt(log: WorkingLog, valueMm: number, stepMm: number): numb
   })
 }
 
-/** The size to mark: reckoned, with its additions and the smith's own record, rounded up to what can be marked. */
+/** The size to mark: calculated, with its additions and the smith's own record, rounded up to what can be marked. */
 export function answerOf(
   log: WorkingLog,
   input: CommonInput,
@@ -78,7 +78,7 @@ export function answerOf(
     unit: 'mm',
     source: input.allowanceMm === 0 ? 'own-choice' : 'own-record',
     given: [
-      given('L', 'reckoned', valueMm),
+      given('L', 'calculated', valueMm),
       ...additions.map((addition) => given(addition.symbol, addition.name, addition.valueMm)),
       given('r', 'my record', input.allowanceMm),
     ],
@@ -97,7 +97,7 @@ interface SchoolFormula {
   readonly formula: string
 }
 
-/** Reckons by a school's own formula, with those of the values that it names. */
+/** Calculates by a school's own formula, with those of the values that it names. */
 export function bySchool(log: WorkingLog, { title, formula }: SchoolFormula, source: SourceId, all: readonly Given[]): number {
   return derive(log, { label: title, formula, unit: 'mm', source, given: namedIn(formula, all) })
 }
@@ -146,11 +146,11 @@ export function discBlank(
   return sheetBlank(input, bench, { name, outline: circleOutline(circleRadiusMm), areaMm2, circleRadiusMm, ...(each ? { each } : {}) })
 }
 
-/** A disc as reckoned, and the circle it is sawn at. */
-export function discView(reckonedMm: number, markAtMm: number, title = 'Blank'): DrawingView {
+/** A disc as calculated, and the circle it is sawn at. */
+export function discView(calculatedMm: number, markAtMm: number, title = 'Blank'): DrawingView {
   const r = markAtMm / 2
   return view('blank', title, {
-    shapes: [region(circleOutline(reckonedMm / 2)), cutAround(circleOutline(r), 'outside')],
+    shapes: [region(circleOutline(calculatedMm / 2)), cutAround(circleOutline(r), 'outside')],
     dimensions: [{ from: [-r, -r], to: [r, -r], offset: -1.6, text: `saw outside at ${formatPlain(markAtMm, 2)}` }],
   })
 }
@@ -201,7 +201,7 @@ export function wireBlank(
   return lengthBlank(input, bench, { ...part, stock: 'wire', heightMm: thicknessMm, sectionMm2: (Math.PI / 4) * thicknessMm ** 2 })
 }
 
-/** One question with one way to reckon it. */
+/** One question with one way to calculate it. */
 export function onlySchool(question: string, label: string, option: SchoolOption): SchoolChoice {
   return { question, label, unit: 'mm', school: option.id, schools: [option] }
 }

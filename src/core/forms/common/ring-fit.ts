@@ -19,9 +19,9 @@ export function fittedBand(
   return { insideDiameterMm, thicknessMm: input.thicknessMm, neutralAxisRatio: 0.5, pi: 'full' }
 }
 
-/** What each way to reckon a closed band comes to. */
+/** What each way to calculate a closed band comes to. */
 export function bandLengthChoice(school: BandLengthSchool, band: BandLengthInput): SchoolChoice {
-  return schoolChoice('length', 'How the length is reckoned', school, BAND_LENGTH_TEXTS, (id) => bandLengthMm([], id, band))
+  return schoolChoice('length', 'Calculation', school, BAND_LENGTH_TEXTS, (id) => bandLengthMm([], id, band))
 }
 
 interface FittedInput extends CommonInput {

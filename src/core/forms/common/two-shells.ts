@@ -66,7 +66,7 @@ export function shellsAnswer(log: WorkingLog, input: TwoShells, size: ShellSize)
   return answerOf(log, input, 'cut diameter', discMm, [{ symbol: 's', name: 'trim', valueMm: input.trimMm }])
 }
 
-/** How far it is across: the record learns from it. */
+/** How far it is across: the record is kept of it. */
 export function shellsOutcome({ field, label, acrossMm }: ShellSize): OutcomeSpec {
   return { dimension: field, label, valueMm: acrossMm, plusMinusMm: 0.3, follows: field }
 }
@@ -97,7 +97,7 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
       insideMm: { value: size.overMm - 2 * input.thicknessMm, unit: 'mm' },
       sphereMm: { value: 2 * radius, unit: 'mm' },
     },
-    choice: schoolChoice('blank', 'How the blank is reckoned', input.schools.blank, BLANK_TEXTS, (id) => domeBlankMm([], id, mid)),
+    choice: schoolChoice('blank', 'Calculation', input.schools.blank, BLANK_TEXTS, (id) => domeBlankMm([], id, mid)),
     checks: shellChecks(input, sequence),
     views: [
       view('section', 'Section', {

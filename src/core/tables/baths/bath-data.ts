@@ -130,7 +130,7 @@ export const PICKLES: readonly Pickle[] = [
 
 export interface Incompatible {
   readonly id: string
-  /** What must not meet: words found in the names of the two. */
+  /** Incompatible materials: words found in the names of the two. */
   readonly one: string
   readonly other: string
   readonly result: string

@@ -45,7 +45,7 @@ export const bathTables = [
   }),
   defineTable({
     id: 'incompatible',
-    title: 'What must not meet',
+    title: 'Incompatible materials',
     shelf: 'baths',
     about: `Block cannot be overridden. ${RULES}`,
     columns: [

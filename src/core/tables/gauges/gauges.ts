@@ -66,7 +66,7 @@ export function gaugeName(gauge: number): string {
   return gauge < 0 ? `${1 - gauge}/0` : String(gauge)
 }
 
-/** Weight of solid copper sheet, lb per cubic inch, as the roofing trade reckons it (ASTM B370). */
+/** Weight of solid copper sheet, lb per cubic inch, as the roofing trade calculates it (ASTM B370). */
 const COPPER_LB_PER_IN3 = 0.322
 
 /** Thickness in mm of roofing copper sold by ounces to the square foot: oz/(16·144·0.322) in. 16 oz is 0.548 mm. */

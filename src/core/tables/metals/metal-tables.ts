@@ -28,7 +28,7 @@ export const metalTables = [
     id: 'alloy',
     title: 'Metals worked here',
     shelf: 'metals',
-    about: 'What the ribbon, the weights and the heat steps reckon with.',
+    about: 'What the ribbon, the weights and the heat steps work with.',
     unit: 'g/cm3',
     valueLabel: 'g/cm³',
     valueDigits: 2,

@@ -9,7 +9,7 @@ export const rivetTables = [
     id: 'rivet-length',
     title: 'Rivet length, each head',
     shelf: 'rivets',
-    about: 'Stack and two heads; a headed rivet needs one. Schools are never mixed, and a loose hole swallows wire first.',
+    about: 'Stack and two heads; a headed rivet needs one. Methods are never mixed, and a loose hole swallows wire first.',
     columns: [RULE, USE],
     source: 'bench-practice',
     confidence: 'medium',

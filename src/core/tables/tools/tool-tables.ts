@@ -16,7 +16,7 @@ export const toolTables = [
     id: 'bench-figures',
     title: 'Figures of the bench',
     shelf: 'tools',
-    about: 'Presets that plans and advice reckon with. Put your own beside any of them and it wins from then on.',
+    about: 'Presets that plans and advice work with. Put your own beside any of them and it wins from then on.',
     valueLabel: 'preset',
     valueDigits: 2,
     columns: [

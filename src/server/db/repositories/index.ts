@@ -23,10 +23,10 @@ export { itemUid, type Tray } from './trays'
 const MADE = new WeakMap<Db, Repositories>()
 export type Repositories = ReturnType<typeof make>
 
-const identityRow = z.object({ uid: z.string(), demonstration: z.number() })
+const workshopRowSchema = z.object({ uid: z.string(), demonstration: z.number() })
 
 function make(db: Db) {
-  const identity = db.prepare('SELECT uid, demonstration FROM workshop')
+  const workshopRow = db.prepare('SELECT uid, demonstration FROM workshop')
   const mark = writer(db, 'UPDATE workshop SET demonstration = 1 WHERE demonstration = 0')
   return {
     settings: makeSettingsRepository(db),
@@ -38,8 +38,8 @@ function make(db: Db) {
     entries: makeEntryRepository(db),
     record: makeRecordRepository(db),
     /** The workshop's own name, which every write says it was made for; and whether it is the invented one. */
-    identity: () => {
-      const { uid, demonstration } = identityRow.parse(identity.get())
+    workshopRow: () => {
+      const { uid, demonstration } = workshopRowSchema.parse(workshopRow.get())
       return { uid, demonstration: demonstration === 1 }
     },
     /** Says of this workshop that it is the invented one, whose simulated instruments are its own. */

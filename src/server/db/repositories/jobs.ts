@@ -71,7 +71,7 @@ export interface NewJob {
   readonly note: string
 }
 
-export interface NewPiece {
+export interface PieceDraft {
   readonly jobId: number
   readonly name: string
   readonly quantity: number
@@ -128,7 +128,7 @@ export function makeJobRepository(db: Db, now: () => string = () => new Date().t
   return {
     addJob: (job: NewJob) => insertJob.run(newUid(), job.title, job.customer, job.dueOn, job.status, job.note, now()).id,
     changeJob: (id: number, job: NewJob) => updateJob.run(job.title, job.customer, job.dueOn, job.status, job.note, id).changes > 0,
-    addPiece: db.transaction((piece: NewPiece) => {
+    addPiece: db.transaction((piece: PieceDraft) => {
       const { id } = insertPiece.run(newUid(), piece.jobId, piece.name, piece.quantity, piece.spares, now())
       revise(id, piece.design)
       return id

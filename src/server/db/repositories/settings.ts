@@ -10,6 +10,13 @@ export const settingsSchema = z.object({
   units: z.enum(['mm', 'inch', 'both']).default('both'),
   ringSystem: z.enum(RING_SYSTEMS).default('US'),
   defaultAlloy: z.enum(ALLOY_IDS).default('sterling-925'),
+  /** The currency of the prices, ISO 4217. */
+  currency: z
+    .string()
+    .trim()
+    .toUpperCase()
+    .regex(/^[A-Z]{3}$/, { error: 'the currency: three letters, such as EUR' })
+    .default('EUR'),
   paper: z.enum(['A4', 'Letter']).default('A4'),
   /** What the 50 mm check bar measured on paper. */
   checkBarMm: z

@@ -44,7 +44,7 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
   const onWall = db.prepare(`${SELECT} WHERE status = 'on-wall' ORDER BY kind, coalesce(measured, nominal), id`)
   const byId = db.prepare(`${SELECT} WHERE id = ? AND status = 'on-wall'`)
   const measure = writer(db, 'UPDATE tools SET measured = ?, revision = revision + 1 WHERE id = ?')
-  const learn = writer(db, 'UPDATE tools SET facts_json = ?, revision = revision + 1 WHERE id = ?')
+  const writeFacts = writer(db, 'UPDATE tools SET facts_json = ?, revision = revision + 1 WHERE id = ?')
   const touch = writer(db, 'UPDATE tools SET revision = revision + 1 WHERE id = ?')
   const takeDown = writer(db, "UPDATE tools SET status = 'gone', revision = revision + 1 WHERE id = ? AND status = 'on-wall'")
   const one = (id: number): WallTool | undefined => {
@@ -65,7 +65,7 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
     /** The wall as the core takes it. */
     owned: (): OwnTool[] => all().map(({ id: _, broken: __, revision: ___, ...tool }) => tool),
     setMeasured: (id: number, measured: number | null) => measure.run(measured, id).changes > 0,
-    setFacts: (id: number, facts: ToolFacts) => learn.run(JSON.stringify(facts), id).changes > 0,
+    setFacts: (id: number, facts: ToolFacts) => writeFacts.run(JSON.stringify(facts), id).changes > 0,
     /** Logs what came or went; the count never goes below nothing. */
     change: db.transaction((id: number, change: number, reason: ToolReason): number | undefined => {
       const before = one(id)

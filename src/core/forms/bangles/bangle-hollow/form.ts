@@ -86,7 +86,7 @@ function checksOf(input: Input, { predictedMm, tubeOutsideMm }: Weighed): Check[
       actual: input.widthMm,
       limit: 13,
       good: `The tube comes out ${formatPlain(tubeOutsideMm, 2)} mm outside.`,
-      bad: 'The + 3 rule belongs to strip about 13 by 0.7 mm, and says nothing of this one: reckon the tube by geometry.',
+      bad: 'The + 3 rule belongs to strip about 13 by 0.7 mm, and says nothing of this one: calculate the tube by geometry.',
     }),
     limitCheck({
       code: 'bore-as-asked',
@@ -97,7 +97,7 @@ function checksOf(input: Input, { predictedMm, tubeOutsideMm }: Weighed): Check[
       actual: predictedMm,
       limit: input.insideDiameterMm,
       good: `It comes out ${formatPlain(predictedMm, 2)} mm inside.`,
-      bad: `This way of reckoning gives ${formatPlain(predictedMm, 2)} mm inside where ${formatPlain(input.insideDiameterMm, 2)} is asked; what the hammer stretches is in your record.`,
+      bad: `This way of calculating gives ${formatPlain(predictedMm, 2)} mm inside where ${formatPlain(input.insideDiameterMm, 2)} is asked; what the hammer stretches is in your record.`,
     }),
     {
       level: 'note',
@@ -139,9 +139,9 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('insideDiameterMm', 'Insi
 /** The strip that the + 3 rule was found on, near enough. */
 const isRuleStrip = ({ widthMm, thicknessMm }: Input) => Math.abs(widthMm - 13) <= 2 && Math.abs(thicknessMm - 0.7) <= 0.2
 
-/** The ways to reckon it: the + 3 rule only near its own strip, or where it was chosen before. */
+/** The ways to calculate it: the + 3 rule only near its own strip, or where it was chosen before. */
 function lengthChoice(input: Input): SchoolChoice {
-  const choice = schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id))
+  const choice = schoolChoice('length', 'Calculation', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id))
   const boreOf = (id: School) => insideOf([], { ...input, schools: { length: id } })
   return {
     ...choice,
@@ -154,7 +154,7 @@ function lengthChoice(input: Input): SchoolChoice {
 function planHollow(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const tubeOutsideMm = tubeOf(log, input)
-  const reckonedMm = lengthOf([], input, input.schools.length)
+  const calculatedMm = lengthOf([], input, input.schools.length)
   const answer = answerFor(log, input)
   const predictedMm = insideOf(log, input)
   const target = targetOf(outcomeOf(input))
@@ -164,7 +164,7 @@ function planHollow(input: Input, bench: Bench): FormPlan {
     thicknessMm: tubeOutsideMm,
     widthMm: input.widthMm,
     cutMm: answer.markAt,
-    lengthMm: Math.min(reckonedMm, answer.markAt),
+    lengthMm: Math.min(calculatedMm, answer.markAt),
     wire: false,
   }).views
   return completePlan({
@@ -173,7 +173,7 @@ function planHollow(input: Input, bench: Bench): FormPlan {
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'strip', outline: rectangleOutline(answer.markAt, input.widthMm) })],
     results: {
-      lengthMm: { value: reckonedMm, unit: 'mm' },
+      lengthMm: { value: calculatedMm, unit: 'mm' },
       tubeMiddleMm: { value: input.widthMm / Math.PI, unit: 'mm' },
       tubeOutsideMm: { value: tubeOutsideMm, unit: 'mm' },
       predictedInsideMm: { value: predictedMm, unit: 'mm' },
@@ -216,7 +216,7 @@ function planHollow(input: Input, bench: Bench): FormPlan {
 
 export const bangleHollow = defineForm({
   id: 'bangle-hollow',
-  // the first version reckoned by the + 3 rule where nothing was chosen
+  // the first version calculated by the + 3 rule where nothing was chosen
   upgrades: [(input) => ({ ...input, schools: { length: 'plus-three', ...objectOfFields(input.schools) } })],
   title: 'Hollow bangle',
   summary: 'A bangle whose narrow strip is curled to a tube and bent round: how long to cut, by rule and by geometry.',

@@ -72,7 +72,7 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('insideLengthMm', 'Inside
 
 function planOval(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf([], input, input.schools.length)
+  const calculatedMm = lengthOf([], input, input.schools.length)
   const answer = answerFor(log, input)
   const [a, b] = [input.insideLengthMm / 2, input.insideWidthMm / 2]
   const target = targetOf(outcomeOf(input))
@@ -89,22 +89,22 @@ function planOval(input: Input, bench: Bench): FormPlan {
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'strip', outline })],
     results: {
-      lengthMm: { value: reckonedMm, unit: 'mm' },
+      lengthMm: { value: calculatedMm, unit: 'mm' },
       insidePerimeterMm: { value: ellipsePerimeterMm(input.insideLengthMm, input.insideWidthMm), unit: 'mm' },
-      roundInsideMm: { value: reckonedMm / Math.PI - input.thicknessMm, unit: 'mm' },
+      roundInsideMm: { value: calculatedMm / Math.PI - input.thicknessMm, unit: 'mm' },
       tightestInsideRadiusMm: { value: tightest, unit: 'mm' },
     },
-    choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
+    choice: schoolChoice('length', 'Calculation', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
     checks: [
       limitCheck({
         code: 'solder-round-first',
         ok: false,
         level: 'note',
         source: 'bench-practice',
-        actual: reckonedMm / Math.PI - input.thicknessMm,
+        actual: calculatedMm / Math.PI - input.thicknessMm,
         limit: input.insideLengthMm,
         good: '',
-        bad: `Solder it round first, ${formatPlain(reckonedMm / Math.PI - input.thicknessMm, 1)} mm inside, then press it oval with the seam on a long side.`,
+        bad: `Solder it round first, ${formatPlain(calculatedMm / Math.PI - input.thicknessMm, 1)} mm inside, then press it oval with the seam on a long side.`,
       }),
       ...hazardNotes(input.alloy),
     ],

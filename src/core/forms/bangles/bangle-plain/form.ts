@@ -24,7 +24,7 @@ const banglePlainInput = () =>
       help: 'Thumb folded in, over the knuckles: the bangle has to pass it.',
     }).optional(),
     jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5, help: 'What you file off the two ends together.' }).default(0),
-    neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0, max: 0.5, help: '0.5 is the middle of the metal.' }).default(0.5),
+    neutralAxisRatio: ratio({ label: 'Bend factor', min: 0, max: 0.5, help: '0.5 is the middle of the metal.' }).default(0.5),
     roundUpMm: commonFields.roundUp(0.5),
     allowanceMm: commonFields.allowance(),
     qty: commonFields.qty(),

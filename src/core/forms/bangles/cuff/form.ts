@@ -30,7 +30,7 @@ const LENGTH_TEXTS = {
   round: { title: 'Middle of the metal', why: 'Inside length between the ends, carried out to the middle of the thickness.' },
   'wrist-less-25': {
     title: 'Wrist less 25',
-    why: 'The bench rule: leaves the usual gap without reckoning; takes no account of thickness.',
+    why: 'The bench rule: leaves the usual gap without calculating; takes no account of thickness.',
   },
 } as const
 type School = keyof typeof LENGTH_TEXTS
@@ -192,7 +192,7 @@ const springCheck = (formerMm: number | undefined): Check => ({
 
 function planCuff(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf([], input, input.schools.length)
+  const calculatedMm = lengthOf([], input, input.schools.length)
   const answer = answerFor(log, input)
   const worn = input.wristMm + input.easeMm
   const formerMm = formerOf(input)
@@ -204,12 +204,12 @@ function planCuff(input: Input, bench: Bench): FormPlan {
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'cuff', outline })],
     results: {
-      lengthMm: { value: reckonedMm, unit: 'mm' },
+      lengthMm: { value: calculatedMm, unit: 'mm' },
       insideDiameterMm: { value: worn / Math.PI, unit: 'mm' },
       insideLengthMm: { value: worn - gapArcMm([], input), unit: 'mm' },
       ...(formerMm === undefined ? {} : { formerMm: { value: formerMm, unit: 'mm' as const } }),
     },
-    choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
+    choice: schoolChoice('length', 'Calculation', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
     checks: [...checksOf(input), springCheck(formerMm)],
     views: [
       wornView(input),

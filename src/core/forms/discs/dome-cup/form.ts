@@ -23,7 +23,7 @@ const input = () =>
       rimMm: lengthMm({ label: 'Dome wanted, across the rim', min: 1, max: 120, help: 'As wide as the cup is a half sphere.' }),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
-      discMm: lengthMm({ label: 'Disc in hand', min: 1, max: 300, help: 'What dome would it give in this cup?' }).optional(),
+      discMm: lengthMm({ label: 'I already have a disc', min: 1, max: 300, help: 'What dome would it give in this cup?' }).optional(),
       ...closingFields(0.1),
       schools: schoolsField({ blank: BLANK_SCHOOLS }),
     })
@@ -94,11 +94,11 @@ interface Drawn {
   readonly answer: FormPlan['answer']
   readonly centre: readonly [0, number]
   readonly dome: Outline
-  readonly reckonedMm: number
+  readonly calculatedMm: number
 }
 
 /** The piece drawn, finished and flat. */
-function viewsOf(input: Input, { answer, centre, dome, reckonedMm }: Drawn): DrawingView[] {
+function viewsOf(input: Input, { answer, centre, dome, calculatedMm }: Drawn): DrawingView[] {
   return [
     view('section', 'In its cup', {
       shapes: [
@@ -116,7 +116,7 @@ function viewsOf(input: Input, { answer, centre, dome, reckonedMm }: Drawn): Dra
       ],
       handles: [{ field: 'rimMm', label: 'rim', at: [input.rimMm / 2, 0], along: [1, 0], gain: 2 }],
     }),
-    discView(reckonedMm, answer.markAt),
+    discView(calculatedMm, answer.markAt),
   ]
 }
 
@@ -160,7 +160,7 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
     source: 'spherical-cap',
     given: [given('R', 'sphere, middle of the metal', radius), given('a', 'half the rim', mid.baseRadiusMm)],
   })
-  const reckonedMm = domeBlankMm([], school, mid)
+  const calculatedMm = domeBlankMm([], school, mid)
   const answer = answerFor(log, input)
   const inHand = input.discMm ?? answer.markAt
   const largest = 2 * Math.SQRT2 * radius
@@ -172,7 +172,7 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
   const nearest = punches.filter((size) => size <= punchMm + 0.05).sort((first, second) => second - first)[0]
   const [height, rim] = outcomesOf(input).map(targetOf)
   const last = Math.max(1, Math.min(120, nearest ?? punchMm))
-  const sequence = cupsFor(input.thicknessMm, bench, reckonedMm, (last + input.thicknessMm) / 2)
+  const sequence = cupsFor(input.thicknessMm, bench, calculatedMm, (last + input.thicknessMm) / 2)
   const centre = [0, mid.heightMm - radius] as const
   const [from, to] = [Math.PI / 2 - half, Math.PI / 2 + half]
   const dome = shellSection(centre, radius, input.thicknessMm, from, to)
@@ -187,9 +187,9 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
       rimFromDiscMm: { value: gives, unit: 'mm' },
       largestDiscMm: { value: largest, unit: 'mm' },
     },
-    choice: schoolChoice('blank', 'How the blank is reckoned', school, BLANK_TEXTS, (id) => domeBlankMm([], id, mid)),
+    choice: schoolChoice('blank', 'Calculation', school, BLANK_TEXTS, (id) => domeBlankMm([], id, mid)),
     checks: [...checksOf(input, { answer, nearest, punchMm }), stepsCheck(sequence)],
-    views: viewsOf(input, { answer, centre, dome, reckonedMm }),
+    views: viewsOf(input, { answer, centre, dome, calculatedMm }),
     route: [
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
       { op: 'file', params: { what: 'the rim true' } },
@@ -199,7 +199,9 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
       { op: 'finish', params: {}, ...(rim ? { target: rim } : {}) },
     ],
     regions: ['crown', 'rim'],
-    solids: [{ solid: { kind: 'cap', discMm: reckonedMm, halfAngleRad: half, thicknessMm: input.thicknessMm, facing: 1 }, at: [0, 0, 0] }],
+    solids: [
+      { solid: { kind: 'cap', discMm: calculatedMm, halfAngleRad: half, thicknessMm: input.thicknessMm, facing: 1 }, at: [0, 0, 0] },
+    ],
     method: `in a cup, ${BLANK_TEXTS[school].title.toLowerCase()}`,
   })
 }

@@ -172,12 +172,12 @@ interface Drawn {
   readonly holes: Outline[]
   readonly opening: { acrossMm: number; deepMm: number }
   readonly r: number
-  readonly reckonedMm: number
+  readonly calculatedMm: number
   readonly window: boolean
 }
 
 /** The piece drawn, finished and flat. */
-function viewsOf(input: Input, { answer, cut, holes, opening, r, reckonedMm, window }: Drawn): DrawingView[] {
+function viewsOf(input: Input, { answer, cut, holes, opening, r, calculatedMm, window }: Drawn): DrawingView[] {
   return [
     sectionView(input),
     view('blank', 'Blank with its opening', {
@@ -185,7 +185,7 @@ function viewsOf(input: Input, { answer, cut, holes, opening, r, reckonedMm, win
         region(cut, holes),
         cutAround(cut, 'outside'),
         ...holes.map((hole) => cutAround(hole, 'inside')),
-        stroke('scribe', ...circleOutline(reckonedMm / 2)),
+        stroke('scribe', ...circleOutline(calculatedMm / 2)),
       ],
       dimensions: [
         { from: [-r, -r], to: [r, -r], offset: -1.6, text: `saw outside at ${formatPlain(answer.markAt, 2)}` },
@@ -218,19 +218,19 @@ function planNotched(input: Input, bench: Bench): FormPlan {
   const school = input.schools.flat
   const { mid, radius } = capOf(input)
   const discOf = (id: Flat) => domeBlankMm([], id, mid)
-  const reckonedMm = discOf(school)
+  const calculatedMm = discOf(school)
   const opening = flatOpening(log, input, school)
   const answer = answerFor(log, input)
-  const sequence = cupsFor(input.thicknessMm, bench, reckonedMm, radius)
+  const sequence = cupsFor(input.thicknessMm, bench, calculatedMm, radius)
   const r = answer.markAt / 2
   const disc = circleOutline(r)
-  const depth = opening.deepMm + (r - reckonedMm / 2)
+  const depth = opening.deepMm + (r - calculatedMm / 2)
   const slot = rectangleOutline(opening.acrossMm, depth + r).map(([x, y]) => [x - opening.acrossMm / 2, y + r - depth] as const)
   const window = input.opening === 'window'
   const cut: Outline = window ? disc : (subtractRegions([{ outer: disc, holes: [] }], [{ outer: slot, holes: [] }])[0]?.outer ?? disc)
   const holes = window ? [circleHole(opening.acrossMm / 2)] : []
   const areaMm2 = netAreaMm2(cut, holes)
-  const left = window ? (reckonedMm - opening.acrossMm) / 2 : reckonedMm / 2 - opening.deepMm
+  const left = window ? (calculatedMm - opening.acrossMm) / 2 : calculatedMm / 2 - opening.deepMm
   const target = targetOf(outcomeOf(input))
   return completePlan({
     input,
@@ -240,12 +240,12 @@ function planNotched(input: Input, bench: Bench): FormPlan {
     results: {
       openingFlatMm: { value: opening.acrossMm, unit: 'mm' },
       notchFlatMm: { value: opening.deepMm, unit: 'mm' },
-      discMm: { value: reckonedMm, unit: 'mm' },
+      discMm: { value: calculatedMm, unit: 'mm' },
       leftMm: { value: left, unit: 'mm' },
     },
     choice: schoolChoice('flat', 'How dome and disc answer', school, FLAT_TEXTS, discOf),
     checks: [...checksOf(input, left), stepsCheck(sequence)],
-    views: viewsOf(input, { answer, cut, holes, opening, r, reckonedMm, window }),
+    views: viewsOf(input, { answer, cut, holes, opening, r, calculatedMm, window }),
     route: [
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
       { op: 'file', params: { what: 'the rim true' } },
@@ -267,7 +267,7 @@ function planNotched(input: Input, bench: Bench): FormPlan {
             {
               solid: {
                 kind: 'cap' as const,
-                discMm: reckonedMm,
+                discMm: calculatedMm,
                 halfAngleRad: capOf(input).half,
                 thicknessMm: input.thicknessMm,
                 holeMm: opening.acrossMm,

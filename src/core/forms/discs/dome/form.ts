@@ -14,7 +14,7 @@ import { type DomeInput, domeInput, middleOf } from './input'
 function blankChoice(input: DomeInput, mid: DomeMid): SchoolChoice {
   return {
     question: 'blank',
-    label: 'How the blank is reckoned',
+    label: 'Calculation',
     unit: 'mm',
     school: input.schools.blank,
     schools: BLANK_SCHOOLS.map((id) => ({ id, title: BLANK_TEXTS[id].title, why: BLANK_TEXTS[id].why, value: domeBlankMm([], id, mid) })),

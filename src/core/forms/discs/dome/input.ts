@@ -34,7 +34,7 @@ export const domeInput = () =>
       roundUpMm: commonFields.roundUp(0.1),
       allowanceMm: commonFields.allowance(),
       fromDiscMm: lengthMm({
-        label: 'Disc in hand',
+        label: 'I already have a disc',
         min: 1,
         max: 500,
         help: 'What dome of this shape would a disc of this size give?',

@@ -40,7 +40,7 @@ const input = () =>
     })
     .refine((value) => value.windowMm > 2 * value.cleanUpMm, {
       path: ['cleanUpMm'],
-      error: 'Clean-up a side: it is more than the window; it must be less than half of it',
+      error: 'Filing allowance per side: it is more than the window; it must be less than half of it',
     })
 type Input = OutputOf<typeof input>
 

@@ -139,7 +139,7 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('riseMm', 'Rise', input.r
 function planBar(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.shape
-  const reckonedMm = lengthOf([], input, school)
+  const calculatedMm = lengthOf([], input, school)
   const answer = answerFor(log, input)
   const target = targetOf(outcomeOf(input))
   const under = input.riseMm - input.thicknessMm
@@ -150,7 +150,7 @@ function planBar(input: Input, bench: Bench): FormPlan {
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'bar', outline: rectangleOutline(answer.markAt, input.widthMm) })],
     results: {
-      lengthMm: { value: reckonedMm, unit: 'mm' },
+      lengthMm: { value: calculatedMm, unit: 'mm' },
       underMm: { value: under, unit: 'mm' },
       firstBendMm: { value: input.footMm, unit: 'mm' },
     },

@@ -39,7 +39,7 @@ const input = () =>
   z
     .strictObject({
       frame: choice('Frame', FRAMES).default('rectangle'),
-      strapMm: lengthMm({ label: 'Strap, wide', min: 5, max: 120 }),
+      strapMm: lengthMm({ label: 'Strap width', min: 5, max: 120 }),
       easeMm: lengthMm({ label: 'Ease for the strap', min: 0, max: 6 }).default(1),
       windowMm: lengthMm({ label: 'Window, strap way', min: 3, max: 120, help: 'The room along the strap: one of two with a middle bar.' }),
       frameMm: lengthMm({ label: 'Frame, wide', min: 1, max: 40 }).default(5),

@@ -152,7 +152,7 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('marginMm', 'Margin left 
 function planDie(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.die
-  const reckonedMm = lengthOf([], input, school)
+  const calculatedMm = lengthOf([], input, school)
   const answer = answerFor(log, input)
   const acrossMm = input.widthMm + (answer.markAt - input.lengthMm)
   const outline = roundedRectangle(answer.markAt, acrossMm, Math.min(3, input.marginMm))
@@ -187,7 +187,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
     results: {
       acrossMm: { value: acrossMm, unit: 'mm' },
       partsCount: { value: input.partCount, unit: 'count' },
-      drawsInMm: { value: school === 'free' ? (reckonedMm - input.lengthMm) / 2 - input.marginMm : 0, unit: 'mm' },
+      drawsInMm: { value: school === 'free' ? (calculatedMm - input.lengthMm) / 2 - input.marginMm : 0, unit: 'mm' },
       thinnestMm: { value: least, unit: 'mm' },
       tabMm: { value: school === 'pancake' ? input.tabMm : 0, unit: 'mm' },
     },

@@ -59,9 +59,7 @@ const input = () =>
       thicknessMm: commonFields.thickness(),
       webRatio: ratio({ label: 'Left under the score', min: 0.05, max: 0.6, help: 'Share of the thickness: about a fifth.' }).default(0.2),
       radiusMm: lengthMm({ label: 'Bend radius inside', min: 0, max: 20, help: 'Where it is bent, not scored.' }).default(0.8),
-      neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0.3, max: 0.5, help: '0.33 in a tight bend, 0.5 in a wide one.' }).default(
-        0.4,
-      ),
+      neutralAxisRatio: ratio({ label: 'Bend factor', min: 0.3, max: 0.5, help: '0.33 in a tight bend, 0.5 in a wide one.' }).default(0.4),
       ...closingFields(0.1),
       schools: schoolsField({ fold: ['scored', 'bent'], corner: ['butt', 'mitre'] }),
     })
@@ -229,10 +227,10 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('lengthMm', 'Box inside, 
 function planBox(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.fold
-  const reckonedMm = overOf([], input, school, input.lengthInsideMm, 'long way')
+  const calculatedMm = overOf([], input, school, input.lengthInsideMm, 'long way')
   const acrossMm = overOf(log, input, school, input.widthInsideMm, 'short way')
   const answer = answerFor(log, input)
-  const extra = answer.markAt - reckonedMm
+  const extra = answer.markAt - calculatedMm
   const web = input.webRatio * input.thicknessMm
   // to the middle of the fold: the apex of the groove, or the middle of the bend
   const foldMm =

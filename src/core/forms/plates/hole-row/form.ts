@@ -120,12 +120,12 @@ function boundChecks({ holeMm, postMm, nutMm }: Input) {
 /** What the checks weigh. */
 interface Weighed {
   readonly least: number
-  readonly reckonedMm: number
+  readonly calculatedMm: number
   readonly school: 'webs' | 'pitch'
 }
 
 /** What the piece is warned of, or cleared of. */
-function checksOf(input: Input, { least, reckonedMm, school }: Weighed): Check[] {
+function checksOf(input: Input, { least, calculatedMm, school }: Weighed): Check[] {
   return [
     limitCheck({
       code: 'hole-web',
@@ -142,14 +142,14 @@ function checksOf(input: Input, { least, reckonedMm, school }: Weighed): Check[]
       ? [
           limitCheck({
             code: 'row-fits',
-            ok: reckonedMm <= input.roomMm,
+            ok: calculatedMm <= input.roomMm,
             level: 'stop' as const,
             field: 'holeCount',
             source: 'closed-form' as const,
-            actual: reckonedMm,
+            actual: calculatedMm,
             limit: input.roomMm,
-            good: `It fits on ${formatPlain(input.roomMm, 2)} mm, with ${formatPlain(input.roomMm - reckonedMm, 2)} mm left for solder.`,
-            bad: `${formatPlain(reckonedMm, 2)} mm does not fit on ${formatPlain(input.roomMm, 2)} mm: fewer holes, or smaller ones.`,
+            good: `It fits on ${formatPlain(input.roomMm, 2)} mm, with ${formatPlain(input.roomMm - calculatedMm, 2)} mm left for solder.`,
+            bad: `${formatPlain(calculatedMm, 2)} mm does not fit on ${formatPlain(input.roomMm, 2)} mm: fewer holes, or smaller ones.`,
           }),
         ]
       : []),
@@ -172,7 +172,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
 function planHoleRow(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.row
-  const reckonedMm = lengthOf([], input, school)
+  const calculatedMm = lengthOf([], input, school)
   const stepMm = school === 'webs' ? input.holeMm + input.webMm : input.pitchMm
   const webMm = stepMm - input.holeMm
   const answer = answerFor(log, input)
@@ -196,7 +196,7 @@ function planHoleRow(input: Input, bench: Bench): FormPlan {
       adjustMm: { value: (input.holeCount - 1) * stepMm, unit: 'mm' },
     },
     choice: schoolChoice('row', 'How the row is spaced', school, ROW_TEXTS, (id) => lengthOf([], input, id)),
-    checks: checksOf(input, { least, reckonedMm, school }),
+    checks: checksOf(input, { least, calculatedMm, school }),
     views: [
       view('blank', 'Blank, hole centres marked', {
         shapes: [

@@ -59,12 +59,12 @@ function ownChecks(input: Input, bench: Bench): Check[] {
   return checks
 }
 
-/** What a strip in hand gives: the inside it closes to, and how far its ends lap on a former that is smaller. */
+/** What a your strip gives: the inside it closes to, and how far its ends lap on a former that is smaller. */
 function fromStrip(log: WorkingLog, input: Input): Pick<FormPlan, 'results' | 'checks'> {
   const stripMm = input.stripMm
   if (stripMm === undefined) return { results: {}, checks: [] }
   const insideMm = derive(log, {
-    label: 'Inside from the strip in hand',
+    label: 'Inside from your strip',
     formula: 'S/π − 2·k·t',
     unit: 'mm',
     source: 'hill',

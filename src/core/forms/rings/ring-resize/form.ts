@@ -155,7 +155,7 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('insideDiameterMm', 'Insi
 
 function planResize(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = pieceMm([], input)
+  const calculatedMm = pieceMm([], input)
   const larger = input.wantedMm > input.nowMm
   const answer = answerFor(log, input)
   const target = targetOf(outcomeOf(input))
@@ -174,13 +174,13 @@ function planResize(input: Input, bench: Bench): FormPlan {
     working: log,
     blanks: [blank],
     results: {
-      lengthMm: { value: reckonedMm, unit: 'mm' },
+      lengthMm: { value: calculatedMm, unit: 'mm' },
       changeMm: { value: Math.PI * (input.wantedMm - input.nowMm), unit: 'mm' },
     },
-    choice: onlySchool('way', 'How the change is reckoned', {
+    choice: onlySchool('way', 'Calculation', {
       id: 'middle',
       title: 'By the middle of the metal',
-      value: reckonedMm,
+      value: calculatedMm,
       why: 'Any thickness needs the same piece; a quarter US size is 0.64 mm of metal.',
     }),
     checks: [...changeChecks(input), ...hazardNotes(input.alloy)],

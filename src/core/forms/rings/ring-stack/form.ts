@@ -40,7 +40,7 @@ const input = () =>
     insideDiameterMm: ringDiameterMm({ label: 'Size', min: 8, max: 35, help: 'US, UK or ISO size, or the inside diameter.' }),
     ringCount: count({ label: 'Rings in the set', min: 2, max: 12 }).default(3),
     widthMm: lengthMm({ label: 'Each ring, wide', min: 0.5, max: 12 }).default(2),
-    gapMm: lengthMm({ label: 'Play between rings', min: 0, max: 3, help: 'So that they turn on one another.' }).default(0.1),
+    gapMm: lengthMm({ label: 'Gap between rings', min: 0, max: 3, help: 'So that they turn on one another.' }).default(0.1),
     alloy: commonFields.alloy(),
     thicknessMm: commonFields.thickness(),
     jointAllowanceMm: lengthMm({ label: 'Joint and filing, each', min: 0, max: 5 }).default(0),
@@ -134,7 +134,7 @@ function planStack(input: Input, bench: Bench): FormPlan {
   const fitMm = fitOf(input, input.schools.fit, bench)
   const band = fittedBand([], input, fitMm)
   const inside = band.insideDiameterMm
-  const reckonedMm = bandLengthMm([], input.schools.length, band)
+  const calculatedMm = bandLengthMm([], input.schools.length, band)
   const answer = answerFor(log, input, bench)
   const pieceMm = derive(log, {
     label: 'Piece that gives all strips',
@@ -155,7 +155,7 @@ function planStack(input: Input, bench: Bench): FormPlan {
       setWidthMm: { value: wholeMm, unit: 'mm' },
       insideMm: { value: inside, unit: 'mm' },
       pieceWidthMm: { value: pieceMm, unit: 'mm' },
-      lengthMm: { value: reckonedMm, unit: 'mm' },
+      lengthMm: { value: calculatedMm, unit: 'mm' },
     },
     choice: bandLengthChoice(input.schools.length, band),
     choices: [schoolChoice('fit', 'Fit of the whole set', input.schools.fit, FIT_TEXTS, (id) => fitOf(input, id, bench))],

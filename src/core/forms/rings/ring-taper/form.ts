@@ -95,7 +95,7 @@ function planTaper(input: Input, bench: Bench): FormPlan {
   const fitMm = fitOf(input, input.schools.fit, bench)
   const band = fittedBand([], input, fitMm)
   const inside = band.insideDiameterMm
-  const reckonedMm = bandLengthMm([], input.schools.length, band)
+  const calculatedMm = bandLengthMm([], input.schools.length, band)
   const answer = answerFor(log, input, bench)
   const outline = taperOutline(input, answer.markAt)
   const target = targetOf(outcomeOf(input, bench))
@@ -104,7 +104,7 @@ function planTaper(input: Input, bench: Bench): FormPlan {
     thicknessMm: input.thicknessMm,
     widthMm: input.frontMm,
     cutMm: answer.markAt,
-    lengthMm: Math.min(reckonedMm, answer.markAt),
+    lengthMm: Math.min(calculatedMm, answer.markAt),
     wire: true,
   }).views
   const f = input.frontMm / 2
@@ -115,7 +115,7 @@ function planTaper(input: Input, bench: Bench): FormPlan {
     blanks: [sheetBlank(input, bench, { name: 'band', outline })],
     results: {
       insideMm: { value: inside, unit: 'mm' },
-      lengthMm: { value: reckonedMm, unit: 'mm' },
+      lengthMm: { value: calculatedMm, unit: 'mm' },
       edgeAngleDeg: { value: (Math.atan((input.frontMm - input.backMm) / answer.markAt) * 180) / Math.PI, unit: '°' },
     },
     choice: bandLengthChoice(input.schools.length, band),

@@ -107,7 +107,7 @@ function planRingWire(input: Input, bench: Bench): FormPlan {
       widthMm: { value: wide, unit: 'mm' },
       outsideDiameterMm: { value: input.insideDiameterMm + 2 * input.thicknessMm, unit: 'mm' },
     },
-    choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
+    choice: schoolChoice('length', 'Calculation', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
     checks: [
       {
         level: 'note',

@@ -124,7 +124,7 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('insideDiameterMm', 'Insi
 
 function planRingWrap(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf([], input)
+  const calculatedMm = lengthOf([], input)
   const answer = answerFor(log, input)
   const target = targetOf(outcomeOf(input))
   const outline = [
@@ -138,11 +138,11 @@ function planRingWrap(input: Input, bench: Bench): FormPlan {
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'strip', outline })],
-    results: { lengthMm: { value: reckonedMm, unit: 'mm' }, thickAtLapMm: { value: 2 * input.thicknessMm, unit: 'mm' } },
-    choice: onlySchool('length', 'How the length is reckoned', {
+    results: { lengthMm: { value: calculatedMm, unit: 'mm' }, thickAtLapMm: { value: 2 * input.thicknessMm, unit: 'mm' } },
+    choice: onlySchool('length', 'Calculation', {
       id: 'spiral',
       title: 'Once round and the overlap',
-      value: reckonedMm,
+      value: calculatedMm,
       why: 'The inner turn is a ring by the middle of its metal; what lies over it is added as it lies.',
     }),
     checks: [...(input.holeMm > 0 ? [overlapCheck(input)] : []), ...hazardNotes(input.alloy)],

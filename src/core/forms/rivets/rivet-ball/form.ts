@@ -116,7 +116,7 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('ballMm', 'Ball', input.b
 function planBallRivet(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.back
-  const reckonedMm = lengthOf([], input, school)
+  const calculatedMm = lengthOf([], input, school)
   const answer = answerFor(log, input)
   const grip = gripOf([], input)
   const out = headStickOutMm(school, input.thicknessMm, input.lowerMm)
@@ -158,7 +158,7 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
     blanks: [wireBlank(input, bench, { name: 'rivet', lengthMm: answer.markAt })],
     results: {
       gripMm: { value: grip, unit: 'mm' },
-      ballWireMm: { value: reckonedMm - grip - out, unit: 'mm' },
+      ballWireMm: { value: calculatedMm - grip - out, unit: 'mm' },
       stemMm: { value: grip + out, unit: 'mm' },
     },
     choice: schoolChoice('back', 'How much stands out behind', school, BACK_TEXTS, (id) => lengthOf([], input, id)),

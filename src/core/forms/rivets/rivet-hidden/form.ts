@@ -143,10 +143,10 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('seatMm', 'Seat filled ac
 function planHidden(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.fill
-  const reckonedMm = lengthOf([], input, school)
+  const calculatedMm = lengthOf([], input, school)
   const answer = answerFor(log, input)
   const grip = gripOf([], input)
-  const outMm = (reckonedMm - grip) / (school === 'seats' ? 2 : 1)
+  const outMm = (calculatedMm - grip) / (school === 'seats' ? 2 : 1)
   const [_d, s, h, e] = [input.thicknessMm / 2, input.seatMm / 2, input.holeMm / 2, input.depthMm]
   const target = targetOf(outcomeOf(input))
   return completePlan({
@@ -154,7 +154,7 @@ function planHidden(input: Input, bench: Bench): FormPlan {
     answer,
     working: log,
     blanks: [wireBlank(input, bench, { name: 'rivet', lengthMm: answer.markAt })],
-    results: { gripMm: { value: grip, unit: 'mm' }, outMm: { value: outMm, unit: 'mm' }, lengthMm: { value: reckonedMm, unit: 'mm' } },
+    results: { gripMm: { value: grip, unit: 'mm' }, outMm: { value: outMm, unit: 'mm' }, lengthMm: { value: calculatedMm, unit: 'mm' } },
     choice: schoolChoice('fill', 'What the wire has to fill', school, FILL_TEXTS, (id) => lengthOf([], input, id)),
     choices: [edgeChoice(input, input.schools.edge)],
     checks: checksOf(input, { answer, outMm }),

@@ -56,7 +56,7 @@ const input = () =>
         label: 'Domed head, across',
         min: 0.4,
         max: 20,
-        help: 'Of a head reckoned by volume; 1.8 times the wire where nothing is entered.',
+        help: 'Of a head calculated by volume; 1.8 times the wire where nothing is entered.',
       }).optional(),
       formedHeadCount: count({ label: 'Heads to form', min: 1, max: 2, help: '1 where the rivet has a head already.' }).default(2),
       filingMm: lengthMm({ label: 'Filing of the ends', min: 0, max: 2 }).default(0.1),
@@ -187,11 +187,11 @@ interface Weighed {
   readonly headMm: number
   readonly plusTwo: number
   readonly ratio: number
-  readonly reckonedMm: number
+  readonly calculatedMm: number
 }
 
 /** What the piece is warned of, or cleared of. */
-function checksOf(input: Input, { above, answer, headMm, plusTwo, ratio, reckonedMm }: Weighed): Check[] {
+function checksOf(input: Input, { above, answer, headMm, plusTwo, ratio, calculatedMm }: Weighed): Check[] {
   return [
     limitCheck({
       code: 'head-width',
@@ -207,13 +207,13 @@ function checksOf(input: Input, { above, answer, headMm, plusTwo, ratio, reckone
     freeEndCheck(above, input.thicknessMm, 'A shorter end, or thicker wire.'),
     edgeCheck(input, input.schools.edge),
     ...passageChecks(input, answer.markAt, answer.markAt - above),
-    ...(Math.abs(plusTwo - reckonedMm) > 0.3
+    ...(Math.abs(plusTwo - calculatedMm) > 0.3
       ? [
           {
             level: 'note' as const,
             code: 'schools-differ',
             source: 'bench-practice' as const,
-            message: `The stack-and-two rule would cut ${formatPlain(plusTwo, 2)} mm: ${formatPlain(Math.abs(plusTwo - reckonedMm), 2)} mm ${plusTwo > reckonedMm ? 'longer' : 'shorter'}.`,
+            message: `The stack-and-two rule would cut ${formatPlain(plusTwo, 2)} mm: ${formatPlain(Math.abs(plusTwo - calculatedMm), 2)} mm ${plusTwo > calculatedMm ? 'longer' : 'shorter'}.`,
           },
         ]
       : []),
@@ -239,7 +239,7 @@ const outcomeOf = (input: Input): OutcomeSpec =>
 function planRivet(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.head
-  const reckonedMm = lengthOf([], input, school)
+  const calculatedMm = lengthOf([], input, school)
   const above = headOf([], input, school, input.upperMm)
   const below = input.formedHeadCount === 2 ? headOf([], input, school, input.lowerMm) : 0
   const grip = gripOf([], input)
@@ -256,14 +256,14 @@ function planRivet(input: Input, bench: Bench): FormPlan {
     blanks: [wireBlank(input, bench, { name: 'rivet', lengthMm: answer.markAt })],
     results: {
       gripMm: { value: grip, unit: 'mm' },
-      lengthMm: { value: reckonedMm, unit: 'mm' },
+      lengthMm: { value: calculatedMm, unit: 'mm' },
       headMm: { value: headMm, unit: 'mm' },
       holeFillMm: { value: holeFillMm(grip, input.thicknessMm, Math.max(input.holeMm, input.thicknessMm)), unit: 'mm' },
       stackPlusTwoMm: { value: plusTwo, unit: 'mm' },
     },
     choice: schoolChoice('head', 'How much stands out', school, SCHOOL_TEXTS, (id) => lengthOf([], input, id)),
     choices: [edgeChoice(input, input.schools.edge)],
-    checks: checksOf(input, { above, answer, headMm, plusTwo, ratio, reckonedMm }),
+    checks: checksOf(input, { above, answer, headMm, plusTwo, ratio, calculatedMm }),
     views: [sideView(input, above, below), headedView(input, headed)],
     route: [
       ...holeSteps(input.holeMm),

@@ -149,7 +149,7 @@ const outcomeOf = (input: Input): OutcomeSpec =>
 function planBackPlate(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.edge
-  const reckonedMm = lengthOf([], input, school)
+  const calculatedMm = lengthOf([], input, school)
   const answer = answerFor(log, input)
   const stone = stoneOutline(input)
   const outer = (answer.markAt - input.stoneLengthMm) / 2
@@ -161,7 +161,7 @@ function planBackPlate(input: Input, bench: Bench): FormPlan {
   // a set-off round end keeps its exact length; one that has grown sharp is as long as it is drawn
   const windowLongMm = Math.abs(reachMm - plainMm) < 0.02 ? plainMm : reachMm
   const areaMm2 = netAreaMm2(outline, window)
-  const finishedMm = reckonedMm - 2 * input.cleanUpMm
+  const finishedMm = calculatedMm - 2 * input.cleanUpMm
   const target = targetOf(outcomeOf(input))
   const [a, b] = [answer.markAt / 2, input.stoneWidthMm / 2 + outer]
   return completePlan({

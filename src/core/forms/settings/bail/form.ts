@@ -133,7 +133,7 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('dropMm', 'Centre to foot
 
 function planBail(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf([], input, input.schools.fold)
+  const calculatedMm = lengthOf([], input, input.schools.fold)
   const answer = answerFor(log, input)
   const outline = leaf(answer.markAt, input.widthMm, input.footMm)
   const target = targetOf(outcomeOf(input))
@@ -144,7 +144,7 @@ function planBail(input: Input, bench: Bench): FormPlan {
     answer,
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'bail', outline })],
-    results: { lengthMm: { value: reckonedMm, unit: 'mm' }, insideMm: { value: input.chainMm, unit: 'mm' } },
+    results: { lengthMm: { value: calculatedMm, unit: 'mm' }, insideMm: { value: input.chainMm, unit: 'mm' } },
     choice: schoolChoice('fold', 'How it is folded', input.schools.fold, FOLD_TEXTS, (id) => lengthOf([], input, id)),
     checks: checksOf(input, passes),
     views: [

@@ -220,7 +220,7 @@ function outcomeOf({ shape, stoneLengthMm, roundMm, easeMm }: Input): OutcomeSpe
 
 function planBezel(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf([], input, input.schools.length)
+  const calculatedMm = lengthOf([], input, input.schools.length)
   const heightMm = derive(log, {
     label: 'Height of the wall',
     formula: 'max(s/3, u + l) + b',
@@ -243,12 +243,12 @@ function planBezel(input: Input, bench: Bench): FormPlan {
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'bezel', outline: rectangleOutline(answer.markAt, heightMm) })],
     results: {
-      lengthMm: { value: reckonedMm, unit: 'mm' },
+      lengthMm: { value: calculatedMm, unit: 'mm' },
       heightMm: { value: heightMm, unit: 'mm' },
       overTheTurnMm: { value: over, unit: 'mm' },
       platePlusMm: { value: input.stoneLengthMm + 2 * input.thicknessMm + 4, unit: 'mm' },
     },
-    choice: schoolChoice('length', 'How the length is reckoned', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
+    choice: schoolChoice('length', 'Calculation', input.schools.length, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
     checks: checksOf(input, over),
     views: [
       settingView(input),

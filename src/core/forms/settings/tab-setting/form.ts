@@ -54,9 +54,9 @@ const input = () =>
       shape: choice('Stone', { ...STONE_SHAPES, free: 'Free, by its corners' }).default('oval'),
       ...stoneFields,
       ...cornerFields,
-      edgeMm: lengthMm({ label: 'Edge of the stone, high', min: 0.3, max: 30, help: 'Where the tab stands up beside it.' }),
+      edgeMm: lengthMm({ label: 'Stone edge height', min: 0.3, max: 30, help: 'Where the tab stands up beside it.' }),
       slopeMm: lengthMm({
-        label: 'Thicker side, more',
+        label: 'Extra on the thick side',
         min: 0,
         max: 20,
         help: 'How much higher the stone is on its thicker side; tabs there grow by it.',
@@ -283,7 +283,7 @@ const outcomeOf = (input: Input): OutcomeSpec =>
 
 function planTabs(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = tabOf([], input, input.schools.tab)
+  const calculatedMm = tabOf([], input, input.schools.tab)
   const answer = answerFor(log, input)
   const stone = stoneOf(input)
   const loopMm = bailLoopMm(log, input)
@@ -314,7 +314,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
       },
     ],
     results: {
-      tabMm: { value: reckonedMm, unit: 'mm' },
+      tabMm: { value: calculatedMm, unit: 'mm' },
       lapLeftMm: { value: lapLeft, unit: 'mm' },
       ...(loopMm > 0 ? { bailLoopMm: { value: loopMm, unit: 'mm' as const } } : {}),
       longestTabMm: { value: answer.markAt + input.slopeMm, unit: 'mm' },

@@ -34,7 +34,7 @@ type Join = keyof typeof JOIN_TEXTS
 const input = () =>
   z
     .strictObject({
-      strapMm: lengthMm({ label: 'Strap, wide', min: 3, max: 120 }),
+      strapMm: lengthMm({ label: 'Strap width', min: 3, max: 120 }),
       leatherMm: lengthMm({ label: 'Leather, thick', min: 0.5, max: 10 }),
       easeMm: lengthMm({ label: 'Ease all over', min: 0, max: 5 }).default(0.5),
       alloy: commonFields.alloy(),

@@ -30,7 +30,7 @@ type School = keyof typeof CUT_TEXTS
 
 const input = () =>
   z.strictObject({
-    linkMm: lengthMm({ label: 'Link, long', min: 2, max: 120 }),
+    linkMm: lengthMm({ label: 'Link length', min: 2, max: 120 }),
     widthMm: lengthMm({ label: 'Link, wide', min: 1, max: 60 }).default(5),
     linkCount: count({ label: 'Links', min: 1, max: 500 }).default(12),
     stripCount: count({ label: 'Strips', min: 1, max: 50, help: 'Over how many strips they are spread.' }).default(1),
@@ -51,7 +51,12 @@ const input = () =>
     }).default(0),
     rowCount: count({ label: 'Rows', min: 1, max: 4, help: 'Side by side in the chain: two rows are half as long.' }).default(1),
     ringMm: lengthMm({ label: 'Joining ring, inside', min: 1, max: 40, help: 'Smaller rings want shorter links.' }).optional(),
-    stripInHandMm: lengthMm({ label: 'Strip in hand', min: 5, max: 2000, help: 'Before rolling: what would it come to?' }).optional(),
+    stripInHandMm: lengthMm({
+      label: 'I already have a strip',
+      min: 5,
+      max: 2000,
+      help: 'Before rolling: what would it come to?',
+    }).optional(),
     ...closingFields(0.5),
     schools: schoolsField({ cut: ['sawn', 'sheared'] }),
   })
@@ -102,15 +107,15 @@ function ringChecks({ linkMm, ringMm }: Input) {
   ]
 }
 
-/** The strip in hand against what these links need: what it comes to when it is rolled, and how many links that is. */
+/** The your strip against what these links need: what it comes to when it is rolled, and how many links that is. */
 function stripInHand(log: WorkingLog, input: Input, needMm: number) {
   if (input.stripInHandMm === undefined) return { results: {}, checks: [] }
   const afterMm = derive(log, {
-    label: 'Strip in hand, rolled',
+    label: 'Your strip, rolled',
     formula: 's + g',
     unit: 'mm',
     source: input.growthMm > 0 ? 'own-choice' : 'closed-form',
-    given: [given('s', 'strip in hand', input.stripInHandMm), given('g', 'growth on rolling', input.growthMm)],
+    given: [given('s', 'your strip', input.stripInHandMm), given('g', 'growth on rolling', input.growthMm)],
   })
   const kerfMm = input.schools.cut === 'sawn' ? input.kerfMm : 0
   const links = Math.floor((afterMm + kerfMm) / (input.linkMm + kerfMm) + 1e-9)
@@ -126,8 +131,8 @@ function stripInHand(log: WorkingLog, input: Input, needMm: number) {
         source: 'closed-form',
         actual: afterMm,
         limit: needMm,
-        good: `The strip in hand comes to ${formatPlain(afterMm, 1)} mm: right for these links.`,
-        bad: `The strip in hand would come to ${formatPlain(afterMm, 1)} mm, ${formatPlain(Math.abs(over), 1)} ${over > 0 ? 'over' : 'under'} what these links need: ${links} links. Measure it after rolling, and divide what it is.`,
+        good: `The your strip comes to ${formatPlain(afterMm, 1)} mm: right for these links.`,
+        bad: `The your strip would come to ${formatPlain(afterMm, 1)} mm, ${formatPlain(Math.abs(over), 1)} ${over > 0 ? 'over' : 'under'} what these links need: ${links} links. Measure it after rolling, and divide what it is.`,
       }),
     ],
   }
@@ -191,13 +196,13 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'strip length', beforeRolling(log, input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('linkMm', 'Link, long', input.linkMm, 0.3)
+const outcomeOf = (input: Input): OutcomeSpec => asked('linkMm', 'Link length', input.linkMm, 0.3)
 
 function planLinks(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const n = linksAStrip(input)
   const rolledMm = stripOf(log, input, input.schools.cut)
-  const reckonedMm = derive(log, {
+  const calculatedMm = derive(log, {
     label: 'Strip before rolling',
     formula: 'max(1, L − g)',
     unit: 'mm',
@@ -222,7 +227,7 @@ function planLinks(input: Input, bench: Bench): FormPlan {
       linksAStripCount: { value: n, unit: 'count' },
       possibleCount: { value: n * input.stripCount, unit: 'count' },
       stripToDivideMm: { value: rolledMm, unit: 'mm' },
-      ...(input.growthMm > 0 ? { growthShare: { value: (100 * input.growthMm) / reckonedMm, unit: '%' as const } } : {}),
+      ...(input.growthMm > 0 ? { growthShare: { value: (100 * input.growthMm) / calculatedMm, unit: '%' as const } } : {}),
       ...(chainMm > 0 ? { chainMm: { value: chainMm, unit: 'mm' as const } } : {}),
       ...(input.ringMm === undefined ? {} : { linkForRingMm: { value: input.ringMm * LINK_TO_RING, unit: 'mm' as const } }),
       ...inHand.results,

@@ -139,7 +139,7 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('acrossMm', 'Outside, one
 
 function planBox(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf([], input, input.schools.bend)
+  const calculatedMm = lengthOf([], input, input.schools.bend)
   const answer = answerFor(log, input)
   const { acrossMm: a, upMm: b, thicknessMm: t } = input
   const target = targetOf(outcomeOf(input))
@@ -157,13 +157,13 @@ function planBox(input: Input, bench: Bench): FormPlan {
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'strip', outline: rectangleOutline(answer.markAt, input.widthMm) })],
     results: {
-      lengthMm: { value: reckonedMm, unit: 'mm' },
+      lengthMm: { value: calculatedMm, unit: 'mm' },
       insideAcrossMm: { value: a - 2 * t, unit: 'mm' },
       insideUpMm: { value: b - 2 * t, unit: 'mm' },
       firstCreaseMm: { value: creases[0] ?? 0, unit: 'mm' },
       creasesCount: { value: creases.length, unit: 'count' },
     },
-    choice: schoolChoice('bend', 'How the bends are reckoned', input.schools.bend, BEND_TEXTS, (id) => lengthOf([], input, id)),
+    choice: schoolChoice('bend', 'Calculation', input.schools.bend, BEND_TEXTS, (id) => lengthOf([], input, id)),
     checks: checksOf(input, t),
     views: [
       view('section', 'Section', {

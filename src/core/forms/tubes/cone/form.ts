@@ -201,7 +201,7 @@ function planCone(input: Input, bench: Bench): FormPlan {
           }
         : {}),
     },
-    choice: onlySchool('cone', 'How the blank is reckoned', {
+    choice: onlySchool('cone', 'Calculation', {
       id: 'development',
       title: 'Unrolled by the middle of the metal',
       value: longEdgeMm,

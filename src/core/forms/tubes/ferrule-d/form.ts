@@ -259,7 +259,7 @@ function planFerrule(input: Input, bench: Bench): FormPlan {
         ? { baseWideMm: { value: rough[0], unit: 'mm' as const }, baseLongMm: { value: rough[1], unit: 'mm' as const } }
         : { creaseMm: { value: creaseMm, unit: 'mm' as const } }),
     },
-    choice: schoolChoice('curve', 'How the top is reckoned', input.schools.curve, CURVE_TEXTS, (id) => stripOf([], input, id)),
+    choice: schoolChoice('curve', 'Calculation', input.schools.curve, CURVE_TEXTS, (id) => stripOf([], input, id)),
     checks: [
       {
         level: 'note',

@@ -110,14 +110,14 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('outsideLongMm', 'Outside
 function planOvalTube(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.length
-  const reckonedMm = lengthOf([], input, school)
+  const calculatedMm = lengthOf([], input, school)
   const answer = answerFor(log, input)
   const roundMm = derive(log, {
     label: 'Round tube it is pressed from, outside',
     formula: 'L/π + t',
     unit: 'mm',
     source: 'closed-form',
-    given: [given('L', 'strip', reckonedMm), given('t', 'wall', input.thicknessMm)],
+    given: [given('L', 'strip', calculatedMm), given('t', 'wall', input.thicknessMm)],
   })
   const [a, b] = [input.outsideLongMm / 2, input.outsideShortMm / 2]
   const outer = ellipseOutline(a, b)
@@ -129,7 +129,7 @@ function planOvalTube(input: Input, bench: Bench): FormPlan {
     working: log,
     blanks: [sheetBlank(input, bench, { name: 'tube', outline: rectangleOutline(answer.markAt, input.lengthMm) })],
     results: { roundOutsideMm: { value: roundMm, unit: 'mm' }, tightestInsideRadiusMm: { value: Math.max(0, tightest), unit: 'mm' } },
-    choice: schoolChoice('length', 'How the width is reckoned', school, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
+    choice: schoolChoice('length', 'Calculation', school, LENGTH_TEXTS, (id) => lengthOf([], input, id)),
     checks: checksOf(input, { roundMm, tightest }),
     views: [
       view('section', 'Section', {

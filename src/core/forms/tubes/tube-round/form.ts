@@ -14,7 +14,7 @@ const input = () =>
       thicknessMm: commonFields.thickness('Wall'),
       widthMm: lengthMm({ label: 'Length of the tube', min: 0.5, max: 300 }).default(20),
       jointAllowanceMm: lengthMm({ label: 'Joint and filing', min: 0, max: 5 }).default(0),
-      neutralAxisRatio: ratio({ label: 'Neutral axis k', min: 0, max: 0.5, help: '0.5 is the middle of the metal.' }).default(0.5),
+      neutralAxisRatio: ratio({ label: 'Bend factor', min: 0, max: 0.5, help: '0.5 is the middle of the metal.' }).default(0.5),
       roundUpMm: commonFields.roundUp(0.1),
       allowanceMm: commonFields.allowance(),
       qty: commonFields.qty(),

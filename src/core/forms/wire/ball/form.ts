@@ -35,7 +35,12 @@ const input = () =>
     ballMm: lengthMm({ label: 'Ball', min: 0.5, max: 20 }),
     alloy: commonFields.alloy(),
     thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 8 }),
-    wireInHandMm: lengthMm({ label: 'Wire in hand', min: 0.5, max: 500, help: 'What ball would a piece of this length give?' }).optional(),
+    wireInHandMm: lengthMm({
+      label: 'I already have wire',
+      min: 0.5,
+      max: 500,
+      help: 'What ball would a piece of this length give?',
+    }).optional(),
     ...closingFields(0.1),
     schools: schoolsField({ loss: ['mass', 'with-loss'] }),
   })
@@ -61,11 +66,11 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('ballMm', 'Ball', input.b
 
 function planBall(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf([], input, input.schools.loss)
+  const calculatedMm = lengthOf([], input, input.schools.loss)
   const answer = answerFor(log, input)
   const inHand = input.wireInHandMm ?? answer.markAt
   const gives = derive(log, {
-    label: 'Ball from the wire in hand',
+    label: 'Ball from your wire',
     formula: '(1.5·d^2·L/f)^(1/3)',
     unit: 'mm',
     source: 'closed-form',
@@ -78,7 +83,7 @@ function planBall(input: Input, bench: Bench): FormPlan {
     answer,
     working: log,
     blanks: [wireBlank(input, bench, { name: 'wire', lengthMm: answer.markAt })],
-    results: { lengthMm: { value: reckonedMm, unit: 'mm' }, fromWireMm: { value: gives, unit: 'mm' } },
+    results: { lengthMm: { value: calculatedMm, unit: 'mm' }, fromWireMm: { value: gives, unit: 'mm' } },
     choice: schoolChoice('loss', 'How much wire', input.schools.loss, LOSS_TEXTS, (id) => lengthOf([], input, id)),
     checks: [
       limitCheck({

@@ -104,9 +104,9 @@ function answerFor(log: WorkingLog, input: Input): Answer {
 function planBinding(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.section
-  const reckonedMm = lengthOf([], input, school)
+  const calculatedMm = lengthOf([], input, school)
   const answer = answerFor(log, input)
-  const eachMm = reckonedMm / input.turnCount
+  const eachMm = calculatedMm / input.turnCount
   const [a, b] = [input.acrossMm / 2, input.throughMm / 2]
   const bound = school === 'block' ? rectangleOutline(2 * a, 2 * b).map(([x, y]) => [x - a, y - b] as const) : ellipseOutline(a, b)
   const wire = offsetOutline(bound, input.thicknessMm / 2)[0] ?? []

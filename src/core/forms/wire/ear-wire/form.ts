@@ -125,7 +125,7 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('tailMm', 'Tail behind th
 
 function planEarWire(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf([], input, input.schools.end)
+  const calculatedMm = lengthOf([], input, input.schools.end)
   const answer = answerFor(log, input)
   const across = input.rodMm + 2 * input.thicknessMm
   const target = targetOf(outcomeOf(input))
@@ -135,7 +135,7 @@ function planEarWire(input: Input, bench: Bench): FormPlan {
     working: log,
     blanks: [wireBlank(input, bench, { name: 'ear wire', lengthMm: answer.markAt, each: 2 })],
     results: {
-      lengthMm: { value: reckonedMm, unit: 'mm' },
+      lengthMm: { value: calculatedMm, unit: 'mm' },
       endMm: { value: endMm([], input, input.schools.end), unit: 'mm' },
       acrossMm: { value: across, unit: 'mm' },
       pairMm: { value: 2 * answer.markAt, unit: 'mm' },

@@ -111,7 +111,7 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('hookMm', 'Hook, inside',
 
 function planHook(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const reckonedMm = lengthOf([], input, input.schools.shape)
+  const calculatedMm = lengthOf([], input, input.schools.shape)
   const answer = answerFor(log, input)
   const target = targetOf(outcomeOf(input))
   const middle = (input.hookMm + input.thicknessMm) / 2
@@ -120,7 +120,7 @@ function planHook(input: Input, bench: Bench): FormPlan {
     answer,
     working: log,
     blanks: [wireBlank(input, bench, { name: 'hook', lengthMm: answer.markAt })],
-    results: { lengthMm: { value: reckonedMm, unit: 'mm' }, hookOutsideMm: { value: 2 * middle + input.thicknessMm, unit: 'mm' } },
+    results: { lengthMm: { value: calculatedMm, unit: 'mm' }, hookOutsideMm: { value: 2 * middle + input.thicknessMm, unit: 'mm' } },
     choice: schoolChoice('shape', 'What kind of catch', input.schools.shape, SHAPE_TEXTS, (id) => lengthOf([], input, id)),
     checks: checksOf(input),
     views: [

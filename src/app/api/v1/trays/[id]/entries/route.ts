@@ -5,11 +5,11 @@ import { workshop } from '@/server/workshop'
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   return guarded(() => {
-    const { trays, entries, identity } = workshop()
+    const { trays, entries, workshopRow } = workshop()
     const tray = trays.one(Number(id))
     if (!tray) return notFound(`there is no tray ${id}`)
     return Response.json({
-      workshop: identity().uid,
+      workshop: workshopRow().uid,
       tray: tray.uid,
       part: tray.plan.part,
       size: tray.size,

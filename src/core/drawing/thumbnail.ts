@@ -10,7 +10,7 @@ function thinned(outline: readonly (readonly [number, number])[]) {
 }
 
 /** A view in little: the metal alone, with no more corners than the eye takes in. */
-export function inLittle(view: DrawingView): DrawingView {
+export function thumbnailView(view: DrawingView): DrawingView {
   return {
     ...view,
     shapes: view.shapes.flatMap((shape) =>

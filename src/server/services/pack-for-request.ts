@@ -25,7 +25,7 @@ function overCeiling({ seconds, items, sheets, container }: LayoutInput): { path
 }
 
 /** Nests blanks for a request: in a thread, within ceilings, ended when the one who asked has left. */
-export async function packAtDoor(raw: unknown, signal: AbortSignal): Promise<DoorAnswer> {
+export async function packForRequest(raw: unknown, signal: AbortSignal): Promise<DoorAnswer> {
   const read = readLayout(raw)
   if (!read.ok) return read.answer
   const over = overCeiling(read.input)

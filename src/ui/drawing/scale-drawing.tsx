@@ -2,14 +2,14 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useRef } from 'react'
-import { type DrawingHandle, type DrawingShape, kerfLine, type DrawingView as View } from '@/core/drawing'
+import { type DrawingHandle, type DrawingShape, type DrawingView, kerfLine } from '@/core/drawing'
 import { useWorkshop } from '../shared/workshop-context'
 import { FONTS, PALETTE } from '../theme/palette'
 import { DimensionLine } from './dimension-line'
 import { type Fit, fitView, scaleWords } from './scale'
 
-interface DrawingViewProps {
-  readonly view: View
+interface ScaleDrawingProps {
+  readonly view: DrawingView
   readonly colour: { readonly face: string; readonly edge: string }
   readonly width: number
   readonly height: number
@@ -37,7 +37,7 @@ function pathOf(points: readonly (readonly [number, number])[], fit: Fit, close:
 interface ShapeProps {
   readonly shape: DrawingShape
   readonly fit: Fit
-  readonly colour: DrawingViewProps['colour']
+  readonly colour: ScaleDrawingProps['colour']
   readonly kerfMm: number
 }
 
@@ -122,7 +122,7 @@ function Handle({ handle, fit, onMove }: { readonly handle: DrawingHandle; reado
 }
 
 /** One view of the piece, true to scale in its own metal, with dimension lines and handles that change the inputs. */
-export function DrawingView({ view, colour, width, height, maxScale, onHandle }: DrawingViewProps) {
+export function ScaleDrawing({ view, colour, width, height, maxScale, onHandle }: ScaleDrawingProps) {
   const fit = fitView(view, width, height, maxScale)
   const { kerfMm } = useWorkshop()
   return (

@@ -67,7 +67,7 @@ describe('the command line', () => {
   })
 })
 
-describe('the doors', () => {
+describe('the interfaces', () => {
   it('an ambiguous size is an answer to convert and bad input to calc', () => {
     expect(convert('4/0')).toMatchObject({ ok: true, body: { kind: 'ambiguous' } })
     expect(calc('disc', { diameterMm: 20, alloy: 'copper-c110', thicknessMm: '4/0' })).toMatchObject({
@@ -116,7 +116,7 @@ describe('the doors', () => {
     expect(
       COMMANDS.get('temper')?.({ alloy: 'copper-c110', thicknessMm: 1, steps: [{ op: 'roll', params: { fromMm: 1, toMm: 0.5 } }] }, clock),
     ).toMatchObject({ ok: true, body: { steps: [{ light: 'green' }] } }))
-  it('the OpenAPI document names every door and form', () => {
+  it('the OpenAPI document names every interface and form', () => {
     const { paths } = openApiDocument()
     const forms = listForms()
     for (const { id } of (forms.ok ? forms.body : []) as { id: string }[]) expect(paths).toHaveProperty([`/api/v1/calc/${id}`])

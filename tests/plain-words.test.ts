@@ -1,0 +1,70 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { describe, expect, it } from 'vitest'
+
+/** Words and phrases that are out, with what is said instead: on screen, on paper, in the docs and in the code. */
+const OUT: readonly (readonly [pattern: RegExp, instead: string])[] = [
+  [/\breckon/i, 'calculate'],
+  [/How the [a-z ]+ is calculated/, 'Calculation'],
+  [/Neutral axis k\b/, 'Bend factor'],
+  [/Mark to the next/, 'Round marks up to'],
+  [/(Disc|Strip|Wire) in hand/, 'I already have …'],
+  [/Grows in truing/, 'Stretch from hammering'],
+  [/Edge of the stone, high/, 'Stone edge height'],
+  [/\b(Strap, wide|Link, long)\b/, 'Strap width, Link length'],
+  [/Thicker side, more/, 'Extra on the thick side'],
+  [/Clean-up a side/, 'Filing allowance per side'],
+  [/Play between rings/, 'Gap between rings'],
+  [/right all the same/, 'Reason'],
+  [/\bLeave it\b(?! empty)/, 'Cancel'],
+  [/\bKeep it\b/, 'Save'],
+  [/\bTake it up\b/, 'Continue'],
+  [/\bIt is lost\b/, 'Scrap this piece'],
+  [/splits past here/, 'cracking limit'],
+  [/stretch left|of its work left/, 'work left'],
+  [/Former it is bent on/, 'Mandrel'],
+  [/What was weighed/, 'Options'],
+  [/What moves it/, 'Sensitivity'],
+  [/Band of the answer/, 'Uncertainty'],
+  [/Called that|Speaks of it/, 'Exact match, Also mentions'],
+  [/in your money/, 'the currency of Settings'],
+  [/\bin the round\b/i, '3D'],
+  [/none of your hammers/, 'you have none that fits'],
+  [/would be right; your nearest/, 'use …, the closest you have is …'],
+  [/\bnot legal\b/, 'cannot be cut'],
+  [/lose its round/, 'go out of round'],
+  [/stand the fire/, 'take the heat'],
+  [/\belse one head/, 'otherwise one head'],
+  [/Ring the disc/, 'Work in rings'],
+  [/What must not meet/, 'Incompatible materials'],
+  [/\bown fault\b/, 'internal error'],
+  [/\bforetold\b/, 'predicted'],
+  [/\b(every|each) door\b/, 'interface'],
+  [/\b(inLittle|SAYINGS|retell)\b/, 'a name that says what it is'],
+]
+
+/** What a smith reads is called a method; the code and the interfaces keep the field's name. */
+const METHOD_NOT_SCHOOL = /(^|\s)schools?\s/i
+
+const listed = (...folders: readonly string[]) =>
+  folders
+    .flatMap((folder) => readdirSync(folder, { recursive: true, encoding: 'utf8' }).map((name) => join(folder, name)))
+    .filter((path) => /\.(ts|tsx|mjs|md)$/.test(path))
+
+describe('plain words', () => {
+  const texts = [...listed('src', 'scripts', 'docs'), 'README.md'].map((path) => ({ path, text: readFileSync(path, 'utf8') }))
+  it.each(OUT)('%s is out: %s', (pattern) => {
+    expect(texts.filter(({ text }) => pattern.test(text)).map(({ path }) => path)).toEqual([])
+  })
+  it('a smith reads of methods, not of schools', () => {
+    const literals = listed('src/ui', 'src/core').filter((path) => !path.endsWith('.test.ts'))
+    const said = literals.flatMap((path) => {
+      const code = readFileSync(path, 'utf8').replace(/\/\*[\s\S]*?\*\/|\/\/.*$/gm, '')
+      const words = [...code.matchAll(/'([^'\n]*)'|"([^"\n]*)"|>([^<>{}\n]+)</g)].map((match) => match[1] ?? match[2] ?? match[3] ?? '')
+      return words
+        .filter((text) => METHOD_NOT_SCHOOL.test(` ${text} `) && text.includes(' ') && !text.includes('='))
+        .map((text) => `${path}: ${text}`)
+    })
+    expect(said).toEqual([])
+  })
+})
