@@ -108,7 +108,7 @@ export function AnswerBox({ result }: { readonly result: FormResult }) {
         {main}
       </Box>
       <Box className="fig" sx={{ fontSize: 13, color: PALETTE.petrolMuted }}>
-        {other ? <Box>{other}</Box> : null}reckoned {formatPlain(answer.value, 2)} ± {formatPlain(uncertainty.plusMinus, 2)} mm
+        {other ? <Box>{other}</Box> : null}calculated {formatPlain(answer.value, 2)} ± {formatPlain(uncertainty.plusMinus, 2)} mm
       </Box>
       {first ? (
         <Box sx={{ fontSize: 13, mt: 0.75 }}>
@@ -156,7 +156,7 @@ export function AnswerColumn({ result, record, supply }: AnswerColumnProps) {
       </Typography>
       <WorkingSteps steps={result.working} />
       <Typography variant="h2" sx={{ mt: 1.5 }}>
-        What moves it
+        Sensitivity
       </Typography>
       {result.sensitivity.map((item) => (
         <Typography key={item.input} variant="body2" sx={{ py: 0.25 }}>
