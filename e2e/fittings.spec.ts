@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { DEMO } from './places'
+import { changeStep, DEMO } from './places'
 
 test('a line with how many, how wide and a hole becomes a piece of just that', async ({ page }) => {
   await page.goto(`${DEMO}/drawer`)
@@ -10,6 +10,8 @@ test('a line with how many, how wide and a hole becomes a piece of just that', a
   await expect(page.getByLabel('How many', { exact: true })).toHaveValue('6')
   await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('18ga')
   await expect(page.getByTestId('mass')).toContainText('g in all')
+  const [each = 0, all = 0] = (await page.getByTestId('mass').innerText()).match(/[\d.]+(?= g)/g)?.map(Number) ?? []
+  expect(all / each).toBeCloseTo(6, 0)
 })
 
 test('a setting is drawn flat and set, and no torch comes after its stone without a reason written down', async ({ page }) => {
@@ -26,7 +28,7 @@ test('a setting is drawn flat and set, and no torch comes after its stone withou
   await page.getByRole('button', { name: /Start a tray/ }).click()
   await expect(page.getByText(/^Not released to the bench: A torch after finishing/)).toBeVisible()
   await page.unroute('**/api/act/saveDesign')
-  await page.getByRole('button', { name: 'Solder the joint: take out' }).click()
+  await changeStep(page, 'Solder the joint', 'out')
   await expect(page.getByText('Every torch step comes before the stone')).toBeHidden()
 })
 
@@ -37,7 +39,7 @@ test('a rivet is drawn as it is cut and as it is headed, and heat after it is st
   await expect(page.getByRole('listitem').filter({ hasText: 'Rivet both heads, a little each side' }).first()).toBeVisible()
   await page.getByLabel('Add a step').selectOption('Anneal')
   await expect(page.getByText('Every torch step comes before the rivet').first()).toBeVisible()
-  await page.getByRole('button', { name: 'Anneal: take out' }).last().click()
+  await changeStep(page, 'Anneal', 'out')
   await expect(page.getByText('Every torch step comes before the rivet')).toBeHidden()
 })
 

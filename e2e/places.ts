@@ -1,3 +1,5 @@
+import type { Page } from '@playwright/test'
+
 export const DEMO = 'http://127.0.0.1:4321'
 export const WORKSHOP = 'http://127.0.0.1:4322'
 
@@ -29,3 +31,14 @@ export const VIEWS = [
   '/settings',
   '/no-such-place',
 ] as const
+
+const STEP_WORDS = { earlier: 'Do it earlier', later: 'Do it later', out: 'Take it out' } as const
+
+/** Does something with a step of a route by its menu, as a smith would; of several alike the last. */
+export async function changeStep(page: Page, title: string, what: keyof typeof STEP_WORDS): Promise<void> {
+  await page
+    .getByRole('button', { name: `Change ${title}`, exact: true })
+    .last()
+    .click()
+  await page.getByRole('menuitem', { name: STEP_WORDS[what] }).click()
+}

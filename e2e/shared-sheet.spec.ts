@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import { changeStep } from './places'
 import { folderOf, kill, type Started, start } from './start'
 
 const PORT = 4328
@@ -84,7 +85,7 @@ test('a route that was changed follows the size; a tray does not start on a chan
   const ring = { insideDiameterMm: 'US 6', alloy: 'sterling-925', thicknessMm: 1.2, widthMm: 4 }
   const { id } = await act(page, 'addPiece', { name: 'Guard ring', form: 'ring-band', input: ring, quantity: 1 })
   await page.goto(url(`/pieces/${id}/route`))
-  await page.getByRole('button', { name: 'File the ends square: later' }).click()
+  await changeStep(page, 'File the ends square', 'later')
   await expect(page.getByRole('list').first().getByRole('listitem').nth(2)).toContainText('File the ends square')
   await page.waitForTimeout(600)
   await page.goto(url(`/pieces/${id}`))

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { DEMO } from './places'
+import { changeStep, DEMO } from './places'
 
 test('bad input names the field and what is possible, and nothing typed is lost', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/1`)
@@ -58,7 +58,7 @@ test('the ask line answers as it is typed and makes a piece', async ({ page }) =
 
 test('the route is reordered by key, the ribbon follows, and an anneal is offered', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/6/route`)
-  await page.getByRole('button', { name: 'Anneal: take out' }).click()
+  await changeStep(page, 'Anneal', 'out')
   await expect(page.getByText(/work left and may split/)).toBeVisible()
   const bars = page.locator('.ribbon-bar')
   const worst = async () =>
@@ -68,7 +68,7 @@ test('the route is reordered by key, the ribbon follows, and an anneal is offere
   await page.getByRole('button', { name: 'Put an anneal before it' }).click()
   await expect(page.getByText(/work left and may split/)).toBeHidden()
   expect(await worst()).toBeLessThan(before)
-  await page.getByRole('button', { name: 'File the rim level: later' }).click()
+  await changeStep(page, 'File the rim level', 'later')
   await expect(page.getByRole('listitem').filter({ hasText: 'Sand and finish' }).first()).toBeVisible()
 })
 

@@ -50,7 +50,10 @@ await waitFor(base)
 mkdirSync(folder, { recursive: true })
 const browser = await chromium.launch(BROWSER)
 const only = process.argv.slice(2)
-const page = await browser.newPage({ viewport: { width: Number(process.env.WIDTH ?? 1280), height: Number(process.env.HEIGHT ?? 800) } })
+const page = await browser.newPage({
+  viewport: { width: Number(process.env.WIDTH ?? 1280), height: Number(process.env.HEIGHT ?? 800) },
+  colorScheme: process.env.SCHEME === 'dark' ? 'dark' : 'light',
+})
 for (const [name, path, press] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
   await page.goto(base + path, { waitUntil: 'load' })
   if (press) await page.getByRole('button', { name: press }).click()

@@ -1,7 +1,8 @@
 import { ALLOYS } from '@/core/metals'
-import { wordsOf } from '@/core/route'
+import { type PlanOptions, wordsOf } from '@/core/route'
 import type { Repositories, Tray } from '@/server/db/repositories'
-import { walkFrozen } from '@/server/services/piece-plan'
+import { planDesign, planOptions, walkFrozen } from '@/server/services/piece-plan'
+import { thumbOf } from '@/server/services/piece-thumb'
 import { waitingOf } from '@/server/services/tray-state'
 import { workshop } from '@/server/workshop'
 import { BenchHome, type TrayView } from '@/ui/bench/bench-home'
@@ -12,7 +13,8 @@ import { pageNumber, pagesOf } from '../page-number'
 const TRAYS_A_PAGE = 12
 const FINISHED_SHOWN = 6
 
-function viewOf(repositories: Repositories, tray: Tray): TrayView {
+function viewOf(repositories: Repositories, tray: Tray, options: PlanOptions): TrayView {
+  const piece = repositories.jobs.piece(tray.pieceId)
   const { plan, standing, finishedAt } = tray
   const step = plan.steps[standing.stepIndex]
   const alloy = Object.values(ALLOYS).find((item) => item.id === plan.alloy) ?? ALLOYS['sterling-925']
@@ -29,6 +31,7 @@ function viewOf(repositories: Repositories, tray: Tray): TrayView {
     needsHeat: !finished && step?.op === 'anneal',
     waiting: finished ? null : waitingOf(repositories, tray),
     walk: finished ? null : walkFrozen(plan),
+    thumb: finished || !piece ? null : thumbOf(planDesign(piece.design, options)),
   }
 }
 
@@ -36,13 +39,14 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
   const page = pageNumber((await searchParams).page)
   const repositories = workshop()
   const { trays } = repositories
+  const options = planOptions(repositories)
   const counts = trays.counts()
   const open = trays.open({ page, size: TRAYS_A_PAGE })
   const finished = page === 1 ? trays.finished({ page: 1, size: FINISHED_SHOWN }) : []
   return (
     <>
       <PageHead title="Bench" sub={`${counts.open} trays in work, ${counts.finished} finished`} />
-      <BenchHome trays={[...open, ...finished].map((tray) => viewOf(repositories, tray))} />
+      <BenchHome trays={[...open, ...finished].map((tray) => viewOf(repositories, tray, options))} />
       <Pager label="Pages of trays" page={page} pages={pagesOf(counts.open, TRAYS_A_PAGE)} />
     </>
   )

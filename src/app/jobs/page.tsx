@@ -1,8 +1,8 @@
-import { thumbnailView } from '@/core/drawing'
 import { ALLOYS } from '@/core/metals'
 import type { PlanOptions } from '@/core/route'
 import type { Piece, Repositories } from '@/server/db/repositories'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
+import { thumbOf } from '@/server/services/piece-thumb'
 import { workshop } from '@/server/workshop'
 import { JobsBoard, type PieceView } from '@/ui/jobs/jobs-board'
 import { PageHead } from '@/ui/shared/page-head'
@@ -21,8 +21,7 @@ function pieceViews({ trays }: Repositories, pieces: readonly Piece[], options: 
       quantity: piece.quantity,
       spares: piece.spares,
       form: piece.design.parts[0]?.form ?? '',
-      drawing: plan.ok && plan.result.drawing.views[0] ? thumbnailView(plan.result.drawing.views[0]) : null,
-      colour: plan.ok ? ALLOYS[plan.temper.alloy].colour : null,
+      thumb: thumbOf(plan),
       alloy: plan.ok ? ALLOYS[plan.temper.alloy].title.toLowerCase() : '',
       thicknessMm: plan.ok ? plan.temper.thicknessMm : 0,
       cutMm: plan.ok ? plan.result.answer.markAt : null,

@@ -129,14 +129,14 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
     for (const step of resultOf(form).route) expect(findOperation(step.op)?.read(step.params).ok).toBe(true)
   })
 
-  it('says which schools there are where one is asked for that is not', () => {
+  it('says which methods there are where one is asked for that is not', () => {
     const { question, schools } = resultOf(form)
     const refusal = (given: unknown) => {
       const run = form.run({ ...form.example, schools: given })
       return run.ok ? 'taken' : run.issues.map((issue) => `${issue.path}: ${issue.message}`).join('\n')
     }
     expect(refusal({ [question]: 'my uncle' })).toMatch(
-      new RegExp(`^schools.${question}: "my uncle" is no school here; one of .*${schools[0]?.id}`),
+      new RegExp(`^schools.${question}: "my uncle" is no method here; one of .*${schools[0]?.id}`),
     )
     expect(refusal({ 'no such question': 'x' })).toContain('no such question here; the schools are given as {')
     expect(refusal(3)).toContain('the schools are given as {')

@@ -19,7 +19,7 @@ export function AdviceAnswer({ advice }: { readonly advice: Advice }) {
       </Box>
       <Box sx={{ fontSize: 13, color: PALETTE.petrolMuted, mt: 0.75 }}>{advice.reason}</Box>
       {advice.missing ? (
-        <Box data-testid="missing" sx={{ mt: 1, pt: 1, borderTop: `1px solid ${PALETTE.petrolLine}`, color: '#f3c99a' }}>
+        <Box data-testid="missing" sx={{ mt: 1, pt: 1, borderTop: `1px solid ${PALETTE.petrolLine}`, color: PALETTE.fireOnPetrol }}>
           {advice.missing}
         </Box>
       ) : null}

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import type { TemperWalk } from '@/core/route'
+import type { PieceThumb } from '@/server/services/piece-thumb'
 import { Ribbon } from '../route/ribbon'
 import { PALETTE } from '../theme/palette'
 import { WaitClock } from './wait-clock'
@@ -21,6 +22,7 @@ export interface TrayView {
   readonly waiting: { readonly title: string; readonly sinceAt: string; readonly waitS: number } | null
   /** None of a tray that is finished. */
   readonly walk: TemperWalk | null
+  readonly thumb: PieceThumb | null
 }
 
 function TrayRow({ tray }: { readonly tray: TrayView }) {
@@ -67,7 +69,7 @@ function TrayRow({ tray }: { readonly tray: TrayView }) {
           {tray.finished ? 'Look at it' : 'Continue'}
         </Button>
       </Box>
-      {tray.walk === null ? null : <Ribbon walk={tray.walk} dark now={tray.stepNumber - 1} hasHead={false} />}
+      {tray.walk === null ? null : <Ribbon walk={tray.walk} dark now={tray.stepNumber - 1} piece={tray.thumb} hasHead={false} />}
     </Box>
   )
 }

@@ -234,7 +234,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
       {panel.kind === 'ask' ? <FarQuestion panel={panel} onAnswer={bench.answer} onBack={bench.onEsc} /> : null}
       {panel.kind === 'ask' || panel.kind === 'wrong' ? null : <Actions tray={tray} step={step} bench={bench} kept={kept} />}
       <Box sx={{ px: 3.5, pb: 1 }}>
-        <Ribbon walk={tray.walk} dark now={index} hasHead={false} />
+        <Ribbon walk={tray.walk} dark now={index} piece={tray.thumb} hasHead={false} />
       </Box>
     </Box>
   )

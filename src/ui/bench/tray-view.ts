@@ -1,6 +1,7 @@
 import type { Target } from '@/core/forms'
 import type { BenchWords } from '@/core/operations'
 import type { TemperWalk } from '@/core/route'
+import type { PieceThumb } from '@/server/services/piece-thumb'
 
 /** A step of a tray with everything the bench shows of it. */
 export interface BenchStepView {
@@ -42,4 +43,5 @@ export interface BenchTrayView {
   readonly steps: readonly BenchStepView[]
   readonly entries: readonly BenchEntry[]
   readonly walk: TemperWalk
+  readonly thumb: PieceThumb | null
 }

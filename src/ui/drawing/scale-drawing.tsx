@@ -27,7 +27,7 @@ const LINE: Readonly<Record<string, object>> = {
   scribe: { stroke: PALETTE.ink, strokeWidth: 0.8, fill: 'none' },
   centre: { stroke: PALETTE.muted, strokeWidth: 0.9, strokeDasharray: '8 3 2 3', fill: 'none' },
   allowance: { stroke: PALETTE.ochre, strokeWidth: 1.2, strokeDasharray: '2 2', fill: 'none' },
-  tool: { stroke: PALETTE.ink, strokeWidth: 1.2, fill: '#aebcc4' },
+  tool: { stroke: PALETTE.ink, strokeWidth: 1.2, fill: PALETTE.steel },
 }
 
 function pathOf(points: readonly (readonly [number, number])[], fit: Fit, close: boolean): string {
@@ -81,16 +81,12 @@ const KEY_STEP: Readonly<Record<string, number>> = {
   PageDown: -1,
 }
 
+/** A centre-punch mark where scribed lines cross: what it marks can be moved. */
 function Handle({ handle, fit, onMove }: { readonly handle: DrawingHandle; readonly fit: Fit; readonly onMove: (change: number) => void }) {
   const last = useRef<{ x: number; y: number } | null>(null)
   return (
-    <circle
-      cx={fit.toX(handle.at[0])}
-      cy={fit.toY(handle.at[1])}
-      r={7}
-      fill="#fff"
-      stroke={PALETTE.verdigris}
-      strokeWidth={2.4}
+    <g
+      transform={`translate(${fit.toX(handle.at[0])} ${fit.toY(handle.at[1])})`}
       role="slider"
       tabIndex={0}
       aria-label={`${handle.label}: drag, or arrow keys`}
@@ -117,7 +113,13 @@ function Handle({ handle, fit, onMove }: { readonly handle: DrawingHandle; reado
         event.preventDefault()
         onMove(step)
       }}
-    />
+    >
+      <circle r={12} fill="transparent" />
+      <path d="M-11 0H-4M4 0H11M0 -11V-4M0 4V11" stroke={PALETTE.ground} strokeWidth={3.4} />
+      <path d="M-11 0H-4M4 0H11M0 -11V-4M0 4V11" stroke={PALETTE.verdigris} strokeWidth={1.6} />
+      <circle r={4} fill={PALETTE.verdigris} stroke={PALETTE.ground} strokeWidth={1.2} />
+      <circle r={1.3} fill={PALETTE.ground} />
+    </g>
   )
 }
 
@@ -160,7 +162,7 @@ export function ScaleDrawing({ view, colour, width, height, maxScale, onHandle }
             textAnchor="middle"
             fontFamily={FONTS.mono}
             fontSize={14}
-            fill={PALETTE.ink}
+            fill={PALETTE.onMetal}
           >
             {note.text}
           </text>

@@ -115,27 +115,38 @@ export function AnswerBox({ result }: { readonly result: FormResult }) {
           {first.change} of {first.input}: {first.effect}
         </Box>
       ) : null}
+      {result.checks
+        .filter((check) => check.level === 'stop')
+        .map((check) => (
+          <Box
+            key={check.code}
+            role="alert"
+            sx={{ mt: 1, pt: 1, borderTop: `2px solid ${PALETTE.fireBench}`, color: PALETTE.fireOnPetrol }}
+          >
+            <b>Stop.</b> {check.message}
+          </Box>
+        ))}
     </Box>
   )
 }
 
 interface AnswerColumnProps {
   readonly result: FormResult
+  /** How many are made, spares and all. */
+  readonly count: number
   readonly record: ReactNode
   readonly supply: ReactNode
 }
 
-export function AnswerColumn({ result, record, supply }: AnswerColumnProps) {
+export function AnswerColumn({ result, count, record, supply }: AnswerColumnProps) {
   const { bench, currency } = useWorkshop()
   const massG = result.results.massG?.value ?? 0
   const costEach = result.blanks.reduce((sum, blank) => sum + metalCost(blank.massG * (blank.each ?? 1), blank.alloy, bench.figures), 0)
-  const [blank] = result.blanks
-  const madeQty = (blank?.qty ?? 1) / (blank?.each ?? 1)
   return (
     <>
       <AnswerBox result={result} />
       <Typography className="fig" data-testid="mass" sx={{ fontSize: 13 }}>
-        {formatPlain(massG, 2)} g each, {formatPlain(massG * madeQty, 2)} g in all
+        {formatPlain(massG, 2)} g each, {formatPlain(massG * count, 2)} g in all
       </Typography>
       <Typography
         className="fig"
@@ -143,7 +154,7 @@ export function AnswerColumn({ result, record, supply }: AnswerColumnProps) {
         variant="body2"
         title="By weight, at the price of a gram under Tables, Figures of the bench"
       >
-        metal cost {formatMoney(costEach, currency)} each, {formatMoney(costEach * madeQty, currency)} in all
+        metal cost {formatMoney(costEach, currency)} each, {formatMoney(costEach * count, currency)} in all
       </Typography>
       {record}
       {supply}

@@ -80,8 +80,6 @@ function Drawings({ result, onHandle }: { readonly result: FormResult; readonly 
       sx={{
         height: '100%',
         minHeight: { xs: 460, md: 0 },
-        backgroundImage: `linear-gradient(${PALETTE.hairline}55 1px, transparent 1px), linear-gradient(90deg, ${PALETTE.hairline}55 1px, transparent 1px)`,
-        backgroundSize: '16px 16px',
         overflow: 'hidden',
       }}
     >
@@ -227,6 +225,7 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
           {result && plan.ok ? (
             <AnswerColumn
               result={result}
+              count={piece.quantity + piece.spares}
               supply={<SupplyPanel supply={supply} />}
               record={
                 <OwnRecord

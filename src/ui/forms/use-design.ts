@@ -40,7 +40,6 @@ function inputOf(
   typed: Typed,
   stored: Readonly<Record<string, unknown>>,
   schools: Readonly<Record<string, string>>,
-  qty: number,
 ): Record<string, unknown> {
   const fields = fieldsOf(formId).flatMap(({ name, optional }): [string, unknown][] => {
     const text = typed[name] ?? ''
@@ -48,7 +47,7 @@ function inputOf(
     if (text.trim() === '' && optional) return []
     return [[name, isStored(kept) && kept.typed === text ? kept : text]]
   })
-  return { ...Object.fromEntries(fields), schools, qty }
+  return { ...Object.fromEntries(fields), schools }
 }
 
 interface Piece {
@@ -80,10 +79,7 @@ export function useDesign(piece: Piece) {
     },
   })
 
-  const input = useMemo(
-    () => inputOf(formId, typed, stored, schools, piece.quantity + piece.spares),
-    [formId, typed, stored, schools, piece.quantity, piece.spares],
-  )
+  const input = useMemo(() => inputOf(formId, typed, stored, schools), [formId, typed, stored, schools])
   const plan = useMemo(
     () =>
       planPiece(
@@ -96,7 +92,7 @@ export function useDesign(piece: Piece) {
   function remember(): PieceDesign | undefined {
     if (!plan.ok) return undefined
     const { understood } = plan.result
-    const { qty: _, ...kept } = Object.fromEntries(
+    const kept = Object.fromEntries(
       Object.entries(input).map(([name, value]) => {
         const read = understood[name]
         return [name, read ? { typed: read.typed, mm: read.mm } : value]

@@ -4,10 +4,10 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useState } from 'react'
-import type { DrawingView } from '@/core/drawing'
 import { countWords } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import type { Job } from '@/server/db/repositories'
+import type { PieceThumb } from '@/server/services/piece-thumb'
 import { Thumb } from '../drawing/thumb'
 import { PALETTE } from '../theme/palette'
 import { JobForm } from './job-form'
@@ -20,8 +20,7 @@ export interface PieceView {
   readonly quantity: number
   readonly spares: number
   readonly form: string
-  readonly drawing: DrawingView | null
-  readonly colour: { readonly face: string; readonly edge: string } | null
+  readonly thumb: PieceThumb | null
   readonly alloy: string
   readonly thicknessMm: number
   readonly cutMm: number | null
@@ -36,11 +35,7 @@ export interface JobView extends Job {
 function PieceLine({ piece }: { readonly piece: PieceView }) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, py: 0.75, borderTop: `1px dotted ${PALETTE.hairline}` }}>
-      {piece.drawing && piece.colour ? (
-        <Thumb view={piece.drawing} colour={piece.colour} size={54} />
-      ) : (
-        <Box sx={{ width: 54, height: 54 }} />
-      )}
+      {piece.thumb ? <Thumb {...piece.thumb} size={54} /> : <Box sx={{ width: 54, height: 54 }} />}
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Link href={`/pieces/${piece.id}`} style={{ color: PALETTE.ink, fontWeight: 650, fontSize: 15 }}>
           {piece.name}

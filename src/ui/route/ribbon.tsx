@@ -2,6 +2,8 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { TemperState, TemperWalk } from '@/core/route'
+import type { PieceThumb } from '@/server/services/piece-thumb'
+import { Thumb } from '../drawing/thumb'
 import { PALETTE } from '../theme/palette'
 
 interface RibbonProps {
@@ -9,6 +11,8 @@ interface RibbonProps {
   readonly dark?: boolean
   /** The step in hand, at the bench. */
   readonly now?: number
+  /** The piece itself: it stands over the step it is at. */
+  readonly piece?: PieceThumb | null
   readonly onAnneal?: (before: number) => void
   readonly hasHead?: boolean
 }
@@ -20,7 +24,7 @@ function barHeight(workUsed: number): number {
 }
 
 function barColour(state: TemperState, dark: boolean, isNow: boolean): string {
-  if (state.light === 'red') return dark ? PALETTE.fireBench : '#d98a66'
+  if (state.light === 'red') return dark ? PALETTE.fireBench : PALETTE.ribbonRed
   if (isNow) return PALETTE.ribbonNow
   return dark ? PALETTE.ribbonBench : PALETTE.ribbon
 }
@@ -50,13 +54,14 @@ interface RibbonStepProps {
   readonly state: TemperState
   readonly dark: boolean
   readonly isNow: boolean
+  readonly piece: PieceThumb | null
   readonly onAnneal: (() => void) | undefined
 }
 
-function RibbonStep({ state, dark, isNow, onAnneal }: RibbonStepProps) {
+function RibbonStep({ state, dark, isNow, piece, onAnneal }: RibbonStepProps) {
   const text = dark ? PALETTE.petrolText : PALETTE.ink
   return (
-    <Box component="li" title={sayState(state)} sx={{ flex: 1, minWidth: 0, borderLeft: isNow ? '2px solid #fff' : 'none' }}>
+    <Box component="li" title={sayState(state)} sx={{ flex: 1, minWidth: 0, position: 'relative' }}>
       <Box sx={{ height: HEIGHT, display: 'flex', alignItems: 'flex-end', position: 'relative' }}>
         <Box
           className="ribbon-bar"
@@ -70,6 +75,11 @@ function RibbonStep({ state, dark, isNow, onAnneal }: RibbonStepProps) {
               state.light === 'red' ? 'repeating-linear-gradient(45deg, transparent 0 5px, rgba(80,20,0,.35) 5px 7px)' : 'none',
           }}
         />
+        {piece ? (
+          <Box sx={{ position: 'absolute', left: '50%', bottom: 8, ml: '-26px', zIndex: 1 }}>
+            <Thumb {...piece} size={52} />
+          </Box>
+        ) : null}
         {dark ? null : (
           <Box
             className="fig"
@@ -147,7 +157,7 @@ function RibbonStep({ state, dark, isNow, onAnneal }: RibbonStepProps) {
 }
 
 /** The temper ribbon: how hard the metal is after each step, where it was softened, where it would split. */
-export function Ribbon({ walk, dark = false, now, onAnneal, hasHead = true }: RibbonProps) {
+export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHead = true }: RibbonProps) {
   const last = walk.steps.reduce(
     (worst, state) => (state.workUsedFraction > worst.workUsedFraction ? state : worst),
     walk.steps[0] ?? walk.start,
@@ -171,7 +181,7 @@ export function Ribbon({ walk, dark = false, now, onAnneal, hasHead = true }: Ri
         <Box sx={{ display: 'flex', justifyContent: 'space-between', mb: 0.25, gap: 1, flexWrap: 'wrap' }}>
           <Typography variant="h2">Temper along the route</Typography>
           <Typography sx={{ color: PALETTE.muted }}>
-            least left:{' '}
+            least work left:{' '}
             <b className="fig" style={{ color: text }}>
               {Math.round(100 * last.workLeftFraction)} %
             </b>{' '}
@@ -221,6 +231,7 @@ export function Ribbon({ walk, dark = false, now, onAnneal, hasHead = true }: Ri
               state={state}
               dark={dark}
               isNow={now === i}
+              piece={now === i ? piece : null}
               onAnneal={walk.annealBefore.includes(i) && onAnneal ? () => onAnneal(i) : undefined}
             />
           ))}

@@ -15,6 +15,8 @@ import { checkOrder, type DesignStep, insertAnneal, type TemperState, type ToolN
 import { ChoiceField } from '../shared/choice-field'
 import { PALETTE } from '../theme/palette'
 import { Ribbon } from './ribbon'
+import { StepMenu } from './step-menu'
+import { StepTag } from './step-tag'
 import { type RoutedPiece, useRoute } from './use-route'
 
 interface StepRowProps {
@@ -53,7 +55,7 @@ function StepRow({ step, index, count, title, say, state, tool, finding, onMove,
       style={{ transform: CSS.Transform.toString(transform), transition }}
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: '28px 1fr', md: '28px 30px minmax(0, 1fr) 190px 128px' },
+        gridTemplateColumns: { xs: '40px 1fr', md: '40px minmax(0, 1fr) 210px 40px' },
         gap: 1,
         alignItems: 'center',
         py: 0.75,
@@ -61,33 +63,10 @@ function StepRow({ step, index, count, title, say, state, tool, finding, onMove,
         bgcolor: PALETTE.ground,
       }}
     >
-      <Box
-        component="button"
-        type="button"
-        {...attributes}
-        {...listeners}
-        aria-label={`Drag ${title}`}
-        sx={{
-          border: 0,
-          bgcolor: 'transparent',
-          cursor: 'grab',
-          color: PALETTE.muted,
-          fontSize: 18,
-          p: 0,
-          height: 32,
-          touchAction: 'none',
-        }}
-      >
-        ⠿
-      </Box>
-      <Box className="fig" sx={{ color: PALETTE.muted, display: { xs: 'none', md: 'block' } }}>
-        {index + 1}
-      </Box>
+      <StepTag number={index + 1} label={`Drag ${title}`} attributes={attributes} listeners={listeners} />
       <Box sx={{ minWidth: 0 }}>
         <Typography sx={{ fontWeight: 600 }}>{title}</Typography>
-        <Typography variant="body2" noWrap title={say}>
-          {say}
-        </Typography>
+        <Typography variant="body2">{say}</Typography>
         {tool ? (
           <Typography variant="body2" sx={{ color: tool.level === 'note' ? PALETTE.ochre : PALETTE.verdigris }}>
             {tool.message}
@@ -116,17 +95,7 @@ function StepRow({ step, index, count, title, say, state, tool, finding, onMove,
           </>
         ) : null}
       </Box>
-      <Box sx={{ display: 'flex', gap: 0.5, justifyContent: 'flex-end', gridColumn: { xs: '2', md: 'auto' } }}>
-        <Button aria-label={`${title}: earlier`} disabled={index === 0} onClick={() => onMove(-1)} sx={{ minWidth: 32, px: 0 }}>
-          ↑
-        </Button>
-        <Button aria-label={`${title}: later`} disabled={index === count - 1} onClick={() => onMove(1)} sx={{ minWidth: 32, px: 0 }}>
-          ↓
-        </Button>
-        <Button aria-label={`${title}: take out`} onClick={onRemove} sx={{ minWidth: 32, px: 0 }}>
-          −
-        </Button>
-      </Box>
+      <StepMenu title={title} isFirst={index === 0} isLast={index === count - 1} onMove={onMove} onRemove={onRemove} />
     </Box>
   )
 }

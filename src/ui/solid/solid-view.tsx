@@ -1,12 +1,13 @@
 'use client'
 import Box from '@mui/material/Box'
-import Slider from '@mui/material/Slider'
+import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import { type KeyboardEvent, type PointerEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { FormResult } from '@/core/forms'
 import { solidsOf } from '@/core/forms'
 import { metalColour } from '../drawing/metal-colour'
+import { PressWheel } from './press-wheel'
 import type { Turn } from './solid-canvas'
 
 const SolidCanvas = dynamic(() => import('./solid-canvas').then((module) => module.SolidCanvas), { ssr: false })
@@ -104,19 +105,12 @@ export function SolidView({ result }: { readonly result: FormResult }) {
         ) : null}
       </Box>
       {flat ? null : (
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 3, pb: 0.5 }}>
-          <Typography variant="body2" sx={{ whiteSpace: 'nowrap' }}>
-            Flat blank
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 3, pb: 1.5 }}>
+          <PressWheel value={formed} onChange={setFormed} />
+          <Typography variant="body2">
+            <span className="fig">{Math.round(100 * formed)} %</span> formed: turn the wheel back for the flat blank.
           </Typography>
-          <Slider
-            aria-label="Formed"
-            value={formed}
-            min={0}
-            max={1}
-            step={0.02}
-            onChange={(_, value) => setFormed(Array.isArray(value) ? (value[0] ?? 1) : value)}
-          />
-          <Typography variant="body2">Finished</Typography>
+          <Button onClick={() => setFormed(formed > 0 ? 0 : 1)}>{formed > 0 ? 'Flat blank' : 'Finished'}</Button>
         </Box>
       )}
     </Box>

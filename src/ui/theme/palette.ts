@@ -66,6 +66,7 @@ export const PALETTE = {
   petrolMuted: '#a9b9b9',
   verdigrisBench: '#3fa68f',
   fireBench: '#e5833a',
+  fireOnPetrol: '#f3c99a',
   ribbonBench: '#476a72',
   ribbonNow: '#8fc2be',
 } as const

@@ -3,7 +3,8 @@ import { ALLOYS } from '@/core/metals'
 import { findOperation } from '@/core/operations'
 import { type PlanOptions, toolNotes, wordsOf } from '@/core/route'
 import type { Tray } from '@/server/db/repositories'
-import { planOptions, walkFrozen } from '@/server/services/piece-plan'
+import { planDesign, planOptions, walkFrozen } from '@/server/services/piece-plan'
+import { thumbOf } from '@/server/services/piece-thumb'
 import { workshop } from '@/server/workshop'
 import { BenchStep } from '@/ui/bench/bench-step'
 import type { BenchStepView } from '@/ui/bench/tray-view'
@@ -34,6 +35,8 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
   const repositories = workshop()
   const tray = repositories.trays.one(Number(trayId))
   if (!tray) notFound()
+  const piece = repositories.jobs.piece(tray.pieceId)
+  const options = planOptions(repositories)
   const alloy = Object.values(ALLOYS).find((item) => item.id === tray.plan.alloy) ?? ALLOYS['sterling-925']
   return (
     <BenchStep
@@ -48,9 +51,10 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
         alloyTitle: alloy.title.toLowerCase(),
         thicknessMm: tray.plan.thicknessMm,
         colour: alloy.colour.bench,
-        steps: stepViews(tray, planOptions(repositories)),
+        steps: stepViews(tray, options),
         entries: repositories.entries.standing(tray.id),
         walk: walkFrozen(tray.plan),
+        thumb: piece ? thumbOf(planDesign(piece.design, options)) : null,
       }}
     />
   )

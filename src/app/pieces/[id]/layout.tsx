@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { findForm } from '@/core/forms'
+import { countWords } from '@/core/logbook'
 import { workshop } from '@/server/workshop'
 import { Stations } from '@/ui/forms/piece-head'
 import { PageHead } from '@/ui/shared/page-head'
@@ -12,10 +13,7 @@ export default async function PieceLayout({ children, params }: { children: Reac
   const form = findForm(piece.design.parts[0]?.form ?? '')
   return (
     <>
-      <PageHead
-        title={piece.name}
-        sub={`${piece.quantity} + ${piece.spares} spare · ${form?.title.toLowerCase() ?? ''} · for ${piece.jobTitle}`}
-      >
+      <PageHead title={piece.name} sub={`${countWords(piece)} · ${form?.title.toLowerCase() ?? ''} · for ${piece.jobTitle}`}>
         <Stations pieceId={piece.id} />
       </PageHead>
       {children}
