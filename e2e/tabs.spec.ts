@@ -45,6 +45,20 @@ async function howMany(page: Page, text: string) {
   await page.getByLabel('How many', { exact: true }).blur()
 }
 
+/** The row of a punch in the archive; it is put there first where it hangs on the wall. */
+async function putAwayPunch(page: Page): Promise<Locator> {
+  await page.goto(url('/drawer/tools'))
+  const punch = page.getByRole('button', { name: /lamp-room punch C/ }).first()
+  await expect(page.getByRole('button', { name: /drill|bit|#/ }).first()).toBeVisible()
+  if (await punch.isVisible()) {
+    await punch.click()
+    await page.getByRole('button', { name: 'Take it off the wall' }).click()
+    await expect(page.getByText('lamp-room punch C is in the archive.')).toBeVisible()
+  }
+  await page.goto(url('/archive'))
+  return page.getByRole('row', { name: /lamp-room punch C/ })
+}
+
 const saved = (page: Page) => expect(page.getByText('saved', { exact: true })).toBeVisible()
 
 /** Every action that writes, through the page on which a smith does it. */
@@ -260,17 +274,37 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       await page.waitForTimeout(400)
     },
   },
-  takeToolDown: {
-    path: '/drawer/tools',
+  archiveThing: {
+    path: '/jobs',
     ready: async (page) => {
-      await tool(page, /lamp-room punch C/)
-      return () => page.getByRole('button', { name: 'Take it off the wall' }).click()
+      await page.getByRole('button', { name: 'More of Winter coats' }).click()
+      await page.getByRole('menuitem', { name: 'Archive' }).click()
+      const dialog = page.getByRole('dialog', { name: 'Put Winter coats into the archive?' })
+      await expect(dialog).toContainText('On it hangs: 1 piece')
+      return () => dialog.getByRole('button', { name: 'Archive' }).click()
+    },
+    meanwhile: async (page) => (await changeJob(page, 'while it was being put away')).click(),
+  },
+  takeOutOfArchive: {
+    path: '/archive',
+    ready: async (page) => {
+      const row = await putAwayPunch(page)
+      return () => row.getByRole('button', { name: 'Take out' }).click()
     },
     meanwhile: async (page) => {
-      await tool(page, /lamp-room punch C/)
-      await page.getByLabel('Ball, as measured').fill('12')
-      await page.getByRole('button', { name: 'Save' }).first().click()
-      await page.waitForTimeout(400)
+      await (await putAwayPunch(page)).getByRole('button', { name: 'Take out' }).click()
+      await putAwayPunch(page)
+    },
+  },
+  deleteForGood: {
+    path: '/archive',
+    ready: async (page) => {
+      await (await putAwayPunch(page)).getByRole('button', { name: 'Delete for good' }).click()
+      return () => page.getByRole('dialog').getByRole('button', { name: 'Delete for good' }).click()
+    },
+    meanwhile: async (page) => {
+      await (await putAwayPunch(page)).getByRole('button', { name: 'Take out' }).click()
+      await putAwayPunch(page)
     },
   },
 }

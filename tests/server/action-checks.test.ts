@@ -62,6 +62,7 @@ beforeEach(async () => {
   to.tools.add({ kind: 'blade', label: '4/0', nominal: 0.22, count: 12 })
   to.tools.add({ kind: 'mandrel', label: 'mandrel' })
   to.tools.add({ kind: 'stamp', label: 'letters', nominal: 2 })
+  to.archive.put('tool', to.tools.add({ kind: 'punch', label: 'put away' }))
 })
 
 const toolId = (kind: string) => to.tools.all().find((tool) => tool.kind === kind)?.id ?? 0
@@ -72,9 +73,11 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   addStartingSets: () => ({ ids: ['hammers'] }),
   addStock: () => ({ kind: 'wire', alloy: 'copper-c110', thickness: '1', length: '100' }),
   addTool: () => ({ kind: 'drill', label: 'new' }),
+  archiveThing: () => ({ kind: 'tool', id: toolId('blade') }),
   backUp: () => ({}),
   countTool: () => ({ id: toolId('blade'), change: -1, reason: 'broke' }),
   cutLayout: () => ({ id: layoutId }),
+  deleteForGood: () => ({ kind: 'tool', id: to.archive.all('tool')[0]?.id ?? 0 }),
   describePiece: () => ({ pieceId, name: 'Renamed', quantity: 9, spares: 1 }),
   duplicatePiece: () => ({ pieceId }),
   keepFigure: () => ({ id: 'price-sterling-925', typed: '0.9' }),
@@ -92,7 +95,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   saveSettings: () => ({ workshopName: 'Renamed' }),
   sendAwayDevice: () => ({ id: 'x' }),
   startTray: () => ({ pieceId, size: 2 }),
-  takeToolDown: () => ({ id: toolId('blade') }),
+  takeOutOfArchive: () => ({ kind: 'tool', id: to.archive.all('tool')[0]?.id ?? 0 }),
 }
 
 /** Everything the workshop holds, as text. */

@@ -240,9 +240,8 @@ describe('the tool wall', () => {
     expect(await act('countTool', { id: added.id, change: -2, reason: 'broke' })).toEqual({ ok: true, onHand: 10 })
     expect(said(await act('measureTool', { id: added.id, typed: '0.23' }))).toBe('done')
     expect(said(await act('measureTool', { id: added.id, typed: '9' }))).toMatch(/^Thickness: 9 mm was given; possible is/)
-    expect(said(await act('takeToolDown', { id: added.id }))).toBe('done')
+    expect(said(await act('archiveThing', { kind: 'tool', id: added.id }))).toBe('done')
     for (const result of [
-      await act('takeToolDown', { id: added.id }),
       await act('measureTool', { id: added.id, typed: '0.2' }),
       await act('countTool', { id: added.id, change: 1, reason: 'bought' }),
     ])

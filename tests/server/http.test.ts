@@ -317,7 +317,7 @@ describe('what is too much or no name', () => {
   })
 })
 
-it('internal error is a number to ask about, never a stack trace', async () => {
+it('an internal error is a number to ask about, never a stack trace', async () => {
   const log = vi.spyOn(console, 'error').mockImplementation(() => undefined)
   const response = await guarded(() => {
     throw new Error('secret detail at /home/somebody/file.ts:12')

@@ -31,11 +31,10 @@ describe('the tool wall', () => {
   })
   it('keeps a tool of which only the label is known, and its log when it is taken down', () => {
     const { db, repositories } = tempWorkshop()
-    const { tools } = repositories
+    const { tools, archive } = repositories
     const id = tools.add({ kind: 'drill', label: 'burr A', count: 2 })
     expect(tools.owned()).toEqual([{ kind: 'drill', label: 'burr A', count: 2, facts: {} }])
-    expect(tools.takeDown(id)).toBe(true)
-    expect(tools.takeDown(id)).toBe(false)
+    expect(archive.put('tool', id)).toBe(true)
     expect(tools.all()).toEqual([])
     expect(db.prepare('SELECT count(*) AS n FROM tool_events').get()).toEqual({ n: 1 })
   })

@@ -4,9 +4,11 @@ export const ACTION_NAMES = [
   'addStartingSets',
   'addStock',
   'addTool',
+  'archiveThing',
   'backUp',
   'countTool',
   'cutLayout',
+  'deleteForGood',
   'describePiece',
   'duplicatePiece',
   'keepFigure',
@@ -24,6 +26,6 @@ export const ACTION_NAMES = [
   'saveSettings',
   'sendAwayDevice',
   'startTray',
-  'takeToolDown',
+  'takeOutOfArchive',
 ] as const
 export type ActionName = (typeof ACTION_NAMES)[number]

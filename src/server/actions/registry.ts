@@ -1,3 +1,4 @@
+import { archiveThing, deleteForGood, takeOutOfArchive } from './archive'
 import { startTray } from './bench'
 import { backUp, openWorkshop, restoreBackup, sendAwayDevice } from './data'
 import { addStock, measureStock } from './drawer'
@@ -6,7 +7,7 @@ import { cutLayout, putBackCut, saveLayout } from './layouts'
 import type { ActionName } from './names'
 import { describePiece, duplicatePiece, moveRevision, saveDesign } from './pieces'
 import { keepFigure, saveSettings } from './settings'
-import { addStartingSets, addTool, countTool, markMandrel, measureStamp, measureTool, takeToolDown } from './tools'
+import { addStartingSets, addTool, countTool, markMandrel, measureStamp, measureTool } from './tools'
 
 /** Every action that writes. There is no other way to change a workshop than these and the ledger's entries. */
 export const ACTIONS = {
@@ -14,9 +15,11 @@ export const ACTIONS = {
   addStartingSets,
   addStock,
   addTool,
+  archiveThing,
   backUp,
   countTool,
   cutLayout,
+  deleteForGood,
   describePiece,
   duplicatePiece,
   keepFigure,
@@ -34,6 +37,6 @@ export const ACTIONS = {
   saveSettings,
   sendAwayDevice,
   startTray,
-  takeToolDown,
+  takeOutOfArchive,
 } satisfies Record<ActionName, object>
 export type Actions = typeof ACTIONS

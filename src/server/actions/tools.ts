@@ -133,13 +133,6 @@ export const countTool = ownAction({
   },
 })
 
-/** Takes a tool off the wall; its log stays. */
-export const takeToolDown = ownAction({
-  input: z.object({ id: z.number() }),
-  against: (to, { id }) => againstTool(to, id),
-  run: ({ tools }, { id }) => (tools.takeDown(id) ? { ok: true } : gone()),
-})
-
 function keepFacts({ tools }: Repositories, tool: WallTool, facts: ToolFacts): ActionResult {
   tools.setFacts(tool.id, facts)
   return { ok: true }

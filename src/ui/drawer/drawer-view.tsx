@@ -2,12 +2,17 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import { Archive, Plus } from 'lucide-react'
+import Link from 'next/link'
 import { useState } from 'react'
 import { boundsOf } from '@/core/geometry'
 import { ALLOYS, BOUGHT_TEMPERS } from '@/core/metals'
 import { formatPlain } from '@/core/units'
 import type { Stock } from '@/server/db/repositories'
 import { useAct } from '../acting/act-provider'
+import { ArchiveDialog } from '../archive/archive-dialog'
+import { type Thing, useArchive } from '../archive/use-archive'
+import { MoreMenu } from '../shared/more-menu'
 import { SizeField } from '../shared/size-field'
 import { PALETTE } from '../theme/palette'
 import { NewStock } from './new-stock'
@@ -48,7 +53,7 @@ function SheetShape({ stock }: { readonly stock: Stock }) {
   )
 }
 
-function StockCard({ stock }: { readonly stock: Stock }) {
+function StockCard({ stock, onArchive }: { readonly stock: Stock; readonly onArchive: (thing: Thing) => void }) {
   const [measuring, setMeasuring] = useState(false)
   const [typed, setTyped] = useState(stock.measuredMm === null ? '' : String(stock.measuredMm))
   const [problem, setProblem] = useState<string>()
@@ -93,9 +98,15 @@ function StockCard({ stock }: { readonly stock: Stock }) {
           </Button>
         </Box>
       ) : (
-        <Button variant="text" sx={{ ml: -0.75, py: 0, minHeight: 28 }} onClick={() => setMeasuring(true)}>
-          Enter the measured thickness
-        </Button>
+        <Box sx={{ display: 'flex', alignItems: 'center' }}>
+          <Button variant="text" sx={{ ml: -0.75, py: 0, minHeight: 28 }} onClick={() => setMeasuring(true)}>
+            Enter the measured thickness
+          </Button>
+          <MoreMenu
+            label={`More of ${stock.label}`}
+            entries={[{ label: 'Archive', icon: Archive, onChoose: () => onArchive({ kind: 'stock', id: stock.id, name: stock.label }) }]}
+          />
+        </Box>
       )}
     </Box>
   )
@@ -104,12 +115,18 @@ function StockCard({ stock }: { readonly stock: Stock }) {
 /** The metal one owns, every sheet and offcut true to shape and all to one scale, sorted by metal. */
 export function DrawerView({ stock }: { readonly stock: readonly Stock[] }) {
   const [adding, setAdding] = useState(stock.length === 0)
+  const { asking, archive, answer } = useArchive()
   const alloys = [...new Set(stock.map((item) => item.alloy))]
   return (
     <Box sx={{ p: 2.5 }}>
-      <Button variant="contained" onClick={() => setAdding(!adding)}>
-        Put metal in
-      </Button>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={() => setAdding(!adding)}>
+          Put metal in
+        </Button>
+        <Button variant="text" component={Link} href="/archive">
+          Archive
+        </Button>
+      </Box>
       {stock.length === 0 ? (
         <Typography sx={{ mt: 2 }}>
           The drawer is empty. Put in the first sheet: its metal, its thickness as it was sold, and its size.
@@ -138,12 +155,13 @@ export function DrawerView({ stock }: { readonly stock: readonly Stock[] }) {
             </Box>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3.5, alignItems: 'flex-end' }}>
               {own.map((item) => (
-                <StockCard key={item.id} stock={item} />
+                <StockCard key={item.id} stock={item} onArchive={(thing) => void archive(thing)} />
               ))}
             </Box>
           </Box>
         )
       })}
+      <ArchiveDialog asking={asking} onAnswer={(yes) => void answer(yes)} />
     </Box>
   )
 }

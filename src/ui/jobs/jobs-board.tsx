@@ -2,13 +2,19 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import { Archive, Copy, Plus } from 'lucide-react'
 import Link from 'next/link'
 import { useState } from 'react'
 import { countWords } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import type { Job } from '@/server/db/repositories'
 import type { PieceThumb } from '@/server/services/piece-thumb'
+import { useAct } from '../acting/act-provider'
+import { ArchiveDialog } from '../archive/archive-dialog'
+import { type Thing, useArchive } from '../archive/use-archive'
 import { Thumb } from '../drawing/thumb'
+import { MoreMenu } from '../shared/more-menu'
+import { useNotice } from '../shared/notices'
 import { PALETTE } from '../theme/palette'
 import { JobForm } from './job-form'
 import { NewPieceForm } from './new-piece'
@@ -32,7 +38,13 @@ export interface JobView extends Job {
   readonly pieces: readonly PieceView[]
 }
 
-function PieceLine({ piece }: { readonly piece: PieceView }) {
+function PieceLine({ piece, onArchive }: { readonly piece: PieceView; readonly onArchive: (thing: Thing) => void }) {
+  const act = useAct()
+  const say = useNotice()
+  async function duplicate() {
+    const done = await act('duplicatePiece', { pieceId: piece.id })
+    say({ text: done.ok ? `${piece.name} has a variant beside it.` : done.message })
+  }
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, py: 0.75, borderTop: `1px dotted ${PALETTE.hairline}` }}>
       {piece.thumb ? <Thumb {...piece.thumb} size={54} /> : <Box sx={{ width: 54, height: 54 }} />}
@@ -41,8 +53,7 @@ function PieceLine({ piece }: { readonly piece: PieceView }) {
           {piece.name}
         </Link>
         <Typography variant="body2" noWrap>
-          <span className="fig">{countWords(piece)}</span>, {piece.alloy}{' '}
-          <span className="fig">{formatPlain(piece.thicknessMm, 2)} mm</span>
+          {countWords(piece)}, {piece.alloy} <span className="fig">{formatPlain(piece.thicknessMm, 2)} mm</span>
         </Typography>
       </Box>
       <Box sx={{ textAlign: 'right' }}>
@@ -61,11 +72,18 @@ function PieceLine({ piece }: { readonly piece: PieceView }) {
           </Link>
         )}
       </Box>
+      <MoreMenu
+        label={`More of ${piece.name}`}
+        entries={[
+          { label: 'Duplicate', icon: Copy, onChoose: () => void duplicate() },
+          { label: 'Archive', icon: Archive, onChoose: () => onArchive({ kind: 'piece', id: piece.id, name: piece.name }) },
+        ]}
+      />
     </Box>
   )
 }
 
-function JobCard({ job, today }: { readonly job: JobView; readonly today: string }) {
+function JobCard({ job, today, onArchive }: { readonly job: JobView; readonly today: string; readonly onArchive: (thing: Thing) => void }) {
   const [editing, setEditing] = useState(false)
   const [adding, setAdding] = useState(false)
   const late = job.dueOn !== null && job.dueOn < today && job.status !== 'done' && job.status !== 'handed-over'
@@ -97,7 +115,7 @@ function JobCard({ job, today }: { readonly job: JobView; readonly today: string
       ) : null}
       <Box sx={{ mt: 1 }}>
         {job.pieces.map((piece) => (
-          <PieceLine key={piece.id} piece={piece} />
+          <PieceLine key={piece.id} piece={piece} onArchive={onArchive} />
         ))}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, borderTop: `1px dotted ${PALETTE.hairline}`, pt: 0.5 }}>
@@ -112,6 +130,11 @@ function JobCard({ job, today }: { readonly job: JobView; readonly today: string
             Lay it out
           </Button>
         ) : null}
+        <Box sx={{ flex: 1 }} />
+        <MoreMenu
+          label={`More of ${job.title}`}
+          entries={[{ label: 'Archive', icon: Archive, onChoose: () => onArchive({ kind: 'job', id: job.id, name: job.title }) }]}
+        />
       </Box>
       {adding ? <NewPieceForm jobId={job.id} onDone={() => setAdding(false)} /> : null}
       {editing ? <JobForm job={job} onDone={() => setEditing(false)} /> : null}
@@ -122,11 +145,17 @@ function JobCard({ job, today }: { readonly job: JobView; readonly today: string
 /** What was promised, of what: each job with its pieces drawn, what to cut, and where it stands. */
 export function JobsBoard({ jobs, today }: { readonly jobs: readonly JobView[]; readonly today: string }) {
   const [making, setMaking] = useState(false)
+  const { asking, archive, answer } = useArchive()
   return (
     <Box sx={{ p: 2.5 }}>
-      <Button variant="contained" onClick={() => setMaking(!making)}>
-        New job
-      </Button>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={() => setMaking(!making)}>
+          New job
+        </Button>
+        <Button variant="text" component={Link} href="/archive">
+          Archive
+        </Button>
+      </Box>
       {making ? (
         <Box sx={{ maxWidth: 520, my: 1.5, bgcolor: PALETTE.paper, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', p: 2 }}>
           <JobForm onDone={() => setMaking(false)} />
@@ -153,9 +182,10 @@ export function JobsBoard({ jobs, today }: { readonly jobs: readonly JobView[]; 
         }}
       >
         {jobs.map((job) => (
-          <JobCard key={job.id} job={job} today={today} />
+          <JobCard key={job.id} job={job} today={today} onArchive={(thing) => void archive(thing)} />
         ))}
       </Box>
+      <ArchiveDialog asking={asking} onAnswer={(yes) => void answer(yes)} />
     </Box>
   )
 }

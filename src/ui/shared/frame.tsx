@@ -4,6 +4,7 @@ import { usePathname } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { ActProvider } from '../acting/act-provider'
 import { DemoBanner } from './demo-banner'
+import { NoticeProvider } from './notices'
 import { Rail } from './rail'
 import { WorkshopProvider, type WorkshopView } from './workshop-context'
 
@@ -13,7 +14,9 @@ export function Frame({ view, children }: { readonly view: WorkshopView; readonl
   const isTray = /^\/bench\/\d+/.test(path)
   return (
     <WorkshopProvider value={view}>
-      <ActProvider>{isTray ? children : <Places demo={view.name === 'demo'}>{children}</Places>}</ActProvider>
+      <ActProvider>
+        <NoticeProvider>{isTray ? children : <Places demo={view.name === 'demo'}>{children}</Places>}</NoticeProvider>
+      </ActProvider>
     </WorkshopProvider>
   )
 }

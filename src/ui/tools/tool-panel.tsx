@@ -7,6 +7,7 @@ import { TOOL_KIND_INFO } from '@/core/toolwall'
 import { formatPlain } from '@/core/units'
 import type { ToolReason, WallTool } from '@/server/db/repositories'
 import { type Act, useAct } from '../acting/act-provider'
+import { useArchive } from '../archive/use-archive'
 import { SizeField } from '../shared/size-field'
 import { TextRow } from '../shared/text-row'
 import { PALETTE } from '../theme/palette'
@@ -140,7 +141,7 @@ function Pairs({ title, help, keyLabel, pairs, keep }: PairsProps) {
 
 /** One tool in the hand: what it is, what it measures, how many are left. */
 export function ToolPanel({ tool, onGone }: { readonly tool: WallTool; readonly onGone: () => void }) {
-  const { problem, write } = useToolAct()
+  const { archive } = useArchive(onGone)
   const { facts } = tool
   return (
     <Box component="section" aria-label={tool.label}>
@@ -180,20 +181,9 @@ export function ToolPanel({ tool, onGone }: { readonly tool: WallTool; readonly 
           keep={(act, character, typed) => act('measureStamp', { id: tool.id, character, typed }, { revision: tool.revision })}
         />
       ) : null}
-      <Button
-        variant="text"
-        sx={{ mt: 2, ml: -0.75 }}
-        onClick={async () => {
-          if (await write((act) => act('takeToolDown', { id: tool.id }, { revision: tool.revision }))) onGone()
-        }}
-      >
+      <Button variant="text" sx={{ mt: 2, ml: -0.75 }} onClick={() => void archive({ kind: 'tool', id: tool.id, name: tool.label })}>
         Take it off the wall
       </Button>
-      {problem ? (
-        <Typography role="alert" sx={{ color: PALETTE.fire }}>
-          {problem}
-        </Typography>
-      ) : null}
     </Box>
   )
 }

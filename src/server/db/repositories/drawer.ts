@@ -19,6 +19,7 @@ const stockRow = z
     temper: z.enum(['annealed', 'quarter-hard', 'half-hard', 'hard', 'unknown']),
     parent_id: z.number().nullable(),
     status: z.enum(['in-drawer', 'cut-up', 'put-back']),
+    archived_at: z.string().nullable(),
     revision: z.number(),
   })
   .transform((row) => ({
@@ -36,6 +37,7 @@ const stockRow = z
     parentId: row.parent_id,
     /** `put-back`: a remnant whose sheet was put together again. */
     status: row.status,
+    archivedAt: row.archived_at,
     revision: row.revision,
   }))
 export type Stock = z.output<typeof stockRow>
@@ -61,7 +63,7 @@ export function makeDrawerRepository(db: Db, now: () => string = () => new Date(
     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 'in-drawer', ?)`,
   )
   const byId = db.prepare('SELECT * FROM stock WHERE id = ?')
-  const inDrawer = db.prepare("SELECT * FROM stock WHERE status = 'in-drawer' ORDER BY alloy, thickness_mm, id")
+  const inDrawer = db.prepare("SELECT * FROM stock WHERE status = 'in-drawer' AND archived_at IS NULL ORDER BY alloy, thickness_mm, id")
   const childrenOf = db.prepare('SELECT * FROM stock WHERE parent_id = ? ORDER BY id')
   const measure = writer(db, 'UPDATE stock SET measured_mm = ?, revision = revision + 1 WHERE id = ?')
   const move = writer(db, 'UPDATE stock SET status = ?, revision = revision + 1 WHERE id = ? AND status = ?')

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import type { Db } from '../db'
 import { writer } from '../write'
+import { makeArchiveRepository } from './archive'
 import { makeDrawerRepository } from './drawer'
 import { makeEntryRepository } from './entries'
 import { makeJobRepository } from './jobs'
@@ -10,6 +11,7 @@ import { makeSettingsRepository } from './settings'
 import { makeToolRepository } from './tools'
 import { makeTrayRepository } from './trays'
 
+export { ARCHIVE_KINDS, type ArchiveKind, type ArchiveRow, type Hanging } from './archive'
 export { type Design, designSchema, type FrozenPlan } from './design'
 export type { NewStock, Stock } from './drawer'
 export { ENTRY_KINDS, type Entry, type LossLine, type NewEntry } from './entries'
@@ -36,6 +38,7 @@ function make(db: Db) {
     tools: makeToolRepository(db),
     trays: makeTrayRepository(db),
     entries: makeEntryRepository(db),
+    archive: makeArchiveRepository(db),
     record: makeRecordRepository(db),
     /** The workshop's own name, which every write says it was made for; and whether it is the invented one. */
     workshopRow: () => {

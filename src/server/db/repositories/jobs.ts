@@ -42,6 +42,7 @@ const pieceRow = z
     next_id: z.number().nullable(),
     design_json: jsonColumn(designSchema),
     job_title: z.string(),
+    archived_at: z.string().nullable(),
   })
   .transform((row) => ({
     id: row.id,
@@ -56,10 +57,11 @@ const pieceRow = z
     design: row.design_json,
     canUndo: row.parent_id !== null,
     redoId: row.next_id,
+    archivedAt: row.archived_at,
   }))
 export type Piece = z.output<typeof pieceRow>
 
-const PIECE_SQL = `SELECT p.id, p.revision, p.job_id, p.name, p.quantity, p.spares, p.head_revision_id, r.parent_id, r.design_json, j.title AS job_title,
+const PIECE_SQL = `SELECT p.id, p.revision, p.job_id, p.name, p.quantity, p.spares, p.head_revision_id, p.archived_at, r.parent_id, r.design_json, j.title AS job_title,
   (SELECT max(n.id) FROM piece_revisions n WHERE n.parent_id = p.head_revision_id) AS next_id
   FROM pieces p JOIN piece_revisions r ON r.id = p.head_revision_id JOIN jobs j ON j.id = p.job_id`
 
@@ -97,14 +99,16 @@ export function makeJobRepository(db: Db, now: () => string = () => new Date().t
   const child = db.prepare('SELECT max(id) AS id FROM piece_revisions WHERE parent_id = ?')
   const describePiece = writer(db, 'UPDATE pieces SET name = ?, quantity = ?, spares = ?, revision = revision + 1 WHERE id = ?')
   const jobById = db.prepare('SELECT * FROM jobs WHERE id = ?')
-  const jobPage = db.prepare(`SELECT * FROM jobs ${IN_ORDER} LIMIT ? OFFSET ?`)
-  const countJobs = db.prepare('SELECT count(*) AS n FROM jobs')
-  const countOpen = db.prepare("SELECT count(*) AS n FROM jobs WHERE status NOT IN ('done', 'handed-over')")
-  const placeOf = db.prepare(`SELECT place AS n FROM (SELECT id, row_number() OVER (${IN_ORDER}) AS place FROM jobs) WHERE id = ?`)
+  const jobPage = db.prepare(`SELECT * FROM jobs WHERE archived_at IS NULL ${IN_ORDER} LIMIT ? OFFSET ?`)
+  const countJobs = db.prepare('SELECT count(*) AS n FROM jobs WHERE archived_at IS NULL')
+  const countOpen = db.prepare("SELECT count(*) AS n FROM jobs WHERE archived_at IS NULL AND status NOT IN ('done', 'handed-over')")
+  const placeOf = db.prepare(
+    `SELECT place AS n FROM (SELECT id, row_number() OVER (${IN_ORDER}) AS place FROM jobs WHERE archived_at IS NULL) WHERE id = ?`,
+  )
   const pieceById = db.prepare(`${PIECE_SQL} WHERE p.id = ?`)
-  const piecesOf = db.prepare(`${PIECE_SQL} WHERE p.job_id = ? ORDER BY p.id`)
+  const piecesOf = db.prepare(`${PIECE_SQL} WHERE p.job_id = ? AND p.archived_at IS NULL ORDER BY p.id`)
   const alike = db.prepare(
-    `${PIECE_SQL} WHERE p.id <> @id AND (p.job_id = @jobId OR r.design_json ->> '$.parts[0].form' = @form) ORDER BY p.job_id = @jobId DESC, r.design_json ->> '$.parts[0].form' = @form DESC, p.id DESC LIMIT @limit`,
+    `${PIECE_SQL} WHERE p.id <> @id AND p.archived_at IS NULL AND (p.job_id = @jobId OR r.design_json ->> '$.parts[0].form' = @form) ORDER BY p.job_id = @jobId DESC, r.design_json ->> '$.parts[0].form' = @form DESC, p.id DESC LIMIT @limit`,
   )
   const everyDesign = db.prepare('SELECT design_json FROM piece_revisions')
   const namesIn = db.prepare('SELECT name FROM pieces WHERE job_id = ?')

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import * as z from 'zod'
 
-/** Parses a JSON column by a schema; a stored text that does not fit is internal error and throws. */
+/** Parses a JSON column by a schema; a stored text that does not fit is an internal error and throws. */
 export function jsonColumn<S extends z.ZodType>(schema: S) {
   return z
     .string()

@@ -41,12 +41,11 @@ const SELECT = `SELECT tools.*,
 export function makeToolRepository(db: Db, now: () => string = () => new Date().toISOString()) {
   const insert = writer(db, 'INSERT INTO tools (uid, kind, label, nominal, measured, facts_json, created_at) VALUES (?, ?, ?, ?, ?, ?, ?)')
   const event = writer(db, 'INSERT INTO tool_events (tool_id, change, reason, at) VALUES (?, ?, ?, ?)')
-  const onWall = db.prepare(`${SELECT} WHERE status = 'on-wall' ORDER BY kind, coalesce(measured, nominal), id`)
-  const byId = db.prepare(`${SELECT} WHERE id = ? AND status = 'on-wall'`)
+  const onWall = db.prepare(`${SELECT} WHERE archived_at IS NULL ORDER BY kind, coalesce(measured, nominal), id`)
+  const byId = db.prepare(`${SELECT} WHERE id = ? AND archived_at IS NULL`)
   const measure = writer(db, 'UPDATE tools SET measured = ?, revision = revision + 1 WHERE id = ?')
   const writeFacts = writer(db, 'UPDATE tools SET facts_json = ?, revision = revision + 1 WHERE id = ?')
   const touch = writer(db, 'UPDATE tools SET revision = revision + 1 WHERE id = ?')
-  const takeDown = writer(db, "UPDATE tools SET status = 'gone', revision = revision + 1 WHERE id = ? AND status = 'on-wall'")
   const one = (id: number): WallTool | undefined => {
     const row = byId.get(id)
     return row ? toolRow.parse(row) : undefined
@@ -77,6 +76,5 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
       }
       return (before.count ?? 0) + allowed
     }),
-    takeDown: (id: number) => takeDown.run(id).changes > 0,
   }
 }

@@ -1,8 +1,8 @@
 import * as z from 'zod'
 import { type DesignStep, editsBetween, isUnedited, planPiece } from '@/core/route'
+import { type OwnTool, ownToolSchema } from '@/core/toolwall'
 import type { Db } from '../db'
 import { makeSettingsRepository } from '../repositories/settings'
-import { makeToolRepository } from '../repositories/tools'
 import { writer } from '../write'
 
 const oldStep = z.object({ id: z.string(), op: z.string(), params: z.record(z.string(), z.unknown()).default({}) })
@@ -27,10 +27,38 @@ function renamed(base: readonly DesignStep[], stored: readonly DesignStep[]): De
   })
 }
 
+const oldTool = z.object({
+  kind: z.string(),
+  label: z.string(),
+  nominal: z.number().nullable(),
+  measured: z.number().nullable(),
+  facts_json: z.string(),
+  on_hand: z.number().nullable(),
+})
+
+/** The wall as it was kept then: the tables of today may be other ones. */
+function toolsThen(db: Db): OwnTool[] {
+  const rows = db.prepare(
+    `SELECT kind, label, nominal, measured, facts_json, (SELECT sum(change) FROM tool_events WHERE tool_id = tools.id) AS on_hand
+    FROM tools WHERE status = 'on-wall' ORDER BY kind, coalesce(measured, nominal), id`,
+  )
+  return rows.all().map((row) => {
+    const { kind, label, nominal, measured, facts_json, on_hand } = oldTool.parse(row)
+    return ownToolSchema.parse({
+      kind,
+      label,
+      ...(nominal === null ? {} : { nominal }),
+      ...(measured === null ? {} : { measured }),
+      ...(on_hand === null ? {} : { count: Math.max(0, on_hand) }),
+      facts: JSON.parse(facts_json) as unknown,
+    })
+  })
+}
+
 /** One part becomes `part-1`; a stored route becomes what was changed on the form's own. */
 function upgradeDesigns(db: Db): void {
   const { ringSystem, figures } = makeSettingsRepository(db).read()
-  const options = { ringSystem, figures, tools: makeToolRepository(db).owned() }
+  const options = { ringSystem, figures, tools: toolsThen(db) }
   const keep = writer(db, 'UPDATE piece_revisions SET design_json = ? WHERE id = ?')
   for (const row of db.prepare('SELECT id, design_json FROM piece_revisions').all()) {
     const { id, design_json } = z.object({ id: z.number(), design_json: z.string() }).parse(row)
