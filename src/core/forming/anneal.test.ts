@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ALLOY_IDS, ALLOYS, type AlloyId } from '../metals/alloys'
-import { halfSofteningS, softenByHeat } from './anneal'
+import { halfSofteningS, recommendedAnnealS, softenByHeat } from './anneal'
 import { flowStressMPa } from './flow'
 
 const alloys = fc.constantFrom(...ALLOY_IDS)
@@ -108,5 +108,43 @@ describe('grain', () => {
     expect(coarse(0.06)).toBe(true)
     expect(coarse(0.3)).toBe(false)
     expect(coarse(0.01)).toBe(false)
+  })
+})
+
+describe('the time an anneal is held', () => {
+  const copper = ALLOYS['copper-c110']
+  it('is the shortest whole second that softens 95 % of metal worked by 0.3', () => {
+    for (const tempC of [300, 320, 350, 380]) {
+      const timeS = recommendedAnnealS(copper, tempC)
+      const left = (seconds: number) => softenByHeat(copper, { strain: 0.3, tempC, timeS: seconds, grainMm: GRAIN }).softenedFraction
+      expect(timeS).toBeGreaterThan(20)
+      expect(left(timeS)).toBeGreaterThanOrEqual(0.95)
+      expect(left(timeS - 1.01)).toBeLessThan(0.95)
+    }
+  })
+  it('is twenty seconds at least and ten hours at most', () => {
+    expect(recommendedAnnealS(copper, 700)).toBe(20)
+    expect(recommendedAnnealS(copper, 60)).toBe(36_000)
+  })
+})
+
+describe('at the edges of the model', () => {
+  const heated = (id: AlloyId, tempC: number, strain: number, timeS = 600) =>
+    softenByHeat(ALLOYS[id], { strain, tempC, timeS, grainMm: GRAIN })
+  it('silver, fine or sterling, keeps its grain up to 745 °C; from there and in other metals it grows', () => {
+    for (const id of ['sterling-925', 'fine-silver'] as const) {
+      expect(heated(id, 744.9, 0.01).grainMm).toBe(GRAIN)
+      expect(heated(id, 745, 0.01).grainMm).toBeGreaterThan(GRAIN)
+    }
+    expect(heated('copper-c110', 600, 0.01).grainMm).toBeGreaterThan(GRAIN)
+  })
+  it('metal that was hardly worked stays exactly as it is', () => {
+    expect(heated('copper-c110', 600, 0.019)).toMatchObject({ softenedFraction: 0, strain: 0.019, coarse: false })
+    expect(heated('copper-c110', 600, 0.02).softenedFraction).toBe(0)
+  })
+  it('lightly worked metal comes coarse where it softens, and only there', () => {
+    expect(heated('copper-c110', 600, 0.09).coarse).toBe(true)
+    expect(heated('copper-c110', 600, 0.1).coarse).toBe(false)
+    expect(heated('copper-c110', 80, 0.09, 1).coarse).toBe(false)
   })
 })

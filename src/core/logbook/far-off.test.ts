@@ -11,6 +11,10 @@ describe('a reading that may be a slip', () => {
     [173, 17.3, '17.3 or 173? 17.2 mm was aimed at.'],
     [1.73, 17.3, '17.3 or 1.73? 17.2 mm was aimed at.'],
     [1720, 17.2, '17.2 or 1720? 17.2 mm was aimed at.'],
+    [150, 15, '15 or 150? 17.2 mm was aimed at.'],
+    [215, null, '215 mm is far from the 17.2 mm aimed at. Is it right?'],
+    [214, 21.4, '21.4 or 214? 17.2 mm was aimed at.'],
+    [0.19, 19, '19 or 0.19? 17.2 mm was aimed at.'],
     [18, null, '18 mm is far from the 17.2 mm aimed at. Is it right?'],
   ])('%f asks', (read, meant, question) => expect(farOff(read, TARGET)).toEqual({ readMm: read, meantMm: meant, question }))
   it('5 % or ten tolerances, whichever is less', () => {
