@@ -3,11 +3,15 @@ import { seriousFaults } from './axe'
 import { DEMO, VIEWS } from './places'
 
 for (const view of VIEWS) {
-  test(`axe finds no serious fault on ${view}`, async ({ page }) => {
-    await page.goto(DEMO + view)
-    await page.waitForLoadState('load')
-    await page.waitForTimeout(400)
-    expect(await seriousFaults(page)).toEqual([])
+  test(`axe finds no serious fault on ${view}, light and dark`, async ({ page }) => {
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme })
+      await page.goto(DEMO + view)
+      await page.waitForLoadState('load')
+      await page.waitForTimeout(400)
+      expect(await page.locator('html').getAttribute('data-scheme')).toBe(colorScheme)
+      expect(await seriousFaults(page)).toEqual([])
+    }
   })
 }
 

@@ -29,6 +29,7 @@ export const VIEWS = [
   '/bench/5',
   '/book',
   '/settings',
+  '/archive',
   '/no-such-place',
 ] as const
 

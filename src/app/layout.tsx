@@ -15,7 +15,7 @@ import type { WorkshopView } from '@/ui/shared/workshop-context'
 import { SchemeScript, Themed } from '@/ui/theme/theme-provider'
 
 export const metadata: Metadata = {
-  title: 'Fold Anvil',
+  title: { default: 'Fold Anvil', template: '%s · Fold Anvil' },
   description: 'From a finished piece to its blank, and to a better blank next time.',
 }
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 }

@@ -79,9 +79,9 @@ describe('what hangs on a thing', () => {
     }
   })
   it('a sheet that was cut, or that a layout names, stays', () => {
-    expect(whyKept({ cuts: 1 })).toMatch(/^Blanks were cut/)
-    expect(whyKept({ layouts: 1 })).toMatch(/^A layout or a remnant/)
-    expect(whyKept({ remnants: 2 })).toMatch(/^A layout or a remnant/)
-    expect(whyKept({ pieces: 4 })).toBeUndefined()
+    expect(whyKept('job', { cuts: 1 })).toMatch(/^Blanks were cut/)
+    expect(whyKept('stock', { layouts: 1 })).toMatch(/^A layout or a remnant/)
+    expect(whyKept('stock', { remnants: 2 })).toMatch(/^A layout or a remnant/)
+    expect(whyKept('job', { pieces: 4, layouts: 1 })).toBeUndefined()
   })
 })

@@ -10,16 +10,14 @@ export const metadata: Metadata = { title: 'Archive' }
 export default function ArchivePage() {
   const { archive } = workshop()
   const things = ARCHIVE_KINDS.flatMap((kind) =>
-    archive
-      .all(kind)
-      .map(({ id, name, revision, archivedAt }) => ({
-        kind,
-        id,
-        name,
-        revision,
-        what: KIND_WORDS[kind],
-        since: (archivedAt ?? '').slice(0, 10),
-      })),
+    archive.all(kind).map(({ id, name, revision, archivedAt }) => ({
+      kind,
+      id,
+      name,
+      revision,
+      what: KIND_WORDS[kind],
+      since: (archivedAt ?? '').slice(0, 10),
+    })),
   )
   return (
     <>

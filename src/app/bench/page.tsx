@@ -1,3 +1,4 @@
+import type { Metadata } from 'next'
 import { ALLOYS } from '@/core/metals'
 import { type PlanOptions, wordsOf } from '@/core/route'
 import type { Repositories, Tray } from '@/server/db/repositories'
@@ -9,6 +10,8 @@ import { BenchHome, type TrayView } from '@/ui/bench/bench-home'
 import { PageHead } from '@/ui/shared/page-head'
 import { Pager } from '@/ui/shared/pager'
 import { pageNumber, pagesOf } from '../page-number'
+
+export const metadata: Metadata = { title: 'Bench' }
 
 const TRAYS_A_PAGE = 12
 const FINISHED_SHOWN = 6

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next'
 import { bookGroups } from '@/server/services/own-record'
 import { planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
@@ -5,6 +6,8 @@ import { BookView } from '@/ui/book/book-view'
 import { PageHead } from '@/ui/shared/page-head'
 import { Pager } from '@/ui/shared/pager'
 import { pageNumber, pagesOf } from '../page-number'
+
+export const metadata: Metadata = { title: 'Book' }
 
 const GROUPS_A_PAGE = 5
 const LOSSES_A_PAGE = 20

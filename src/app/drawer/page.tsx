@@ -1,7 +1,10 @@
+import type { Metadata } from 'next'
 import { workshop } from '@/server/workshop'
 import { DrawerNav } from '@/ui/drawer/drawer-nav'
 import { DrawerView } from '@/ui/drawer/drawer-view'
 import { PageHead } from '@/ui/shared/page-head'
+
+export const metadata: Metadata = { title: 'Drawer' }
 
 export default function DrawerPage() {
   const { drawer } = workshop()

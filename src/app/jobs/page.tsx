@@ -1,3 +1,4 @@
+import type { Metadata } from 'next'
 import { ALLOYS } from '@/core/metals'
 import type { PlanOptions } from '@/core/route'
 import type { Piece, Repositories } from '@/server/db/repositories'
@@ -8,6 +9,8 @@ import { JobsBoard, type PieceView } from '@/ui/jobs/jobs-board'
 import { PageHead } from '@/ui/shared/page-head'
 import { Pager } from '@/ui/shared/pager'
 import { pageNumber, pagesOf } from '../page-number'
+
+export const metadata: Metadata = { title: 'Jobs' }
 
 const JOBS_A_PAGE = 12
 

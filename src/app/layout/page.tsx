@@ -1,9 +1,12 @@
+import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
 import { itemsOfPieces } from '@/server/services/layout-items'
 import { planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { EmptyLayout } from '@/ui/layout/empty-layout'
 import { PageHead } from '@/ui/shared/page-head'
+
+export const metadata: Metadata = { title: 'Layout' }
 
 /** So many of the jobs due first are looked through for blanks of sheet. */
 const JOBS_LOOKED_AT = 40

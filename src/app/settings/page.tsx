@@ -1,3 +1,4 @@
+import type { Metadata } from 'next'
 import { dataFolder } from '@/server/data-folder'
 import { currentWorkshop } from '@/server/db/connection'
 import { isOnNetwork, pairedDevices, pairingCode } from '@/server/lan/pairing'
@@ -5,6 +6,8 @@ import { listBackups } from '@/server/services/backups'
 import { workshop } from '@/server/workshop'
 import { SettingsView } from '@/ui/settings/settings-view'
 import { PageHead } from '@/ui/shared/page-head'
+
+export const metadata: Metadata = { title: 'Settings' }
 
 interface SettingsPageProps {
   readonly searchParams: Promise<{ restored?: string | string[]; kept?: string | string[] }>

@@ -1,6 +1,9 @@
+import type { Metadata } from 'next'
 import { PageHead } from '@/ui/shared/page-head'
 import { TablesNav } from '@/ui/tables/tables-nav'
 import { TablesView } from '@/ui/tables/tables-view'
+
+export const metadata: Metadata = { title: 'Tables' }
 
 export default async function TablesPage({ searchParams }: { searchParams: Promise<{ q?: string | string[] }> }) {
   const { q } = await searchParams

@@ -45,7 +45,7 @@ export const deleteForGood = ownAction({
     transaction(() => {
       const found = archive.one(kind, id)
       if (!found || found.archivedAt === null) return gone()
-      const why = whyKept(archive.hangingOn(kind, id))
+      const why = whyKept(kind, archive.hangingOn(kind, id))
       if (why) return refuse(why)
       archive.remove(kind, id)
       return { ok: true as const, name: found.name }

@@ -34,7 +34,8 @@ export const moveRevision = ownAction({
   against: (to, input) => againstPiece(to, input.pieceId),
   run: ({ jobs }, input) => {
     const moved = input.way === 'undo' ? jobs.undo(input.pieceId) : jobs.redo(input.pieceId)
-    return moved ? { ok: true } : refuse(input.way === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.')
+    if (moved) return { ok: true, revision: jobs.piece(input.pieceId)?.revision ?? 0 }
+    return refuse(input.way === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.')
   },
 })
 

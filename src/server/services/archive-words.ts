@@ -18,9 +18,10 @@ export function hangingWords(hanging: Hanging): string[] {
 }
 
 /** Why a thing cannot be deleted for good; undefined where it can. The record of work is never deleted. */
-export function whyKept(hanging: Hanging): string | undefined {
+export function whyKept(kind: ArchiveKind, hanging: Hanging): string | undefined {
   if ((hanging.trays ?? 0) > 0) return 'It was worked on at the bench, and the record of work stays. It can stay in the archive.'
   if ((hanging.cuts ?? 0) > 0) return 'Blanks were cut, and what happened to the metal stays. It can stay in the archive.'
-  if ((hanging.layouts ?? 0) > 0 || (hanging.remnants ?? 0) > 0) return 'A layout or a remnant still names it. It can stay in the archive.'
+  if (kind === 'stock' && (hanging.layouts ?? 0) + (hanging.remnants ?? 0) > 0)
+    return 'A layout or a remnant still names it. It can stay in the archive.'
   return undefined
 }

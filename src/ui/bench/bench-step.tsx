@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { formatPlain } from '@/core/units'
+import { useKeys } from '../keys/use-keys'
 import { Ribbon } from '../route/ribbon'
 import { FONTS, PALETTE } from '../theme/palette'
 import { BigButton } from './big-button'
@@ -11,7 +12,6 @@ import { StepPicture } from './step-picture'
 import { TargetBand } from './target-band'
 import type { BenchEntry, BenchStepView, BenchTrayView } from './tray-view'
 import { useBench } from './use-bench'
-import { useKeys } from './use-keys'
 import { WaitClock } from './wait-clock'
 import { WaitingEntries } from './waiting-entries'
 import { WrongPanel } from './wrong-panel'
@@ -180,13 +180,13 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
   const { panel, step } = bench
   const bare = panel.kind === 'none'
   useKeys({
-    ' ': bare && step ? bench.done : undefined,
-    m: bare ? bench.measure : undefined,
-    x: bare && step ? () => bench.show('wrong') : undefined,
-    u: bare ? bench.takeBack : undefined,
-    1: panel.kind === 'ask' && panel.far.meantMm !== null ? () => bench.answer(panel.far.meantMm ?? 0) : undefined,
-    2: panel.kind === 'ask' ? () => bench.answer(panel.far.readMm) : undefined,
-    escape: bench.onEsc,
+    done: bare && step ? bench.done : undefined,
+    measure: bare ? bench.measure : undefined,
+    wrong: bare && step ? () => bench.show('wrong') : undefined,
+    takeBack: bare ? bench.takeBack : undefined,
+    choose1: panel.kind === 'ask' && panel.far.meantMm !== null ? () => bench.answer(panel.far.meantMm ?? 0) : undefined,
+    choose2: panel.kind === 'ask' ? () => bench.answer(panel.far.readMm) : undefined,
+    back: bench.onEsc,
   })
   const shell = { minHeight: '100vh', bgcolor: PALETTE.petrolDeep, color: PALETTE.petrolText, display: 'flex', flexDirection: 'column' }
   const unsent = (

@@ -1,7 +1,9 @@
 'use client'
 import Box from '@mui/material/Box'
+import InputBase from '@mui/material/InputBase'
 import { formatPlain } from '@/core/units'
 import { FONTS, PALETTE } from '../theme/palette'
+import { BENCH_FIELD } from './bench-field'
 import { BigButton } from './big-button'
 import type { Panel } from './use-bench'
 
@@ -24,24 +26,13 @@ export function ReadingBox({ label, value, onChange, onTake }: ReadingBoxProps) 
       }}
     >
       <label htmlFor="typed-reading">{label}</label>
-      <Box
-        component="input"
+      <InputBase
         id="typed-reading"
         autoFocus
         autoComplete="off"
         value={value}
-        onChange={(event: React.ChangeEvent<HTMLInputElement>) => onChange(event.target.value)}
-        sx={{
-          height: 56,
-          width: 190,
-          fontSize: 24,
-          fontFamily: FONTS.mono,
-          bgcolor: '#0c1516',
-          color: '#fff',
-          border: `2px solid ${PALETTE.verdigrisBench}`,
-          borderRadius: '4px',
-          px: 1.5,
-        }}
+        onChange={(event) => onChange(event.target.value)}
+        sx={{ ...BENCH_FIELD, width: 190, fontSize: 24, fontFamily: FONTS.mono, border: `2px solid ${PALETTE.verdigrisBench}` }}
       />
       <BigButton type="submit">Save</BigButton>
     </Box>

@@ -1,9 +1,11 @@
 'use client'
 import Box from '@mui/material/Box'
+import InputBase from '@mui/material/InputBase'
 import { useRef, useState } from 'react'
+import { useKeys } from '../keys/use-keys'
 import { FONTS, PALETTE } from '../theme/palette'
+import { BENCH_FIELD } from './bench-field'
 import { BigButton } from './big-button'
-import { useKeys } from './use-keys'
 
 /** What usually goes wrong; one key each, no typing with full hands. */
 const REASONS = ['split or cracked', 'cut under size', 'rim folded', 'melted', 'lost or dropped'] as const
@@ -20,8 +22,8 @@ export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
   const [problem, setProblem] = useState('')
   const box = useRef<HTMLInputElement>(null)
   useKeys({
-    ...Object.fromEntries(REASONS.map((reason, i) => [String(i + 1), () => onWrong(reason)])),
-    w: () => box.current?.focus(),
+    ...Object.fromEntries(REASONS.map((reason, i) => [`choose${i + 1}`, () => onWrong(reason)])),
+    words: () => box.current?.focus(),
   })
   const withWords = (use: (words: string) => void) => () => {
     if (text.trim() === '') setProblem('Say in a word what happened, or press the number of a reason.')
@@ -42,24 +44,13 @@ export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
       <Box component="label" htmlFor="bench-words" sx={{ display: 'block', mt: 2.5, mb: 1, fontSize: 18 }}>
         Or in your own words
       </Box>
-      <Box
-        component="input"
+      <InputBase
         id="bench-words"
-        ref={box}
+        inputRef={box}
         value={text}
-        maxLength={500}
-        onChange={(event: React.ChangeEvent<HTMLInputElement>) => setText(event.target.value)}
-        sx={{
-          height: 56,
-          width: '100%',
-          fontSize: 18,
-          font: 'inherit',
-          bgcolor: '#0c1516',
-          color: '#fff',
-          border: `1px solid ${PALETTE.petrolMuted}`,
-          borderRadius: '4px',
-          px: 1.5,
-        }}
+        inputProps={{ maxLength: 500 }}
+        onChange={(event) => setText(event.target.value)}
+        sx={{ ...BENCH_FIELD, width: '100%', fontSize: 18 }}
       />
       {problem ? (
         <Box role="alert" sx={{ fontSize: 17, color: PALETTE.fireBench, mt: 1 }}>

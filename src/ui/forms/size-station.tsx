@@ -13,7 +13,10 @@ import { type PieceDesign, walkTemper } from '@/core/route'
 import { metalColour } from '../drawing/metal-colour'
 import { ScaleDrawing } from '../drawing/scale-drawing'
 import { useSize } from '../drawing/use-size'
+import { KEY_REGISTRY } from '../keys/registry'
+import { useKeys } from '../keys/use-keys'
 import { Ribbon } from '../route/ribbon'
+import { useNotice } from '../shared/notices'
 import { SolidView } from '../solid/solid-view'
 import { PALETTE } from '../theme/palette'
 import { AnswerColumn } from './answer-column'
@@ -145,6 +148,12 @@ function Stage({
 /** Finished piece to blank: what was measured at the left, the metal in the middle, the answer and its working at the right. */
 export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeStationProps) {
   const design = useDesign(piece)
+  const say = useNotice()
+  const move = async (way: 'undo' | 'redo') => {
+    const problem = await design.move(way)
+    if (problem) say({ text: problem })
+  }
+  useKeys({ undo: () => void move('undo'), redo: () => void move('redo') })
   const { plan, typed } = design
   const shown = useLast(plan.ok ? plan : undefined)
   const issues = plan.ok ? {} : Object.fromEntries(plan.issues.map((issue) => [issue.path, issue.message]))
@@ -169,10 +178,10 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
           <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
             <Typography variant="h2">Finished piece</Typography>
             <Box>
-              <Button variant="text" disabled={!piece.canUndo} onClick={() => void design.move('undo')}>
+              <Button variant="text" title={KEY_REGISTRY.undo.shown} disabled={!piece.canUndo} onClick={() => void move('undo')}>
                 Undo
               </Button>
-              <Button variant="text" disabled={piece.redoId === null} onClick={() => void design.move('redo')}>
+              <Button variant="text" title={KEY_REGISTRY.redo.shown} disabled={piece.redoId === null} onClick={() => void move('redo')}>
                 Redo
               </Button>
             </Box>

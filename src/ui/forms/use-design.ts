@@ -4,7 +4,7 @@ import { useMemo, useRef, useState } from 'react'
 import { type FormField, findForm } from '@/core/forms'
 import { type PieceDesign, planPiece } from '@/core/route'
 import type { ActionInput } from '@/server/actions/perform'
-import { useAct } from '../acting/act-provider'
+import { useMoves } from '../acting/use-moves'
 import { useSaving } from '../acting/use-saving'
 import { useWorkshop } from '../shared/workshop-context'
 
@@ -61,7 +61,6 @@ interface Piece {
 /** A piece's design under the hands: what is typed, what it comes to, and its saving as revisions. */
 export function useDesign(piece: Piece) {
   const { uid, ringSystem, bench } = useWorkshop()
-  const act = useAct()
   const router = useRouter()
   const part = piece.design.parts[0]
   const formId = part?.form ?? ''
@@ -78,6 +77,7 @@ export function useDesign(piece: Piece) {
       setSchools((stored.schools as Record<string, string> | undefined) ?? {})
     },
   })
+  const move = useMoves(piece.id, saving)
 
   const input = useMemo(() => inputOf(formId, typed, stored, schools), [formId, typed, stored, schools])
   const plan = useMemo(
@@ -134,10 +134,7 @@ export function useDesign(piece: Piece) {
     saveNow: () => {
       if (saving.state === 'unsaved') void saving.stored()
     },
-    move: async (way: 'undo' | 'redo') => {
-      await saving.stored()
-      await act('moveRevision', { pieceId: piece.id, way }, { revision: saving.revision.current })
-    },
+    move,
   }
 }
 

@@ -40,7 +40,7 @@ export function JobForm({ job, onDone }: { readonly job?: Job; readonly onDone: 
         void save()
       }}
     >
-      <TextRow label="Job" value={fields.title} onChange={set('title')} />
+      <TextRow label="Job" autoFocus value={fields.title} onChange={set('title')} />
       <TextRow label="For" value={fields.customer} onChange={set('customer')} />
       <TextRow label="Due" type="date" value={fields.dueOn} onChange={set('dueOn')} />
       <ChoiceField label="Status" value={fields.status} options={STATUS_WORDS} onChange={set('status')} />

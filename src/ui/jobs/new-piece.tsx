@@ -45,7 +45,7 @@ export function NewPieceForm({ jobId, onDone }: { readonly jobId: number; readon
       }}
     >
       <ChoiceField label="What it is" value={form} options={KINDS} onChange={setForm} width={190} />
-      <TextRow label="Name" value={name} onChange={setName} />
+      <TextRow label="Name" autoFocus value={name} onChange={setName} />
       <SizeField label="How many" value={quantity} onChange={setQuantity} />
       <SizeField label="Spares" value={spares} onChange={setSpares} />
       {problem ? (

@@ -12,7 +12,9 @@ import { lightOf } from '@/core/forming'
 import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { OPERATIONS } from '@/core/operations'
 import { checkOrder, type DesignStep, insertAnneal, type TemperState, type ToolNote, toolNotes, walkTemper, wordsOf } from '@/core/route'
+import { useKeys } from '../keys/use-keys'
 import { ChoiceField } from '../shared/choice-field'
+import { useNotice } from '../shared/notices'
 import { PALETTE } from '../theme/palette'
 import { Ribbon } from './ribbon'
 import { StepMenu } from './step-menu'
@@ -115,7 +117,9 @@ const ADDABLE = Object.fromEntries(
 export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
   const router = useRouter()
   const dndId = useId()
-  const { plan, bench, steps, bought, note, setNote, problem, keep, startTray } = useRoute(piece)
+  const { plan, bench, steps, bought, note, setNote, problem, keep, startTray, move } = useRoute(piece)
+  const say = useNotice()
+  useKeys({ undo: () => void move('undo'), redo: () => void move('redo') })
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
   if (!plan.ok)
     return (
@@ -126,14 +130,14 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
   const walk = walkTemper({ ...plan.temper, bought, steps })
   const findings = checkOrder(steps)
   const notes = toolNotes(steps, { thicknessMm: plan.temper.thicknessMm, ...bench })
-  const move = (from: number, to: number) => keep({ steps: arrayMove([...steps], from, to) })
+  const reorder = (from: number, to: number) => keep({ steps: arrayMove([...steps], from, to) })
   const addAnneal = (before: number) =>
     keep({
       steps: insertAnneal(steps, before, (op) => ({ id: ownStepId(op), op, params: {} })),
     })
   const dropped = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return
-    move(
+    reorder(
       steps.findIndex((step) => step.id === active.id),
       steps.findIndex((step) => step.id === over.id),
     )
@@ -168,8 +172,11 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
                       state={walk.steps[i]}
                       tool={notes.find((item) => item.step === i)}
                       finding={findings.find((finding) => finding.step === i)?.message}
-                      onMove={(by) => move(i, i + by)}
-                      onRemove={() => keep({ steps: steps.filter((_, j) => j !== i) })}
+                      onMove={(by) => reorder(i, i + by)}
+                      onRemove={() => {
+                        keep({ steps: steps.filter((_, j) => j !== i) })
+                        say({ text: `${words.title} is taken out.`, undo: () => move('undo') })
+                      }}
                     />
                   )
                 })}

@@ -5,6 +5,7 @@ import type { BoughtTemper } from '@/core/metals'
 import { type DesignStep, editsBetween, isUnedited, type PieceDesign, planPiece } from '@/core/route'
 import type { ActionInput } from '@/server/actions/perform'
 import { useAct } from '../acting/act-provider'
+import { useMoves } from '../acting/use-moves'
 import { useSaving } from '../acting/use-saving'
 import { useWorkshop } from '../shared/workshop-context'
 
@@ -61,5 +62,8 @@ export function useRoute(piece: RoutedPiece) {
     if (started.ok) onStarted(started.trayId)
     else setProblem(started.message)
   }
-  return { plan, bench, steps, bought, note, setNote, problem: saving.refusal || problem, keep, startTray }
+  const moveRevision = useMoves(piece.id, saving)
+  /** One change of the piece back, or forward again. */
+  const move = async (way: 'undo' | 'redo') => setProblem(await moveRevision(way))
+  return { move, plan, bench, steps, bought, note, setNote, problem: saving.refusal || problem, keep, startTray }
 }

@@ -13,6 +13,7 @@ import { TextRow } from '../shared/text-row'
 import { useWorkshop } from '../shared/workshop-context'
 import { DataPanel, type DataPanelProps } from './data-panel'
 import { NetworkPanel, type NetworkView } from './network-panel'
+import { SchemeChoice } from './scheme-choice'
 
 interface SettingsViewProps extends Omit<DataPanelProps, 'whole'> {
   readonly settings: Settings
@@ -108,7 +109,12 @@ export function SettingsView({ settings, network, restored, ...data }: SettingsV
     <Box
       sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '420px minmax(0, 1fr)' }, gap: 5, maxWidth: 1100 }}
     >
-      <Preferences settings={settings} />
+      <Box>
+        <Preferences settings={settings} />
+        <Box sx={{ mt: 3 }}>
+          <SchemeChoice />
+        </Box>
+      </Box>
       <Box>
         {restored ? (
           <Typography role="status" sx={{ mb: 2, fontWeight: 600 }}>

@@ -12,6 +12,7 @@ import { rowSummary } from '@/core/lookup'
 import { describeMeaning } from '@/core/sizes'
 import { formatPlain, mmToInch } from '@/core/units'
 import { useAct } from '../acting/act-provider'
+import { useKeys } from '../keys/use-keys'
 import { PALETTE } from '../theme/palette'
 import { useWorkshop } from './workshop-context'
 
@@ -164,6 +165,8 @@ export function AskLine() {
   const [busy, setBusy] = useState(false)
   const act = useAct()
   const box = useRef<HTMLDivElement>(null)
+  const field = useRef<HTMLInputElement>(null)
+  useKeys({ find: () => field.current?.focus() })
   const deferred = useDeferredValue(text)
   const answer = useMemo(() => answerAsk(deferred, { ringSystem, alloy: defaultAlloy, bench }), [deferred, ringSystem, defaultAlloy, bench])
 
@@ -194,7 +197,8 @@ export function AskLine() {
         fullWidth
         value={text}
         placeholder="ask the bench: ring 8 1/2 16ga"
-        inputProps={{ 'aria-label': 'Ask the bench' }}
+        inputRef={field}
+        inputProps={{ 'aria-label': 'Ask the bench', 'aria-keyshortcuts': '/' }}
         sx={{ height: 36 }}
         onChange={(event) => {
           setText(event.target.value)

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import { usePathname } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { ActProvider } from '../acting/act-provider'
+import { KeysDialog } from '../keys/keys-dialog'
 import { DemoBanner } from './demo-banner'
 import { NoticeProvider } from './notices'
 import { Rail } from './rail'
@@ -15,7 +16,10 @@ export function Frame({ view, children }: { readonly view: WorkshopView; readonl
   return (
     <WorkshopProvider value={view}>
       <ActProvider>
-        <NoticeProvider>{isTray ? children : <Places demo={view.name === 'demo'}>{children}</Places>}</NoticeProvider>
+        <NoticeProvider>
+          {isTray ? children : <Places demo={view.name === 'demo'}>{children}</Places>}
+          <KeysDialog />
+        </NoticeProvider>
       </ActProvider>
     </WorkshopProvider>
   )

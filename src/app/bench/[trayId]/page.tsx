@@ -1,3 +1,4 @@
+import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { ALLOYS } from '@/core/metals'
 import { findOperation } from '@/core/operations'
@@ -28,6 +29,11 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepVie
       words: own ? { ...words, facts: [...words.facts, { label: 'Your tool', value: own.message.replace(/^Yours: /, '') }] } : words,
     }
   })
+}
+
+export async function generateMetadata({ params }: { params: Promise<{ trayId: string }> }): Promise<Metadata> {
+  const tray = workshop().trays.one(Number((await params).trayId))
+  return tray ? { title: `${tray.plan.pieceName}, tray ${tray.id}` } : {}
 }
 
 export default async function TrayPage({ params }: { params: Promise<{ trayId: string }> }) {

@@ -1,7 +1,10 @@
+import type { Metadata } from 'next'
 import { workshop } from '@/server/workshop'
 import { DrawerNav } from '@/ui/drawer/drawer-nav'
 import { PageHead } from '@/ui/shared/page-head'
 import { ToolWall } from '@/ui/tools/tool-wall'
+
+export const metadata: Metadata = { title: 'Tool wall' }
 
 export default function ToolsPage() {
   const tools = workshop().tools.all()

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { findForm } from '@/core/forms'
@@ -5,6 +6,11 @@ import { countWords } from '@/core/logbook'
 import { workshop } from '@/server/workshop'
 import { Stations } from '@/ui/forms/piece-head'
 import { PageHead } from '@/ui/shared/page-head'
+
+export async function generateMetadata({ params }: { params: Promise<{ id: string }> }): Promise<Metadata> {
+  const piece = workshop().jobs.piece(Number((await params).id))
+  return piece ? { title: piece.name } : {}
+}
 
 export default async function PieceLayout({ children, params }: { children: ReactNode; params: Promise<{ id: string }> }) {
   const { id } = await params

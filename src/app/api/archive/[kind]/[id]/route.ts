@@ -13,6 +13,11 @@ export async function GET(request: Request, { params }: { params: Promise<{ kind
     const found = kind && archive.one(kind, Number(id))
     if (!kind || !found) return notFound('this is not there')
     const hanging = archive.hangingOn(kind, found.id)
-    return Response.json({ name: found.name, revision: found.revision, hanging: hangingWords(hanging), kept: whyKept(hanging) ?? null })
+    return Response.json({
+      name: found.name,
+      revision: found.revision,
+      hanging: hangingWords(hanging),
+      kept: whyKept(kind, hanging) ?? null,
+    })
   })
 }

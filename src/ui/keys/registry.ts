@@ -1,0 +1,55 @@
+/** Where a key works: on every page, or in one kind of view. */
+export const KEY_PLACES = {
+  everywhere: 'Everywhere',
+  piece: 'On a piece',
+  drawing: 'On a mark of the drawing, the press wheel or the 3D view',
+  layout: 'On a blank in the layout',
+  bench: 'At the bench',
+} as const
+export type KeyPlace = keyof typeof KEY_PLACES
+
+export interface KeyInfo {
+  /** The ways to press it, as the key handler reads them; none where the view itself reads the key. */
+  readonly keys: readonly string[]
+  /** What stands on the keycaps. */
+  readonly shown: string
+  readonly does: string
+  readonly place: KeyPlace
+  /** Works also while a field has the focus. */
+  readonly inFields?: true
+}
+
+/** Every key of the program: `?`, the badges at the bench and the menus are made from it. */
+export const KEY_REGISTRY = {
+  find: { keys: ['/', 'shift+/'], shown: '/', does: 'go to the ask line', place: 'everywhere' },
+  help: { keys: ['?', 'shift+?'], shown: '?', does: 'show the keys of this view', place: 'everywhere' },
+  undo: { keys: ['mod+z'], shown: 'Ctrl Z', does: 'take back the last change', place: 'piece', inFields: true },
+  redo: { keys: ['mod+shift+z', 'mod+y'], shown: 'Ctrl Shift Z', does: 'do it again', place: 'piece', inFields: true },
+  nudge: { keys: [], shown: '← ↑ → ↓', does: 'move by a little; Page Up and Page Down by more', place: 'drawing' },
+  moveBlank: { keys: [], shown: '← ↑ → ↓', does: 'move by half a millimetre, with Shift by five', place: 'layout' },
+  turnBlank: { keys: [], shown: 'R', does: 'turn it', place: 'layout' },
+  done: { keys: ['space'], shown: 'Space', does: 'the step is done', place: 'bench' },
+  measure: { keys: ['m'], shown: 'M', does: 'measure', place: 'bench' },
+  wrong: { keys: ['x'], shown: 'X', does: 'it went wrong', place: 'bench' },
+  words: { keys: ['w'], shown: 'W', does: 'say in your own words what went wrong', place: 'bench' },
+  takeBack: { keys: ['u'], shown: 'U', does: 'take the last entry back', place: 'bench' },
+  choose1: { keys: ['1'], shown: '1', does: 'the first of the answers', place: 'bench' },
+  choose2: { keys: ['2'], shown: '2', does: 'the second', place: 'bench' },
+  choose3: { keys: ['3'], shown: '3', does: 'the third', place: 'bench' },
+  choose4: { keys: ['4'], shown: '4', does: 'the fourth', place: 'bench' },
+  choose5: { keys: ['5'], shown: '5', does: 'the fifth', place: 'bench' },
+  back: { keys: ['escape'], shown: 'Esc', does: 'back, and out of the tray', place: 'bench', inFields: true },
+} as const satisfies Readonly<Record<string, KeyInfo>>
+export type KeyId = keyof typeof KEY_REGISTRY
+
+/** The keys of a page, by its address, in the order they are listed. */
+export function keysAt(path: string): readonly (readonly [KeyPlace, readonly KeyInfo[]])[] {
+  const places: KeyPlace[] = /^\/bench\/\d+/.test(path)
+    ? ['bench', 'everywhere']
+    : /^\/pieces\//.test(path)
+      ? ['everywhere', 'piece', 'drawing']
+      : /^\/layout\//.test(path)
+        ? ['everywhere', 'layout']
+        : ['everywhere']
+  return places.map((place) => [place, Object.values<KeyInfo>(KEY_REGISTRY).filter((key) => key.place === place)] as const)
+}
