@@ -36,7 +36,7 @@ test('a job’s plate and its setting lie in one layout; wire and rivets do not'
   await page.goto(`${DEMO}/pieces/7`)
   await expect(page.getByTestId('answer')).toHaveText('58.5 mm')
   await page.getByLabel('Between hole centres').fill('48')
-  await expect(page.getByText(/The openings run over the edge/)).toBeVisible()
+  await expect(page.getByRole('status', { name: 'Answer' })).toContainText('Stop. The openings run over the edge')
   await page.goto(`${DEMO}/layout/7`)
   await expect(page.getByText(/Coach shield 4072/).first()).toBeVisible()
   await expect(page.getByText(/Plate rivet/)).toHaveCount(0)

@@ -41,7 +41,7 @@ const row = z
   .object({ id: z.number(), name: z.string(), revision: z.number(), archived_at: z.string().nullable() })
   .transform(({ archived_at, ...rest }) => ({ ...rest, archivedAt: archived_at }))
 /** A thing as the archive knows it; `archivedAt` is null while it is not in there. */
-export type ArchiveRow = z.output<typeof row>
+type ArchiveRow = z.output<typeof row>
 
 /** Puts things away and takes them out again; the same for every kind. */
 export function makeArchiveRepository(db: Db, now: () => string = () => new Date().toISOString()) {

@@ -11,7 +11,7 @@ import { makeSettingsRepository } from './settings'
 import { makeToolRepository } from './tools'
 import { makeTrayRepository } from './trays'
 
-export { ARCHIVE_KINDS, type ArchiveKind, type ArchiveRow, type Hanging } from './archive'
+export { ARCHIVE_KINDS, type ArchiveKind, type Hanging } from './archive'
 export { type Design, designSchema, type FrozenPlan } from './design'
 export type { NewStock, Stock } from './drawer'
 export { ENTRY_KINDS, type Entry, type LossLine, type NewEntry } from './entries'
