@@ -83,3 +83,15 @@ test('light or dark is chosen on this device and kept', async ({ page }) => {
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark')
   await expect(page).toHaveTitle('Jobs · Fold Anvil')
 })
+
+test('the ask line finds a piece of the workshop by its name, and Enter goes there', async ({ page }) => {
+  await page.goto(`${DEMO}/book`)
+  await page.waitForTimeout(500)
+  await page.keyboard.press('/')
+  await page.keyboard.type('coat butt')
+  const found = page.getByRole('list', { name: 'Found in this workshop' })
+  await expect(found.getByRole('link', { name: /Guard’s coat button/ })).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/\/pieces\/1$/)
+  await expect(page).toHaveTitle('Guard’s coat button · Fold Anvil')
+})

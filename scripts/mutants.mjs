@@ -4,7 +4,9 @@ import { parseArgs } from 'node:util'
 import { Stryker } from '@stryker-mutator/core'
 
 /** Changes the core a little in many places, one at a time, and asks whether a test notices: how much the tests bite. */
-const { values } = parseArgs({ options: { seed: { type: 'string', default: '1' }, share: { type: 'string', default: '0.3' } } })
+const { values } = parseArgs({
+  options: { seed: { type: 'string', default: '1' }, share: { type: 'string', default: '0.3' }, only: { type: 'string' } },
+})
 /** Folders of the core that are changed, by the set of tests that answers for them (vitest.mutants.config.ts). */
 const GROUPS = { rest: ['forming', 'geometry', 'logbook'], layout: ['layout'] }
 const REPORT = 'reports/mutants.json'
@@ -56,7 +58,7 @@ function mutantsOf(folders) {
 const COUNTED = ['Killed', 'Survived', 'Timeout', 'NoCoverage']
 const isNoticed = ({ status }) => status === 'Killed' || status === 'Timeout'
 let [counted, noticed] = [0, 0]
-for (const [group, folders] of Object.entries(GROUPS)) {
+for (const [group, folders] of Object.entries(GROUPS).filter(([name]) => !values.only || name === values.only)) {
   process.env.MUTANTS_OF = group
   const results = (await mutantsOf(folders)).filter(({ status }) => COUNTED.includes(status))
   counted += results.length

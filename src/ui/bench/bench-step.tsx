@@ -122,7 +122,22 @@ function Side({ tray, step, bench, kept }: StepProps) {
 function Actions({ tray, step, bench, kept }: StepProps) {
   const { progress } = bench
   return (
-    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', px: 3.5, pt: 2, pb: 1.5, flexWrap: 'wrap' }}>
+    <Box
+      sx={{
+        display: 'flex',
+        gap: { xs: 1, md: 2 },
+        alignItems: 'center',
+        px: { xs: 2, md: 3.5 },
+        pt: 2,
+        pb: 1.5,
+        flexWrap: 'wrap',
+        position: { xs: 'sticky', md: 'static' },
+        bottom: 0,
+        zIndex: 2,
+        bgcolor: PALETTE.petrolDeep,
+        borderTop: { xs: `1px solid ${PALETTE.petrolLine}`, md: 'none' },
+      }}
+    >
       <BigButton main onPress={bench.done} keyName="Space">
         {step.together ? 'Done, whole tray' : 'Done, next piece'}
       </BigButton>

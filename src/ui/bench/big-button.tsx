@@ -61,6 +61,7 @@ export function BigButton({
             px: 1,
             py: 0.25,
             color: PALETTE.petrolText,
+            '@media (hover: none) and (pointer: coarse)': { display: 'none' },
           }}
         >
           {keyName}

@@ -55,6 +55,9 @@ const SAVE_WORDS = {
   conflict: 'not saved: it was changed elsewhere; what you typed is still here',
 } as const
 
+/** What is typed is not in the workshop, and more than waiting is needed. */
+const UNSAVED: ReadonlySet<keyof typeof SAVE_WORDS> = new Set(['failed', 'conflict'])
+
 /** How much of the column a view gets: tall views more, flat ones enough for their lettering. */
 function shareOf(view: DrawingView): number {
   const box = viewBounds(view)
@@ -176,7 +179,12 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
           sx={{ px: 2.25, py: 1.5, overflowY: 'auto', borderRight: { md: `1px solid ${PALETTE.hairline}` } }}
         >
           <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
-            <Typography variant="h2">Finished piece</Typography>
+            <Box>
+              <Typography variant="h2">Finished piece</Typography>
+              <Typography variant="body2" role="status" sx={{ minHeight: 18, color: UNSAVED.has(design.state) ? PALETTE.fire : undefined }}>
+                {SAVE_WORDS[design.state]}
+              </Typography>
+            </Box>
             <Box>
               <Button variant="text" title={KEY_REGISTRY.undo.shown} disabled={!piece.canUndo} onClick={() => void move('undo')}>
                 Undo
@@ -215,9 +223,6 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
               ))}
             </>
           ) : null}
-          <Typography variant="body2" role="status" sx={{ mt: 1.5 }}>
-            {SAVE_WORDS[design.state]}
-          </Typography>
         </Box>
         <Stage result={result} faded={!plan.ok} onHandle={design.nudge} />
         <Box

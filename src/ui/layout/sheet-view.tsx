@@ -29,6 +29,25 @@ function scaleTicks(length: number): number[] {
   return Array.from({ length: Math.floor(length / 10) + 1 }, (_, i) => i * 10)
 }
 
+/** So wide is a letter of a name on a blank, px. */
+const LETTER_PX = 6.4
+
+/** The centre-punch mark in a blank, with the blank's name where there is room for it. */
+function Marked({ x, y, name, room }: { readonly x: number; readonly y: number; readonly name: string; readonly room: number }) {
+  const named = name.length * LETTER_PX + 14 < room
+  return (
+    <g pointerEvents="none">
+      <path d={`M${x - 5} ${y}H${x + 5}M${x} ${y - 5}V${y + 5}`} stroke={PALETTE.onMetal} strokeWidth={0.9} />
+      <circle cx={x} cy={y} r={1.4} fill={PALETTE.onMetal} />
+      {named ? (
+        <text x={x} y={y + 18} textAnchor="middle" fontSize={12} fontFamily={FONTS.text} fill={PALETTE.onMetal}>
+          {name}
+        </text>
+      ) : null}
+    </g>
+  )
+}
+
 /** The sheet to scale with its blanks: select, drag, or move with the arrow keys; what may not lie there is hatched and named. */
 export function SheetView({
   sheet,
@@ -66,12 +85,21 @@ export function SheetView({
     >
       <defs>
         <pattern id="hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="8" height="8" fill="#fff" />
+          <rect width="8" height="8" fill={colour.face} />
           <rect width="3.4" height="8" fill={PALETTE.fire} />
         </pattern>
         <pattern id="taken" width="6" height="6" patternUnits="userSpaceOnUse">
           <rect width="6" height="6" fill={PALETTE.ground} />
           <circle cx="3" cy="3" r="1" fill={PALETTE.muted} />
+        </pattern>
+        <pattern
+          id="grain"
+          width="64"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform={`rotate(${-(sheet.rollingDirectionDeg ?? 0)})`}
+        >
+          <path d="M0 1.5H40M52 1.5H64M12 5H64" stroke={colour.edge} strokeOpacity="0.28" strokeWidth="0.7" />
         </pattern>
       </defs>
       <path
@@ -81,6 +109,7 @@ export function SheetView({
         stroke={colour.edge}
         strokeWidth={1.6}
       />
+      <path d={[sheet.outer, ...sheet.holes].map(path).join('')} fillRule="evenodd" fill="url(#grain)" data-testid="grain" />
       {scaleTicks(box.maxX - box.minX).map((mm) => (
         <g key={mm} stroke={PALETTE.muted}>
           <path d={`M${toX(box.minX + mm)} ${toY(box.minY) + 8}v${mm % 50 === 0 ? 10 : 5}`} />
@@ -151,21 +180,16 @@ export function SheetView({
             <path
               d={[outer, ...holes].map(path).join('')}
               fillRule="evenodd"
-              fill={reason ? 'url(#hatch)' : '#ffffffb0'}
-              stroke={selected === index ? PALETTE.verdigris : PALETTE.ink}
+              fill={reason ? 'url(#hatch)' : colour.face}
+              stroke={selected === index ? PALETTE.verdigris : PALETTE.onMetal}
               strokeWidth={selected === index ? 3 : 1.1}
             />
-            <text
+            <Marked
               x={toX((middle.minX + middle.maxX) / 2)}
-              y={toY((middle.minY + middle.maxY) / 2) + 4}
-              textAnchor="middle"
-              fontSize={12}
-              fontFamily={FONTS.mono}
-              fill={PALETTE.ink}
-              pointerEvents="none"
-            >
-              {place.copy + 1}
-            </text>
+              y={toY((middle.minY + middle.maxY) / 2)}
+              name={entry.name}
+              room={(middle.maxX - middle.minX) * scale}
+            />
           </g>
         )
       })}

@@ -14,6 +14,8 @@ import { formatPlain, mmToInch } from '@/core/units'
 import { useAct } from '../acting/act-provider'
 import { useKeys } from '../keys/use-keys'
 import { PALETTE } from '../theme/palette'
+import { FoundThings } from './found-things'
+import { useFoundThings } from './use-found-things'
 import { useWorkshop } from './workshop-context'
 
 type FormAnswer = Extract<AskAnswer, { kind: 'form' }>
@@ -168,7 +170,11 @@ export function AskLine() {
   const field = useRef<HTMLInputElement>(null)
   useKeys({ find: () => field.current?.focus() })
   const deferred = useDeferredValue(text)
+  const things = useFoundThings(deferred)
   const answer = useMemo(() => answerAsk(deferred, { ringSystem, alloy: defaultAlloy, bench }), [deferred, ringSystem, defaultAlloy, bench])
+
+  /** The words name something of the workshop, and are neither a size nor in any table. */
+  const isOnlyAName = things.length > 0 && answer.kind === 'size' && answer.reading.kind === 'unknown' && answer.found.findings.length === 0
 
   async function make() {
     if (answer.kind !== 'form') return
@@ -196,7 +202,7 @@ export function AskLine() {
       <OutlinedInput
         fullWidth
         value={text}
-        placeholder="ask the bench: ring 8 1/2 16ga"
+        placeholder="ask or find: ring 8 1/2 16ga"
         inputRef={field}
         inputProps={{ 'aria-label': 'Ask the bench', 'aria-keyshortcuts': '/' }}
         sx={{ height: 36 }}
@@ -207,6 +213,12 @@ export function AskLine() {
         onFocus={() => setOpen(true)}
         onKeyDown={(event) => {
           if (event.key !== 'Enter') return
+          const [first] = things
+          if (isOnlyAName && first) {
+            setText('')
+            setOpen(false)
+            return router.push(first.href)
+          }
           if (answer.kind === 'form' && answer.run?.ok) void make()
           if (answer.kind === 'advice') router.push(`/tables/advice/${answer.adviser}`)
           if (answer.kind === 'size' && answer.found.findings.length > 0) router.push(`/tables?q=${encodeURIComponent(answer.found.text)}`)
@@ -218,7 +230,15 @@ export function AskLine() {
           aria-label="Answer"
           sx={{ position: 'absolute', zIndex: 20, top: 42, right: 0, width: { xs: '100%', md: 400 }, p: 2, borderColor: PALETTE.verdigris }}
         >
-          {answer.kind === 'form' ? (
+          <FoundThings
+            things={things}
+            isAll={isOnlyAName}
+            onGo={() => {
+              setText('')
+              setOpen(false)
+            }}
+          />
+          {isOnlyAName ? null : answer.kind === 'form' ? (
             <FormAnswerView answer={answer} onMake={() => void make()} busy={busy} />
           ) : answer.kind === 'advice' ? (
             <AdviceAnswerView answer={answer} />

@@ -4,6 +4,7 @@ import { writer } from '../write'
 import { makeArchiveRepository } from './archive'
 import { makeDrawerRepository } from './drawer'
 import { makeEntryRepository } from './entries'
+import { makeFindingRepository } from './finding'
 import { makeJobRepository } from './jobs'
 import { makeLayoutRepository } from './layouts'
 import { makeRecordRepository } from './record'
@@ -39,6 +40,7 @@ function make(db: Db) {
     trays: makeTrayRepository(db),
     entries: makeEntryRepository(db),
     archive: makeArchiveRepository(db),
+    finding: makeFindingRepository(db),
     record: makeRecordRepository(db),
     /** The workshop's own name, which every write says it was made for; and whether it is the invented one. */
     workshopRow: () => {

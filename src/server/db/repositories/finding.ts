@@ -1,0 +1,33 @@
+import * as z from 'zod'
+import type { Db } from '../db'
+
+const row = z.object({ kind: z.enum(['job', 'piece', 'stock', 'tool']), id: z.number(), name: z.string(), about: z.string() })
+/** A thing of the workshop by its name; `about` says which one it is. */
+export type Named = z.output<typeof row>
+
+const HAS = "name LIKE @has ESCAPE '\\'"
+
+/** Newest first within a kind; what begins with the words before what only holds them. */
+const SQL = `
+  SELECT kind, id, name, about FROM (
+    SELECT 'job' AS kind, id, title AS name, customer AS about, 1 AS place FROM jobs WHERE archived_at IS NULL
+    UNION ALL
+    SELECT 'piece', p.id, p.name, j.title, 2 FROM pieces p JOIN jobs j ON j.id = p.job_id WHERE p.archived_at IS NULL AND j.archived_at IS NULL
+    UNION ALL
+    SELECT 'stock', id, label, alloy, 3 FROM stock WHERE archived_at IS NULL AND status = 'in-drawer'
+    UNION ALL
+    SELECT 'tool', id, label, kind, 4 FROM tools WHERE archived_at IS NULL
+  ) WHERE ${HAS} OR (kind IN ('job', 'piece') AND about LIKE @has ESCAPE '\\')
+  ORDER BY (name LIKE @begins ESCAPE '\\') DESC, place, id DESC LIMIT @limit`
+
+/** What stands for itself in a pattern. */
+const escaped = (text: string) => text.replace(/[\\%_]/g, (sign) => `\\${sign}`)
+
+/** Finds jobs, pieces, metal and tools by their names. */
+export function makeFindingRepository(db: Db) {
+  const byName = db.prepare(SQL)
+  return {
+    named: (text: string, limit: number): Named[] =>
+      byName.all({ has: `%${escaped(text)}%`, begins: `${escaped(text)}%`, limit }).map((found) => row.parse(found)),
+  }
+}

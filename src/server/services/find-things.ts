@@ -1,0 +1,41 @@
+import { ALLOY_TITLES, type AlloyId } from '@/core/metals'
+import { TABLES } from '@/core/tables'
+import { TOOL_KIND_INFO, type ToolKind } from '@/core/toolwall'
+import type { Repositories } from '../db/repositories'
+
+/** Something that can be gone to. */
+export interface FoundThing {
+  readonly kind: string
+  readonly name: string
+  readonly about: string
+  readonly href: string
+}
+
+const MOST = 7
+/** Places and commands that can be asked for by name. */
+const PLACES: readonly FoundThing[] = [
+  { kind: 'place', name: 'Bench', about: 'trays in work', href: '/bench' },
+  { kind: 'place', name: 'Jobs', about: 'what was promised', href: '/jobs' },
+  { kind: 'place', name: 'Drawer', about: 'the metal', href: '/drawer' },
+  { kind: 'place', name: 'Tool wall', about: 'the tools', href: '/drawer/tools' },
+  { kind: 'place', name: 'Book', about: 'the record', href: '/book' },
+  { kind: 'place', name: 'Archive', about: 'what was put away', href: '/archive' },
+  { kind: 'place', name: 'Settings', about: 'units, paper, backups', href: '/settings' },
+]
+
+/** Jobs, pieces, metal, tools, tables and places that the words name; nothing for fewer than two letters. */
+export function findThings({ finding }: Pick<Repositories, 'finding'>, words: string): FoundThing[] {
+  const text = words.trim().toLowerCase()
+  if (text.length < 2 || text.length > 80) return []
+  const own = finding.named(text, MOST).map(({ kind, id, name, about }): FoundThing => {
+    if (kind === 'job') return { kind, name, about: about || 'no customer named', href: `/jobs?job=${id}` }
+    if (kind === 'piece') return { kind, name, about: `for ${about}`, href: `/pieces/${id}` }
+    if (kind === 'stock') return { kind: 'metal', name, about: ALLOY_TITLES[about as AlloyId] ?? about, href: '/drawer' }
+    return { kind, name, about: TOOL_KIND_INFO[about as ToolKind]?.title ?? about, href: '/drawer/tools' }
+  })
+  const places = PLACES.filter(({ name }) => name.toLowerCase().startsWith(text))
+  const tables = TABLES.filter((table) => table.title.toLowerCase().includes(text)).map(
+    (table): FoundThing => ({ kind: 'table', name: table.title, about: 'table', href: `/tables?q=${encodeURIComponent(table.title)}` }),
+  )
+  return [...own, ...places, ...tables].slice(0, MOST)
+}
