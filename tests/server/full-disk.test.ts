@@ -96,7 +96,7 @@ describe('a full disk', () => {
     const there = tokensIn(path)
     expect(kept.filter((token) => !there.has(token))).toEqual([])
     expect(there.size).toBe(kept.length)
-  })
+  }, 90_000)
   it.skipIf(small === undefined)('leaves no half backup behind', async () => {
     small?.release()
     const own = smallFileSystem()

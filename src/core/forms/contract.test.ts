@@ -138,8 +138,8 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
     expect(refusal({ [question]: 'my uncle' })).toMatch(
       new RegExp(`^schools.${question}: "my uncle" is no method here; one of .*${schools[0]?.id}`),
     )
-    expect(refusal({ 'no such question': 'x' })).toContain('no such question here; the schools are given as {')
-    expect(refusal(3)).toContain('the schools are given as {')
+    expect(refusal({ 'no such question': 'x' })).toContain('no such question here; the methods are given as {')
+    expect(refusal(3)).toContain('the methods are given as {')
     expect(refusal({ [question]: 'my uncle' })).not.toContain('Invalid')
   })
 

@@ -1,11 +1,9 @@
 'use client'
-import { useRouter } from 'next/navigation'
 import { useMemo, useRef, useState } from 'react'
 import { type FormField, findForm } from '@/core/forms'
 import { type PieceDesign, planPiece } from '@/core/route'
 import type { ActionInput } from '@/server/actions/perform'
-import { useMoves } from '../acting/use-moves'
-import { useSaving } from '../acting/use-saving'
+import { usePieceSaving } from '../acting/use-piece-saving'
 import { useWorkshop } from '../shared/workshop-context'
 
 /** Every field as it stands in its box. */
@@ -60,24 +58,16 @@ interface Piece {
 
 /** A piece's design under the hands: what is typed, what it comes to, and its saving as revisions. */
 export function useDesign(piece: Piece) {
-  const { uid, ringSystem, bench } = useWorkshop()
-  const router = useRouter()
+  const { ringSystem, bench } = useWorkshop()
   const part = piece.design.parts[0]
   const formId = part?.form ?? ''
   const stored = part?.input ?? {}
   const [typed, setTyped] = useState(() => typedOf(formId, stored))
   const [schools, setSchools] = useState<Readonly<Record<string, string>>>((stored.schools as Record<string, string> | undefined) ?? {})
-  const saving = useSaving({
-    name: 'saveDesign',
-    keepAs: `design-${uid}-${piece.id}`,
-    revision: piece.revision,
-    onSaved: () => router.refresh(),
-    onNewer: () => {
-      setTyped(typedOf(formId, stored))
-      setSchools((stored.schools as Record<string, string> | undefined) ?? {})
-    },
+  const saving = usePieceSaving(piece, () => {
+    setTyped(typedOf(formId, stored))
+    setSchools((stored.schools as Record<string, string> | undefined) ?? {})
   })
-  const move = useMoves(piece.id, saving)
 
   const input = useMemo(() => inputOf(formId, typed, stored, schools), [formId, typed, stored, schools])
   const plan = useMemo(
@@ -134,7 +124,7 @@ export function useDesign(piece: Piece) {
     saveNow: () => {
       if (saving.state === 'unsaved') void saving.stored()
     },
-    move,
+    move: saving.move,
   }
 }
 

@@ -1,12 +1,10 @@
 'use client'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { BoughtTemper } from '@/core/metals'
 import { type DesignStep, editsBetween, isUnedited, type PieceDesign, planPiece } from '@/core/route'
 import type { ActionInput } from '@/server/actions/perform'
 import { useAct } from '../acting/act-provider'
-import { useMoves } from '../acting/use-moves'
-import { useSaving } from '../acting/use-saving'
+import { usePieceSaving } from '../acting/use-piece-saving'
 import { useWorkshop } from '../shared/workshop-context'
 
 export interface RoutedPiece {
@@ -19,24 +17,17 @@ export interface RoutedPiece {
 
 /** A piece's route under the hands: its steps, what is kept of them, and the tray that starts from what is kept. */
 export function useRoute(piece: RoutedPiece) {
-  const { uid, ringSystem, bench } = useWorkshop()
+  const { ringSystem, bench } = useWorkshop()
   const act = useAct()
-  const router = useRouter()
   const plan = planPiece(piece.design, { ringSystem, ...bench })
   const [steps, setSteps] = useState<readonly DesignStep[]>(plan.ok ? plan.steps : [])
   const [bought, setBought] = useState<BoughtTemper>(piece.design.bought)
   const [note, setNote] = useState(piece.design.orderNote ?? '')
   const [problem, setProblem] = useState('')
-  const saving = useSaving({
-    name: 'saveDesign',
-    keepAs: `design-${uid}-${piece.id}`,
-    revision: piece.revision,
-    onSaved: () => router.refresh(),
-    onNewer: () => {
-      if (plan.ok) setSteps(plan.steps)
-      setBought(piece.design.bought)
-      setNote(piece.design.orderNote ?? '')
-    },
+  const saving = usePieceSaving(piece, () => {
+    if (plan.ok) setSteps(plan.steps)
+    setBought(piece.design.bought)
+    setNote(piece.design.orderNote ?? '')
   })
   function keep(next: { steps?: readonly DesignStep[]; bought?: BoughtTemper; note?: string }) {
     if (next.steps) setSteps(next.steps)
@@ -62,8 +53,7 @@ export function useRoute(piece: RoutedPiece) {
     if (started.ok) onStarted(started.trayId)
     else setProblem(started.message)
   }
-  const moveRevision = useMoves(piece.id, saving)
   /** One change of the piece back, or forward again. */
-  const move = async (way: 'undo' | 'redo') => setProblem(await moveRevision(way))
+  const move = async (way: 'undo' | 'redo') => setProblem(await saving.move(way))
   return { move, plan, bench, steps, bought, note, setNote, problem: saving.refusal || problem, keep, startTray }
 }
