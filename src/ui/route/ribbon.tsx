@@ -1,5 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import type { TemperState, TemperWalk } from '@/core/route'
 import type { PieceThumb } from '@/server/services/piece-thumb'
@@ -132,9 +133,7 @@ function RibbonStep({ state, dark, isNow, piece, onAnneal }: RibbonStepProps) {
         </Box>
       </Box>
       {onAnneal ? (
-        <Box
-          component="button"
-          type="button"
+        <ButtonBase
           onClick={onAnneal}
           sx={{
             display: 'block',
@@ -144,13 +143,11 @@ function RibbonStep({ state, dark, isNow, piece, onAnneal }: RibbonStepProps) {
             bgcolor: PALETTE.white,
             color: PALETTE.fire,
             borderRadius: '4px',
-            font: 'inherit',
             fontSize: 12,
-            cursor: 'pointer',
           }}
         >
           anneal before
-        </Box>
+        </ButtonBase>
       ) : null}
     </Box>
   )

@@ -1,5 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import { type Finding, type Found, rowSummary } from '@/core/lookup'
 import { PALETTE } from '../theme/palette'
@@ -24,9 +25,7 @@ function Line({ finding, on, onPick }: { readonly finding: Finding; readonly on:
   const { table, row, how, difference } = finding
   return (
     <Box component="li">
-      <Box
-        component="button"
-        type="button"
+      <ButtonBase
         aria-pressed={on}
         onClick={onPick}
         sx={{
@@ -35,12 +34,9 @@ function Line({ finding, on, onPick }: { readonly finding: Finding; readonly on:
           gridTemplateColumns: 'minmax(0, 1fr) auto',
           columnGap: 1,
           textAlign: 'left',
-          font: 'inherit',
           color: PALETTE.ink,
-          border: 0,
           borderLeft: `3px solid ${on ? PALETTE.verdigris : 'transparent'}`,
           bgcolor: on ? PALETTE.verdigrisSoft : 'transparent',
-          cursor: 'pointer',
           px: 1,
           py: 0.6,
           '&:hover': { bgcolor: on ? PALETTE.verdigrisSoft : PALETTE.white },
@@ -57,7 +53,7 @@ function Line({ finding, on, onPick }: { readonly finding: Finding; readonly on:
         <Box className="fig" sx={{ fontSize: 12.5, color: PALETTE.muted, textAlign: 'right' }}>
           {how === 'near' && difference !== undefined ? signed(difference, table.unit ?? '') : ''}
         </Box>
-      </Box>
+      </ButtonBase>
     </Box>
   )
 }

@@ -1,5 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import { SHELVES, type Shelf, TABLES, type Table } from '@/core/tables'
 import { PALETTE } from '../theme/palette'
@@ -15,20 +16,15 @@ export function ShelfIndex({ openId, onOpen }: { readonly openId: string | undef
           </Typography>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5 }}>
             {TABLES.filter((table) => table.shelf === (shelf as Shelf)).map((table) => (
-              <Box
-                component="button"
-                type="button"
+              <ButtonBase
                 key={table.id}
                 aria-pressed={table.id === openId}
                 onClick={() => onOpen(table)}
                 sx={{
-                  border: 0,
                   p: 0,
                   py: 0.25,
                   bgcolor: 'transparent',
-                  font: 'inherit',
                   fontSize: 13.5,
-                  cursor: 'pointer',
                   color: table.id === openId ? PALETTE.verdigris : PALETTE.ink,
                   fontWeight: table.id === openId ? 700 : 400,
                   textDecoration: 'underline',
@@ -37,7 +33,7 @@ export function ShelfIndex({ openId, onOpen }: { readonly openId: string | undef
                 }}
               >
                 {shortTitle(table)}
-              </Box>
+              </ButtonBase>
             ))}
           </Box>
         </Box>

@@ -25,7 +25,7 @@ function Middle({ look }: { readonly look: ReturnType<typeof useLookup> }) {
       aria-label="Ruler"
       sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, minWidth: 0, px: 2, py: 1.5 }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap', mb: 0.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75, flexWrap: 'wrap', mb: 0.5, '& .MuiButton-root': { px: 1.25 } }}>
         <Typography variant="h2">{ruler && !asTable ? ruler.title : table.title}</Typography>
         <Box sx={{ flex: 1 }} />
         {ruler ? (

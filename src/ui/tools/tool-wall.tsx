@@ -1,6 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { TOOL_KIND_INFO, TOOL_KINDS } from '@/core/toolwall'
@@ -14,14 +15,11 @@ import { sizeWords } from './tool-words'
 function Peg({ tool, on, onPick }: { readonly tool: WallTool; readonly on: boolean; readonly onPick: () => void }) {
   const used = tool.count === 0
   return (
-    <Box
-      component="button"
-      type="button"
+    <ButtonBase
       aria-pressed={on}
       aria-label={`${tool.label}, ${sizeWords(tool)}${tool.count === undefined ? '' : `, ${tool.count} on hand`}`}
       onClick={onPick}
       sx={{
-        font: 'inherit',
         color: PALETTE.ink,
         display: 'flex',
         flexDirection: 'column',
@@ -29,10 +27,9 @@ function Peg({ tool, on, onPick }: { readonly tool: WallTool; readonly on: boole
         justifyContent: 'flex-end',
         gap: 0.25,
         minWidth: 40,
-        maxWidth: 132,
+        maxWidth: 150,
         minHeight: 44,
         p: 0.5,
-        cursor: 'pointer',
         border: `1px solid ${on ? PALETTE.verdigris : 'transparent'}`,
         borderRadius: '4px',
         bgcolor: on ? PALETTE.verdigrisSoft : 'transparent',
@@ -50,7 +47,7 @@ function Peg({ tool, on, onPick }: { readonly tool: WallTool; readonly on: boole
           {used ? 'none left' : `${tool.count}`}
         </Box>
       )}
-    </Box>
+    </ButtonBase>
   )
 }
 
