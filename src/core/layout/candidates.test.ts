@@ -73,15 +73,12 @@ describe('where a disc may lie', () => {
       [60, 0],
       [60, 40],
       [30, 40],
-      [30, 20],
-      [0, 20],
+      [30, 12],
+      [0, 12],
     ]
     const found = discCandidates(6, room(angle, { marginMm: 1 }), [], never)
-    // a radius and a margin from the corner at (30, 20), and as far from the lower edge
-    const up = Math.sqrt(49 - (20 - 7) ** 2 < 0 ? 0 : 49 - (20 - 7) ** 2)
-    expect(up).toBe(0)
-    const near = found.filter(([x, y]) => Math.abs(Math.hypot(x - 30, y - 20) - 7) < 1e-6)
-    expect(near.length).toBeGreaterThan(0)
+    // 7 from the lower edge, and 7 from the corner at (30, 12)
+    expect(offBy(found, [30 + Math.sqrt(7 ** 2 - 5 ** 2), 7])).toBeLessThan(1e-6)
     const frame = shapeOf({ outer: moved(rectangleOutline(20, 20), 35, 5), holes: [moved(rectangleOutline(9, 7), 40, 11)] })
     expect(offBy(discCandidates(2, room(angle), [frame], never), [44.5, 14.5])).toBeLessThan(1e-9)
   })
