@@ -135,6 +135,8 @@ describe('only where it was asked for', () => {
 describe('the page an unpaired device sees', () => {
   it('asks for the code and needs no script', () => {
     const page = pairPage({ code: '123456' })
+    // it stands alone: no tone of the program's own pages reaches it
+    expect(page).not.toContain('var(')
     expect(page).toContain('name="code" value="123456"')
     expect(page).not.toContain('<script')
     expect(page).toContain('<html lang="en">')

@@ -13,7 +13,7 @@ const STYLE = `
   main { width: min(26rem, calc(100vw - 3rem)) }
   h1 { font-size: 40px; line-height: 1.1; margin: 0 0 .5rem }
   label { display: block; margin-top: 1.25rem; font-weight: 600 }
-  input { box-sizing: border-box; width: 100%; min-height: 56px; margin-top: .25rem; padding: 0 .75rem; border: 1px solid ${PALETTE.petrolLine}; border-radius: 4px; font: inherit; font-weight: 400; font-size: 22px; background: #fff; color: ${PALETTE.ink} }
+  input { box-sizing: border-box; width: 100%; min-height: 56px; margin-top: .25rem; padding: 0 .75rem; border: 1px solid ${PALETTE.petrolLine}; border-radius: 4px; font: inherit; font-weight: 400; font-size: 22px; background: #fff; color: ${PALETTE.onMetal} }
   input.fig { font-family: "Atkinson Hyperlegible Mono Variable", monospace; letter-spacing: .2em }
   button { width: 100%; min-height: 56px; margin-top: 1.5rem; border: 0; border-radius: 4px; font: inherit; font-weight: 700; background: ${PALETTE.verdigrisBench}; color: ${PALETTE.petrol}; cursor: pointer }
   [role=alert] { border-left: 4px solid ${PALETTE.fireBench}; padding-left: .75rem }
