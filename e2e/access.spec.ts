@@ -4,12 +4,12 @@ import { DEMO, VIEWS } from './places'
 
 for (const view of VIEWS) {
   test(`axe finds no serious fault on ${view}, light and dark`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme: 'light' })
+    await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' })
     await page.goto(DEMO + view)
     await page.waitForLoadState('load')
     await page.waitForTimeout(400)
     for (const colorScheme of ['light', 'dark'] as const) {
-      await page.emulateMedia({ colorScheme })
+      await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' })
       await expect(page.locator('html')).toHaveAttribute('data-scheme', colorScheme)
       expect(await seriousFaults(page)).toEqual([])
     }
