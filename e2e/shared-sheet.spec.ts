@@ -53,7 +53,7 @@ test('two jobs on one sheet: reserved is taken, a cut is told, and the other mov
   const svg = await (
     await page.request.get(url((await page.getByRole('link', { name: 'Download SVG, as it is' }).getAttribute('href')) ?? ''))
   ).text()
-  expect(svg).toContain('Not legal: 1 off the sheet or inside the margin.')
+  expect(svg).toContain('Cannot be cut as it lies: 1 off the sheet or inside the margin.')
   await page.getByRole('button', { name: 'Place the blanks' }).click()
   await expect(page.getByText(/cannot be cut as/)).toBeHidden()
   await page.waitForTimeout(900)

@@ -204,6 +204,19 @@ describe('how the store is written', () => {
   })
 })
 
+describe('a sheet in the archive', () => {
+  it('is not cut, and says where it is; taken out again it is', async () => {
+    const sheetId = to.layouts.one(layoutId)?.sheetId ?? 0
+    to.archive.put('stock', sheetId)
+    expect(await cutLayout(to, layoutId)).toEqual({
+      ok: false,
+      message: 'Sheet S-1 is in the archive. Take it out there, or choose another sheet.',
+    })
+    to.archive.takeOut('stock', sheetId)
+    expect(await cutLayout(to, layoutId)).toMatchObject({ ok: true })
+  })
+})
+
 describe('an edit that arrives twice', () => {
   it('is written once, and told as kept both times', async () => {
     const asked = {

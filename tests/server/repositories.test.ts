@@ -80,9 +80,9 @@ describe('cutting a layout', () => {
     const sheetId = addSheet(to)
     const at = (copy: number) => ({ id: `piece-${pieceId}/part-1/disc`, copy, sheet: String(sheetId), x: 30, y: 30, rotationDeg: 0 })
     const id = to.layouts.add({ jobId, sheetId, kerfMm: 0.3, marginMm: 1, placements: [at(0), at(1)] })
-    expect(await cutLayout(to, id)).toMatchObject({ ok: false, message: 'Not legal: 1 too near another. Move them first.' })
+    expect(await cutLayout(to, id)).toMatchObject({ ok: false, message: 'Cannot be cut as it lies: 1 too near another. Move them first.' })
     expect(to.drawer.one(sheetId)?.status).toBe('in-drawer')
-    expect(printOf(to, id)?.fault).toBe('Not legal: 1 too near another.')
+    expect(printOf(to, id)?.fault).toBe('Cannot be cut as it lies: 1 too near another.')
   })
 })
 
@@ -112,7 +112,7 @@ describe('one sheet, several jobs', () => {
     const other = to.layouts.add({ ...one, jobId: second, placements })
     expect(await cutLayout(to, other)).toMatchObject({
       ok: false,
-      message: 'Not legal: 5 where another job has its blanks. Move them first.',
+      message: 'Cannot be cut as it lies: 5 where another job has its blanks. Move them first.',
     })
   })
   it('after a cut the other layout hears what happened, and lies on the remnant where it lay', async () => {

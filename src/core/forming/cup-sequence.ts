@@ -21,9 +21,9 @@ const HOOP_LIMIT = 0.1
 /** The rim may close by this many thicknesses in one step before it folds, unless one's own figure says otherwise. */
 const THICKNESSES_PER_STEP = 5
 
-function isStepSafe(discMm: number, closesMm: number, fromRimMm: number, toRimMm: number): boolean {
+function isStepSafe(closesMm: number, fromRimMm: number, toRimMm: number): boolean {
   const hoop = Math.abs(Math.log(toRimMm / fromRimMm))
-  return fromRimMm - toRimMm <= closesMm + 1e-9 && hoop <= HOOP_LIMIT + 1e-9 && toRimMm <= discMm
+  return fromRimMm - toRimMm <= closesMm + 1e-9 && hoop <= HOOP_LIMIT + 1e-9
 }
 
 /**
@@ -42,7 +42,7 @@ export function cupSequence(input: CupSequenceInput): CupSequence {
   let left = usable
   while (left.length > 0) {
     const rimAt = (punch: number) => rimDiameterMm(discMm, (punch + thicknessMm) / 2)
-    const safe = left.filter((punch) => isStepSafe(discMm, thicknessesPerStep * thicknessMm, rimMm, rimAt(punch)))
+    const safe = left.filter((punch) => isStepSafe(thicknessesPerStep * thicknessMm, rimMm, rimAt(punch)))
     const next = safe.at(-1)
     if (next === undefined) return { punchesMm: [...chosen, last], outcome: 'missing-step' }
     chosen.push(next)

@@ -36,7 +36,7 @@ export function sayIllegal(illegal: readonly Illegality[]): string | undefined {
   if (illegal.length === 0) return undefined
   const reasons = [...new Set(illegal.map((item) => item.reason))]
   const parts = reasons.map((reason) => `${illegal.filter((item) => item.reason === reason).length} ${ILLEGAL_WORDS[reason]}`)
-  return `Not legal: ${parts.join(', ')}.`
+  return `Cannot be cut as it lies: ${parts.join(', ')}.`
 }
 
 const when = (at: string) => at.slice(0, 10)
@@ -46,6 +46,11 @@ export function sayCut(stock: Pick<Stock, 'label'>, cut: Cut | undefined, remnan
   const left = remnants.filter((remnant) => remnant.status === 'in-drawer').map((remnant) => remnant.label)
   const by = cut ? ` for “${cut.jobTitle}” on ${when(cut.at)}` : ''
   return `Sheet ${stock.label} was cut${by}. ${left.length > 0 ? `Of it there is ${left.join(', ')} in the drawer.` : 'Nothing of it is left in the drawer.'}`
+}
+
+/** That a sheet was put away, and what to do. */
+export function sayArchived(stock: Pick<Stock, 'label'>): string {
+  return `Sheet ${stock.label} is in the archive. Take it out there, or choose another sheet.`
 }
 
 /** What must still be as it was when the cut was worked out. */
@@ -83,6 +88,7 @@ export async function cutLayout(repositories: Repositories, id: number): Promise
       ok: false,
       message: `${sayCut(stock, repositories.layouts.lastCutOf(stock.id), repositories.drawer.remnantsOf(stock.id))} Choose another sheet.`,
     }
+  if (stock.archivedAt !== null) return { ok: false, message: sayArchived(stock) }
   const instance = instanceOf(repositories, layout)
   if (!instance || layout.placements.length === 0) return { ok: false, message: 'Nothing is placed on the sheet yet.' }
   const stand = standOf(repositories, layout)

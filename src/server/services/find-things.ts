@@ -2,6 +2,7 @@ import { ALLOY_TITLES, type AlloyId } from '@/core/metals'
 import { TABLES } from '@/core/tables'
 import { TOOL_KIND_INFO, type ToolKind } from '@/core/toolwall'
 import type { Repositories } from '../db/repositories'
+import { KIND_WORDS } from './archive-words'
 
 /** Something that can be gone to. */
 export interface FoundThing {
@@ -28,10 +29,10 @@ export function findThings({ finding }: Pick<Repositories, 'finding'>, words: st
   const text = words.trim().toLowerCase()
   if (text.length < 2 || text.length > 80) return []
   const own = finding.named(text, MOST).map(({ kind, id, name, about }): FoundThing => {
-    if (kind === 'job') return { kind, name, about: about || 'no customer named', href: `/jobs?job=${id}` }
-    if (kind === 'piece') return { kind, name, about: `for ${about}`, href: `/pieces/${id}` }
-    if (kind === 'stock') return { kind: 'metal', name, about: ALLOY_TITLES[about as AlloyId] ?? about, href: '/drawer' }
-    return { kind, name, about: TOOL_KIND_INFO[about as ToolKind]?.title ?? about, href: '/drawer/tools' }
+    if (kind === 'job') return { kind: KIND_WORDS.job, name, about: about || 'no customer named', href: `/jobs?job=${id}` }
+    if (kind === 'piece') return { kind: KIND_WORDS.piece, name, about: `for ${about}`, href: `/pieces/${id}` }
+    if (kind === 'stock') return { kind: KIND_WORDS.stock, name, about: ALLOY_TITLES[about as AlloyId] ?? about, href: '/drawer' }
+    return { kind: KIND_WORDS.tool, name, about: TOOL_KIND_INFO[about as ToolKind]?.title ?? about, href: '/drawer/tools' }
   })
   const places = PLACES.filter(({ name }) => name.toLowerCase().startsWith(text))
   const tables = TABLES.filter((table) => table.title.toLowerCase().includes(text)).map(

@@ -40,6 +40,8 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
   const underWay = useRef(0)
   const waiting = useRef<() => ActionInput<N> | undefined>(undefined)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  /** The last write that did not get through: it is tried again before anything is started from what is stored. */
+  const unstored = useRef<ActionInput<N>>(undefined)
 
   const send = useCallback(
     async (input: ActionInput<N>): Promise<boolean> => {
@@ -54,6 +56,7 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
         held.current = Math.max(held.current, saved.revision)
         latest.current.onSaved?.(saved)
       }
+      unstored.current = saved.ok || saved.code === 'yielded' ? undefined : input
       setRefusal(saved.ok ? '' : saved.message)
       if (underWay.current === 0) setState((now) => (now === 'unsaved' ? now : stateAfter(saved)))
       return saved.ok
@@ -110,6 +113,8 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
     saveSoon,
     /** Sends what waits; once everything on the way has an answer, whether the last change is stored. */
     stored: () => {
+      const again = unstored.current
+      if (again !== undefined) waiting.current ??= () => again
       flush()
       return before.current
     },

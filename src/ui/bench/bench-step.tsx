@@ -29,11 +29,11 @@ function Finished({ tray, bench }: { readonly tray: BenchTrayView; readonly benc
         {progress.alive.length} of {tray.size} came through{progress.lost.length > 0 ? `, ${progress.lost.length} went wrong` : ''}.
       </Typography>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-        <BigButton main onPress={bench.leave} keyName="Esc">
+        <BigButton main onPress={bench.leave} keyId="back">
           Leave the bench
         </BigButton>
         <BigButton href={`/pieces/${tray.pieceId}/record`}>See the record</BigButton>
-        <BigButton onPress={bench.takeBack} keyName="U">
+        <BigButton onPress={bench.takeBack} keyId="takeBack">
           Take the last back
         </BigButton>
       </Box>
@@ -71,7 +71,7 @@ function Head({ tray, bench, number }: { readonly tray: BenchTrayView; readonly 
       <span>
         step {number} of {tray.steps.length}
       </span>
-      <BigButton plain onPress={bench.leave} keyName="Esc">
+      <BigButton plain onPress={bench.leave} keyId="back">
         leave the bench
       </BigButton>
     </Box>
@@ -138,19 +138,19 @@ function Actions({ tray, step, bench, kept }: StepProps) {
         borderTop: { xs: `1px solid ${PALETTE.petrolLine}`, md: 'none' },
       }}
     >
-      <BigButton main onPress={bench.done} keyName="Space">
+      <BigButton main onPress={bench.done} keyId="done">
         {step.together ? 'Done, whole tray' : 'Done, next piece'}
       </BigButton>
       {step.target ? (
-        <BigButton onPress={bench.measure} keyName="M">
+        <BigButton onPress={bench.measure} keyId="measure">
           Take a reading
         </BigButton>
       ) : null}
       {step.target ? <BigButton onPress={() => bench.show('type')}>Type it</BigButton> : null}
-      <BigButton onPress={() => bench.show('wrong')} keyName="X">
+      <BigButton onPress={() => bench.show('wrong')} keyId="wrong">
         It went wrong
       </BigButton>
-      <BigButton onPress={bench.takeBack} keyName="U">
+      <BigButton onPress={bench.takeBack} keyId="takeBack">
         Take back
       </BigButton>
       <Box role="status" sx={{ fontSize: 17, color: '#9fe0cf' }}>

@@ -2,13 +2,15 @@
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import type { ReactNode } from 'react'
+import { KEY_REGISTRY, type KeyId } from '../keys/registry'
 import { FONTS, PALETTE } from '../theme/palette'
 
 interface BigButtonProps {
   readonly children: ReactNode
   readonly onPress?: () => void
   readonly href?: string
-  readonly keyName?: string
+  /** The key that presses it, by its name in the registry. */
+  readonly keyId?: KeyId
   readonly main?: boolean
   readonly plain?: boolean
   readonly disabled?: boolean
@@ -20,7 +22,7 @@ export function BigButton({
   children,
   onPress,
   href,
-  keyName,
+  keyId,
   main = false,
   plain = false,
   disabled = false,
@@ -50,7 +52,7 @@ export function BigButton({
       >
         {children}
       </ButtonBase>
-      {keyName ? (
+      {keyId ? (
         <Box
           component="kbd"
           sx={{
@@ -64,7 +66,7 @@ export function BigButton({
             '@media (hover: none) and (pointer: coarse)': { display: 'none' },
           }}
         >
-          {keyName}
+          {KEY_REGISTRY[keyId].shown}
         </Box>
       ) : null}
     </Box>

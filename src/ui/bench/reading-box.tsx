@@ -58,14 +58,14 @@ export function FarQuestion({
     >
       <b>{question}</b>
       {meantMm === null ? null : (
-        <BigButton main onPress={() => onAnswer(meantMm)} keyName="1">
+        <BigButton main onPress={() => onAnswer(meantMm)} keyId="choose1">
           {formatPlain(meantMm, 3)}
         </BigButton>
       )}
-      <BigButton onPress={() => onAnswer(readMm)} keyName="2">
+      <BigButton onPress={() => onAnswer(readMm)} keyId="choose2">
         {formatPlain(readMm, 3)} is right
       </BigButton>
-      <BigButton plain onPress={onBack} keyName="Esc">
+      <BigButton plain onPress={onBack} keyId="back">
         back
       </BigButton>
     </Box>

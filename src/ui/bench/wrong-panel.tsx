@@ -2,13 +2,21 @@
 import Box from '@mui/material/Box'
 import InputBase from '@mui/material/InputBase'
 import { useRef, useState } from 'react'
+import type { KeyId } from '../keys/registry'
 import { useKeys } from '../keys/use-keys'
 import { FONTS, PALETTE } from '../theme/palette'
 import { BENCH_FIELD } from './bench-field'
 import { BigButton } from './big-button'
 
 /** What usually goes wrong; one key each, no typing with full hands. */
-const REASONS = ['split or cracked', 'cut under size', 'rim folded', 'melted', 'lost or dropped'] as const
+const REASONS = {
+  choose1: 'split or cracked',
+  choose2: 'cut under size',
+  choose3: 'rim folded',
+  choose4: 'melted',
+  choose5: 'lost or dropped',
+} as const satisfies Partial<Record<KeyId, string>>
+const CHOICES = Object.entries(REASONS) as readonly (readonly [keyof typeof REASONS, string])[]
 
 interface WrongPanelProps {
   readonly onWrong: (reason: string) => void
@@ -22,7 +30,7 @@ export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
   const [problem, setProblem] = useState('')
   const box = useRef<HTMLInputElement>(null)
   useKeys({
-    ...Object.fromEntries(REASONS.map((reason, i) => [`choose${i + 1}`, () => onWrong(reason)])),
+    ...Object.fromEntries(CHOICES.map(([key, reason]) => [key, () => onWrong(reason)])),
     words: () => box.current?.focus(),
   })
   const withWords = (use: (words: string) => void) => () => {
@@ -35,8 +43,8 @@ export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
         What went wrong with this piece
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
-        {REASONS.map((reason, i) => (
-          <BigButton key={reason} onPress={() => onWrong(reason)} keyName={String(i + 1)}>
+        {CHOICES.map(([key, reason]) => (
+          <BigButton key={key} onPress={() => onWrong(reason)} keyId={key}>
             {reason}
           </BigButton>
         ))}
@@ -60,7 +68,7 @@ export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
       <Box sx={{ display: 'flex', gap: 1.5, mt: 2, flexWrap: 'wrap' }}>
         <BigButton onPress={withWords(onWrong)}>Scrap this piece</BigButton>
         <BigButton onPress={withWords(onNote)}>Only a note, it stays</BigButton>
-        <BigButton plain onPress={onBack} keyName="Esc">
+        <BigButton plain onPress={onBack} keyId="back">
           back
         </BigButton>
       </Box>

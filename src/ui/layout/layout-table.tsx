@@ -239,7 +239,7 @@ export function LayoutTable(props: LayoutTableProps) {
         />
         {gone && !choice ? <SheetGone gone={gone} onMove={layout.moveTo} /> : null}
         <Typography variant="body2" sx={{ mt: 0.75 }}>
-          Kerf <span className="fig">{formatPlain(kerfMm, 2)}</span>
+          Kerf <span className="fig">{formatPlain(kerfMm, 2)} mm</span>
           {ownBlade ? ` (your ${ownBlade} blade)` : ''}, margin <span className="fig">{marginMm} mm</span>
           {choice ? (
             <>

@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation'
 import { ownKerf } from '@/core/advice'
 import type { PlanOptions } from '@/core/route'
 import type { Repositories, StoredLayout } from '@/server/db/repositories'
-import { sayCut } from '@/server/services/cut-layout'
+import { sayArchived, sayCut } from '@/server/services/cut-layout'
 import { itemsOfPieces, layoutSheetOf, reservedOn } from '@/server/services/layout-items'
 import { planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
@@ -29,10 +29,11 @@ function sheetChoices(repositories: Repositories, jobId: number, options: PlanOp
     })
 }
 
-/** What became of the draft's sheet where it is no longer whole. */
+/** What became of the draft's sheet where it is no longer whole, or no longer in the drawer. */
 function goneSheet({ drawer, layouts }: Repositories, draft: StoredLayout | undefined) {
   const stock = draft && drawer.one(draft.sheetId)
-  if (!stock || stock.status === 'in-drawer') return null
+  if (!stock) return null
+  if (stock.status === 'in-drawer') return stock.archivedAt === null ? null : { message: sayArchived(stock), remnants: [] }
   const remnants = drawer.remnantsOf(stock.id)
   const left = remnants.filter((remnant) => remnant.status === 'in-drawer').map(({ id, label }) => ({ id, label }))
   return { message: sayCut(stock, layouts.lastCutOf(stock.id), remnants), remnants: left }

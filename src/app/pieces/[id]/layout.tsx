@@ -19,7 +19,10 @@ export default async function PieceLayout({ children, params }: { children: Reac
   const form = findForm(piece.design.parts[0]?.form ?? '')
   return (
     <>
-      <PageHead title={piece.name} sub={`${countWords(piece)} · ${form?.title.toLowerCase() ?? ''} · for ${piece.jobTitle}`}>
+      <PageHead
+        title={piece.name}
+        sub={`${piece.archivedAt === null ? '' : 'in the archive · '}${countWords(piece)} · ${form?.title.toLowerCase() ?? ''} · for ${piece.jobTitle}`}
+      >
         <Stations pieceId={piece.id} />
       </PageHead>
       {children}

@@ -36,7 +36,7 @@ export const jointOf = ({ jointAllowanceMm }: { readonly jointAllowanceMm: numbe
 
 /** What is left for the file on both sides. */
 export const cleanUpOf = ({ cleanUpMm }: { readonly cleanUpMm: number }): readonly Addition[] => [
-  { symbol: 'c', name: 'clean-up a side', valueMm: cleanUpMm, times: 2 },
+  { symbol: 'c', name: 'filing allowance per side', valueMm: cleanUpMm, times: 2 },
 ]
 
 /** A measurement as it is asked for; it is an input field of its own where nothing else is said of how it follows the blank. */

@@ -5,8 +5,6 @@ const row = z.object({ kind: z.enum(['job', 'piece', 'stock', 'tool']), id: z.nu
 /** A thing of the workshop by its name; `about` says which one it is. */
 export type Named = z.output<typeof row>
 
-const HAS = "name LIKE @has ESCAPE '\\'"
-
 /** Newest first within a kind; what begins with the words before what only holds them. */
 const SQL = `
   SELECT kind, id, name, about FROM (
@@ -17,7 +15,7 @@ const SQL = `
     SELECT 'stock', id, label, alloy, 3 FROM stock WHERE archived_at IS NULL AND status = 'in-drawer'
     UNION ALL
     SELECT 'tool', id, label, kind, 4 FROM tools WHERE archived_at IS NULL
-  ) WHERE ${HAS} OR (kind IN ('job', 'piece') AND about LIKE @has ESCAPE '\\')
+  ) WHERE name LIKE @has ESCAPE '\\' OR (kind IN ('job', 'piece') AND about LIKE @has ESCAPE '\\')
   ORDER BY (name LIKE @begins ESCAPE '\\') DESC, place, id DESC LIMIT @limit`
 
 /** What stands for itself in a pattern. */

@@ -46,7 +46,7 @@ function cutMm(input: Input, school: Input['schools']['cut'], log: WorkingLog = 
     source: input.allowanceMm === 0 ? 'closed-form' : 'own-record',
     given: [
       given('d', 'finished diameter', input.diameterMm),
-      given('c', 'clean-up a side', sideMm),
+      given('c', 'filing allowance per side', sideMm),
       given('r', 'my record', input.allowanceMm),
     ],
   })

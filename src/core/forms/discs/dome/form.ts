@@ -79,7 +79,7 @@ function routeOf(input: DomeInput, sequence: Cups, blankMm: number, markAt: numb
 
 function answerFor(log: WorkingLog, input: DomeInput): Answer {
   return answerOf(log, input, 'cut diameter', domeBlankMm(log, input.schools.blank, middleOf(input)), [
-    { symbol: 'c', name: 'clean-up a side', valueMm: input.cleanUpMm, times: 2 },
+    { symbol: 'c', name: 'filing allowance per side', valueMm: input.cleanUpMm, times: 2 },
     { symbol: 's', name: 'trim', valueMm: input.trimMm },
   ])
 }

@@ -116,7 +116,7 @@ function planWasher(input: Input, bench: Bench): FormPlan {
     formula: 'w − 2·c',
     unit: 'mm',
     source: 'bench-practice',
-    given: [given('w', 'window', input.windowMm), given('c', 'clean-up a side', input.cleanUpMm)],
+    given: [given('w', 'window', input.windowMm), given('c', 'filing allowance per side', input.cleanUpMm)],
     note: 'Inside its line, so that the file brings it out.',
   })
   const areaMm2 = (Math.PI / 4) * (answer.markAt ** 2 - sawWindowMm ** 2)
