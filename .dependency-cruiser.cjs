@@ -27,9 +27,9 @@ module.exports = {
       [
         'core-level-3',
         'metals|tables|sizes|toolwall|lookup',
-        'forming|drawing|operations|instruments|forms|layout|route|advice|logbook|ask|commands',
+        'entries|glossary|forming|drawing|operations|instruments|forms|layout|route|advice|logbook|ask|commands',
       ],
-      ['core-level-4', 'forming|drawing|operations|instruments', 'forms|layout|route|advice|logbook|ask|commands'],
+      ['core-level-4', 'entries|forming|drawing|operations|instruments', 'forms|layout|route|advice|logbook|ask|commands'],
       ['core-level-5', 'forms', 'layout|route|advice|costing|logbook|ask|commands'],
       ['core-level-6', 'layout|route|advice', 'costing|logbook|ask|commands'],
       ['core-level-7', 'costing|logbook|ask', 'commands'],

@@ -89,7 +89,7 @@ test('the ask line finds a piece of the workshop by its name, and Enter goes the
   await page.waitForTimeout(500)
   await page.keyboard.press('/')
   await page.keyboard.type('coat butt')
-  const found = page.getByRole('list', { name: 'Found in this workshop' })
+  const found = page.getByRole('list', { name: 'In this workshop' })
   await expect(found.getByRole('link', { name: /Guard’s coat button/ })).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page).toHaveURL(/\/pieces\/1$/)

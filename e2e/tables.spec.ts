@@ -56,7 +56,7 @@ test('a table with no ruler is shown whole, with its cautions; a low value says 
   await page.goto(`${DEMO}/tables`)
   await lookUp(page, '')
   await page.getByRole('button', { name: 'Incompatible materials' }).click()
-  await expect(page.getByRole('table', { name: 'Incompatible materials' })).toContainText('poisonous hydrogen sulphide')
+  await expect(page.getByRole('grid', { name: 'Incompatible materials' })).toContainText('poisonous hydrogen sulphide')
   await page.getByRole('button', { name: 'Wide bands' }).click()
   await expect(page.getByRole('region', { name: 'What it is' })).toContainText('a suggestion')
 })

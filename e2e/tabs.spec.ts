@@ -36,6 +36,24 @@ async function changeJob(page: Page, note: string) {
   return job.getByRole('button', { name: 'Save the job' })
 }
 
+/** The first sheet being corrected, its label typed anew. */
+async function correctSheet(page: Page, label: string): Promise<Locator> {
+  await page.getByRole('button', { name: /^More of S-1/ }).click()
+  await page.getByRole('menuitem', { name: 'Correct or rename' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Label').fill(label)
+  return dialog
+}
+
+/** A punch being corrected, its name typed anew. */
+async function correctPunch(page: Page, name: string): Promise<Locator> {
+  await tool(page, /^30 mm, 30 mm/)
+  await page.getByRole('button', { name: 'Correct or rename' }).click()
+  const form = page.getByRole('form', { name: /^Correct/ })
+  await form.getByLabel('Name').fill(name)
+  return form
+}
+
 async function typeHeight(page: Page, text: string) {
   await page.getByLabel('Dome height', { exact: true }).fill(text)
 }
@@ -97,6 +115,28 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     },
   },
   backUp: { path: '/settings', ready: (page) => press(page.getByRole('button', { name: 'Back up now' }))() },
+  correctStock: {
+    path: '/drawer',
+    ready: async (page) => {
+      const dialog = await correctSheet(page, 'S-1, the long one')
+      return () => dialog.getByRole('button', { name: 'Save' }).click()
+    },
+    meanwhile: async (page) => {
+      await (await correctSheet(page, 'S-1, by the door')).getByRole('button', { name: 'Save' }).click()
+      await expect(page.getByText('S-1, by the door is corrected.')).toBeVisible()
+    },
+  },
+  correctTool: {
+    path: '/drawer/tools',
+    ready: async (page) => {
+      const form = await correctPunch(page, 'lamp punch, first tab')
+      return () => form.getByRole('button', { name: 'Save' }).click()
+    },
+    meanwhile: async (page) => {
+      await (await correctPunch(page, 'lamp punch, second tab')).getByRole('button', { name: 'Save' }).click()
+      await expect(page.getByText('It is lamp punch, second tab now.')).toBeVisible()
+    },
+  },
   countTool: {
     path: '/drawer/tools',
     ready: async (page) => {
@@ -130,6 +170,20 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     meanwhile: async (page) => {
       await howMany(page, '27')
       await page.waitForTimeout(400)
+    },
+  },
+  duplicateJob: {
+    path: '/jobs',
+    ready: async (page) => {
+      await page.getByRole('button', { name: 'More of Winter coats' }).click()
+      return () => page.getByRole('menuitem', { name: 'Duplicate' }).click()
+    },
+  },
+  duplicateStock: {
+    path: '/drawer',
+    ready: async (page) => {
+      await page.getByRole('button', { name: 'More of S-3', exact: true }).click()
+      return () => page.getByRole('menuitem', { name: 'Another like it' }).click()
     },
   },
   duplicatePiece: { path: '/pieces/12/compare', ready: (page) => press(page.getByRole('button', { name: 'Make a variant' }))() },
@@ -180,13 +234,13 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
   measureStock: {
     path: '/drawer',
     ready: async (page) => {
-      const sheet = page.getByRole('article', { name: /^S-1,/ })
+      const sheet = page.getByRole('article', { name: /^S-1[ ,]/ })
       await sheet.getByRole('button', { name: 'Enter the measured thickness' }).click()
       await sheet.getByLabel('As measured').fill('0.71')
       return () => sheet.getByRole('button', { name: 'Save' }).click()
     },
     meanwhile: async (page) => {
-      const sheet = page.getByRole('article', { name: /^S-1,/ })
+      const sheet = page.getByRole('article', { name: /^S-1[ ,]/ })
       await sheet.getByRole('button', { name: 'Enter the measured thickness' }).click()
       await sheet.getByLabel('As measured').fill('0.74')
       await sheet.getByRole('button', { name: 'Save' }).click()
@@ -263,7 +317,7 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     meanwhile: async (page) => {
       await page.getByLabel('Name', { exact: true }).fill('Second tab')
       await page.getByRole('button', { name: 'Save', exact: true }).click()
-      await expect(page.getByText('Saved.')).toBeVisible()
+      await expect(page.getByText('The settings are saved.')).toBeVisible()
     },
   },
   startTray: {

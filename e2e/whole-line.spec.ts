@@ -8,6 +8,9 @@ async function mm(page: Page, testId: string): Promise<number> {
 test('from an empty workshop to a corrected blank', async ({ page }) => {
   await page.goto(`${WORKSHOP}/jobs`)
   await expect(page.getByText('No jobs yet')).toBeVisible()
+  await page.getByRole('region', { name: 'First start' }).getByLabel('With a ring to try things out on').uncheck()
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await expect(page.getByRole('region', { name: 'First start' })).toBeHidden()
 
   await page.getByRole('button', { name: 'New job' }).click()
   await page.getByRole('button', { name: 'Save the job' }).click()
@@ -17,10 +20,12 @@ test('from an empty workshop to a corrected blank', async ({ page }) => {
   await page.getByRole('button', { name: 'Save the job' }).click()
 
   await page.getByRole('button', { name: 'Add a piece' }).click()
-  await page.getByLabel('What it is').selectOption('ring-band')
-  await page.getByLabel('Name').fill('Box ring')
-  await page.getByLabel('How many').fill('3')
-  await page.getByRole('button', { name: 'Add it and size it' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('What is it?').fill('ring band')
+  await page.keyboard.press('Enter')
+  await dialog.getByLabel('Name').fill('Box ring')
+  await dialog.getByLabel('How many').fill('3')
+  await dialog.getByRole('button', { name: 'Add it and size it' }).click()
 
   await expect(page.getByRole('heading', { name: 'Box ring' })).toBeVisible()
   await page.getByLabel('Size', { exact: true }).fill('UK P½')

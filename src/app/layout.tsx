@@ -42,13 +42,14 @@ export default function RootLayout({ children }: { children: ReactNode }) {
       </Page>
     )
   const repositories = workshop()
-  const { ringSystem, defaultAlloy, units, figures, currency, kerfMm } = repositories.settings.read()
+  const { ringSystem, gaugeSystem, defaultAlloy, units, figures, currency, kerfMm } = repositories.settings.read()
   const view: WorkshopView = {
     uid: repositories.workshopRow().uid,
     name: currentWorkshop(),
     settingsRevision: repositories.settings.revision(),
     practice: isPracticeOn(repositories),
     ringSystem,
+    gaugeSystem,
     defaultAlloy,
     units,
     currency,

@@ -16,7 +16,16 @@ vi.mock('@/server/db/connection', () => ({ WORKSHOPS: ['demo', 'workshop'] }))
 /** Actions that belong to no one workshop, each with its reason in the registry. */
 const OF_NO_WORKSHOP: readonly ActionName[] = ['openWorkshop', 'restoreBackup', 'sendAwayDevice']
 /** Actions that change nothing that is there: they are made against nothing. */
-const MAKES_NEW: readonly ActionName[] = ['addPiece', 'addStartingSets', 'addStock', 'addTool', 'backUp', 'duplicatePiece']
+const MAKES_NEW: readonly ActionName[] = [
+  'addPiece',
+  'addStartingSets',
+  'addStock',
+  'addTool',
+  'backUp',
+  'duplicateJob',
+  'duplicatePiece',
+  'duplicateStock',
+]
 
 const DISC = designOf('disc', { diameterMm: 21, alloy: 'copper-c110', thicknessMm: 0.9 })
 let to: Repositories
@@ -41,6 +50,7 @@ beforeEach(async () => {
     measuredMm: null,
     holes: [],
     lengthMm: null,
+    acrossMm: null,
   } as const
   const outer = [
     [0, 0],
@@ -75,11 +85,15 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   addTool: () => ({ kind: 'drill', label: 'new' }),
   archiveThing: () => ({ kind: 'tool', id: toolId('blade') }),
   backUp: () => ({}),
+  correctStock: () => ({ id: 1, label: 'S-1', alloy: 'copper-c110', thickness: '0.9', temper: 'hard' }),
+  correctTool: () => ({ id: toolId('blade'), label: '4/0, the blue packet', size: '4/0' }),
   countTool: () => ({ id: toolId('blade'), change: -1, reason: 'broke' }),
   cutLayout: () => ({ id: layoutId }),
   deleteForGood: () => ({ kind: 'tool', id: to.archive.all('tool')[0]?.id ?? 0 }),
   describePiece: () => ({ pieceId, name: 'Renamed', quantity: 9, spares: 1 }),
+  duplicateJob: () => ({ id: jobId }),
   duplicatePiece: () => ({ pieceId }),
+  duplicateStock: () => ({ id: 1 }),
   keepFigure: () => ({ id: 'price-sterling-925', typed: '0.9' }),
   markMandrel: () => ({ id: toolId('mandrel'), mark: 'US 7', typed: '17.4' }),
   measureStamp: () => ({ id: toolId('stamp'), character: 'W', typed: '2.2' }),

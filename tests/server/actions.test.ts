@@ -57,8 +57,8 @@ describe('jobs and pieces', () => {
   it.each([
     [{ name: '  ', form: 'disc' }, 'Piece: give it a name'],
     [{ name: 'x', form: 'horseshoe' }, 'There is no form "horseshoe".'],
-    [{ name: 'x', form: 'disc', quantity: 0 }, 'How many: at least 1'],
-    [{ name: 'x', form: 'disc', quantity: 2.5 }, 'How many: a whole number'],
+    [{ name: 'x', form: 'disc', quantity: 0 }, 'How many: a whole number, 1 to 5000'],
+    [{ name: 'x', form: 'disc', quantity: 2.5 }, 'How many: a whole number, 1 to 5000'],
     [{ name: 'x', form: 'disc', quantity: 'a few' }, 'How many: a whole number, 1 to 5000'],
     [{ name: 'x', form: 'disc', jobId: 77 }, 'This job is no longer there.'],
     [null, 'null was given; it must be an object of fields'],
@@ -104,7 +104,9 @@ describe('jobs and pieces', () => {
     const { id } = await aPiece()
     expect(said(await act('describePiece', { pieceId: id, name: 'Ticket', quantity: 12, spares: 2 }))).toBe('done')
     expect(to.jobs.piece(id)).toMatchObject({ name: 'Ticket', quantity: 12, spares: 2 })
-    expect(said(await act('describePiece', { pieceId: id, name: 'Ticket', quantity: 12, spares: -1 }))).toBe('Spares: 0 or more')
+    expect(said(await act('describePiece', { pieceId: id, name: 'Ticket', quantity: 12, spares: -1 }))).toBe(
+      'Spares: a whole number, 0 to 5000',
+    )
     expect(said(await act('describePiece', { pieceId: 999, name: 'Ticket', quantity: 1, spares: 0 }))).toBe(
       'This piece is no longer there.',
     )
@@ -139,7 +141,7 @@ describe('the drawer', () => {
     expect(to.drawer.one(added.id)?.measuredMm).toBe(0.79)
     expect(said(await act('measureStock', { id: added.id, typed: ' ' }))).toBe('done')
     expect(to.drawer.one(added.id)?.measuredMm).toBeNull()
-    expect(said(await act('measureStock', { id: 777, typed: '1' }))).toBe('This stock is no longer in the drawer.')
+    expect(said(await act('measureStock', { id: 777, typed: '1' }))).toBe('This metal is no longer in the drawer.')
   })
 })
 
@@ -225,7 +227,7 @@ describe('the tool wall', () => {
     [{ kind: 'drill', label: '' }, 'Name: what do you call it?'],
     [{ kind: 'drill', label: 'x', size: '99 mm' }, 'Diameter: 99 mm was given; possible is 0.05 to 30 mm'],
     [{ kind: 'solder', label: 'x', size: 'hot' }, 'Flows at: "hot" is not a number'],
-    [{ kind: 'blade', label: 'x', size: '4/0', count: '1.5' }, 'How many: a whole number from 0 to 100000'],
+    [{ kind: 'blade', label: 'x', size: '4/0', count: '1.5' }, 'How many: a whole number, 0 to 100000'],
     [{ kind: 'anvil', label: 'x' }, 'What it is: choose one'],
   ])('%j is refused', async (tool, message) => expect(await add(tool)).toBe(message))
   it('a starting set is hung once', async () => {

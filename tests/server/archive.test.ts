@@ -26,6 +26,7 @@ beforeEach(() => {
     outer: null,
     holes: [],
     lengthMm: 100,
+    acrossMm: null,
     temper: 'annealed',
     parentId: null,
   })

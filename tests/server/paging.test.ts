@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { JOB_STATUSES, type Repositories } from '@/server/db/repositories'
+import { JOB_STATUSES } from '@/core/entries'
+import type { Repositories } from '@/server/db/repositories'
 import { addPiece, allPieces, designOf, enter, measured, trayOf, workThrough } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
 

@@ -48,6 +48,7 @@ function addSheet(
     outer: rectangleOutline(lengthMm, widthMm),
     holes: [],
     lengthMm: null,
+    acrossMm: null,
     temper: 'annealed',
     parentId: null,
   })
@@ -80,7 +81,8 @@ describe('what the drawer holds', () => {
   it('goes by the thickness as it was measured', () => {
     const { repositories: to } = tempWorkshop()
     const id = addSheet(to, 120, 60)
-    to.drawer.setMeasured(id, 1.1)
+    const stock = to.drawer.one(id)
+    if (stock) to.drawer.correct(id, { ...stock, measuredMm: 1.1 }, '')
     const [supply] = supplyFor(to, resultOf(to, TOKEN), 6)
     expect(supply?.covered).toBe(0)
     expect(supply?.instead[0]?.why).toMatch(/1\.1 mm, 22 % thicker/)

@@ -28,6 +28,7 @@ function addSheet(to: Repositories, label = 'S-1', lengthMm = 120) {
     outer: rectangleOutline(lengthMm, 60),
     holes: [],
     lengthMm: null,
+    acrossMm: null,
     temper: 'annealed',
     parentId: null,
   })

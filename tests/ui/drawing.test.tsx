@@ -55,7 +55,7 @@ describe('to scale', () => {
     [96 / 25.4 / 2, '1 : 2'],
     [96 / 25.4 / 1.8, '1 : 1.8'],
     [(96 / 25.4) * 12.4, '12 : 1'],
-  ])('%f px to the millimetre is %s', (scale, words) => expect(scaleWords(scale)).toBe(words))
+  ])('%f px to the millimetre is %s', (scale, words) => expect(scaleWords(scale, 96 / 25.4)).toBe(words))
   it('a millimetre is as long one way as the other, and up is up', () =>
     fc.assert(
       fc.property(fc.double({ min: 0.5, max: 400, noNaN: true }), fc.double({ min: 0.5, max: 400, noNaN: true }), (w, h) => {
@@ -103,7 +103,7 @@ describe('what is drawn', () => {
     const markup = draw(SQUARE, () => undefined)
     expect(markup).toContain('role="slider"')
     expect(markup).toContain('aria-label="width: drag, or arrow keys"')
-    expect(markup).toContain('drag the width')
+    expect(markup).toContain('Drag the width')
   })
   it('the kerf as a band as wide as the blade, on its side of the line', () => {
     const cut: DrawingView = {

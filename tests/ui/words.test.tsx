@@ -7,7 +7,7 @@ import type { Stock } from '@/server/db/repositories'
 import { massOfStock, thicknessOf } from '@/ui/drawer/stock-facts'
 import { SupplyPanel } from '@/ui/forms/supply-panel'
 import { typedOf } from '@/ui/forms/use-design'
-import { dueWords } from '@/ui/jobs/words'
+import { useDates } from '@/ui/shared/dates'
 import { axisOf, niceTicks, spacedLabels } from '@/ui/tables/ruler-geometry'
 import { sizeWords } from '@/ui/tools/tool-words'
 
@@ -23,7 +23,6 @@ describe('what the drawer says of a piece', () => {
     kind: 'sheet',
     alloy: 'copper-c110',
     thicknessMm: 0.9,
-    temper: 'annealed',
     lengthMm: 100,
     widthMm: 50,
     pieces: 1,
@@ -39,8 +38,8 @@ describe('what the drawer says of a piece', () => {
       'The drawerHolds none of the 6.Buy Copper sheet, 0.9 mm, annealed, 100 × 50 mm: 40.2 g, about 0.40 EUR.',
     ))
   it('some of it: the rest is to be bought', () =>
-    expect(said(supply({ covered: 4, buy: { ...BUY, pieces: 2, temper: 'half-hard' } }))).toContain(
-      'Holds 4 of 6, on S-1.Buy for the rest Copper sheet, 0.9 mm, half hard, 2 of 100 × 50 mm',
+    expect(said(supply({ covered: 4, buy: { ...BUY, pieces: 2 } }))).toContain(
+      'Holds 4 of 6, on S-1.Buy for the rest Copper sheet, 0.9 mm, annealed, 2 of 100 × 50 mm',
     ))
   it('wire by its length, tube by its wall', () => {
     expect(said(supply({ covered: 0, from: [], buy: { ...BUY, kind: 'wire', lengthMm: 640 } }))).toContain(
@@ -98,12 +97,13 @@ describe('stock in the drawer', () => {
     expect(massOfStock({ ...sheet, kind: 'wire', outer: null, thicknessMm: 2, lengthMm: 1000 })).toBeCloseTo(Math.PI * 1000 * 8.94e-3, 9))
 })
 
-describe('when a job is due', () => {
+const Day = ({ iso }: { readonly iso: string }) => <>{useDates().day(iso)}</>
+
+describe('a day in words', () => {
   it.each([
-    [null, 'no date'],
-    ['2027-03-03', 'due 3 March 2027'],
-    ['2026-12-31', 'due 31 December 2026'],
-  ])('%s: %s', (dueOn, said) => expect(dueWords(dueOn)).toBe(said))
+    ['2027-03-03', '3 March 2027'],
+    ['2026-12-31', '31 December 2026'],
+  ])('%s: %s, until the browser’s own language is there', (iso, said) => expect(renderToStaticMarkup(<Day iso={iso} />)).toBe(said))
 })
 
 describe('what stands in the boxes', () => {

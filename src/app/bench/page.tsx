@@ -15,6 +15,7 @@ export const metadata: Metadata = { title: 'Bench' }
 
 const TRAYS_A_PAGE = 12
 const FINISHED_SHOWN = 6
+const TRAYS_IN_TABLE = 2500
 
 function viewOf(repositories: Repositories, tray: Tray, options: PlanOptions): TrayView {
   const piece = repositories.jobs.piece(tray.pieceId)
@@ -38,8 +39,13 @@ function viewOf(repositories: Repositories, tray: Tray, options: PlanOptions): T
   }
 }
 
-export default async function BenchPage({ searchParams }: { searchParams: Promise<{ page?: string | string[] }> }) {
-  const page = pageNumber((await searchParams).page)
+export default async function BenchPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ page?: string | string[]; look?: string | string[] }>
+}) {
+  const { page: asked, look } = await searchParams
+  const page = pageNumber(asked)
   const repositories = workshop()
   const { trays } = repositories
   const options = planOptions(repositories)
@@ -49,7 +55,10 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
   return (
     <>
       <PageHead title="Bench" sub={`${counts.open} trays in work, ${counts.finished} finished`} />
-      <BenchHome trays={[...open, ...finished].map((tray) => viewOf(repositories, tray, options))} />
+      <BenchHome
+        trays={[...open, ...finished].map((tray) => viewOf(repositories, tray, options))}
+        lines={look === 'table' ? trays.lines(TRAYS_IN_TABLE) : []}
+      />
       <Pager label="Pages of trays" page={page} pages={pagesOf(counts.open, TRAYS_A_PAGE)} />
     </>
   )

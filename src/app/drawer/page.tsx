@@ -8,11 +8,11 @@ export const metadata: Metadata = { title: 'Drawer' }
 
 export default function DrawerPage() {
   const { drawer } = workshop()
-  const stock = drawer.all()
-  const sheets = stock.filter((item) => item.kind === 'sheet').length
+  const stock = drawer.all().map((item) => ({ ...item, isUsed: drawer.isUsed(item.id), notes: drawer.notesOf(item.id) }))
+  const count = (kind: string) => stock.filter((item) => item.kind === kind).length
   return (
     <>
-      <PageHead title="Drawer" sub={`${sheets} sheets and offcuts, ${stock.length - sheets} wires`}>
+      <PageHead title="Drawer" sub={`${count('sheet')} sheets and offcuts, ${count('wire')} wires, ${count('tube')} tubes`}>
         <DrawerNav />
       </PageHead>
       <DrawerView stock={stock} />

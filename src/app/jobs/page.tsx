@@ -13,6 +13,7 @@ import { pageNumber, pagesOf } from '../page-number'
 export const metadata: Metadata = { title: 'Jobs' }
 
 const JOBS_A_PAGE = 12
+const JOBS_IN_TABLE = 2500
 
 function pieceViews({ trays }: Repositories, pieces: readonly Piece[], options: PlanOptions): PieceView[] {
   const made = new Map(trays.ofPieces(pieces.map((piece) => piece.id)).map((row) => [row.pieceId, row]))
@@ -36,23 +37,31 @@ function pieceViews({ trays }: Repositories, pieces: readonly Piece[], options: 
 
 interface JobsPageProps {
   /** A page by its number, or the page on which a job stands. */
-  readonly searchParams: Promise<{ page?: string | string[]; job?: string | string[] }>
+  readonly searchParams: Promise<{ page?: string | string[]; job?: string | string[]; look?: string | string[] }>
 }
 
 export default async function JobsPage({ searchParams }: JobsPageProps) {
-  const { page: asked, job } = await searchParams
+  const { page: asked, job, look } = await searchParams
   const repositories = workshop()
   const { jobs } = repositories
   const page = typeof job === 'string' ? Math.ceil(jobs.placeOf(Number(job)) / JOBS_A_PAGE) : pageNumber(asked)
   const options = planOptions(repositories)
   const counts = jobs.counts()
+  const { greeted, trialJobId, defaultAlloy, units, ringSystem } = repositories.settings.read()
   const views = jobs
     .jobs({ page, size: JOBS_A_PAGE })
     .map((job) => ({ ...job, pieces: pieceViews(repositories, jobs.pieces(job.id), options) }))
   return (
     <>
       <PageHead title="Jobs" sub={counts.all === 0 ? 'nothing promised yet' : `${counts.open} open, ${counts.all} in all`} />
-      <JobsBoard jobs={views} today={new Date().toISOString().slice(0, 10)} />
+      <JobsBoard
+        jobs={views}
+        lines={look === 'table' ? jobs.lines(JOBS_IN_TABLE) : []}
+        trialJobId={trialJobId}
+        firstStart={!greeted && counts.all === 0 ? { defaultAlloy, units, ringSystem } : null}
+        shown={typeof job === 'string' ? Number(job) : null}
+        today={new Date().toISOString().slice(0, 10)}
+      />
       <Pager label="Pages of jobs" page={page} pages={pagesOf(counts.all, JOBS_A_PAGE)} />
     </>
   )

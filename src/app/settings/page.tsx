@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { methodChoices } from '@/core/forms'
 import { dataFolder } from '@/server/data-folder'
 import { currentWorkshop } from '@/server/db/connection'
 import { isOnNetwork, pairedDevices, pairingCode } from '@/server/lan/pairing'
@@ -21,6 +22,7 @@ export default async function SettingsPage({ searchParams }: SettingsPageProps) 
       <PageHead title="Settings" sub={currentWorkshop() === 'demo' ? 'of the demonstration' : 'of your workshop'} />
       <SettingsView
         settings={settings}
+        methods={methodChoices()}
         open={currentWorkshop()}
         folder={dataFolder()}
         restored={typeof restored === 'string' ? { file: restored, keptAs: typeof kept === 'string' ? kept : '' } : null}

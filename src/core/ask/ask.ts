@@ -13,6 +13,8 @@ import { FILLER, METAL_WORDS } from './lexicon'
 export interface AskDefaults {
   readonly alloy?: AlloyId
   readonly ringSystem?: SizeContext['ringSystem']
+  /** The thickness of the piece that is looked at, as it was typed: taken where none is said. */
+  readonly thickness?: string
   /** The smith's own tools and figures, which advice looks at first. */
   readonly bench?: Bench
 }
@@ -110,6 +112,14 @@ function recogniseThickness(state: AskState): void {
   const reading = parseSize(text, { gaugeSystem: 'B&S', expects: 'thickness' })
   state.input.thicknessMm = text
   state.recognised.push({ text: match[0].trim(), means: 'mm' in reading ? `${describeMeaning(reading)} thick` : 'not a thickness' })
+}
+
+/** A second piece beside one that is looked at is of the same metal, as thick, where nothing else is said. */
+function takeThickness(state: AskState, form: Form, { thickness }: AskDefaults): void {
+  const field = form.fields.find((item) => item.name === 'thicknessMm')
+  if (!thickness || !field || field.optional || state.input.thicknessMm !== undefined) return
+  state.input.thicknessMm = thickness
+  state.recognised.push({ text: 'no thickness named', means: `taken as ${thickness}, as the piece here` })
 }
 
 function recogniseStockAndCount(state: AskState, form: Form): void {
@@ -257,6 +267,7 @@ function askForm(text: string, defaults: AskDefaults): AskAnswer | undefined {
   recogniseChoices(state, form)
   recogniseNamed(state, form, defaults.ringSystem)
   const notUnderstood = recogniseSizes(state, form, defaults.ringSystem)
+  takeThickness(state, form, defaults)
   const missing = missingFields(form, state.input)
   // a word that was not understood may be the one that matters
   const run =

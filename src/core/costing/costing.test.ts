@@ -7,11 +7,10 @@ import { massOf } from '../metals/alloys'
 import { inRows, metalCost, type StockPiece, type Supply, supplyOf } from './supply'
 
 const CONTROL = { elapsedS: () => 0, shouldStop: () => false }
-const setup = (drawer: readonly StockPiece[], formed = false) => ({
+const setup = (drawer: readonly StockPiece[]) => ({
   drawer,
   kerfMm: 0.5,
   marginMm: 1,
-  formed,
   figures: {},
   control: CONTROL,
 })
@@ -37,6 +36,7 @@ function sheet(label: string, lengthMm: number, widthMm: number, more: Partial<S
     outer: rectangleOutline(lengthMm, widthMm),
     holes: [],
     lengthMm: null,
+    acrossMm: null,
     ...more,
   }
 }
@@ -56,7 +56,7 @@ describe('the drawer', () => {
     expect(answer.covered).toBe(6)
     expect(answer.buy).toMatchObject({ kind: 'sheet', alloy: 'copper-c110', thicknessMm: 0.9, lengthMm: 50, widthMm: 50, pieces: 1 })
   })
-  it('takes another metal or another thickness for what it is', () => {
+  it('takes another thickness for what it is, and never another metal for the one that was named', () => {
     const drawer = [
       sheet('S-2', 90, 90, { thicknessMm: 1.05 }),
       sheet('S-3', 90, 90, { alloy: 'red-brass-c230' }),
@@ -64,13 +64,8 @@ describe('the drawer', () => {
     ]
     const answer = first(supplyOf([TOKEN], 4, setup(drawer)))
     expect(answer.covered).toBe(0)
-    expect(answer.instead.map((other) => other.label)).toEqual(['S-2', 'S-3'])
+    expect(answer.instead.map((other) => other.label)).toEqual(['S-2'])
     expect(answer.instead[0]?.why).toMatch(/17 % thicker/)
-    expect(answer.instead[1]?.why).toMatch(/red brass/)
-  })
-  it('asks for soft metal where it is formed, half hard where it stays flat', () => {
-    expect(first(supplyOf([TOKEN], 4, setup([], true))).buy?.temper).toBe('annealed')
-    expect(first(supplyOf([TOKEN], 4, setup([]))).buy?.temper).toBe('half-hard')
   })
   it('weighs and prices what is bought: area, thickness and density; a gram at its price', () => {
     const buy = first(supplyOf([TOKEN], 4, { ...setup([]), figures: { 'price-copper-c110': 2 } })).buy
@@ -81,7 +76,7 @@ describe('the drawer', () => {
     const step = (RIVET.lengthMm ?? 0) + 0.5
     const answer = first(supplyOf([RIVET], 10, setup([wire('W-1', 6.2 * step), wire('W-2', 3 * step)])))
     expect(answer).toMatchObject({ covered: 9, from: ['W-1', 'W-2'] })
-    expect(answer.buy).toMatchObject({ kind: 'wire', lengthMm: 100, temper: 'annealed' })
+    expect(answer.buy).toMatchObject({ kind: 'wire', lengthMm: 100 })
   })
   it('says of tube that it is tube, its width and its wall', () =>
     expect(first(supplyOf([TUBE], 3, setup([wire('W-1', 500)]))).buy).toMatchObject({ kind: 'tube', widthMm: 2.4, thicknessMm: 0.3 }))

@@ -3,23 +3,24 @@ import { FORMS } from '../forms/registry'
 import { rectangleOutline } from '../geometry/outline'
 import { type StockPiece, type Supply, supplyOf } from './supply'
 
-const SETUP = { kerfMm: 0.4, marginMm: 1, formed: true, figures: {}, control: { elapsedS: () => 0, shouldStop: () => false } }
+const SETUP = { kerfMm: 0.4, marginMm: 1, figures: {}, control: { elapsedS: () => 0, shouldStop: () => false } }
 
 /** What was bought, laid into the drawer. */
 function delivered(supply: readonly Supply[]): StockPiece[] {
   return supply.flatMap(({ blank, buy }) =>
-    buy && buy.kind !== 'tube'
+    buy
       ? Array.from(
           { length: buy.pieces },
           (_, i): StockPiece => ({
             id: i,
             label: `${blank} ${i}`,
-            kind: buy.kind === 'sheet' ? 'sheet' : 'wire',
+            kind: buy.kind,
             alloy: buy.alloy,
             thicknessMm: buy.thicknessMm,
             outer: buy.kind === 'sheet' ? rectangleOutline(buy.lengthMm, buy.widthMm) : null,
             holes: [],
             lengthMm: buy.kind === 'sheet' ? null : buy.lengthMm,
+            acrossMm: buy.kind === 'tube' ? buy.widthMm : null,
           }),
         )
       : [],
@@ -44,8 +45,8 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s from an empty d
   })
   it('what it said to buy is enough', () => {
     const sheets = short.filter((item) => item.buy?.kind === 'sheet')
-    const wires = short.filter((item) => item.buy?.kind === 'wire')
-    for (const some of [sheets, wires]) {
+    const lengths = short.filter((item) => item.buy?.kind !== 'sheet')
+    for (const some of [sheets, lengths]) {
       if (some.length !== 1) continue
       const [item] = some
       const again = supplyOf(blanks, 5, { ...SETUP, drawer: delivered(some) }).find((other) => other.blank === item?.blank)

@@ -1,40 +1,42 @@
+import type { StockKind } from '../entries/stock'
 import type { BlankSpec } from '../forms/contract'
 import { netAreaMm2 } from '../geometry/outline'
 import { boundsOf, type Outline } from '../geometry/point'
 import { type LayoutControl, placementsOf } from '../layout/pack'
 import type { LayoutItem, LayoutSheet } from '../layout/schema'
-import { ALLOYS, type AlloyId } from '../metals/alloys'
+import type { AlloyId } from '../metals/alloys'
 import { massWith, type OwnFigures } from '../tables/figures'
 import { formatPlain } from '../units/format'
 import { standInPrices } from './metal-prices'
 
-/** A sheet or a wire of the drawer, its thickness as it was measured. */
+/** A sheet, a wire or a tube of the drawer, its thickness as it was measured. */
 export interface StockPiece {
   readonly id: number
   readonly label: string
-  readonly kind: 'sheet' | 'wire'
+  readonly kind: StockKind
   readonly alloy: AlloyId
   readonly thicknessMm: number
   readonly outer: Outline | null
   readonly holes: readonly Outline[]
   readonly lengthMm: number | null
+  /** Outside diameter of a tube. */
+  readonly acrossMm: number | null
 }
 
-/** What to ask a supplier for. */
+/** What to ask a supplier for: always annealed, which every route can start from. */
 export interface ToBuy {
-  readonly kind: 'sheet' | 'wire' | 'tube'
+  readonly kind: StockKind
   readonly alloy: AlloyId
   readonly thicknessMm: number
   readonly lengthMm: number
   /** Width of a sheet, or how thick a wire or tube is across. */
   readonly widthMm: number
   readonly pieces: number
-  readonly temper: 'annealed' | 'half-hard'
   readonly massG: number
   readonly cost: number
 }
 
-/** Other metal of the drawer that would do, and what is different about it. */
+/** The same metal in the drawer as another thickness that would do, and what is different about it. */
 export interface Instead {
   readonly label: string
   readonly takes: number
@@ -56,8 +58,6 @@ interface Setup {
   readonly drawer: readonly StockPiece[]
   readonly kerfMm: number
   readonly marginMm: number
-  /** The piece is bent, domed or struck: it wants soft metal. */
-  readonly formed: boolean
   readonly figures: OwnFigures
   readonly control: LayoutControl
 }
@@ -170,25 +170,19 @@ function bought(blank: BlankSpec, size: Bought, sectionMm2: number, setup: Setup
     alloy: blank.alloy,
     thicknessMm: blank.thicknessMm,
     ...size,
-    temper: setup.formed || kind !== 'sheet' ? 'annealed' : 'half-hard',
     massG,
     cost: massG * standInPrices(setup.figures).perGram(blank.alloy),
   }
 }
 
-/** Same metal of another thickness, then other metals of the same thickness. */
-function instead(blank: BlankSpec, kind: 'sheet' | 'wire', takes: (stock: StockPiece) => number, drawer: readonly StockPiece[]): Instead[] {
+/** The same metal in another thickness. A metal that was named is never another: it is not proposed. */
+function instead(blank: BlankSpec, takes: (stock: StockPiece) => number, drawer: readonly StockPiece[]): Instead[] {
   const words = (stock: StockPiece) => {
     const share = (100 * (stock.thicknessMm - blank.thicknessMm)) / blank.thicknessMm
-    return stock.alloy === blank.alloy
-      ? `${formatPlain(stock.thicknessMm, 2)} mm, ${formatPlain(Math.abs(share), 0)} % ${share > 0 ? 'thicker' : 'thinner'}: size it again for this metal`
-      : `${ALLOYS[stock.alloy].title.toLowerCase()}, as thick`
+    return `${formatPlain(stock.thicknessMm, 2)} mm, ${formatPlain(Math.abs(share), 0)} % ${share > 0 ? 'thicker' : 'thinner'}: size it again for this metal`
   }
   return drawer
-    .filter((stock) => stock.kind === kind)
-    .filter((stock) =>
-      stock.alloy === blank.alloy ? isThickness(stock, blank, NEAR) && !isThickness(stock, blank, SAME) : isThickness(stock, blank, SAME),
-    )
+    .filter((stock) => stock.alloy === blank.alloy && isThickness(stock, blank, NEAR) && !isThickness(stock, blank, SAME))
     .map((stock) => ({ label: stock.label, takes: takes(stock), why: words(stock) }))
     .filter((item) => item.takes > 0)
     .slice(0, 4)
@@ -245,7 +239,7 @@ function sheetSupply(blank: BlankSpec, qty: number, setup: Setup): Supply {
     covered,
     from: byRows ? needed(rows, qty) : [...new Set(placed.map((place) => place.sheet))],
     buy: short > 0 ? boughtSheet(blank, short, setup) : null,
-    instead: short > 0 ? instead(blank, 'sheet', (stock) => lay([stock], short).length, sheets) : [],
+    instead: short > 0 ? instead(blank, (stock) => lay([stock], short).length, sheets) : [],
   }
 }
 
@@ -254,8 +248,10 @@ function lengthSupply(blank: BlankSpec, qty: number, setup: Setup): Supply {
   const box = boundsOf(blank.outline)
   const step = (blank.lengthMm ?? 0) + setup.kerfMm
   const takes = (stock: StockPiece) => Math.floor(((stock.lengthMm ?? 0) + setup.kerfMm) / step)
-  const wires = setup.drawer.filter((stock) => stock.kind === 'wire')
-  const same = kind === 'wire' ? wires.filter((stock) => stock.alloy === blank.alloy && isThickness(stock, blank, SAME)) : []
+  const acrossMm = box.maxY - box.minY
+  const isAcross = (stock: StockPiece) => kind === 'wire' || Math.abs((stock.acrossMm ?? 0) - acrossMm) <= SAME * acrossMm
+  const lengths = setup.drawer.filter((stock) => stock.kind === kind && isAcross(stock))
+  const same = lengths.filter((stock) => stock.alloy === blank.alloy && isThickness(stock, blank, SAME))
   const from: string[] = []
   let covered = 0
   for (const stock of same) {
@@ -271,8 +267,8 @@ function lengthSupply(blank: BlankSpec, qty: number, setup: Setup): Supply {
     needed: qty,
     covered,
     from,
-    buy: short > 0 ? bought(blank, { lengthMm, widthMm: box.maxY - box.minY, pieces: 1 }, sectionMm2, setup) : null,
-    instead: short > 0 && kind === 'wire' ? instead(blank, 'wire', takes, wires) : [],
+    buy: short > 0 ? bought(blank, { lengthMm, widthMm: acrossMm, pieces: 1 }, sectionMm2, setup) : null,
+    instead: short > 0 ? instead(blank, takes, lengths) : [],
   }
 }
 

@@ -1,4 +1,5 @@
 export { type Cut, kerfLine } from './cut'
+export { deviationOf } from './deviation'
 export {
   type Dimension,
   type Drawing,

@@ -12,5 +12,6 @@ export type {
   Target,
 } from './contract'
 export type { FormField } from './fields'
-export { FORM_IDS, FORMS, type FormId, findForm } from './registry'
+export { type MethodChoice, methodChoices, startingMethods } from './methods'
+export { FORM_IDS, FORMS, type FormId, familyOf, findForm } from './registry'
 export { solidsOf } from './solids-of'

@@ -49,57 +49,42 @@ import { jumpOval } from './wire/jump-oval/form'
 import { jumpRings } from './wire/jump-rings/form'
 
 /** Every form, family by family. A new one is one folder and one entry here; screens, interfaces, docs and shared tests follow. */
+const FAMILIES = {
+  rings: [ringBand, ringStack, ringTaper, ringWire, ringWrap, ringResize],
+  bangles: [banglePlain, bangleHollow, bangleOval, cuff],
+  discs: [disc, dome, domeCup, domeNotched, bead, lentil, beadRow, washer],
+  tubes: [tubeRound, tubeOval, cone, boxTube, ferruleD],
+  settings: [bezel, bezelGallery, backPlate, tabSetting, bail],
+  rivets: [rivetWire, rivetTube, rivetHidden, rivetBall],
+  wire: [jumpRings, jumpOval, ball, earWire, hook, borderWire, bindingWire],
+  strips: [stripLinks, strapLoop],
+  plates: [plate, buckle, bentBar, sectors, holeRow, foldedBox, foldStar, dieBlank],
+} as const
+
 export const FORMS = [
-  ringBand,
-  ringStack,
-  ringTaper,
-  ringWire,
-  ringWrap,
-  ringResize,
-  banglePlain,
-  bangleHollow,
-  bangleOval,
-  cuff,
-  disc,
-  dome,
-  domeCup,
-  domeNotched,
-  bead,
-  lentil,
-  beadRow,
-  washer,
-  tubeRound,
-  tubeOval,
-  cone,
-  boxTube,
-  ferruleD,
-  bezel,
-  bezelGallery,
-  backPlate,
-  tabSetting,
-  bail,
-  rivetWire,
-  rivetTube,
-  rivetHidden,
-  rivetBall,
-  jumpRings,
-  jumpOval,
-  ball,
-  earWire,
-  hook,
-  borderWire,
-  bindingWire,
-  stripLinks,
-  strapLoop,
-  plate,
-  buckle,
-  bentBar,
-  sectors,
-  holeRow,
-  foldedBox,
-  foldStar,
-  dieBlank,
+  ...FAMILIES.rings,
+  ...FAMILIES.bangles,
+  ...FAMILIES.discs,
+  ...FAMILIES.tubes,
+  ...FAMILIES.settings,
+  ...FAMILIES.rivets,
+  ...FAMILIES.wire,
+  ...FAMILIES.strips,
+  ...FAMILIES.plates,
 ] as const
+
+/** What each family is called. */
+const FAMILY_TITLES: Readonly<Record<keyof typeof FAMILIES, string>> = {
+  rings: 'Rings',
+  bangles: 'Bangles and cuffs',
+  discs: 'Discs, domes and beads',
+  tubes: 'Tubes and cones',
+  settings: 'Settings',
+  rivets: 'Rivets',
+  wire: 'Wire and findings',
+  strips: 'Links and straps',
+  plates: 'Plates, boxes and dies',
+}
 
 export type FormId = (typeof FORMS)[number]['id']
 export const FORM_IDS: readonly FormId[] = FORMS.map((form) => form.id)
@@ -107,4 +92,11 @@ export const FORM_IDS: readonly FormId[] = FORMS.map((form) => form.id)
 /** The form of this id, or undefined. */
 export function findForm(id: string): (typeof FORMS)[number] | undefined {
   return FORMS.find((form) => form.id === id)
+}
+
+/** The family of a form, by the name that a smith would look under. */
+export function familyOf(id: string): string {
+  const families = Object.keys(FAMILIES) as (keyof typeof FAMILIES)[]
+  const family = families.find((name) => FAMILIES[name].some((form) => form.id === id))
+  return family === undefined ? '' : FAMILY_TITLES[family]
 }

@@ -24,7 +24,7 @@ const CORNERS_WORTH_ROUNDING = 24
 function lociOfOutline(outline: Outline, distance: number): Locus[] {
   const corners =
     outline.length <= CORNERS_WORTH_ROUNDING ? outline.map((centre): Locus => ({ kind: 'circle', centre, radius: distance })) : []
-  const thinned = outline.length <= 64 ? outline : outline.filter((_, i) => i % Math.ceil(outline.length / 64) === 0)
+  const thinned = outline.filter((_, i) => i % Math.ceil(outline.length / 64) === 0)
   return [...offsetEdges(thinned, distance), ...corners]
 }
 
@@ -104,9 +104,13 @@ function centreOf(outline: Outline): Point {
 
 /** Moves that bring the box of an outline against the sheet's corners and the boxes of what lies there already. */
 export function boxCandidates(box: Bounds, room: SheetRoom, sheetBox: Bounds, placed: readonly PlacedShape[]): Point[] {
-  const xs = [sheetBox.minX + room.marginMm - box.minX, sheetBox.maxX - room.marginMm - box.maxX]
-  const ys = [sheetBox.minY + room.marginMm - box.minY, sheetBox.maxY - room.marginMm - box.maxY]
-  for (const [x, y] of [...room.outer, ...room.holes.flat()].slice(0, 200)) {
+  const xs: number[] = []
+  const ys: number[] = []
+  const ends: Outline = [
+    [sheetBox.minX, sheetBox.minY],
+    [sheetBox.maxX, sheetBox.maxY],
+  ]
+  for (const [x, y] of [...ends, ...room.outer, ...room.holes.flat()].slice(0, 200)) {
     xs.push(x + room.marginMm - box.minX, x - room.marginMm - box.maxX)
     ys.push(y + room.marginMm - box.minY, y - room.marginMm - box.maxY)
   }

@@ -174,6 +174,40 @@ describe('sheets and metals', () => {
     expect(placed({ container: { outer: rectangleOutline(20, 20) }, items: [disc] }).placements[0]?.sheet).toBe('container'))
 })
 
+describe('which metal a blank is cut from', () => {
+  const order = (item: object, stock: object) =>
+    placed({
+      kerfMm: 0,
+      marginMm: 0,
+      sheets: [{ ...sheet(20, 20), ...stock }],
+      items: [{ id: 'd', qty: 1, circle: { radiusMm: 5 }, ...item }],
+    }).placements.length
+  const copper = { alloy: 'copper-c110' }
+  it.each([
+    ['the same metal, as thick', { ...copper, thicknessMm: 1 }, { ...copper, thicknessMm: 1 }, 1],
+    ['another metal', { ...copper, thicknessMm: 1 }, { alloy: 'sterling-925', thicknessMm: 1 }, 0],
+    ['a sheet of no named metal', { ...copper, thicknessMm: 1 }, { alloy: '', thicknessMm: 1 }, 1],
+    ['a blank of no named metal', { alloy: '', thicknessMm: 1 }, { ...copper, thicknessMm: 1 }, 1],
+    ['a twentieth thinner', { ...copper, thicknessMm: 1 }, { ...copper, thicknessMm: 0.95 }, 1],
+    ['a little more than a twentieth thinner', { ...copper, thicknessMm: 1 }, { ...copper, thicknessMm: 0.949 }, 0],
+    ['thicker by as much', { ...copper, thicknessMm: 0.949 }, { ...copper, thicknessMm: 1 }, 0],
+    ['a sheet of no known thickness', { ...copper, thicknessMm: 1 }, { ...copper, thicknessMm: 0 }, 1],
+    ['a blank of no known thickness', { ...copper, thicknessMm: 0 }, { ...copper, thicknessMm: 1 }, 1],
+  ])('%s', (_, item, stock, count) => expect(order(item, stock)).toBe(count))
+})
+
+describe('how many there are of a blank', () => {
+  const input = read({ kerfMm: 0, marginMm: 0, sheets: [sheet(60, 20)], items: [{ id: 'd', qty: 2, circle: { radiusMm: 5 } }] })
+  const at = (copy: number) =>
+    findIllegal(input, [{ id: 'd', copy, sheet: 'S1', x: 10, y: 10, rotationDeg: 0 }]).map(({ reason }) => reason)
+  it.each([
+    [0, []],
+    [1, []],
+    [2, ['unknown']],
+    [-1, ['unknown']],
+  ])('copy %i of two: %j', (copy, reasons) => expect(at(copy)).toEqual(reasons))
+})
+
 describe('what stays of a sheet', () => {
   const whole = { id: 'S', outer: rectangleOutline(60, 40), holes: [] }
   it('a window gives back its middle, less a kerf inside', () => {

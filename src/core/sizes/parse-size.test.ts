@@ -110,3 +110,49 @@ describe('what cannot be read', () => {
     expect(parseSize(text)).toMatchObject({ kind: 'unknown', message: expect.any(String) }),
   )
 })
+
+describe('a bare number where a ring is meant', () => {
+  const read = (typed: string, ringSystem?: 'US' | 'UK' | 'ISO' | 'JP') =>
+    parseSize(typed, { expects: 'ring', ...(ringSystem ? { ringSystem } : {}) })
+  it.each([
+    ['9', 'US', [18.95, 9]],
+    ['54', 'ISO', [17.19, 54]],
+    ['12', 'JP', [16.67, 12]],
+  ] as const)('%s asks, in a workshop of %s sizes', (typed, system, mms) => {
+    const reading = read(typed, system)
+    expect(reading).toMatchObject({ kind: 'ambiguous', question: expect.stringContaining(`"size ${typed}" or "${typed} mm"`) })
+    if (reading.kind === 'ambiguous') expect(reading.candidates.map(({ mm }) => Number(mm.toFixed(2)))).toEqual(mms)
+  })
+  it.each([
+    ['17.4', 'US', 17.4],
+    ['17.4', 'ISO', 17.4],
+    ['9', 'UK', 9],
+    ['9 mm', 'US', 9],
+    ['size 9', 'US', 18.95],
+    ['size 54', 'ISO', 17.19],
+    ['N', 'UK', 17.11],
+  ] as const)('%s does not, in a workshop of %s sizes', (typed, system, mm) => {
+    const reading = read(typed, system)
+    expect('mm' in reading ? reading.mm : reading.kind).toBeCloseTo(mm, 1)
+  })
+  it('asks by the US scale where none is named, and nowhere but of a ring', () => {
+    expect(read('7').kind).toBe('ambiguous')
+    expect(parseSize('7')).toMatchObject({ kind: 'length', mm: 7 })
+  })
+})
+
+describe('a hand, for a bangle', () => {
+  it.each([
+    ['hand 200', 63.66],
+    ['hand 8 in', 64.68],
+    ['hand 20 cm', 63.66],
+  ])('%s is %f mm inside', (typed, mm) => {
+    const reading = parseSize(typed, { expects: 'bangle' })
+    expect('mm' in reading ? reading.mm : reading.kind).toBeCloseTo(mm, 2)
+    if ('mm' in reading) expect(reading.how).toContain('round the knuckles')
+  })
+  it('is none elsewhere, and has to be a length', () => {
+    expect(parseSize('hand 200').kind).toBe('unknown')
+    expect(parseSize('hand big', { expects: 'bangle' }).kind).toBe('unknown')
+  })
+})

@@ -170,6 +170,30 @@ function readLooseBangle(match: RegExpExecArray, typed: Typed): SizeReading | un
   )
 }
 
+/** "9" where a ring is meant: a size of the workshop's own scale, or millimetres. A scale of letters leaves no doubt. */
+function readBareRing(match: RegExpExecArray, typed: Typed): SizeReading | undefined {
+  const { expects, ringSystem: system = 'US' } = typed.context
+  if (expects !== 'ring' || system === 'UK') return undefined
+  const size = ringMeaning(typed.raw, system, Number(match[0]))
+  if (typeof size === 'string') return undefined
+  return ask(typed, `Is ${typed.raw} a ring size or millimetres? Write "size ${typed.raw}" or "${typed.raw} mm"`, [
+    size,
+    lengthMeaning(typed.raw, Number(match[0])),
+  ])
+}
+
+/** "hand 200 mm": the hand measured round the knuckles, the thumb laid in; a bangle that passes it measures that round, inside. */
+function readHand(match: RegExpExecArray, typed: Typed): SizeReading | undefined {
+  if (typed.context.expects !== 'bangle') return undefined
+  const hand = parseSize(match[1] ?? '', { expects: 'length' })
+  if (!('mm' in hand)) return { ...hand, typed: typed.raw }
+  const mm = hand.mm / Math.PI
+  return settle(
+    typed,
+    lengthMeaning(typed.raw, mm, `a hand ${formatPlain(hand.mm, 1)} mm round the knuckles, ${formatPlain(mm, 1)} mm as a round`),
+  )
+}
+
 /** "1,000": a comma that may part thousands or decimals. */
 function readGrouped(typed: Typed): SizeReading | undefined {
   const [number = '', rest = ''] = /^([\d,]+)(.*)$/.exec(typed.raw)?.slice(1) ?? []
@@ -221,19 +245,21 @@ const RULES: readonly Rule[] = [
   { pattern: /^(\d)-(\d{1,2})$/, read: readDashed },
   { pattern: /^([1-4])([./])(\d{1,2})$/, read: readLooseBangle },
   { pattern: new RegExp(`^(${NUMBER_PATTERN})\\s*(mm|cm|m|inches|inch|in|")\\.?$`, 'i'), read: readLength },
+  { pattern: /^hand (.+)$/i, read: readHand },
+  { pattern: /^\d*\.?\d+$/, read: readBareRing },
   { pattern: /^(\d*\.?\d+|\d+\.)$/, read: readLength },
   { pattern: /^(?:\d+[ -])?\d+ ?\/ ?\d+$/, read: readFraction },
 ]
 
 const EXAMPLES: Readonly<Record<string, string>> = {
   ring: '"16.5 mm", "US 6 3/4", "UK N½" or "ISO 54"',
-  bangle: '"63 mm", "bangle 2-6" or "2 1/2 in"',
+  bangle: '"63 mm", "bangle 2-6", "2 1/2 in" or "hand 200 mm"',
   thickness: '"0.8", "20 ga" or "1/32 in"',
   length: '"14.5 mm", "5/16 in" or "1-1/4 in"',
 }
 
 /**
- * Says what a typed length or size means. A bare number is mm; `ga` takes the gauge system of the context and is a question
+ * Says what a typed length or size means. A bare number is mm, but a question where a ring is meant and it is a size too; `ga` takes the gauge system of the context and is a question
  * without one; `4/0` is a gauge or a blade; `2-4` is a bangle or a fraction; `N` is a ring or a drill.
  * Never throws: what cannot be read comes back as `unknown` with a message that says what can.
  */

@@ -4,6 +4,7 @@ export { FIT_IDS, type FitId } from './drills/fit-ids'
 export { clearanceOf, FITS, fitWords } from './drills/fits'
 export { FIGURES, type Figure, figureOf, massWith, type OwnFigures } from './figures'
 export {
+  ASKED_SYSTEMS,
   copperWeightMm,
   GAUGE_SCALES,
   GAUGE_SYSTEMS,

@@ -17,7 +17,9 @@ const envelope = z.object({
 
 export type ActionInput<N extends ActionName> = z.input<Actions[N]['input']>
 /** What an action gives where it is done. */
-export type ActionDone<N extends ActionName> = Extract<Awaited<ReturnType<Actions[N]['run']>>, { ok: true }>
+export type ActionDone<N extends ActionName> = Extract<Awaited<ReturnType<Actions[N]['run']>>, { ok: true }> & {
+  readonly revision?: number
+}
 
 type Either = OwnAction<z.ZodType, object> | AnyAction<z.ZodType, object>
 
@@ -38,7 +40,15 @@ function ownRun(
       if (action.already) return action.already(to, input)
     }
   }
-  return action.run(to, input)
+  return withRevision(action, to, input)
+}
+
+/** What an action gives, with the revision that the thing has after it, so that it can be taken back. */
+async function withRevision(action: OwnAction<z.ZodType, object>, to: Repositories, input: unknown): Promise<ActionResult> {
+  const done = await action.run(to, input)
+  if (!done.ok || action.against === 'new' || 'revision' in done) return done
+  const after = action.against(to, input)
+  return after ? Object.assign({}, done, { revision: after.revision }) : done
 }
 
 /** A fault of the disk, or of work that took too long, in words; anything else is ours and is thrown on. */

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { pieceWords } from '@/core/entries'
 import { fieldLines } from '@/core/route'
 import { designSchema, type Piece, type Repositories } from '../db/repositories'
 import { type ActionResult, type Against, linesOf, ownAction, refuse } from './action'
@@ -59,24 +60,9 @@ export const duplicatePiece = ownAction({
   },
 })
 
-const described = z.object({
-  pieceId,
-  name: z.string().trim().min(1, { error: 'Piece: give it a name' }).max(120),
-  quantity: z
-    .number({ error: 'How many: a whole number, 1 to 5000' })
-    .int({ error: 'How many: a whole number' })
-    .min(1, { error: 'How many: at least 1' })
-    .max(5000, { error: 'How many: at most 5000' }),
-  spares: z
-    .number({ error: 'Spares: a whole number, 0 to 5000' })
-    .int({ error: 'Spares: a whole number' })
-    .min(0, { error: 'Spares: 0 or more' })
-    .max(5000, { error: 'Spares: at most 5000' }),
-})
-
 /** Name, quantity and spares of a piece. */
 export const describePiece = ownAction({
-  input: described,
+  input: pieceWords.extend({ pieceId }),
   against: (to, input) =>
     againstPiece(to, input.pieceId, (piece) => linesOf({ name: 'Piece', quantity: 'How many', spares: 'Spares' }, piece, input)),
   run: ({ jobs }, input) => {

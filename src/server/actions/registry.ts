@@ -1,13 +1,13 @@
 import { archiveThing, deleteForGood, takeOutOfArchive } from './archive'
 import { startTray } from './bench'
 import { backUp, openWorkshop, restoreBackup, sendAwayDevice } from './data'
-import { addStock, measureStock } from './drawer'
-import { addPiece, saveJob } from './jobs'
+import { addStock, correctStock, duplicateStock, measureStock } from './drawer'
+import { addPiece, duplicateJob, saveJob } from './jobs'
 import { cutLayout, putBackCut, saveLayout } from './layouts'
 import type { ActionName } from './names'
 import { describePiece, duplicatePiece, moveRevision, saveDesign } from './pieces'
 import { keepFigure, saveSettings } from './settings'
-import { addStartingSets, addTool, countTool, markMandrel, measureStamp, measureTool } from './tools'
+import { addStartingSets, addTool, correctTool, countTool, markMandrel, measureStamp, measureTool } from './tools'
 
 /** Every action that writes. There is no other way to change a workshop than these and the ledger's entries. */
 export const ACTIONS = {
@@ -17,11 +17,15 @@ export const ACTIONS = {
   addTool,
   archiveThing,
   backUp,
+  correctStock,
+  correctTool,
   countTool,
   cutLayout,
   deleteForGood,
   describePiece,
+  duplicateJob,
   duplicatePiece,
+  duplicateStock,
   keepFigure,
   markMandrel,
   measureStamp,

@@ -1,7 +1,8 @@
 import * as z from 'zod'
+import { settingsSchema } from '@/core/entries'
 import { FIGURES } from '@/core/tables'
 import { formatPlain, readPlainNumber } from '@/core/units'
-import { type Repositories, settingsSchema } from '../db/repositories'
+import type { Repositories } from '../db/repositories'
 import { type Against, linesOf, ownAction, readAction, refuse } from './action'
 
 const LABELS = {

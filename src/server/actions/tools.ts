@@ -1,89 +1,23 @@
 import * as z from 'zod'
+import { readToolSize, toolEntry, toolLabel } from '@/core/entries'
 import { parseSize } from '@/core/sizes'
-import { findBlade, gritsNamed } from '@/core/tables'
-import {
-  findStartingSet,
-  type OwnTool,
-  sizeOfTool,
-  TOOL_KIND_INFO,
-  TOOL_KINDS,
-  type ToolFacts,
-  type ToolKind,
-  toolFacts,
-} from '@/core/toolwall'
-import { formatPlain, readPlainNumber } from '@/core/units'
+import { findStartingSet, sizeOfTool, type ToolFacts } from '@/core/toolwall'
+import { formatPlain } from '@/core/units'
 import { type Repositories, TOOL_REASONS, type WallTool } from '../db/repositories'
-import { type ActionIssue, type ActionResult, type Against, linesOf, ownAction, refuse } from './action'
+import { type ActionResult, type Against, linesOf, ownAction, refuse } from './action'
 
-type Size =
-  | { readonly ok: true; readonly value: number | undefined; readonly facts?: ToolFacts }
-  | { readonly ok: false; readonly message: string }
-
-function inRange(kind: ToolKind, value: number): Size {
-  const size = TOOL_KIND_INFO[kind].size
-  if (!size) return { ok: true, value: undefined }
-  if (value >= size.min && value <= size.max) return { ok: true, value }
-  return {
-    ok: false,
-    message: `${size.label}: ${formatPlain(value)} ${size.unit} was given; possible is ${formatPlain(size.min)} to ${formatPlain(size.max)} ${size.unit}`,
-  }
-}
-
-function readNumber(kind: ToolKind, typed: string): Size {
-  const label = TOOL_KIND_INFO[kind].size?.label ?? ''
-  const number = readPlainNumber(typed.replace(/\s*(µm|um|°?c|hrc)$/i, ''))
-  return Number.isFinite(number) ? inRange(kind, number) : { ok: false, message: `${label}: "${typed}" is not a number` }
-}
-
-/** A tool's size as a smith writes it: a drill or a length, a grade of paper, a blade by name. Empty is not known. */
-function readSize(kind: ToolKind, raw: string): Size {
-  const typed = raw.trim()
-  const size = TOOL_KIND_INFO[kind].size
-  if (typed === '' || !size) return { ok: true, value: undefined }
-  if (kind === 'blade') {
-    const blade = findBlade(typed.replace(/\s*blade\s*/i, ''))
-    if (blade) return { ok: true, value: blade.thicknessMm, facts: { widthMm: blade.widthMm, teethPerCm: blade.teethPerCm } }
-  }
-  if (kind === 'abrasive') {
-    const grits = gritsNamed(typed)
-    const [only] = grits
-    if (only && grits.length === 1) return { ok: true, value: only.micron, facts: { scale: only.scale } }
-    if (grits.length > 1)
-      return {
-        ok: false,
-        message: `Which ${typed}? ${grits.map((grit) => `${grit.scale} is ${formatPlain(grit.micron)} µm`).join(', ')}. Write the scale before it.`,
-      }
-  }
-  if (size.unit !== 'mm') return readNumber(kind, typed)
-  const reading = parseSize(typed, { gaugeSystem: 'B&S' })
-  if (!('mm' in reading)) return { ok: false, message: `${size.label}: ${reading.kind === 'unknown' ? reading.message : reading.question}` }
-  return inRange(kind, reading.mm)
-}
-
-const newTool = z.object({
-  kind: z.enum(TOOL_KINDS, { error: 'What it is: choose one' }),
-  label: z.string().trim().min(1, { error: 'Name: what do you call it?' }).max(80, { error: 'Name: at most 80 characters' }),
-  size: z.string().default(''),
-  measured: z.string().default(''),
-  count: z.string().default(''),
-  facts: toolFacts.default({}),
-})
-
-/** Hangs one tool on the wall. A maker's label is a name: without a size the tool is kept, and picked for nothing. */
+/** Hangs one tool on the wall. */
 export const addTool = ownAction({
-  input: newTool,
+  input: toolEntry,
   against: 'new',
-  run: ({ tools }, { kind, label, facts, ...typed }) => {
-    const [nominal, measured] = [readSize(kind, typed.size), readSize(kind, typed.measured)]
-    const issues: ActionIssue[] = []
-    if (!nominal.ok) issues.push({ path: 'size', message: nominal.message })
-    if (!measured.ok) issues.push({ path: 'measured', message: measured.message })
-    const count = typed.count.trim() === '' ? 1 : readPlainNumber(typed.count)
-    if (!Number.isInteger(count) || count < 0 || count > 100000)
-      issues.push({ path: 'count', message: 'How many: a whole number from 0 to 100000' })
-    if (!nominal.ok || !measured.ok || issues.length > 0) return refuse(issues.map((issue) => issue.message).join('. '), issues)
-    const tool: OwnTool = { kind, label, nominal: nominal.value, measured: measured.value, count, facts: { ...nominal.facts, ...facts } }
-    return { ok: true, id: tools.add(tool) }
+  run: ({ tools }, { kind, label, facts, size, measured, count }) => {
+    const [nominal, real] = [readToolSize(kind, size), readToolSize(kind, measured)]
+    if (!nominal.ok) return refuse(nominal.message)
+    if (!real.ok) return refuse(real.message)
+    return {
+      ok: true,
+      id: tools.add({ kind, label, nominal: nominal.value, measured: real.value, count, facts: { ...nominal.facts, ...facts } }),
+    }
   },
 })
 
@@ -108,6 +42,23 @@ function againstTool({ tools }: Repositories, id: number, lines: (tool: WallTool
   return tool && { revision: tool.revision, lines: lines(tool) }
 }
 
+/** Renames a tool, or corrects the size it was sold as; empty leaves the size not known. */
+export const correctTool = ownAction({
+  input: z.object({ id: z.number(), label: toolLabel, size: z.string().max(60) }),
+  against: (to, { id, label, size }) =>
+    againstTool(to, id, (tool) =>
+      linesOf({ label: 'Name', size: 'Size as sold' }, { label: tool.label, size: tool.nominal }, { label, size: size.trim() }),
+    ),
+  run: ({ tools }, { id, label, size }) => {
+    const tool = tools.one(id)
+    if (!tool) return gone()
+    const read = readToolSize(tool.kind, size)
+    if (!read.ok) return refuse(read.message, [{ path: 'size', message: read.message }])
+    tools.describe(id, { label, nominal: read.value ?? null, facts: { ...tool.facts, ...read.facts } })
+    return { ok: true, revision: tools.one(id)?.revision ?? tool.revision }
+  },
+})
+
 /** Keeps what a tool measured; it wins over the size it was sold as. Empty takes the measurement back. */
 export const measureTool = ownAction({
   input: z.object({ id: z.number(), typed: z.string().max(60) }),
@@ -116,7 +67,7 @@ export const measureTool = ownAction({
   run: ({ tools }, { id, typed }) => {
     const tool = tools.one(id)
     if (!tool) return gone()
-    const size = readSize(tool.kind, typed)
+    const size = readToolSize(tool.kind, typed)
     if (!size.ok) return refuse(size.message)
     tools.setMeasured(id, size.value ?? null)
     return { ok: true }

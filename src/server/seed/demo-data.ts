@@ -4,7 +4,7 @@ import type { NewStock } from '../db/repositories'
 import type { NewJob } from '../db/repositories/jobs'
 
 /** The workshop of the Orrin Vale night mail: an invented heritage railway, its people and places made up throughout. */
-type SeedSheet = Omit<NewStock, 'parentId' | 'holes' | 'lengthMm' | 'kind'>
+type SeedSheet = Omit<NewStock, 'parentId' | 'holes' | 'lengthMm' | 'acrossMm' | 'kind'>
 
 const ell = [
   [0, 0],

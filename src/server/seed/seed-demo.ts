@@ -111,7 +111,7 @@ function hardRoute(to: Repositories, pieceId: number): void {
 }
 
 function seedDrawer(to: Repositories): void {
-  for (const sheet of SHEETS) to.drawer.add({ ...sheet, kind: 'sheet', holes: [], lengthMm: null, parentId: null })
+  for (const sheet of SHEETS) to.drawer.add({ ...sheet, kind: 'sheet', holes: [], lengthMm: null, acrossMm: null, parentId: null })
   to.drawer.add({
     label: 'W-1',
     kind: 'wire',
@@ -122,6 +122,7 @@ function seedDrawer(to: Repositories): void {
     outer: null,
     holes: [],
     lengthMm: 640,
+    acrossMm: null,
     temper: 'annealed',
     parentId: null,
   })
@@ -135,7 +136,22 @@ function seedDrawer(to: Repositories): void {
     outer: null,
     holes: [],
     lengthMm: 1150,
+    acrossMm: null,
     temper: 'annealed',
+    parentId: null,
+  })
+  to.drawer.add({
+    label: 'T-1',
+    kind: 'tube',
+    alloy: 'yellow-brass-c260',
+    thicknessTyped: '0.6',
+    thicknessMm: 0.6,
+    measuredMm: null,
+    outer: null,
+    holes: [],
+    lengthMm: 420,
+    acrossMm: 7.4,
+    temper: 'half-hard',
     parentId: null,
   })
 }

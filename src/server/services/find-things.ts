@@ -1,7 +1,8 @@
+import { findTerms } from '@/core/glossary'
 import { ALLOY_TITLES, type AlloyId } from '@/core/metals'
 import { TABLES } from '@/core/tables'
 import { TOOL_KIND_INFO, type ToolKind } from '@/core/toolwall'
-import type { Repositories } from '../db/repositories'
+import type { Named, Repositories } from '../db/repositories'
 import { KIND_WORDS } from './archive-words'
 
 /** Something that can be gone to. */
@@ -10,6 +11,8 @@ export interface FoundThing {
   readonly name: string
   readonly about: string
   readonly href: string
+  /** Of a job: for a piece to be added to it. */
+  readonly jobId?: number
 }
 
 const MOST = 7
@@ -24,19 +27,36 @@ const PLACES: readonly FoundThing[] = [
   { kind: 'place', name: 'Settings', about: 'units, paper, backups', href: '/settings' },
 ]
 
+function thingOf({ kind, id, name, about }: Named): FoundThing {
+  if (kind === 'job') return { kind: KIND_WORDS.job, name, about: about || 'no customer named', href: `/jobs?job=${id}`, jobId: id }
+  if (kind === 'piece') return { kind: KIND_WORDS.piece, name, about: `for ${about}`, href: `/pieces/${id}` }
+  if (kind === 'stock') return { kind: KIND_WORDS.stock, name, about: ALLOY_TITLES[about as AlloyId] ?? about, href: '/drawer' }
+  return { kind: KIND_WORDS.tool, name, about: TOOL_KIND_INFO[about as ToolKind]?.title ?? about, href: '/drawer/tools' }
+}
+
+/** What was worked on last, before anything is asked. */
+export function recentThings({ finding }: Pick<Repositories, 'finding'>): FoundThing[] {
+  return finding.recent({ pieces: 4, jobs: 3 }).map(thingOf)
+}
+
 /** Jobs, pieces, metal, tools, tables and places that the words name; nothing for fewer than two letters. */
 export function findThings({ finding }: Pick<Repositories, 'finding'>, words: string): FoundThing[] {
   const text = words.trim().toLowerCase()
   if (text.length < 2 || text.length > 80) return []
-  const own = finding.named(text, MOST).map(({ kind, id, name, about }): FoundThing => {
-    if (kind === 'job') return { kind: KIND_WORDS.job, name, about: about || 'no customer named', href: `/jobs?job=${id}` }
-    if (kind === 'piece') return { kind: KIND_WORDS.piece, name, about: `for ${about}`, href: `/pieces/${id}` }
-    if (kind === 'stock') return { kind: KIND_WORDS.stock, name, about: ALLOY_TITLES[about as AlloyId] ?? about, href: '/drawer' }
-    return { kind: KIND_WORDS.tool, name, about: TOOL_KIND_INFO[about as ToolKind]?.title ?? about, href: '/drawer/tools' }
-  })
+  const own = finding.named(text, MOST).map(thingOf)
   const places = PLACES.filter(({ name }) => name.toLowerCase().startsWith(text))
   const tables = TABLES.filter((table) => table.title.toLowerCase().includes(text)).map(
     (table): FoundThing => ({ kind: 'table', name: table.title, about: 'table', href: `/tables?q=${encodeURIComponent(table.title)}` }),
   )
-  return [...own, ...places, ...tables].slice(0, MOST)
+  const terms = findTerms(text)
+    .filter((term) => term.word.startsWith(text))
+    .map(
+      (term): FoundThing => ({
+        kind: 'word',
+        name: term.word,
+        about: term.means,
+        href: `/tables/words?q=${encodeURIComponent(term.word)}`,
+      }),
+    )
+  return [...own, ...places, ...tables, ...terms].slice(0, MOST)
 }

@@ -2,12 +2,15 @@ import { type OwnAllowance, ownAllowanceOf } from '@/core/logbook'
 import type { PlanOptions } from '@/core/route'
 import type { RecordGroup, RecordRow, Repositories } from '../db/repositories'
 import { planDesign } from './piece-plan'
+import { dimensionedThumbOf, type PieceThumb } from './piece-thumb'
 
 /** A piece of a group, with what the record says to allow on its own blank. */
 export interface PieceAllowance {
   readonly pieceId: number
   readonly name: string
   readonly own: OwnAllowance
+  /** The piece in its metal, with its dimensions, for what came out to be drawn over it. */
+  readonly picture: PieceThumb | null
 }
 
 /** A group of the book with its newest rows, and what it comes to for the pieces in it. */
@@ -25,7 +28,7 @@ export function ownAllowanceOfPiece(repositories: Repositories, pieceId: number,
   const plan = piece && planDesign(piece.design, options)
   if (!piece || !plan?.ok) return undefined
   const methods = repositories.record.methodsOf(plan.result.form, plan.temper.alloy)
-  return { pieceId, name: piece.name, own: ownAllowanceOf(plan.result, methods) }
+  return { pieceId, name: piece.name, own: ownAllowanceOf(plan.result, methods), picture: dimensionedThumbOf(plan) }
 }
 
 /** The book’s groups, the fullest first; one page of them. */

@@ -4,8 +4,6 @@ import type { Repositories } from '../db/repositories'
 
 /** The layout of what the drawer may hold gets so long; what it has not placed by then counts as short. */
 const SECONDS = 0.04
-/** Operations that want soft metal. */
-const FORMING = new Set(['bend', 'dap', 'stamp', 'roll'])
 
 function stockOf({ drawer }: Pick<Repositories, 'drawer'>): StockPiece[] {
   return drawer.all().map((stock) => ({ ...stock, thicknessMm: stock.measuredMm ?? stock.thicknessMm }))
@@ -20,7 +18,6 @@ export function supplyFor(repositories: Repositories, result: FormResult, qty: n
     drawer: stockOf(repositories),
     kerfMm,
     marginMm,
-    formed: result.route.some((step) => FORMING.has(step.op)),
     figures,
     control: { elapsedS, shouldStop: () => elapsedS() > SECONDS },
   })

@@ -3,9 +3,14 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
+import { useMemo } from 'react'
 import type { TemperWalk } from '@/core/route'
+import type { TrayLine } from '@/server/db/repositories'
 import type { PieceThumb } from '@/server/services/piece-thumb'
+import type { GridColumn, GridRow } from '../grid/columns'
+import { DataTable } from '../grid/data-table'
 import { Ribbon } from '../route/ribbon'
+import { LookChoice, useLook } from '../shared/look-choice'
 import { PALETTE } from '../theme/palette'
 import { WaitClock } from './wait-clock'
 
@@ -74,10 +79,41 @@ function TrayRow({ tray }: { readonly tray: TrayView }) {
   )
 }
 
+const COLUMNS: readonly GridColumn[] = [
+  { key: 'id', title: 'Tray', kind: 'figure', wide: 0.5 },
+  { key: 'piece', title: 'Piece', wide: 2 },
+  { key: 'size', title: 'Pieces', kind: 'figure', wide: 0.6 },
+  { key: 'lost', title: 'Lost', kind: 'figure', wide: 0.6 },
+  { key: 'step', title: 'Step', wide: 0.8 },
+  { key: 'startedAt', title: 'Started', kind: 'day' },
+  { key: 'finishedAt', title: 'Finished', kind: 'day' },
+]
+
+function lineOf({ id, piece, size, lost, step, steps, startedAt, finishedAt }: TrayLine): GridRow {
+  const at = finishedAt === null ? `${step} of ${steps}` : 'finished'
+  return { id, href: `/bench/${id}`, cells: { id, piece, size, lost, step: at, startedAt, finishedAt } }
+}
+
 /** What to do next: the trays in work, what waits, what is due. Dark, to be read from the stool. */
-export function BenchHome({ trays }: { readonly trays: readonly TrayView[] }) {
+export function BenchHome({ trays, lines }: { readonly trays: readonly TrayView[]; readonly lines: readonly TrayLine[] }) {
+  const look = useLook()
+  const rows = useMemo(() => lines.map(lineOf), [lines])
+  if (look === 'table')
+    return (
+      <Box sx={{ p: 2.5, flex: 1, display: 'flex', flexDirection: 'column', gap: 1.5, minHeight: 0 }}>
+        <Box sx={{ alignSelf: 'flex-end' }}>
+          <LookChoice drawn="As they stand" />
+        </Box>
+        <Box sx={{ flex: 1, minHeight: 320 }}>
+          <DataTable label="Trays" columns={COLUMNS} rows={rows} empty="No tray was started yet." />
+        </Box>
+      </Box>
+    )
   return (
     <Box sx={{ flex: 1, bgcolor: PALETTE.petrolDeep, color: PALETTE.petrolText, px: 3, py: 1 }}>
+      <Box sx={{ display: 'flex', justifyContent: 'flex-end', pt: 1 }}>
+        <LookChoice drawn="As they stand" />
+      </Box>
       {trays.length === 0 ? (
         <Box sx={{ py: 4, maxWidth: 560 }}>
           <Typography component="h2" sx={{ fontSize: 26, fontWeight: 650, color: '#fff' }}>

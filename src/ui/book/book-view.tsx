@@ -8,6 +8,7 @@ import { ALLOYS } from '@/core/metals'
 import { formatPlain } from '@/core/units'
 import type { LossLine } from '@/server/db/repositories'
 import type { BookGroup } from '@/server/services/own-record'
+import { DeviationPicture } from '../record/deviation-picture'
 import { RecordTable } from '../record/record-table'
 import { SpreadPlot } from '../record/spread-plot'
 import { PALETTE } from '../theme/palette'
@@ -48,6 +49,7 @@ function Allow({ piece }: { readonly piece: BookGroup['pieces'][number] }) {
 
 function GroupView({ group }: { readonly group: BookGroup }) {
   const [first] = group.pieces
+  const [newest] = group.rows
   return (
     <Box component="section" aria-label={`${group.form}, ${group.alloy}`} sx={{ py: 2, borderBottom: `1px solid ${PALETTE.hairline}` }}>
       <Typography variant="h3" component="h2">
@@ -63,14 +65,25 @@ function GroupView({ group }: { readonly group: BookGroup }) {
           ))}
           {first ? <Typography sx={{ mt: 1, fontSize: 13.5 }}>{first.own.why}</Typography> : null}
         </Box>
-        <SpreadPlot growthsMm={group.rows.map((row) => row.growthMm).reverse()} usedMm={first?.own.growthMm ?? 0} />
-        <Box sx={{ maxHeight: 250, overflowY: 'auto' }} tabIndex={0} role="region" aria-label="Readings">
+        <Box>
+          {first?.picture && newest ? (
+            <DeviationPicture
+              piece={first.picture}
+              label={newest.label}
+              predictedMm={newest.predictedMm}
+              growthsMm={group.rows.filter((row) => row.pieceName === first.name).map((row) => row.growthMm)}
+              height={150}
+            />
+          ) : null}
+          <SpreadPlot growthsMm={group.rows.map((row) => row.growthMm).reverse()} usedMm={first?.own.growthMm ?? 0} />
+        </Box>
+        <Box role="region" aria-label="Readings">
           {group.sums.count > group.rows.length ? (
             <Typography variant="body2">
               the newest <span className="fig">{group.rows.length}</span> of <span className="fig">{group.sums.count}</span>
             </Typography>
           ) : null}
-          <RecordTable rows={group.rows} />
+          <RecordTable rows={group.rows} height={380} />
         </Box>
       </Box>
     </Box>

@@ -1,12 +1,18 @@
 'use client'
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Tooltip from '@mui/material/Tooltip'
 import Typography from '@mui/material/Typography'
+import { Maximize, ZoomIn, ZoomOut } from 'lucide-react'
 import { useRef } from 'react'
 import { type DrawingHandle, type DrawingShape, type DrawingView, kerfLine } from '@/core/drawing'
+import { IconAction } from '../shared/icon-action'
 import { useWorkshop } from '../shared/workshop-context'
 import { FONTS, PALETTE } from '../theme/palette'
 import { DimensionLine } from './dimension-line'
 import { type Fit, fitView, scaleWords } from './scale'
+import { usePxPerMm } from './true-size'
+import { useZoom } from './use-zoom'
 
 interface ScaleDrawingProps {
   readonly view: DrawingView
@@ -123,9 +129,40 @@ function Handle({ handle, fit, onMove }: { readonly handle: DrawingHandle; reado
   )
 }
 
+interface ZoomButtonsProps {
+  readonly zoom: ReturnType<typeof useZoom>
+  readonly title: string
+  /** How many times as large as it fits the piece is on this screen in its own size. */
+  readonly trueSize: number
+}
+
+/** Closer, wider, the whole, and as large as the piece. */
+function ZoomButtons({ zoom, title, trueSize }: ZoomButtonsProps) {
+  return (
+    <Box
+      className="no-print"
+      role="group"
+      aria-label={`Look at ${title}`}
+      sx={{ display: 'flex', alignItems: 'center', ml: 1, flexShrink: 0 }}
+    >
+      <IconAction label="Look closer" icon={ZoomIn} onPress={zoom.closer} />
+      <IconAction label="Look wider" icon={ZoomOut} onPress={zoom.wider} />
+      <IconAction label="See the whole" icon={Maximize} disabled={zoom.isFitted} onPress={zoom.fit} />
+      <Tooltip title="As large as the piece itself" describeChild>
+        <Button variant="text" sx={{ minHeight: 24, minWidth: 26, px: 0.5, py: 0, fontSize: 12.5 }} onClick={() => zoom.to(trueSize)}>
+          100 %
+        </Button>
+      </Tooltip>
+    </Box>
+  )
+}
+
 /** One view of the piece, true to scale in its own metal, with dimension lines and handles that change the inputs. */
 export function ScaleDrawing({ view, colour, width, height, maxScale, onHandle }: ScaleDrawingProps) {
-  const fit = fitView(view, width, height, maxScale)
+  const whole = fitView(view, width, height, maxScale)
+  const zoom = useZoom(width, height)
+  const fit = zoom.zoomed(whole)
+  const pxPerMm = usePxPerMm()
   const { kerfMm } = useWorkshop()
   return (
     <Box component="figure" sx={{ m: 0 }}>
@@ -133,21 +170,23 @@ export function ScaleDrawing({ view, colour, width, height, maxScale, onHandle }
         <Typography variant="h2">
           {view.title},{' '}
           <span className="fig" style={{ whiteSpace: 'nowrap' }}>
-            {scaleWords(fit.scale)}
+            {scaleWords(fit.scale, pxPerMm)}
           </span>
         </Typography>
-        {onHandle && width >= HINT_FROM_PX && view.handles.length > 0 ? (
-          <Typography variant="body2">drag {view.handles.map((handle) => `the ${handle.label}`).join(' or ')}</Typography>
-        ) : null}
+        {onHandle ? <ZoomButtons zoom={zoom} title={view.title} trueSize={pxPerMm / whole.scale} /> : null}
       </Box>
       <svg
+        ref={onHandle ? zoom.ref : undefined}
         width={width}
         height={height}
         viewBox={`0 0 ${width} ${height}`}
         role="group"
         aria-label={`${view.title}: ${view.dimensions.map((dimension) => dimension.text).join(', ')}`}
-        style={{ display: 'block', maxWidth: '100%' }}
+        style={{ display: 'block', maxWidth: '100%', touchAction: 'pan-x pan-y' }}
       >
+        {onHandle && width >= HINT_FROM_PX && view.handles.length > 0 ? (
+          <title>{`Drag ${view.handles.map((handle) => `the ${handle.label}`).join(' or ')}`}</title>
+        ) : null}
         {view.shapes.map((shape, i) => (
           <Shape key={`${shape.kind}-${i}`} shape={shape} fit={fit} colour={colour} kerfMm={kerfMm} />
         ))}

@@ -59,8 +59,8 @@ export function fitView(view: DrawingView, width: number, height: number, maxSca
   return fitInto(view, width, height, maxScale, room)
 }
 
-/** The scale as a smith says it, taking 96 px to the inch: "6 : 1". */
-export function scaleWords(scale: number): string {
-  const ratio = scale / (96 / 25.4)
+/** The scale as a smith says it, on a screen of so many px to the millimetre: "6 : 1". */
+export function scaleWords(scale: number, pxPerMm: number): string {
+  const ratio = scale / pxPerMm
   return ratio >= 1 ? `${ratio >= 10 ? Math.round(ratio) : Number(ratio.toFixed(1))} : 1` : `1 : ${Number((1 / ratio).toFixed(1))}`
 }

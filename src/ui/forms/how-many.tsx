@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { type Losses, sparesFor } from '@/core/logbook'
 import { readPlainNumber } from '@/core/units'
-import { useAct } from '../acting/act-provider'
+import { useTold } from '../acting/use-told'
 import { SizeField } from '../shared/size-field'
 
 interface HowManyProps {
@@ -17,15 +17,26 @@ interface HowManyProps {
 
 /** How many are wanted, and how many more are cut against losses. */
 export function HowMany({ piece, losses, revision }: HowManyProps) {
-  const act = useAct()
+  const told = useTold()
   const [quantity, setQuantity] = useState(String(piece.quantity))
   const [spares, setSpares] = useState(String(piece.spares))
+  const [stored, setStored] = useState(piece)
+  if (stored.quantity !== piece.quantity || stored.spares !== piece.spares) {
+    // what stands in the workshop has changed: taken back, or saved elsewhere
+    setStored(piece)
+    setQuantity(String(piece.quantity))
+    setSpares(String(piece.spares))
+  }
   const [problem, setProblem] = useState<string>()
   const advised = sparesFor(Math.max(1, Math.min(5000, readPlainNumber(quantity) || 1)), losses)
   async function keep(wanted = spares) {
     if (quantity === String(piece.quantity) && wanted === String(piece.spares)) return
     const words = { pieceId: piece.id, name: piece.name, quantity: readPlainNumber(quantity), spares: readPlainNumber(wanted) }
-    const kept = await act('describePiece', words, { revision: revision.current })
+    const kept = await told('describePiece', words, {
+      revision: revision.current,
+      text: `${words.quantity} and ${words.spares} spare, to be cut.`,
+      back: { ...words, quantity: piece.quantity, spares: piece.spares },
+    })
     if (kept.ok) revision.current = kept.revision
     setProblem(kept.ok ? undefined : kept.message)
   }

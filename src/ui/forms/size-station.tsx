@@ -97,7 +97,7 @@ function Drawings({ result, onHandle }: { readonly result: FormResult; readonly 
               view={view}
               colour={colour}
               width={width / row.length}
-              height={(height * (shares[i] ?? 1)) / whole - 32}
+              height={(height * (shares[i] ?? 1)) / whole - 46}
               onHandle={onHandle}
             />
           ))}

@@ -19,8 +19,7 @@ function metalWords({ kind, alloy, thicknessMm, widthMm }: ToBuy): string {
 }
 
 function buyWords(buy: ToBuy, currency: string): string {
-  const temper = buy.temper === 'annealed' ? 'annealed' : 'half hard'
-  return `${metalWords(buy)}, ${temper}, ${sizeWords(buy)}: ${formatPlain(buy.massG, 1)} g, about ${formatMoney(buy.cost, currency)}`
+  return `${metalWords(buy)}, annealed, ${sizeWords(buy)}: ${formatPlain(buy.massG, 1)} g, about ${formatMoney(buy.cost, currency)}`
 }
 
 function holds({ needed, covered, from }: Supply): string {

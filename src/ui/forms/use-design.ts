@@ -114,7 +114,9 @@ export function useDesign(piece: Piece) {
       const meta = found?.kind === 'number' ? found.meta : undefined
       const now = Number(plan.ok ? mmOf(input[field], plan.result.understood[field]?.mm) : 0)
       const next = Math.min(meta?.maximum ?? Infinity, Math.max(meta?.minimum ?? 0, now + by))
-      setTyped((before) => ({ ...before, [field]: String(Number(next.toFixed(2))) }))
+      // a ring's bare number would be a question
+      const unit = meta?.size === 'ring' ? ' mm' : ''
+      setTyped((before) => ({ ...before, [field]: `${Number(next.toFixed(2))}${unit}` }))
       saveSoon(900)
     },
     choose: (question: string, school: string) => {

@@ -4,21 +4,27 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { Archive, Copy, Plus } from 'lucide-react'
 import Link from 'next/link'
-import { useState } from 'react'
+import { useRouter } from 'next/navigation'
+import { useMemo, useState } from 'react'
 import { countWords } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
-import type { Job } from '@/server/db/repositories'
+import type { Job, JobLine } from '@/server/db/repositories'
 import type { PieceThumb } from '@/server/services/piece-thumb'
 import { useAct } from '../acting/act-provider'
 import { ArchiveDialog } from '../archive/archive-dialog'
 import { type Thing, useArchive } from '../archive/use-archive'
 import { Thumb } from '../drawing/thumb'
+import type { GridColumn, GridRow } from '../grid/columns'
+import { DataTable } from '../grid/data-table'
+import { useDates } from '../shared/dates'
+import { LookChoice, useLook } from '../shared/look-choice'
 import { MoreMenu } from '../shared/more-menu'
 import { useNotice } from '../shared/notices'
 import { PALETTE } from '../theme/palette'
+import { type FirstAnswers, FirstStart, TrialMark } from './first-start'
 import { JobForm } from './job-form'
-import { NewPieceForm } from './new-piece'
-import { dueWords, STATUS_WORDS } from './words'
+import { NewPiece } from './new-piece'
+import { STATUS_WORDS } from './words'
 
 export interface PieceView {
   readonly id: number
@@ -83,15 +89,45 @@ function PieceLine({ piece, onArchive }: { readonly piece: PieceView; readonly o
   )
 }
 
-function JobCard({ job, today, onArchive }: { readonly job: JobView; readonly today: string; readonly onArchive: (thing: Thing) => void }) {
+const intoView = (card: HTMLElement | null) => card?.scrollIntoView({ block: 'nearest' })
+
+function JobCard({
+  job,
+  isShown,
+  isTrial,
+  today,
+  onArchive,
+}: {
+  readonly job: JobView
+  readonly isShown: boolean
+  readonly isTrial: boolean
+  readonly today: string
+  readonly onArchive: (thing: Thing) => void
+}) {
+  const act = useAct()
+  const say = useNotice()
+  const router = useRouter()
   const [editing, setEditing] = useState(false)
+  async function duplicate() {
+    const done = await act('duplicateJob', { id: job.id })
+    say({ text: done.ok ? `${job.title} stands there again.` : done.message })
+    if (done.ok) router.push(`/jobs?job=${done.id}`)
+  }
   const [adding, setAdding] = useState(false)
+  const { day } = useDates()
   const late = job.dueOn !== null && job.dueOn < today && job.status !== 'done' && job.status !== 'handed-over'
   return (
     <Box
       component="article"
       aria-label={job.title}
-      sx={{ bgcolor: PALETTE.paper, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', p: 2, pb: 1 }}
+      ref={isShown ? intoView : undefined}
+      sx={{
+        bgcolor: PALETTE.paper,
+        border: `1px solid ${isShown ? PALETTE.verdigris : PALETTE.hairline}`,
+        borderRadius: '4px',
+        p: 2,
+        pb: 1,
+      }}
     >
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
         <Box sx={{ minWidth: 0 }}>
@@ -104,10 +140,11 @@ function JobCard({ job, today, onArchive }: { readonly job: JobView; readonly to
           <Typography sx={{ fontWeight: 600, color: PALETTE.verdigris }}>{STATUS_WORDS[job.status]}</Typography>
           <Typography variant="body2" sx={{ color: late ? PALETTE.fire : undefined }}>
             {late ? 'late, ' : ''}
-            {dueWords(job.dueOn)}
+            {job.dueOn === null ? 'no date' : `due ${day(job.dueOn)}`}
           </Typography>
         </Box>
       </Box>
+      {isTrial ? <TrialMark job={job} /> : null}
       {job.note ? (
         <Typography variant="body2" sx={{ mt: 0.5 }}>
           {job.note}
@@ -119,7 +156,7 @@ function JobCard({ job, today, onArchive }: { readonly job: JobView; readonly to
         ))}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, borderTop: `1px dotted ${PALETTE.hairline}`, pt: 0.5 }}>
-        <Button variant="text" onClick={() => setAdding(!adding)}>
+        <Button variant="text" onClick={() => setAdding(true)}>
           Add a piece
         </Button>
         <Button variant="text" onClick={() => setEditing(!editing)}>
@@ -133,17 +170,47 @@ function JobCard({ job, today, onArchive }: { readonly job: JobView; readonly to
         <Box sx={{ flex: 1 }} />
         <MoreMenu
           label={`More of ${job.title}`}
-          entries={[{ label: 'Archive', icon: Archive, onChoose: () => onArchive({ kind: 'job', id: job.id, name: job.title }) }]}
+          entries={[
+            { label: 'Duplicate', icon: Copy, onChoose: () => void duplicate() },
+            { label: 'Archive', icon: Archive, onChoose: () => onArchive({ kind: 'job', id: job.id, name: job.title }) },
+          ]}
         />
       </Box>
-      {adding ? <NewPieceForm jobId={job.id} onDone={() => setAdding(false)} /> : null}
+      <NewPiece jobId={job.id} open={adding} onClose={() => setAdding(false)} />
       {editing ? <JobForm job={job} onDone={() => setEditing(false)} /> : null}
     </Box>
   )
 }
 
+interface JobsBoardProps {
+  readonly jobs: readonly JobView[]
+  /** Every job in a line, where they are asked for as a table. */
+  readonly lines: readonly JobLine[]
+  /** The job that was just made or looked for: it comes into view. */
+  readonly shown: number | null
+  /** The job that is only there to try things out. */
+  readonly trialJobId: number | null
+  /** What the first questions start from; null where they were answered. */
+  readonly firstStart: FirstAnswers | null
+  readonly today: string
+}
+
+const COLUMNS: readonly GridColumn[] = [
+  { key: 'title', title: 'Job', wide: 2 },
+  { key: 'customer', title: 'For', wide: 1.6 },
+  { key: 'status', title: 'Status' },
+  { key: 'dueOn', title: 'Due', kind: 'day' },
+  { key: 'pieces', title: 'Pieces', kind: 'figure', wide: 0.6 },
+]
+
+function lineOf({ id, title, customer, status, dueOn, pieces }: JobLine): GridRow {
+  return { id, href: `/jobs?job=${id}`, cells: { title, customer, status: STATUS_WORDS[status], dueOn, pieces } }
+}
+
 /** What was promised, of what: each job with its pieces drawn, what to cut, and where it stands. */
-export function JobsBoard({ jobs, today }: { readonly jobs: readonly JobView[]; readonly today: string }) {
+export function JobsBoard({ jobs, lines, shown, trialJobId, firstStart, today }: JobsBoardProps) {
+  const look = useLook()
+  const rows = useMemo(() => lines.map(lineOf), [lines])
   const [making, setMaking] = useState(false)
   const { asking, archive, answer } = useArchive()
   return (
@@ -155,13 +222,21 @@ export function JobsBoard({ jobs, today }: { readonly jobs: readonly JobView[]; 
         <Button variant="text" component={Link} href="/archive">
           Archive
         </Button>
+        <Box sx={{ flex: 1 }} />
+        <LookChoice drawn="With their pieces" />
       </Box>
+      {look === 'table' ? (
+        <Box sx={{ mt: 2, height: 'calc(100vh - 170px)' }}>
+          <DataTable label="Jobs" columns={COLUMNS} rows={rows} empty="No jobs yet." />
+        </Box>
+      ) : null}
       {making ? (
         <Box sx={{ maxWidth: 520, my: 1.5, bgcolor: PALETTE.paper, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', p: 2 }}>
           <JobForm onDone={() => setMaking(false)} />
         </Box>
       ) : null}
-      {jobs.length === 0 && !making ? (
+      {firstStart ? <FirstStart answers={firstStart} /> : null}
+      {jobs.length === 0 && !making && look === 'drawn' ? (
         <Box sx={{ maxWidth: 520, mt: 4 }}>
           <Typography variant="h3" component="h2">
             No jobs yet
@@ -181,8 +256,15 @@ export function JobsBoard({ jobs, today }: { readonly jobs: readonly JobView[]; 
           alignItems: 'start',
         }}
       >
-        {jobs.map((job) => (
-          <JobCard key={job.id} job={job} today={today} onArchive={(thing) => void archive(thing)} />
+        {(look === 'table' ? [] : jobs).map((job) => (
+          <JobCard
+            key={job.id}
+            job={job}
+            isShown={job.id === shown}
+            isTrial={job.id === trialJobId}
+            today={today}
+            onArchive={(thing) => void archive(thing)}
+          />
         ))}
       </Box>
       <ArchiveDialog asking={asking} onAnswer={(yes) => void answer(yes)} />

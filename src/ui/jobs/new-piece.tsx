@@ -1,64 +1,92 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { FORMS } from '@/core/forms'
-import { readPlainNumber } from '@/core/units'
+import { pieceEntry } from '@/core/entries'
+import type { KindView } from '@/server/services/kinds'
 import { useAct } from '../acting/act-provider'
-import { ChoiceField } from '../shared/choice-field'
-import { SizeField } from '../shared/size-field'
-import { TextRow } from '../shared/text-row'
-import { PALETTE } from '../theme/palette'
+import { Thumb } from '../drawing/thumb'
+import { EntrySize, EntryText } from '../entry/entry-fields'
+import { EntryForm } from '../entry/entry-form'
+import { KindPicker } from './kind-picker'
 
-const KINDS = Object.fromEntries(FORMS.map((form) => [form.id, form.title]))
+interface PieceTyped {
+  readonly name: string
+  readonly form: string
+  readonly quantity: string
+  readonly spares: string
+}
 
-/** Adds a piece to a job: what it is, its name, how many. The sizes come next, on its own page. */
-export function NewPieceForm({ jobId, onDone }: { readonly jobId: number; readonly onDone: () => void }) {
-  const router = useRouter()
-  const [form, setForm] = useState<string>(FORMS[0].id)
-  const [name, setName] = useState('')
-  const [quantity, setQuantity] = useState('1')
-  const [spares, setSpares] = useState('0')
-  const [problem, setProblem] = useState('')
+interface NewPieceProps {
+  readonly jobId: number
+  readonly open: boolean
+  readonly onClose: () => void
+}
+
+function Words({
+  jobId,
+  kind,
+  onBack,
+  onDone,
+}: {
+  readonly jobId: number
+  readonly kind: KindView
+  readonly onBack: () => void
+  readonly onDone: () => void
+}) {
   const act = useAct()
-  async function add() {
-    const added = await act('addPiece', {
-      jobId,
-      name: name.trim() || KINDS[form] || 'Piece',
-      form,
-      quantity: readPlainNumber(quantity),
-      spares: readPlainNumber(spares),
-    })
-    if (!added.ok) return setProblem(added.message)
-    onDone()
-    router.push(`/pieces/${added.id}`)
+  const router = useRouter()
+  async function send(typed: PieceTyped) {
+    const added = await act('addPiece', { ...typed, jobId })
+    if (added.ok) router.push(`/pieces/${added.id}`)
+    return added
   }
   return (
-    <Box
-      component="form"
-      sx={{ py: 1 }}
-      onSubmit={(event: React.FormEvent) => {
-        event.preventDefault()
-        void add()
-      }}
-    >
-      <ChoiceField label="What it is" value={form} options={KINDS} onChange={setForm} width={190} />
-      <TextRow label="Name" autoFocus value={name} onChange={setName} />
-      <SizeField label="How many" value={quantity} onChange={setQuantity} />
-      <SizeField label="Spares" value={spares} onChange={setSpares} />
-      {problem ? (
-        <Typography role="alert" sx={{ color: PALETTE.fire, mt: 1 }}>
-          {problem}
-        </Typography>
-      ) : null}
-      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
-        <Button type="submit" variant="contained">
-          Add it and size it
+    <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start' }}>
+      <Box sx={{ textAlign: 'center', width: 130, flexShrink: 0 }}>
+        {kind.thumb ? <Thumb {...kind.thumb} size={110} /> : null}
+        <Typography sx={{ fontWeight: 600 }}>{kind.title}</Typography>
+        <Button variant="text" onClick={onBack}>
+          Another kind
         </Button>
-        <Button onClick={onDone}>Cancel</Button>
+      </Box>
+      <Box sx={{ flex: 1 }}>
+        <EntryForm<PieceTyped>
+          label="New piece"
+          schema={pieceEntry}
+          values={{ name: kind.title, form: kind.id, quantity: '1', spares: '0' }}
+          send={send}
+          onDone={onDone}
+          onCancel={onDone}
+          submit="Add it and size it"
+        >
+          <EntryText name="name" label="Name" autoFocus />
+          <EntrySize name="quantity" label="How many" />
+          <EntrySize name="spares" label="Spares" />
+        </EntryForm>
       </Box>
     </Box>
+  )
+}
+
+/** Adds a piece to a job: what it is by its picture, then its name and how many. The sizes come next, on its own page. */
+export function NewPiece({ jobId, open, onClose }: NewPieceProps) {
+  const [kind, setKind] = useState<KindView | null>(null)
+  const close = () => {
+    setKind(null)
+    onClose()
+  }
+  return (
+    <Dialog open={open} onClose={close} maxWidth="md" fullWidth>
+      <DialogTitle>{kind ? `Add a ${kind.title.toLowerCase()}` : 'Add a piece'}</DialogTitle>
+      <DialogContent>
+        {kind ? <Words jobId={jobId} kind={kind} onBack={() => setKind(null)} onDone={close} /> : <KindPicker chosen="" onPick={setKind} />}
+      </DialogContent>
+    </Dialog>
   )
 }

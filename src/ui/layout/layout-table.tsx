@@ -11,12 +11,14 @@ import { ALLOYS } from '@/core/metals'
 import { formatPlain } from '@/core/units'
 import { useAct } from '../acting/act-provider'
 import { useSize } from '../drawing/use-size'
+import { KEY_REGISTRY } from '../keys/registry'
+import { useKeys } from '../keys/use-keys'
 import { ChoiceField } from '../shared/choice-field'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { CutDialog } from './cut-dialog'
 import { SheetView } from './sheet-view'
-import { type DraftLayout, isFit, type SheetChoice, useLayout } from './use-layout'
+import { type DraftLayout, inOrder, type SheetChoice, useLayout, whatDiffers } from './use-layout'
 
 interface CutView {
   readonly id: number
@@ -47,7 +49,8 @@ function colourOf(alloy: string) {
 
 function sheetWords(sheet: SheetChoice, items: LayoutTableProps['items']): string {
   const metal = Object.values(ALLOYS).find((item) => item.id === sheet.alloy)?.title ?? sheet.alloy
-  return `${sheet.label}, ${metal.toLowerCase()} ${formatPlain(sheet.thicknessMm, 2)}${isFit(sheet, items) ? '' : ' (other metal)'}`
+  const differs = whatDiffers(sheet, items)
+  return `${sheet.label}, ${metal.toLowerCase()} ${formatPlain(sheet.thicknessMm, 2)}${differs === 'nothing' ? '' : ` (other ${differs})`}`
 }
 
 function Blanks({ items, placements }: Pick<LayoutTableProps, 'items'> & { readonly placements: readonly Placement[] }) {
@@ -136,6 +139,22 @@ function Reserved({ choice }: { readonly choice: SheetChoice }) {
   )
 }
 
+/** What is different about the sheet that was chosen, where none of the blanks can be cut from it as they are. */
+function Differs({ choice, items }: { readonly choice: SheetChoice; readonly items: LayoutTableProps['items'] }) {
+  const differs = whatDiffers(choice, items)
+  const [first] = items
+  if (differs === 'nothing' || !first) return null
+  const metal =
+    Object.values(ALLOYS)
+      .find((alloy) => alloy.id === first.item.alloy)
+      ?.title.toLowerCase() ?? first.item.alloy
+  return (
+    <Typography role="alert" sx={{ borderLeft: `4px solid ${PALETTE.ochre}`, bgcolor: PALETTE.ochreSoft, p: 1, mt: 1 }}>
+      {choice.label} is of another {differs}: these blanks want {metal} {formatPlain(first.item.thicknessMm, 2)} mm.
+    </Typography>
+  )
+}
+
 interface OutputProps {
   readonly layout: ReturnType<typeof useLayout>
   readonly layoutId: number
@@ -173,6 +192,7 @@ export function LayoutTable(props: LayoutTableProps) {
   const [problem, setProblem] = useState('')
   const [asking, setAsking] = useState(false)
   const { ref, width, height } = useSize({ width: 760, height: 620 })
+  useKeys({ undo: layout.undo, redo: layout.redo })
   const byId = new Map(items.map((entry) => [entry.item.id, entry]))
   const { choice, placements, illegal, layoutId } = layout
   async function cutNow() {
@@ -232,11 +252,12 @@ export function LayoutTable(props: LayoutTableProps) {
           value={String(layout.sheetId)}
           options={{
             ...(choice ? {} : { [layout.sheetId]: 'choose' }),
-            ...Object.fromEntries(sheets.map((sheet) => [sheet.id, sheetWords(sheet, items)])),
+            ...Object.fromEntries(inOrder(sheets, items).map((sheet) => [`${sheet.id}`, sheetWords(sheet, items)])),
           }}
           onChange={(id) => layout.chooseSheet(Number(id))}
           width={190}
         />
+        {choice ? <Differs choice={choice} items={items} /> : null}
         {gone && !choice ? <SheetGone gone={gone} onMove={layout.moveTo} /> : null}
         <Typography variant="body2" sx={{ mt: 0.75 }}>
           Kerf <span className="fig">{formatPlain(kerfMm, 2)} mm</span>
@@ -248,9 +269,17 @@ export function LayoutTable(props: LayoutTableProps) {
           ) : null}
         </Typography>
         {choice ? <Reserved choice={choice} /> : null}
-        <Typography variant="h2" sx={{ mt: 2 }}>
-          Blanks
-        </Typography>
+        <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', mt: 2 }}>
+          <Typography variant="h2">Blanks</Typography>
+          <Box>
+            <Button variant="text" title={KEY_REGISTRY.undo.shown} disabled={!layout.canUndo} onClick={layout.undo}>
+              Undo
+            </Button>
+            <Button variant="text" title={KEY_REGISTRY.redo.shown} disabled={!layout.canRedo} onClick={layout.redo}>
+              Redo
+            </Button>
+          </Box>
+        </Box>
         <Blanks items={items} placements={placements} />
         {items.length === 0 ? <Typography>This job has no blanks cut from sheet.</Typography> : null}
         <Box sx={{ display: 'flex', gap: 1, mt: 2 }}>

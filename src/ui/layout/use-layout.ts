@@ -1,8 +1,10 @@
 'use client'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useStore } from 'zustand'
 import { boundsOf } from '@/core/geometry'
 import { findIllegal, type LayoutInput, type LayoutItem, type LayoutSheet, type Placement, placedRegion } from '@/core/layout'
 import { packInWorker } from '@/workers/pack-client'
+import { createHistory } from '../acting/history-store'
 import { useSaving } from '../acting/use-saving'
 import { useWorkshop } from '../shared/workshop-context'
 
@@ -33,16 +35,32 @@ interface Setup {
   readonly marginMm: number
 }
 
+/** What lies on which sheet. */
+interface Lying {
+  readonly sheetId: number
+  readonly placements: readonly Placement[]
+}
+
 /** At least so much of a blank stays over the sheet, mm. */
 const IN_VIEW_MM = 3
 
-/** Whether a sheet is of the blanks' metal and, within rolling tolerance, their thickness. */
-export function isFit(sheet: SheetChoice, items: Setup['items']): boolean {
-  return items.some(
-    ({ item }) =>
-      item.alloy === sheet.alloy &&
-      Math.abs(item.thicknessMm - sheet.thicknessMm) <= 0.05 * Math.max(item.thicknessMm, sheet.thicknessMm) + 1e-9,
-  )
+type Differs = 'nothing' | 'thickness' | 'metal'
+const ORDER: readonly Differs[] = ['nothing', 'thickness', 'metal']
+
+function isThick(sheet: SheetChoice, item: LayoutItem): boolean {
+  return Math.abs(item.thicknessMm - sheet.thicknessMm) <= 0.05 * Math.max(item.thicknessMm, sheet.thicknessMm) + 1e-9
+}
+
+/** What is different about a sheet: nothing where a blank is of its metal and, within rolling tolerance, its thickness. */
+export function whatDiffers(sheet: SheetChoice, items: Setup['items']): Differs {
+  const same = items.filter(({ item }) => item.alloy === sheet.alloy)
+  if (same.length === 0) return 'metal'
+  return same.some(({ item }) => isThick(sheet, item)) ? 'nothing' : 'thickness'
+}
+
+/** The sheets, those that match first. */
+export function inOrder(sheets: readonly SheetChoice[], items: Setup['items']): readonly SheetChoice[] {
+  return [...sheets].sort((a, b) => ORDER.indexOf(whatDiffers(a, items)) - ORDER.indexOf(whatDiffers(b, items)))
 }
 
 /** A place never farther than this off the sheet: a blank stays where it can be seen and fetched back. */
@@ -60,9 +78,12 @@ function heldInView(place: Placement, item: LayoutItem | undefined, on: LayoutSh
 
 /** The layout under the hands: which sheet, where each blank lies, what cannot be cut, and its saving. */
 export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Setup) {
-  const firstFit = sheets.find((sheet) => isFit(sheet, items)) ?? sheets[0]
-  const [sheetId, setSheetId] = useState(draft?.sheetId ?? firstFit?.id ?? 0)
-  const [placements, setPlacements] = useState<readonly Placement[]>(draft?.placements ?? [])
+  const [firstFit] = inOrder(sheets, items)
+  const [history] = useState(() =>
+    createHistory<Lying>({ sheetId: draft?.sheetId ?? firstFit?.id ?? 0, placements: draft?.placements ?? [] }),
+  )
+  const { sheetId, placements } = useStore(history)
+  const steps = useStore(history.temporal, ({ pastStates, futureStates }) => `${pastStates.length}/${futureStates.length}`)
   const { uid } = useWorkshop()
   const [layoutId, setLayoutId] = useState(draft?.id ?? null)
   const saving = useSaving({
@@ -72,8 +93,8 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     onSaved: (done) => setLayoutId(done.id),
     onNewer: () => {
       if (!draft) return
-      setSheetId(draft.sheetId)
-      setPlacements(draft.placements)
+      history.setState({ sheetId: draft.sheetId, placements: draft.placements })
+      history.temporal.getState().clear()
     },
   })
   const [busy, setBusy] = useState(false)
@@ -97,9 +118,18 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
   )
   const illegal = useMemo(() => findIllegal(instance, placements), [instance, placements])
 
+  const save = () =>
+    saving.saveSoon(() => {
+      const now = history.getState()
+      return { jobId, sheetId: now.sheetId, kerfMm, marginMm, placements: [...now.placements] }
+    }, 400)
   const keep = (next: readonly Placement[], sheet: number) => {
-    setPlacements(next)
-    saving.saveSoon(() => ({ jobId, sheetId: sheet, kerfMm, marginMm, placements: [...next] }), 400)
+    history.setState({ sheetId: sheet, placements: next })
+    save()
+  }
+  const step = (way: 'undo' | 'redo') => {
+    history.temporal.getState()[way]()
+    save()
   }
   const keepLatest = useRef(keep)
   keepLatest.current = keep
@@ -144,18 +174,18 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     /** Takes every blank off the sheet: what was reserved there is free again. */
     clear: () => keep([], sheetId),
     /** The same places on a remnant of the sheet: a remnant lies where it lay. */
-    moveTo: (id: number) => {
-      setSheetId(id)
+    moveTo: (id: number) =>
       keep(
         placements.map((place) => ({ ...place, sheet: String(id) })),
         id,
-      )
-    },
+      ),
+    /** One change back or forward again. */
+    undo: () => step('undo'),
+    redo: () => step('redo'),
+    canUndo: !steps.startsWith('0/'),
+    canRedo: !steps.endsWith('/0'),
     stop: () => abort.current?.abort(),
-    chooseSheet: (id: number) => {
-      setSheetId(id)
-      keep([], id)
-    },
+    chooseSheet: (id: number) => keep([], id),
     move: (index: number, dx: number, dy: number) =>
       keep(
         placements.map((place, i) => (i === index ? inView({ ...place, x: place.x + dx, y: place.y + dy }) : place)),

@@ -5,7 +5,9 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import type { OwnAllowance } from '@/core/logbook'
 import type { RecordRow } from '@/server/db/repositories'
+import type { PieceThumb } from '@/server/services/piece-thumb'
 import { PALETTE } from '../theme/palette'
+import { DeviationPicture } from './deviation-picture'
 import { RecordTable } from './record-table'
 import { SpreadPlot } from './spread-plot'
 
@@ -13,6 +15,7 @@ interface RecordStationProps {
   readonly pieceId: number
   readonly rows: readonly RecordRow[]
   readonly own: OwnAllowance | null
+  readonly picture: PieceThumb | null
   readonly events: readonly {
     readonly id: number
     readonly trayId: number
@@ -24,13 +27,23 @@ interface RecordStationProps {
 }
 
 /** What came out of this piece, and what it means for the next blank. */
-export function RecordStation({ pieceId, rows, own, events, trayIds }: RecordStationProps) {
+export function RecordStation({ pieceId, rows, own, picture, events, trayIds }: RecordStationProps) {
+  const [first] = rows
   return (
     <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.4fr) minmax(0, 1fr)' }, gap: 3 }}>
       <Box component="section" aria-label="Readings">
         <Typography variant="h2">Predicted against measured</Typography>
+        {picture && first ? (
+          <DeviationPicture
+            piece={picture}
+            label={first.label}
+            predictedMm={first.predictedMm}
+            growthsMm={rows.map((row) => row.growthMm)}
+            height={250}
+          />
+        ) : null}
         {rows.length > 0 ? (
-          <RecordTable rows={rows} />
+          <RecordTable rows={rows} height={360} />
         ) : (
           <Box sx={{ py: 3 }}>
             <Typography>Nothing has been measured yet. Take a tray to the bench, and log the finished size there with M.</Typography>

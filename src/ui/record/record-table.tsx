@@ -1,45 +1,35 @@
 'use client'
-import Table from '@mui/material/Table'
-import TableBody from '@mui/material/TableBody'
-import TableCell from '@mui/material/TableCell'
-import TableHead from '@mui/material/TableHead'
-import TableRow from '@mui/material/TableRow'
+import { useMemo } from 'react'
 import type { RecordRow } from '@/server/db/repositories'
+import type { GridColumn } from '../grid/columns'
+import { DataTable } from '../grid/data-table'
 
-function signed(value: number): string {
-  return `${value >= 0 ? '+' : '−'}${Math.abs(value).toFixed(2)}`
-}
+const COLUMNS = (label: string): readonly GridColumn[] => [
+  { key: 'piece', title: 'Piece', wide: 1.6 },
+  { key: 'workpiece', title: 'No.', kind: 'figure', wide: 0.6 },
+  { key: 'tray', title: 'Tray', kind: 'figure', wide: 0.6 },
+  { key: 'predicted', title: 'Predicted, mm', kind: 'figure', decimals: 2 },
+  { key: 'measured', title: `${label}, mm`, kind: 'figure', decimals: 2 },
+  { key: 'over', title: 'Over, mm', kind: 'figure', decimals: 2, signed: true },
+]
 
 /** Predicted against measured, piece by piece. */
-export function RecordTable({ rows }: { readonly rows: readonly RecordRow[] }) {
-  return (
-    <Table size="small" aria-label="Predicted against measured">
-      <TableHead>
-        <TableRow>
-          <TableCell>Piece, {rows[0]?.label.toLowerCase() ?? ''} in mm</TableCell>
-          <TableCell align="right">Predicted</TableCell>
-          <TableCell align="right">Measured</TableCell>
-          <TableCell align="right">Over</TableCell>
-        </TableRow>
-      </TableHead>
-      <TableBody>
-        {rows.map((row) => (
-          <TableRow key={row.item}>
-            <TableCell sx={{ whiteSpace: { md: 'nowrap' } }}>
-              {row.pieceName} <span className="fig">{row.workpiece}</span>, tray <span className="fig">{row.trayId}</span>
-            </TableCell>
-            <TableCell align="right" className="fig">
-              {row.predictedMm.toFixed(2)}
-            </TableCell>
-            <TableCell align="right" className="fig">
-              {row.measuredMm.toFixed(2)}
-            </TableCell>
-            <TableCell align="right" className="fig">
-              {signed(row.growthMm)}
-            </TableCell>
-          </TableRow>
-        ))}
-      </TableBody>
-    </Table>
+export function RecordTable({ rows, height }: { readonly rows: readonly RecordRow[]; readonly height?: number }) {
+  const columns = useMemo(() => COLUMNS(rows[0]?.label ?? 'Measured'), [rows])
+  const lines = useMemo(
+    () =>
+      rows.map((row) => ({
+        id: row.item,
+        cells: {
+          piece: row.pieceName,
+          workpiece: row.workpiece,
+          tray: row.trayId,
+          predicted: row.predictedMm,
+          measured: row.measuredMm,
+          over: row.growthMm,
+        },
+      })),
+    [rows],
   )
+  return <DataTable label="Predicted against measured" columns={columns} rows={lines} {...(height ? { height } : {})} />
 }

@@ -1,16 +1,13 @@
 'use client'
+import { nice, ticks } from 'd3-array'
 import { CartesianGrid, ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts'
 import { formatValue } from '@/core/units'
 import { FONTS, PALETTE } from '../theme/palette'
 
-const STEPS_MM = [0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10] as const
-
 /** Marks of an axis in mm at whole multiples of a plain step, from below the least to above the greatest. */
 function marksMm(lowMm: number, highMm: number): number[] {
-  const stepMm = STEPS_MM.find((step) => (highMm - lowMm) / step <= 5) ?? 20
-  const first = Math.floor(lowMm / stepMm)
-  const last = Math.ceil(highMm / stepMm)
-  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * stepMm + 0)
+  const [low, high] = nice(lowMm, highMm, 5)
+  return ticks(low, high, 5)
 }
 
 /** Each piece's growth over the textbook, in the order made, with the mean that is used. */

@@ -47,9 +47,6 @@ export function DataPanel({ open, folder, backups, whole }: DataPanelProps) {
   }
   return (
     <Box component="section" aria-label="Data">
-      <Typography variant="h3" component="h2">
-        Where your data is
-      </Typography>
       <Typography sx={{ mt: 1 }}>
         Folder <code>{folder}</code>
       </Typography>

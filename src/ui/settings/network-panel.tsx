@@ -4,6 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { useAct } from '../acting/act-provider'
+import { ConfirmDialog } from '../shared/confirm-dialog'
 import { PALETTE } from '../theme/palette'
 
 /** What is shown of the workshop's own network; null where only this machine reaches the program. */
@@ -16,15 +17,13 @@ export type NetworkView = {
 export function NetworkPanel({ network }: { readonly network: NetworkView }) {
   const act = useAct()
   const [problem, setProblem] = useState('')
+  const [leaving, setLeaving] = useState<{ readonly id: string; readonly name: string } | null>(null)
   async function sendAway(id: string) {
     const done = await act('sendAwayDevice', { id })
     setProblem(done.ok ? '' : done.message)
   }
   return (
-    <Box component="section" aria-label="Network" sx={{ mt: 4 }}>
-      <Typography variant="h3" component="h2">
-        Other devices
-      </Typography>
+    <Box component="section" aria-label="Network">
       {network === null ? (
         <Typography sx={{ mt: 1 }}>
           Only this machine reaches Fold Anvil. To use a phone or tablet at the bench, start it with <code>npm start -- --lan</code> and
@@ -54,13 +53,23 @@ export function NetworkPanel({ network }: { readonly network: NetworkView }) {
                 <span>
                   {device.name}, paired <span className="fig">{device.at.slice(0, 10)}</span>
                 </span>
-                <Button variant="text" aria-label={`Send ${device.name} away`} onClick={() => void sendAway(device.id)}>
+                <Button variant="text" aria-label={`Send ${device.name} away`} onClick={() => setLeaving(device)}>
                   Send away
                 </Button>
               </Box>
             ))}
           </Box>
           {problem ? <Typography role="alert">{problem}</Typography> : null}
+          <ConfirmDialog
+            open={leaving !== null}
+            title={`Send ${leaving?.name ?? ''} away?`}
+            says="It cannot write or read here any more until it is paired with a new code. What it has sent stays."
+            yes="Send it away"
+            onAnswer={(yes) => {
+              if (yes && leaving) void sendAway(leaving.id)
+              setLeaving(null)
+            }}
+          />
         </>
       )}
     </Box>

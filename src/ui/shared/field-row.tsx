@@ -4,6 +4,7 @@ import FormHelperText from '@mui/material/FormHelperText'
 import InputLabel from '@mui/material/InputLabel'
 import type { ReactNode } from 'react'
 import { PALETTE } from '../theme/palette'
+import { LabelWords } from './label-words'
 
 interface FieldRowProps {
   /** Of the input that the label names; what is said about it has the same with "-said" behind. */
@@ -31,7 +32,9 @@ export function FieldRow({ id, label, error, said, help, tall = false, children 
       }}
     >
       <Box sx={{ display: tall ? 'block' : 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 1 }}>
-        <InputLabel htmlFor={id}>{label}</InputLabel>
+        <InputLabel htmlFor={id}>
+          <LabelWords label={label} />
+        </InputLabel>
         {children}
       </Box>
       <FormHelperText id={`${id}-said`} error={error !== undefined} role={error ? 'alert' : undefined}>

@@ -7,6 +7,7 @@ import type { FoundThing } from '@/server/services/find-things'
 import { PALETTE } from '../theme/palette'
 
 interface FoundThingsProps {
+  readonly title: string
   readonly things: readonly FoundThing[]
   /** Nothing else stands under them. */
   readonly isAll: boolean
@@ -14,12 +15,12 @@ interface FoundThingsProps {
 }
 
 /** Things of the workshop to go to, each by what it is. */
-export function FoundThings({ things, isAll, onGo }: FoundThingsProps) {
+export function FoundThings({ title, things, isAll, onGo }: FoundThingsProps) {
   if (things.length === 0) return null
   return (
     <Box sx={isAll ? {} : { mb: 1, pb: 1, borderBottom: `1px dotted ${PALETTE.hairline}` }}>
-      <Typography variant="h2">In this workshop</Typography>
-      <List dense disablePadding aria-label="Found in this workshop">
+      <Typography variant="h2">{title}</Typography>
+      <List dense disablePadding aria-label={title}>
         {things.map(({ kind, name, about, href }) => (
           <ListItemButton key={href + name} component={Link} href={href} onClick={onGo} sx={{ px: 0.5, gap: 1 }}>
             <Box component="span" sx={{ width: 52, color: PALETTE.muted, fontSize: 12.5 }}>

@@ -4,6 +4,7 @@ import { usePathname } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { ActProvider } from '../acting/act-provider'
 import { KeysDialog } from '../keys/keys-dialog'
+import { DatesProvider } from './dates'
 import { DemoBanner } from './demo-banner'
 import { NoticeProvider } from './notices'
 import { Rail } from './rail'
@@ -16,10 +17,12 @@ export function Frame({ view, children }: { readonly view: WorkshopView; readonl
   return (
     <WorkshopProvider value={view}>
       <ActProvider>
-        <NoticeProvider>
-          {isTray ? children : <Places demo={view.name === 'demo'}>{children}</Places>}
-          <KeysDialog />
-        </NoticeProvider>
+        <DatesProvider>
+          <NoticeProvider>
+            {isTray ? children : <Places demo={view.name === 'demo'}>{children}</Places>}
+            <KeysDialog />
+          </NoticeProvider>
+        </DatesProvider>
       </ActProvider>
     </WorkshopProvider>
   )

@@ -2,17 +2,19 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import { PALETTE } from '../theme/palette'
-import { AskLine } from './ask-line'
+import { AskLine, type Beside } from './ask-line'
 
 interface PageHeadProps {
   readonly title: string
   readonly sub?: string
   /** Stations of a piece, or actions of a place. */
   readonly children?: ReactNode
+  /** The piece in sight, for what is asked beside it. */
+  readonly beside?: Beside
 }
 
 /** The top bar: where one is, what can be done here, and the ask line. */
-export function PageHead({ title, sub, children }: PageHeadProps) {
+export function PageHead({ title, sub, children, beside }: PageHeadProps) {
   return (
     <Box
       component="header"
@@ -40,7 +42,7 @@ export function PageHead({ title, sub, children }: PageHeadProps) {
       </Box>
       {children}
       <Box sx={{ flex: 1, minWidth: { md: 12 } }} />
-      <AskLine />
+      <AskLine {...(beside ? { beside } : {})} />
     </Box>
   )
 }

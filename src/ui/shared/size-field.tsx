@@ -1,7 +1,7 @@
 'use client'
 import InputAdornment from '@mui/material/InputAdornment'
 import OutlinedInput from '@mui/material/OutlinedInput'
-import { useId } from 'react'
+import { type Ref, useId } from 'react'
 import { FieldRow } from './field-row'
 
 interface SizeFieldProps {
@@ -17,16 +17,19 @@ interface SizeFieldProps {
   readonly unit?: string
   readonly wide?: boolean
   readonly name?: string
+  /** The input itself, for the form that moves the focus. */
+  readonly inputRef?: Ref<HTMLInputElement>
 }
 
 /** A field for what a smith would write: the label beside it, the unit inside, what was understood underneath. */
-export function SizeField({ label, value, onChange, onBlur, understood, error, help, unit, wide, name }: SizeFieldProps) {
+export function SizeField({ label, value, onChange, onBlur, understood, error, help, unit, wide, name, inputRef }: SizeFieldProps) {
   const id = useId()
   const showUnit = unit !== undefined && unit !== '' && /^-?[\d.,\s]*$/.test(value)
   return (
     <FieldRow id={id} label={label} error={error} said={understood} help={help}>
       <OutlinedInput
         id={id}
+        inputRef={inputRef}
         name={name}
         value={value}
         error={error !== undefined}

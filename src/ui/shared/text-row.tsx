@@ -1,6 +1,6 @@
 'use client'
 import OutlinedInput from '@mui/material/OutlinedInput'
-import { useId } from 'react'
+import { type Ref, useId } from 'react'
 import { FONTS } from '../theme/palette'
 import { FieldRow } from './field-row'
 
@@ -8,25 +8,27 @@ interface TextRowProps {
   readonly label: string
   readonly value: string
   readonly onChange: (value: string) => void
-  readonly type?: 'text' | 'date'
   readonly error?: string | undefined
   /** Said under the words; a line with help gets the whole width and as many lines as it needs. */
   readonly help?: string
   /** The first field of a form that was just opened. */
   readonly autoFocus?: boolean
+  readonly onBlur?: () => void
+  readonly inputRef?: Ref<HTMLInputElement>
 }
 
 /** A labelled line of plain words. */
-export function TextRow({ label, value, onChange, type = 'text', error, help, autoFocus = false }: TextRowProps) {
+export function TextRow({ label, value, onChange, onBlur, error, help, autoFocus = false, inputRef }: TextRowProps) {
   const id = useId()
   return (
     <FieldRow id={id} label={label} error={error} said={help} tall={help !== undefined}>
       <OutlinedInput
         id={id}
-        type={type}
+        inputRef={inputRef}
         value={value}
         error={error !== undefined}
         onChange={(event) => onChange(event.target.value)}
+        onBlur={onBlur}
         autoComplete="off"
         autoFocus={autoFocus}
         {...(help ? { multiline: true, rows: 3 } : {})}

@@ -1,7 +1,7 @@
 'use client'
 import { createContext, type ReactNode, useContext } from 'react'
 import type { AlloyId } from '@/core/metals'
-import type { RingSystem } from '@/core/tables'
+import type { GaugeSystem, RingSystem } from '@/core/tables'
 import { type Bench, USUAL_BENCH } from '@/core/toolwall'
 
 /** The few settings that every field and the ask line need. */
@@ -14,6 +14,8 @@ export interface WorkshopView {
   /** Whether the simulated instruments are on. */
   readonly practice: boolean
   readonly ringSystem: RingSystem
+  /** What a bare gauge number means where metal is put into the drawer. */
+  readonly gaugeSystem: GaugeSystem
   readonly defaultAlloy: AlloyId
   readonly units: 'mm' | 'inch' | 'both'
   /** The currency that prices are in, as three letters. */
@@ -33,6 +35,7 @@ const WorkshopContext = createContext<WorkshopView>({
   settingsRevision: 0,
   practice: false,
   ringSystem: 'US',
+  gaugeSystem: 'B&S',
   defaultAlloy: 'sterling-925',
   units: 'both',
   currency: 'EUR',

@@ -1,3 +1,6 @@
+import { ticks } from 'd3-array'
+import { scaleLinear, scaleLog } from 'd3-scale'
+
 /** A window on a ruler's axis and where it lies on screen. */
 export interface Axis {
   readonly low: number
@@ -17,18 +20,13 @@ export function axisOf(
   const ratio = spacing === 'ratio'
   const low = ratio ? value / (1 + 4 * span) : Math.max(0, value * (1 - span))
   const high = ratio ? value * (1 + 4 * span) : value * (1 + span)
-  const along = (at: number) => (ratio ? Math.log(at / low) / Math.log(high / low) : (at - low) / (high - low))
-  return { low, high, ...px, toX: (at) => px.left + along(at) * (px.right - px.left) }
+  const toX = (ratio ? scaleLog() : scaleLinear()).domain([low, high]).range([px.left, px.right])
+  return { low, high, ...px, toX }
 }
 
-/** Round numbers along the axis, six to twelve of them where they fit. */
-export function niceTicks(axis: Pick<Axis, 'low' | 'high'>): number[] {
-  const rough = (axis.high - axis.low) / 8
-  const power = 10 ** Math.floor(Math.log10(rough))
-  const step = [1, 2, 5, 10].map((n) => n * power).find((candidate) => candidate >= rough) ?? rough
-  const first = Math.ceil(axis.low / step)
-  const count = Math.floor(axis.high / step) - first + 1
-  return Array.from({ length: Math.max(0, count) }, (_, i) => Number(((first + i) * step).toPrecision(10)))
+/** Round numbers along the axis, four to nine of them. */
+export function niceTicks({ low, high }: Pick<Axis, 'low' | 'high'>): number[] {
+  return ticks(low, high, 6)
 }
 
 interface Label {

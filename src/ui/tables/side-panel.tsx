@@ -7,7 +7,7 @@ import { cellText, type Neighbour, neighboursOn, type Ruler, rowSummary } from '
 import { SOURCES } from '@/core/sources'
 import type { Row, Table } from '@/core/tables'
 import { formatPlain } from '@/core/units'
-import { useAct } from '../acting/act-provider'
+import { useTold } from '../acting/use-told'
 import { SizeField } from '../shared/size-field'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
@@ -75,10 +75,18 @@ function OwnFigure({ id }: { readonly id: string }) {
   const own = bench.figures[id]
   const [typed, setTyped] = useState(own === undefined ? '' : formatPlain(own))
   const [problem, setProblem] = useState<string>()
-  const act = useAct()
+  const told = useTold()
   const { settingsRevision } = useWorkshop()
   async function keep() {
-    const kept = await act('keepFigure', { id, typed }, { revision: settingsRevision })
+    const kept = await told(
+      'keepFigure',
+      { id, typed },
+      {
+        revision: settingsRevision,
+        text: typed.trim() === '' ? 'The preset is used.' : `${typed} is used, not the preset.`,
+        back: { id, typed: own === undefined ? '' : formatPlain(own, 6) },
+      },
+    )
     setProblem(kept.ok ? undefined : kept.message)
   }
   return (

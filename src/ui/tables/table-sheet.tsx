@@ -1,13 +1,8 @@
 'use client'
-import Box from '@mui/material/Box'
-import MuiTable from '@mui/material/Table'
-import TableBody from '@mui/material/TableBody'
-import TableCell from '@mui/material/TableCell'
-import TableHead from '@mui/material/TableHead'
-import TableRow from '@mui/material/TableRow'
-import { cellText, valueText } from '@/core/lookup'
+import { useMemo } from 'react'
 import type { Row, Table } from '@/core/tables'
-import { PALETTE } from '../theme/palette'
+import type { CellValue, GridColumn, GridRow } from '../grid/columns'
+import { DataTable } from '../grid/data-table'
 
 interface TableSheetProps {
   readonly table: Table
@@ -15,56 +10,44 @@ interface TableSheetProps {
   readonly onPick: (row: Row) => void
 }
 
+function columnsOf(table: Table): GridColumn[] {
+  const hasValue = table.rows.some((row) => row.value !== undefined)
+  const isFigure = (key: string) => table.rows.every((row) => row.cells[key] === undefined || typeof row.cells[key] === 'number')
+  return [
+    { key: 'name', title: table.title, wide: 1.4 },
+    ...(hasValue ? [{ key: 'value', title: table.valueLabel, kind: 'figure', decimals: table.valueDigits } as const] : []),
+    ...table.columns.map(
+      ({ key, label, digits }): GridColumn => ({
+        key: `cell-${key}`,
+        title: label,
+        kind: isFigure(key) ? 'figure' : 'words',
+        ...(digits === undefined ? {} : { decimals: digits }),
+      }),
+    ),
+  ]
+}
+
+function rowOf(table: Table, row: Row): GridRow {
+  const isSuggestion = row.confidence === 'low' && table.confidence !== 'low'
+  const cells: Record<string, CellValue> = { name: isSuggestion ? `${row.name} (a suggestion)` : row.name, value: row.value ?? null }
+  for (const { key } of table.columns) cells[`cell-${key}`] = row.cells[key] ?? null
+  return { id: row.id, cells }
+}
+
 /** A whole table, its picked row lit; low values say they are suggestions. */
 export function TableSheet({ table, selectedId, onPick }: TableSheetProps) {
-  const hasValue = table.rows.some((row) => row.value !== undefined)
+  const columns = useMemo(() => columnsOf(table), [table])
+  const rows = useMemo(() => table.rows.map((row) => rowOf(table, row)), [table])
   return (
-    <Box sx={{ overflow: 'auto', height: '100%' }} role="region" aria-label={`${table.title}, rows`} tabIndex={0}>
-      <MuiTable size="small" stickyHeader aria-label={table.title}>
-        <TableHead>
-          <TableRow>
-            <TableCell />
-            {hasValue ? <TableCell align="right">{table.valueLabel}</TableCell> : null}
-            {table.columns.map((column) => (
-              <TableCell key={column.key}>{column.label}</TableCell>
-            ))}
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {table.rows.map((row) => {
-            const on = row.id === selectedId
-            return (
-              <TableRow
-                key={row.id}
-                id={`row-${row.id}`}
-                onClick={() => onPick(row)}
-                sx={{
-                  cursor: 'pointer',
-                  bgcolor: on ? PALETTE.verdigrisSoft : 'transparent',
-                  '&:hover': { bgcolor: on ? PALETTE.verdigrisSoft : PALETTE.white },
-                }}
-              >
-                <TableCell component="th" scope="row" sx={{ fontWeight: on ? 700 : 600, minWidth: 110 }}>
-                  {row.name}
-                  {row.confidence === 'low' && table.confidence !== 'low' ? (
-                    <Box sx={{ fontSize: 12, fontWeight: 400, color: PALETTE.ochre }}>a suggestion</Box>
-                  ) : null}
-                </TableCell>
-                {hasValue ? (
-                  <TableCell align="right" className="fig">
-                    {valueText(table, row)}
-                  </TableCell>
-                ) : null}
-                {table.columns.map((column) => (
-                  <TableCell key={column.key} className={typeof row.cells[column.key] === 'number' ? 'fig' : ''}>
-                    {cellText(row.cells[column.key], column)}
-                  </TableCell>
-                ))}
-              </TableRow>
-            )
-          })}
-        </TableBody>
-      </MuiTable>
-    </Box>
+    <DataTable
+      label={table.title}
+      columns={columns}
+      rows={rows}
+      shown={selectedId}
+      onPick={(id) => {
+        const row = table.rows.find((candidate) => candidate.id === id)
+        if (row) onPick(row)
+      }}
+    />
   )
 }

@@ -1,6 +1,6 @@
 import { SubNav } from '../shared/sub-nav'
 
-/** The two halves of the Tables place. */
+/** The parts of the Tables place. */
 export function TablesNav() {
   return (
     <SubNav
@@ -8,6 +8,7 @@ export function TablesNav() {
       links={[
         { href: '/tables', label: 'Look up' },
         { href: '/tables/advice/drill', label: 'Ask an adviser', below: '/tables/advice' },
+        { href: '/tables/words', label: 'Words of the trade' },
       ]}
     />
   )

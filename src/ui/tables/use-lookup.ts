@@ -53,6 +53,8 @@ export function useLookup(startText: string) {
     step,
     type: (typed: string) => {
       setText(typed)
+      // in the address, so that it can be kept and gone back to
+      window.history.replaceState(null, '', typed.trim() === '' ? '/tables' : `/tables?q=${encodeURIComponent(typed)}`)
       setPicked(null)
     },
     zoom: (factor: number) => setZoom((now) => Math.min(8, Math.max(0.1, now * factor))),

@@ -4,11 +4,13 @@ import Button from '@mui/material/Button'
 import Checkbox from '@mui/material/Checkbox'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import { useWatch } from 'react-hook-form'
+import { toolEntry } from '@/core/entries'
 import { STARTING_SETS, TOOL_KIND_INFO, TOOL_KINDS, type ToolKind } from '@/core/toolwall'
+import type { ActionInput } from '@/server/actions/perform'
 import { useAct } from '../acting/act-provider'
-import { ChoiceField } from '../shared/choice-field'
-import { SizeField } from '../shared/size-field'
-import { TextRow } from '../shared/text-row'
+import { EntryChoice, EntrySize, EntryText } from '../entry/entry-fields'
+import { EntryForm } from '../entry/entry-form'
 import { PALETTE } from '../theme/palette'
 
 const KIND_TITLES = Object.fromEntries(TOOL_KINDS.map((kind) => [kind, TOOL_KIND_INFO[kind].title])) as Record<ToolKind, string>
@@ -21,51 +23,44 @@ const SIZE_HELP: Partial<Record<ToolKind, string>> = {
   hammer: 'Hardness of the face; empty for a soft one.',
 }
 
-/** One tool by hand: what it is called, what it is sold as, how many there are. */
-export function NewTool({ onDone }: { readonly onDone: () => void }) {
-  const [kind, setKind] = useState<ToolKind>('drill')
-  const [fields, setFields] = useState({ label: '', size: '', measured: '', count: '' })
-  const [issues, setIssues] = useState<Readonly<Record<string, string>>>({})
+type ToolTyped = Omit<ActionInput<'addTool'>, 'facts' | 'count'> & { readonly kind: ToolKind; readonly count: string }
+
+function ToolFields() {
+  const { kind } = useWatch() as ToolTyped
   const info = TOOL_KIND_INFO[kind]
-  const set = (name: keyof typeof fields) => (value: string) => setFields({ ...fields, [name]: value })
-  const act = useAct()
-  async function add() {
-    const added = await act('addTool', { kind, ...fields })
-    setIssues(added.ok ? {} : Object.fromEntries(added.issues.map((issue) => [issue.path, issue.message])))
-    if (added.ok) onDone()
-  }
+  const help = SIZE_HELP[kind]
   return (
-    <Box
-      component="form"
-      aria-label="One tool"
-      onSubmit={(event: React.FormEvent) => {
-        event.preventDefault()
-        void add()
-      }}
-    >
-      <Typography variant="h2">One tool</Typography>
-      <ChoiceField label="What" value={kind} options={KIND_TITLES} onChange={(value) => setKind(value as ToolKind)} width={170} />
-      <TextRow label="Name" value={fields.label} onChange={set('label')} error={issues.label} />
+    <>
+      <EntryChoice name="kind" label="What" options={KIND_TITLES} />
+      <EntryText name="label" label="Name" />
       {info.size ? (
         <>
-          <SizeField
-            label={`${info.size.label}, as sold`}
-            value={fields.size}
-            unit={info.size.unit}
-            onChange={set('size')}
-            error={issues.size}
-            understood={SIZE_HELP[kind]}
-          />
-          <SizeField label="As measured" value={fields.measured} unit={info.size.unit} onChange={set('measured')} error={issues.measured} />
+          <EntrySize name="size" label={`${info.size.label}, as sold`} unit={info.size.unit} {...(help ? { help } : {})} />
+          <EntrySize name="measured" label="As measured" unit={info.size.unit} />
         </>
       ) : null}
-      {info.counted ? <SizeField label="How many" value={fields.count} onChange={set('count')} error={issues.count} /> : null}
-      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
-        <Button type="submit" variant="contained">
-          Hang it up
-        </Button>
-        <Button onClick={onDone}>Cancel</Button>
-      </Box>
+      {info.counted ? <EntrySize name="count" label="How many" /> : null}
+    </>
+  )
+}
+
+/** One tool by hand: what it is called, what it is sold as, how many there are. */
+export function NewTool({ onDone }: { readonly onDone: () => void }) {
+  const act = useAct()
+  return (
+    <Box>
+      <Typography variant="h2">One tool</Typography>
+      <EntryForm<ToolTyped>
+        label="One tool"
+        schema={toolEntry}
+        values={{ kind: 'drill', label: '', size: '', measured: '', count: '' }}
+        send={(typed) => act('addTool', typed)}
+        onDone={onDone}
+        onCancel={onDone}
+        submit="Hang it up"
+      >
+        <ToolFields />
+      </EntryForm>
     </Box>
   )
 }

@@ -3,25 +3,29 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import * as z from 'zod'
+import { toolLabel } from '@/core/entries'
 import { TOOL_KIND_INFO } from '@/core/toolwall'
 import { formatPlain } from '@/core/units'
+import type { ActionName } from '@/server/actions/names'
+import type { ActionInput } from '@/server/actions/perform'
 import type { ToolReason, WallTool } from '@/server/db/repositories'
-import { type Act, useAct } from '../acting/act-provider'
+import { useTold } from '../acting/use-told'
 import { useArchive } from '../archive/use-archive'
+import { EntrySize, EntryText } from '../entry/entry-fields'
+import { EntryForm } from '../entry/entry-form'
 import { SizeField } from '../shared/size-field'
 import { TextRow } from '../shared/text-row'
 import { PALETTE } from '../theme/palette'
 import { ToolShape } from './tool-shape'
 import { sizeWords } from './tool-words'
 
-type Said = { readonly ok: true } | { readonly ok: false; readonly message: string }
-
-/** Writes to a tool, and keeps what was said against it. */
+/** Writes to a tool, says so with Undo, and keeps what was said against it. */
 function useToolAct() {
   const [problem, setProblem] = useState<string>()
-  const act = useAct()
-  async function write(work: (act: Act) => Promise<Said>): Promise<boolean> {
-    const done = await work(act)
+  const told = useTold()
+  async function write<N extends ActionName>(name: N, input: ActionInput<N>, words: Parameters<typeof told<N>>[2]): Promise<boolean> {
+    const done = await told(name, input, words)
     setProblem(done.ok ? undefined : done.message)
     return done.ok
   }
@@ -38,7 +42,15 @@ function Measured({ tool }: { readonly tool: WallTool }) {
       component="form"
       onSubmit={(event: React.FormEvent) => {
         event.preventDefault()
-        void write((act) => act('measureTool', { id: tool.id, typed }, { revision: tool.revision }))
+        void write(
+          'measureTool',
+          { id: tool.id, typed },
+          {
+            revision: tool.revision,
+            text: typed === '' ? `${tool.label} counts as not measured.` : `${tool.label} measures ${typed}.`,
+            back: { id: tool.id, typed: tool.measured === undefined ? '' : String(tool.measured) },
+          },
+        )
       }}
     >
       <SizeField
@@ -64,7 +76,15 @@ function Count({ tool }: { readonly tool: WallTool }) {
   const { problem, write } = useToolAct()
   if (!TOOL_KIND_INFO[tool.kind].counted) return null
   const log = (change: number, reason: ToolReason) =>
-    void write((act) => act('countTool', { id: tool.id, change, reason }, { revision: tool.revision }))
+    void write(
+      'countTool',
+      { id: tool.id, change, reason },
+      {
+        revision: tool.revision,
+        text: `${tool.label}: ${(tool.count ?? 0) + change} on hand.`,
+        back: { id: tool.id, change: -change, reason },
+      },
+    )
   return (
     <Box sx={{ mt: 2 }}>
       <Typography>
@@ -97,7 +117,8 @@ interface PairsProps {
   readonly help: string
   readonly keyLabel: string
   readonly pairs: readonly { readonly key: string; readonly mm: number }[]
-  readonly keep: (act: Act, key: string, typed: string) => Promise<Said>
+  /** Keeps what was measured at a name, empty for none; `before` is what stood there. */
+  readonly keep: (write: ReturnType<typeof useToolAct>['write'], key: string, typed: string, before: string) => Promise<boolean>
 }
 
 /** Names with a measured length each: marks of a mandrel, letters of a stamp set. */
@@ -113,7 +134,8 @@ function Pairs({ title, help, keyLabel, pairs, keep }: PairsProps) {
         component="form"
         onSubmit={async (event: React.FormEvent) => {
           event.preventDefault()
-          if (await write((act) => keep(act, key, typed))) setTyped('')
+          const before = pairs.find((pair) => pair.key === key.trim())?.mm
+          if (await keep(write, key, typed, before === undefined ? '' : String(before))) setTyped('')
         }}
       >
         <TextRow label={keyLabel} value={key} onChange={setKey} />
@@ -139,10 +161,44 @@ function Pairs({ title, help, keyLabel, pairs, keep }: PairsProps) {
   )
 }
 
+/** The name of a tool and what it is sold as, to be corrected. */
+function Words({ tool, onDone }: { readonly tool: WallTool; readonly onDone: () => void }) {
+  const told = useTold()
+  const size = TOOL_KIND_INFO[tool.kind].size
+  const before = { label: tool.label, size: tool.nominal === undefined ? '' : formatPlain(tool.nominal, 4) }
+  const send = (typed: typeof before) =>
+    told(
+      'correctTool',
+      { ...typed, id: tool.id },
+      {
+        revision: tool.revision,
+        text: `It is ${typed.label} now.`,
+        back: { ...before, id: tool.id },
+      },
+    )
+  return (
+    <EntryForm<typeof before>
+      label={`Correct ${tool.label}`}
+      schema={CORRECTED}
+      values={before}
+      send={send}
+      onDone={onDone}
+      onCancel={onDone}
+      submit="Save"
+    >
+      <EntryText name="label" label="Name" autoFocus />
+      {size ? <EntrySize name="size" label={`${size.label}, as sold`} unit={size.unit} /> : null}
+    </EntryForm>
+  )
+}
+
+const CORRECTED = z.object({ label: toolLabel, size: z.string().max(60) })
+
 /** One tool in the hand: what it is, what it measures, how many are left. */
 export function ToolPanel({ tool, onGone }: { readonly tool: WallTool; readonly onGone: () => void }) {
   const { archive } = useArchive(onGone)
   const { facts } = tool
+  const [correcting, setCorrecting] = useState(false)
   return (
     <Box component="section" aria-label={tool.label}>
       <Typography variant="body2">{TOOL_KIND_INFO[tool.kind].title}</Typography>
@@ -161,6 +217,7 @@ export function ToolPanel({ tool, onGone }: { readonly tool: WallTool; readonly 
         </Typography>
       ) : null}
       {facts.solidusC ? <Typography variant="body2">Begins to melt at {facts.solidusC} °C. Your supplier’s sheet wins.</Typography> : null}
+      {correcting ? <Words tool={tool} onDone={() => setCorrecting(false)} /> : null}
       <Measured tool={tool} />
       <Count tool={tool} />
       {tool.kind === 'mandrel' ? (
@@ -169,7 +226,17 @@ export function ToolPanel({ tool, onGone }: { readonly tool: WallTool; readonly 
           help="Put the calipers on it at each mark: what you read is what counts, not the mark."
           keyLabel="Mark"
           pairs={(facts.marks ?? []).map((mark) => ({ key: mark.mark, mm: mark.diameterMm }))}
-          keep={(act, mark, typed) => act('markMandrel', { id: tool.id, mark, typed }, { revision: tool.revision })}
+          keep={(write, mark, typed, before) =>
+            write(
+              'markMandrel',
+              { id: tool.id, mark, typed },
+              {
+                revision: tool.revision,
+                text: `${mark} is kept.`,
+                back: { id: tool.id, mark, typed: before },
+              },
+            )
+          }
         />
       ) : null}
       {tool.kind === 'stamp' ? (
@@ -178,11 +245,24 @@ export function ToolPanel({ tool, onGone }: { readonly tool: WallTool; readonly 
           help="Stamp the alphabet once and measure from letter to letter."
           keyLabel="Letter"
           pairs={Object.entries(facts.widths ?? {}).map(([key, mm]) => ({ key, mm }))}
-          keep={(act, character, typed) => act('measureStamp', { id: tool.id, character, typed }, { revision: tool.revision })}
+          keep={(write, character, typed, before) =>
+            write(
+              'measureStamp',
+              { id: tool.id, character, typed },
+              {
+                revision: tool.revision,
+                text: `${character} is kept.`,
+                ...(before === '' ? {} : { back: { id: tool.id, character, typed: before } }),
+              },
+            )
+          }
         />
       ) : null}
       <Button variant="text" sx={{ mt: 2, ml: -0.75 }} onClick={() => void archive({ kind: 'tool', id: tool.id, name: tool.label })}>
         Take it off the wall
+      </Button>
+      <Button variant="text" sx={{ mt: 2 }} onClick={() => setCorrecting(!correcting)}>
+        Correct or rename
       </Button>
     </Box>
   )

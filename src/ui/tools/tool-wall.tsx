@@ -3,9 +3,12 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { TOOL_KIND_INFO, TOOL_KINDS } from '@/core/toolwall'
 import type { WallTool } from '@/server/db/repositories'
+import type { GridColumn, GridRow } from '../grid/columns'
+import { DataTable } from '../grid/data-table'
+import { LookChoice, useLook } from '../shared/look-choice'
 import { PALETTE } from '../theme/palette'
 import { NewTool, StartingSets } from './new-tool'
 import { ToolPanel } from './tool-panel'
@@ -51,11 +54,29 @@ function Peg({ tool, on, onPick }: { readonly tool: WallTool; readonly on: boole
   )
 }
 
+const COLUMNS: readonly GridColumn[] = [
+  { key: 'kind', title: 'What', wide: 1.2 },
+  { key: 'label', title: 'Name', wide: 1.6 },
+  { key: 'sold', title: 'As sold', kind: 'figure' },
+  { key: 'measured', title: 'Measured', kind: 'figure' },
+  { key: 'unit', title: 'Unit', wide: 0.6 },
+  { key: 'count', title: 'On hand', kind: 'figure' },
+  { key: 'broken', title: 'Broken', kind: 'figure' },
+]
+
+function rowOf(tool: WallTool): GridRow {
+  const { title, size } = TOOL_KIND_INFO[tool.kind]
+  const { id, label, nominal = null, measured = null, count = null, broken } = tool
+  return { id, cells: { kind: title, label, sold: nominal, measured, unit: size?.unit ?? '', count, broken } }
+}
+
 /** Every tool the smith owns, hung by kind and size; the one in the hand at the right. */
 export function ToolWall({ tools }: { readonly tools: readonly WallTool[] }) {
   const [inHand, setInHand] = useState<number | null>(null)
   const [adding, setAdding] = useState(tools.length === 0)
   const [said, setSaid] = useState('')
+  const look = useLook()
+  const rows = useMemo(() => tools.map(rowOf), [tools])
   const tool = tools.find((item) => item.id === inHand)
   return (
     <Box
@@ -68,14 +89,24 @@ export function ToolWall({ tools }: { readonly tools: readonly WallTool[] }) {
         overflow: { md: 'hidden' },
       }}
     >
-      <Box component="section" aria-label="Wall" sx={{ px: 2.5, py: 1.5, overflowY: 'auto', minHeight: 0 }}>
+      <Box
+        component="section"
+        aria-label="Wall"
+        sx={{ px: 2.5, py: 1.5, overflowY: 'auto', minHeight: 0, display: 'flex', flexDirection: 'column' }}
+      >
+        <Box sx={{ display: 'flex', justifyContent: 'flex-end', mb: 0.5 }}>
+          <LookChoice drawn="As it hangs" />
+        </Box>
         {tools.length === 0 ? (
           <Typography sx={{ mb: 1.5 }}>
             Nothing hangs here yet. Tick the sets you own at the right; then plans and advice pick from your own tools and say when the best
             one is missing.
           </Typography>
         ) : null}
-        {TOOL_KINDS.map((kind) => {
+        {look === 'table' ? (
+          <DataTable label="Tools" columns={COLUMNS} rows={rows} shown={inHand ?? undefined} onPick={(id) => setInHand(Number(id))} />
+        ) : null}
+        {(look === 'table' ? [] : TOOL_KINDS).map((kind) => {
           const own = tools.filter((item) => item.kind === kind)
           if (own.length === 0) return null
           return (

@@ -1,8 +1,9 @@
 import { ofWorkshop } from '@/server/http/of-workshop'
-import { findThings } from '@/server/services/find-things'
+import { findThings, recentThings } from '@/server/services/find-things'
 import { workshop } from '@/server/workshop'
 
-/** What the workshop has by these words, for the ask line. */
+/** What the workshop has by these words, for the ask line; what was worked on last where nothing is asked. */
 export async function GET(request: Request) {
-  return ofWorkshop(request, () => Response.json(findThings(workshop(), new URL(request.url).searchParams.get('q') ?? '')))
+  const words = new URL(request.url).searchParams.get('q') ?? ''
+  return ofWorkshop(request, () => Response.json(words.trim() === '' ? recentThings(workshop()) : findThings(workshop(), words)))
 }

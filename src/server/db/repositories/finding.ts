@@ -18,13 +18,23 @@ const SQL = `
   ) WHERE name LIKE @has ESCAPE '\\' OR (kind IN ('job', 'piece') AND about LIKE @has ESCAPE '\\')
   ORDER BY (name LIKE @begins ESCAPE '\\') DESC, place, id DESC LIMIT @limit`
 
+/** What was worked on last: pieces by their newest change, each with its job; then the newest jobs. */
+const RECENT = `
+  SELECT * FROM (SELECT 'piece' AS kind, p.id, p.name, j.title AS about FROM pieces p JOIN jobs j ON j.id = p.job_id
+    WHERE p.archived_at IS NULL AND j.archived_at IS NULL ORDER BY p.head_revision_id DESC LIMIT @pieces)
+  UNION ALL
+  SELECT * FROM (SELECT 'job', id, title, customer FROM jobs WHERE archived_at IS NULL AND status NOT IN ('done', 'handed-over') ORDER BY id DESC LIMIT @jobs)`
+
 /** What stands for itself in a pattern. */
 const escaped = (text: string) => text.replace(/[\\%_]/g, (sign) => `\\${sign}`)
 
 /** Finds jobs, pieces, metal and tools by their names. */
 export function makeFindingRepository(db: Db) {
   const byName = db.prepare(SQL)
+  const recent = db.prepare(RECENT)
   return {
+    /** What was worked on last, and the newest jobs. */
+    recent: (limits: { readonly pieces: number; readonly jobs: number }): Named[] => recent.all(limits).map((found) => row.parse(found)),
     named: (text: string, limit: number): Named[] =>
       byName.all({ has: `%${escaped(text)}%`, begins: `${escaped(text)}%`, limit }).map((found) => row.parse(found)),
   }

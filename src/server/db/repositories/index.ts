@@ -14,14 +14,14 @@ import { makeTrayRepository } from './trays'
 
 export { ARCHIVE_KINDS, type ArchiveKind, type Hanging } from './archive'
 export { type Design, designSchema, type FrozenPlan } from './design'
-export type { NewStock, Stock } from './drawer'
+export type { NewStock, Stock, StockNote } from './drawer'
 export { ENTRY_KINDS, type Entry, type LossLine, type NewEntry } from './entries'
-export { JOB_STATUSES, type Job, type JobStatus, type NewJob, type Piece } from './jobs'
+export type { Named } from './finding'
+export type { Job, JobLine, NewJob, Piece } from './jobs'
 export type { Cut, StoredLayout } from './layouts'
 export type { NewRecordRow, RecordGroup, RecordRow } from './record'
-export { type Settings, settingsSchema } from './settings'
 export { TOOL_REASONS, type ToolReason, type WallTool } from './tools'
-export { itemUid, type Tray } from './trays'
+export { itemUid, type Tray, type TrayLine } from './trays'
 
 const MADE = new WeakMap<Db, Repositories>()
 export type Repositories = ReturnType<typeof make>

@@ -1,11 +1,9 @@
 import * as z from 'zod'
+import { JOB_STATUSES, type JobStatus } from '@/core/entries'
 import type { Db } from '../db'
 import { writer } from '../write'
 import { type Design, designSchema } from './design'
 import { countRow, jsonColumn, newUid, offsetOf, type Page } from './rows'
-
-export const JOB_STATUSES = ['asked', 'promised', 'in-work', 'done', 'handed-over'] as const
-export type JobStatus = (typeof JOB_STATUSES)[number]
 
 const jobRow = z
   .object({
@@ -83,6 +81,20 @@ export interface PieceDraft {
 
 const IN_ORDER = "ORDER BY status IN ('done', 'handed-over'), due_on IS NULL, due_on, id"
 
+const formCountRow = z.object({ form: z.string(), n: z.number() })
+const jobLineRow = z
+  .object({
+    id: z.number(),
+    title: z.string(),
+    customer: z.string(),
+    due_on: z.string().nullable(),
+    status: z.enum(JOB_STATUSES),
+    pieces: z.number(),
+  })
+  .transform(({ due_on: dueOn, ...row }) => ({ ...row, dueOn }))
+/** A job in one line of a table. */
+export type JobLine = z.output<typeof jobLineRow>
+
 export function makeJobRepository(db: Db, now: () => string = () => new Date().toISOString()) {
   const insertJob = writer(db, 'INSERT INTO jobs (uid, title, customer, due_on, status, note, created_at) VALUES (?, ?, ?, ?, ?, ?, ?)')
   const updateJob = writer(
@@ -110,6 +122,13 @@ export function makeJobRepository(db: Db, now: () => string = () => new Date().t
   const alike = db.prepare(
     `${PIECE_SQL} WHERE p.id <> @id AND p.archived_at IS NULL AND (p.job_id = @jobId OR r.design_json ->> '$.parts[0].form' = @form) ORDER BY p.job_id = @jobId DESC, r.design_json ->> '$.parts[0].form' = @form DESC, p.id DESC LIMIT @limit`,
   )
+  const formCounts = db.prepare(
+    `SELECT r.design_json ->> '$.parts[0].form' AS form, count(*) AS n FROM pieces p JOIN piece_revisions r ON r.id = p.head_revision_id GROUP BY 1`,
+  )
+  const lines = db.prepare(
+    `SELECT j.id, j.title, j.customer, j.due_on, j.status, count(p.id) AS pieces FROM jobs j
+    LEFT JOIN pieces p ON p.job_id = j.id AND p.archived_at IS NULL WHERE j.archived_at IS NULL GROUP BY j.id ORDER BY j.id DESC LIMIT ?`,
+  )
   const everyDesign = db.prepare('SELECT design_json FROM piece_revisions')
   const namesIn = db.prepare('SELECT name FROM pieces WHERE job_id = ?')
   const headRow = z.object({ id: z.number(), parent_id: z.number().nullable() })
@@ -130,6 +149,10 @@ export function makeJobRepository(db: Db, now: () => string = () => new Date().t
   })
 
   return {
+    /** How many pieces there are of each form. */
+    formCounts: () => formCounts.all().map((row) => formCountRow.parse(row)),
+    /** The newest jobs, a line each. */
+    lines: (limit: number): JobLine[] => lines.all(limit).map((row) => jobLineRow.parse(row)),
     addJob: (job: NewJob) => insertJob.run(newUid(), job.title, job.customer, job.dueOn, job.status, job.note, now()).id,
     changeJob: (id: number, job: NewJob) => updateJob.run(job.title, job.customer, job.dueOn, job.status, job.note, id).changes > 0,
     addPiece: db.transaction((piece: PieceDraft) => {

@@ -44,6 +44,7 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
   const onWall = db.prepare(`${SELECT} WHERE archived_at IS NULL ORDER BY kind, coalesce(measured, nominal), id`)
   const byId = db.prepare(`${SELECT} WHERE id = ? AND archived_at IS NULL`)
   const measure = writer(db, 'UPDATE tools SET measured = ?, revision = revision + 1 WHERE id = ?')
+  const rewrite = writer(db, 'UPDATE tools SET label = ?, nominal = ?, facts_json = ?, revision = revision + 1 WHERE id = ?')
   const writeFacts = writer(db, 'UPDATE tools SET facts_json = ?, revision = revision + 1 WHERE id = ?')
   const touch = writer(db, 'UPDATE tools SET revision = revision + 1 WHERE id = ?')
   const one = (id: number): WallTool | undefined => {
@@ -64,6 +65,10 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
     /** The wall as the core takes it. */
     owned: (): OwnTool[] => all().map(({ id: _, broken: __, revision: ___, ...tool }) => tool),
     setMeasured: (id: number, measured: number | null) => measure.run(measured, id).changes > 0,
+    describe: (
+      id: number,
+      { label, nominal, facts }: { readonly label: string; readonly nominal: number | null; readonly facts: ToolFacts },
+    ) => rewrite.run(label, nominal, JSON.stringify(facts), id).changes > 0,
     setFacts: (id: number, facts: ToolFacts) => writeFacts.run(JSON.stringify(facts), id).changes > 0,
     /** Logs what came or went; the count never goes below nothing. */
     change: db.transaction((id: number, change: number, reason: ToolReason): number | undefined => {

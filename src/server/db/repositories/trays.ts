@@ -43,6 +43,30 @@ export function itemUid(trayUid: string, part: string, instance: number): string
   return `${trayUid}/${part}/${instance}`
 }
 
+const trayLineRow = z
+  .object({
+    id: z.number(),
+    piece: z.string(),
+    size: z.number(),
+    lost: z.number(),
+    step_index: z.number(),
+    steps: z.number().nullable(),
+    started_at: z.string(),
+    finished_at: z.string().nullable(),
+  })
+  .transform((row) => ({
+    id: row.id,
+    piece: row.piece,
+    size: row.size,
+    lost: row.lost,
+    step: row.step_index + 1,
+    steps: row.steps ?? 0,
+    startedAt: row.started_at,
+    finishedAt: row.finished_at,
+  }))
+/** A tray in one line of a table. */
+export type TrayLine = z.output<typeof trayLineRow>
+
 export function makeTrayRepository(db: Db, now: () => string = () => new Date().toISOString()) {
   const insert = writer(
     db,
@@ -73,7 +97,13 @@ export function makeTrayRepository(db: Db, now: () => string = () => new Date().
     return { ...tray, plan: { ...tray.plan, steps: stepsOf.all(tray.id).map((step) => stepRow.parse(step)) } }
   }
 
+  const lines = db.prepare(
+    `SELECT id, plan_json ->> '$.pieceName' AS piece, size, lost, step_index, json_array_length(plan_json, '$.steps') AS steps, started_at, finished_at
+    FROM trays ORDER BY finished_at IS NOT NULL, id DESC LIMIT ?`,
+  )
   return {
+    /** Trays, a line each: those in work first, the newest first. */
+    lines: (limit: number): TrayLine[] => lines.all(limit).map((row) => trayLineRow.parse(row)),
     add: db.transaction((pieceId: number, size: number, { steps, ...plan }: FrozenPlan): number => {
       const uid = newUid()
       const { id } = insert.run(uid, pieceId, size, plan.form, plan.alloy, plan.method, JSON.stringify(plan), now())

@@ -22,13 +22,15 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
   const { jobs, record, trays, entries } = repositories
   const piece = jobs.piece(Number(id))
   if (!piece) notFound()
-  const own = ownAllowanceOfPiece(repositories, piece.id, planOptions(repositories))?.own
+  const allowance = ownAllowanceOfPiece(repositories, piece.id, planOptions(repositories))
+  const own = allowance?.own
   return (
     <>
       <RecordStation
         pieceId={piece.id}
         rows={record.rowsOfPiece(piece.id, { page, size: ROWS_A_PAGE })}
         own={own && own.count > 0 ? own : null}
+        picture={allowance?.picture ?? null}
         events={entries.wordsOf(piece.id, WORDS_SHOWN)}
         trayIds={trays.ofPiece(piece.id, TRAYS_SHOWN).map((tray) => tray.id)}
       />

@@ -1,0 +1,13 @@
+export { JOB_STATUSES, type JobStatus, jobEntry, pieceEntry, pieceWords } from './job'
+export { type Settings, settingsSchema } from './settings'
+export {
+  type EntryIssue,
+  readStock,
+  readStockThickness,
+  SHEET_SHAPES,
+  STOCK_KINDS,
+  type StockEntry,
+  type StockKind,
+  stockEntry,
+} from './stock'
+export { readToolSize, toolEntry, toolLabel } from './tool'

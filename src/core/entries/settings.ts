@@ -1,0 +1,37 @@
+import * as z from 'zod'
+import { ALLOY_IDS } from '../metals'
+import { ASKED_SYSTEMS, RING_SYSTEMS } from '../tables'
+import { typedMm } from './typed'
+
+/** How a workshop works, as it is kept and as it is typed. Whatever is not entered has a sensible value. */
+export const settingsSchema = z.object({
+  workshopName: z.string().max(80, { error: 'Name: at most 80 characters' }).default(''),
+  units: z.enum(['mm', 'inch', 'both']).default('both'),
+  ringSystem: z.enum(RING_SYSTEMS).default('US'),
+  /** The scale that a bare gauge number belongs to where metal is put into the drawer. */
+  gaugeSystem: z.enum(ASKED_SYSTEMS).default('B&S'),
+  defaultAlloy: z.enum(ALLOY_IDS).default('sterling-925'),
+  /** The currency of the prices, ISO 4217. */
+  currency: z
+    .string()
+    .trim()
+    .toUpperCase()
+    .regex(/^[A-Z]{3}$/, { error: 'Currency of prices: three letters, such as EUR' })
+    .default('EUR'),
+  paper: z.enum(['A4', 'Letter']).default('A4'),
+  /** What the 50 mm check bar measured on paper. */
+  checkBarMm: typedMm('The check bar measured', 45, 55).default(50),
+  kerfMm: typedMm('Saw kerf', 0, 2).default(0.3),
+  marginMm: typedMm('Margin to the sheet’s edge', 0, 20).default(1),
+  /** The simulated instruments, to practise with; what they read is never counted. The demonstration has them always. */
+  practice: z.preprocess((typed) => (typed === 'true' ? true : typed === 'false' ? false : typed), z.boolean()).default(false),
+  /** Own figures beside the presets of the bench, by their id. */
+  figures: z.record(z.string(), z.number()).default({}),
+  /** The workshop's own methods: by the id of a choice, the way that a new piece starts with. */
+  methods: z.record(z.string(), z.string()).default({}),
+  /** Whether the questions of the first start were answered or put aside. */
+  greeted: z.boolean().default(false),
+  /** The job that was made only to try things out, as long as it is there. */
+  trialJobId: z.number().nullable().default(null),
+})
+export type Settings = z.output<typeof settingsSchema>

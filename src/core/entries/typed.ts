@@ -1,0 +1,20 @@
+import * as z from 'zod'
+import { readPlainNumber } from '../units'
+
+/** Whole number between two bounds, as it was typed or as a number. The message names the field, and what is possible. */
+export function typedWhole(label: string, minimum: number, maximum: number) {
+  const possible = `${label}: a whole number, ${minimum} to ${maximum}`
+  return z.preprocess(
+    (typed) => (typeof typed === 'string' ? readPlainNumber(typed) : typed),
+    z.number({ error: possible }).int({ error: possible }).min(minimum, { error: possible }).max(maximum, { error: possible }),
+  )
+}
+
+/** Length in mm between two bounds, as it was typed or as a number. The message names the field, and what is possible. */
+export function typedMm(label: string, minimum: number, maximum: number) {
+  const possible = `${label}: a length in mm, ${minimum} to ${maximum}`
+  return z.preprocess(
+    (typed) => (typeof typed === 'string' ? readPlainNumber(typed) : typed),
+    z.number({ error: possible }).min(minimum, { error: possible }).max(maximum, { error: possible }),
+  )
+}

@@ -1,0 +1,2 @@
+export { findTerms, termIn } from './find-term'
+export { TERMS, type Term } from './terms'

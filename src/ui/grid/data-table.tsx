@@ -1,0 +1,14 @@
+'use client'
+import Skeleton from '@mui/material/Skeleton'
+import dynamic from 'next/dynamic'
+import type { DataTableProps } from './columns'
+
+const Grid = dynamic(() => import('./grid').then((module) => module.Grid), {
+  ssr: false,
+  loading: () => <Skeleton variant="rounded" height={220} aria-label="The table is being set" />,
+})
+
+/** A table that sorts, searches, copies and is kept as CSV; it is loaded when it is first shown. */
+export function DataTable(props: DataTableProps) {
+  return <Grid {...props} />
+}
