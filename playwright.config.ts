@@ -7,6 +7,12 @@ import { BROWSER } from './scripts/browser.mjs'
 process.env.E2E_DATA ??= mkdtempSync(join(tmpdir(), 'fold-anvil-e2e-'))
 const data = process.env.E2E_DATA
 
+/** The two parts run beside one another: specs that start servers of their own, and those that share the two started here. */
+const OWN_SERVERS = /(few-keys|fuzz|keys|kill|lan|one-folder|tabs)\.spec\.ts$/
+const part = process.env.E2E_PART
+const parts = part === 'own' ? { testMatch: OWN_SERVERS } : part === 'shared' ? { testIgnore: OWN_SERVERS } : {}
+const results = part === undefined ? 'test-results' : `test-results/${part}`
+
 function server(open: 'demo' | 'workshop', port: number) {
   const seed = open === 'demo' ? 'node dist/seed.mjs && ' : ''
   return {
@@ -20,10 +26,12 @@ function server(open: 'demo' | 'workshop', port: number) {
 
 export default defineConfig({
   testDir: 'e2e',
+  ...parts,
+  outputDir: `${results}/e2e`,
   workers: 1,
   timeout: 60000,
   expect: { timeout: 8000 },
-  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  reporter: [['list'], ['json', { outputFile: `${results}/e2e.json` }]],
   use: { launchOptions: BROWSER, viewport: { width: 1280, height: 800 }, trace: 'retain-on-failure' },
-  webServer: [server('demo', 4321), server('workshop', 4322)],
+  webServer: part === 'own' ? [] : [server('demo', 4321), server('workshop', 4322)],
 })

@@ -16,7 +16,8 @@ for (const view of VIEWS) {
   })
 }
 
-for (const width of [390, 1280, 1920]) {
+// 640 is 1280 looked at twice as large
+for (const width of [390, 640, 1280, 1920]) {
   test(`nothing scrolls sideways at ${width}`, async ({ page }) => {
     test.setTimeout(180000)
     await page.setViewportSize({ width, height: width === 390 ? 844 : 900 })
@@ -28,6 +29,14 @@ for (const width of [390, 1280, 1920]) {
     }
   })
 }
+
+for (const view of ['/bench', '/bench/2', '/bench/5'])
+  test(`every word of ${view} stands out 7 to 1`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' })
+    await page.goto(DEMO + view)
+    await page.waitForTimeout(600)
+    expect(await seriousFaults(page, ['color-contrast-enhanced'])).toEqual([])
+  })
 
 test('the places can be walked by keyboard, with the focus in sight', async ({ page }) => {
   await page.goto(`${DEMO}/jobs`)

@@ -5,12 +5,14 @@ import type { Page } from '@playwright/test'
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
 /** Serious and critical faults of accessibility on the page as it stands, each with where it was found. */
-export async function seriousFaults(page: Page): Promise<string[]> {
+export async function seriousFaults(page: Page, rules: readonly string[] = []): Promise<string[]> {
   await page.evaluate(axe)
-  return page.evaluate(async () => {
+  return page.evaluate(async (only) => {
     const { violations } = await (
-      window as unknown as { axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> } }
-    ).axe.run()
+      window as unknown as {
+        axe: { run: (options?: object) => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> }
+      }
+    ).axe.run(only.length > 0 ? { runOnly: { type: 'rule', values: [...only] } } : {})
     return violations
       .filter((item) => item.impact === 'serious' || item.impact === 'critical')
       .map(
@@ -20,5 +22,5 @@ export async function seriousFaults(page: Page): Promise<string[]> {
             .slice(0, 3)
             .join(' | ')}`,
       )
-  })
+  }, rules)
 }

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { install, run } from './lib.mjs'
 
@@ -34,9 +34,16 @@ function needBrowser() {
   process.exit(1)
 }
 
+/** One part of the end-to-end tests, with the lines it says as they come; gives its exit code. */
+function endToEnd(part) {
+  const tests = spawn('npx', ['playwright', 'test'], { env: { ...process.env, E2E_PART: part }, stdio: 'inherit' })
+  return new Promise((resolve) => tests.on('exit', (code) => resolve(code ?? 1)))
+}
+
 install()
 needBrowser()
-for (const file of ['test-results/unit.json', 'test-results/e2e.json']) rmSync(file, { force: true })
+const PARTS = ['own', 'shared']
+rmSync('test-results', { recursive: true, force: true })
 section('types', run('npx', ['next', 'typegen']) || run('npx', ['tsc', '--noEmit']))
 section('lint', run('npx', ['biome', 'ci', '.', '--diagnostic-level=error']))
 section('layers', run('npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']) || run('npx', ['knip']))
@@ -45,7 +52,10 @@ const unit = run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json
 section('unit', unit)
 count('test-results/unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }))
 section('build', run('npx', ['next', 'build']) || run('node', ['scripts/build-cli.mjs']))
-section('end to end', run('npx', ['playwright', 'test']))
-count('test-results/e2e.json', (report) => ({ passed: report.stats.expected, failed: report.stats.unexpected + report.stats.flaky }))
+const ends = await Promise.all(PARTS.map(endToEnd))
+for (const [i, part] of PARTS.entries()) {
+  section(`end to end, ${part} servers`, ends[i])
+  count(`test-results/${part}/e2e.json`, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }))
+}
 process.stdout.write(`\n${outcome.passed} passed, ${outcome.failed} failed\n`)
 process.exit(outcome.failed > 0 ? 1 : 0)

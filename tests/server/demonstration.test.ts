@@ -40,7 +40,7 @@ describe.each(pieces.map((piece) => [piece.name, piece] as const))('%s', (_, pie
     for (const state of walk.steps) expect(state.workLeftFraction).toBeGreaterThan(0)
   })
   it('the drawer says what it holds of it, and what to buy for the rest', () => {
-    for (const item of supplyFor(to, plan.result, piece.quantity + piece.spares)) {
+    for (const item of supplyFor(to, plan.result, piece.quantity + piece.spares, piece.design.bought)) {
       expect(item.covered).toBeLessThanOrEqual(item.needed)
       if (item.covered < item.needed) expect(item.buy?.massG).toBeGreaterThan(0)
       else expect(item.buy ?? null).toBeNull()

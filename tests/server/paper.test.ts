@@ -53,6 +53,36 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('the piece card of 
   })
 })
 
+describe('what stops the work', () => {
+  const bangle = (handMm: string) => {
+    const plan = planPiece({
+      parts: [
+        {
+          id: 'part-1',
+          form: 'bangle-plain',
+          inputVersion: 1,
+          input: { insideDiameterMm: '60', handMm, thicknessMm: '1.2', alloy: 'copper-c110' },
+        },
+      ],
+      bought: 'annealed',
+    })
+    if (!plan.ok) throw new Error(JSON.stringify(plan.issues))
+    const { result, steps, temper } = plan
+    return cardPdf({ pieceName: 'Lamp bangle', jobTitle: 'Lamps', quantity: 1, spares: 0, alloy: temper.alloy, result, steps, paper: 'A4' })
+  }
+  it('stands on the card under the answer, in its own words', async () => {
+    const [page] = await readPdf(await bangle('220'))
+    const texts = page?.texts ?? []
+    expect(all(texts)).toMatch(/STOP\. The hand measures 70 mm as a round/)
+    const at = (start: string) => texts.find((item) => item.text.includes(start))?.y ?? 0
+    expect(at('STOP')).toBeGreaterThan(at('Steps'))
+  })
+  it('is not there where nothing does', async () => {
+    const [page] = await readPdf(await bangle('180'))
+    expect(all(page?.texts ?? [])).not.toContain('STOP')
+  })
+})
+
 describe('a layout at full size', () => {
   const print = (more: Partial<LayoutPrint> = {}): LayoutPrint => ({
     title: 'Tokens, sheet S-1',

@@ -20,6 +20,7 @@ const words = (markup: string) =>
 
 describe('what the drawer says of a piece', () => {
   const BUY = {
+    temper: 'half-hard',
     kind: 'sheet',
     alloy: 'copper-c110',
     thicknessMm: 0.9,
@@ -39,7 +40,7 @@ describe('what the drawer says of a piece', () => {
     ))
   it('some of it: the rest is to be bought', () =>
     expect(said(supply({ covered: 4, buy: { ...BUY, pieces: 2 } }))).toContain(
-      'Holds 4 of 6, on S-1.Buy for the rest Copper sheet, 0.9 mm, annealed, 2 of 100 × 50 mm',
+      'Holds 4 of 6, on S-1.Buy for the rest Copper sheet, 0.9 mm, half hard, 2 of 100 × 50 mm',
     ))
   it('wire by its length, tube by its wall', () => {
     expect(said(supply({ covered: 0, from: [], buy: { ...BUY, kind: 'wire', lengthMm: 640 } }))).toContain(

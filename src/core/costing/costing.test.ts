@@ -4,13 +4,15 @@ import type { BlankSpec } from '../forms/contract'
 import { findForm } from '../forms/registry'
 import { circleOutline, rectangleOutline } from '../geometry/outline'
 import { massOf } from '../metals/alloys'
+import type { BoughtTemper } from '../metals/tempers'
 import { inRows, metalCost, type StockPiece, type Supply, supplyOf } from './supply'
 
 const CONTROL = { elapsedS: () => 0, shouldStop: () => false }
-const setup = (drawer: readonly StockPiece[]) => ({
+const setup = (drawer: readonly StockPiece[], bought: BoughtTemper = 'unknown') => ({
   drawer,
   kerfMm: 0.5,
   marginMm: 1,
+  bought,
   figures: {},
   control: CONTROL,
 })
@@ -66,6 +68,11 @@ describe('the drawer', () => {
     expect(answer.covered).toBe(0)
     expect(answer.instead.map((other) => other.label)).toEqual(['S-2'])
     expect(answer.instead[0]?.why).toMatch(/17 % thicker/)
+  })
+  it('asks for the temper that the route starts from, half hard where it is not known', () => {
+    expect(first(supplyOf([TOKEN], 4, setup([], 'annealed'))).buy?.temper).toBe('annealed')
+    expect(first(supplyOf([RIVET], 4, setup([], 'hard'))).buy?.temper).toBe('hard')
+    expect(first(supplyOf([TOKEN], 4, setup([]))).buy?.temper).toBe('half-hard')
   })
   it('weighs and prices what is bought: area, thickness and density; a gram at its price', () => {
     const buy = first(supplyOf([TOKEN], 4, { ...setup([]), figures: { 'price-copper-c110': 2 } })).buy

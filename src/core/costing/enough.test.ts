@@ -3,7 +3,7 @@ import { FORMS } from '../forms/registry'
 import { rectangleOutline } from '../geometry/outline'
 import { type StockPiece, type Supply, supplyOf } from './supply'
 
-const SETUP = { kerfMm: 0.4, marginMm: 1, figures: {}, control: { elapsedS: () => 0, shouldStop: () => false } }
+const SETUP = { kerfMm: 0.4, marginMm: 1, bought: 'unknown', figures: {}, control: { elapsedS: () => 0, shouldStop: () => false } } as const
 
 /** What was bought, laid into the drawer. */
 function delivered(supply: readonly Supply[]): StockPiece[] {

@@ -5,6 +5,7 @@ import { boundsOf, type Outline } from '../geometry/point'
 import { type LayoutControl, placementsOf } from '../layout/pack'
 import type { LayoutItem, LayoutSheet } from '../layout/schema'
 import type { AlloyId } from '../metals/alloys'
+import { type BoughtTemper, takenTemper } from '../metals/tempers'
 import { massWith, type OwnFigures } from '../tables/figures'
 import { formatPlain } from '../units/format'
 import { standInPrices } from './metal-prices'
@@ -23,7 +24,7 @@ export interface StockPiece {
   readonly acrossMm: number | null
 }
 
-/** What to ask a supplier for: always annealed, which every route can start from. */
+/** What to ask a supplier for: of the temper that the route of the piece starts from. */
 export interface ToBuy {
   readonly kind: StockKind
   readonly alloy: AlloyId
@@ -32,6 +33,7 @@ export interface ToBuy {
   /** Width of a sheet, or how thick a wire or tube is across. */
   readonly widthMm: number
   readonly pieces: number
+  readonly temper: ReturnType<typeof takenTemper>
   readonly massG: number
   readonly cost: number
 }
@@ -58,6 +60,8 @@ interface Setup {
   readonly drawer: readonly StockPiece[]
   readonly kerfMm: number
   readonly marginMm: number
+  /** What the piece's metal is bought as. */
+  readonly bought: BoughtTemper
   readonly figures: OwnFigures
   readonly control: LayoutControl
 }
@@ -170,6 +174,7 @@ function bought(blank: BlankSpec, size: Bought, sectionMm2: number, setup: Setup
     alloy: blank.alloy,
     thicknessMm: blank.thicknessMm,
     ...size,
+    temper: takenTemper(setup.bought),
     massG,
     cost: massG * standInPrices(setup.figures).perGram(blank.alloy),
   }

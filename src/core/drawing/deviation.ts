@@ -12,7 +12,7 @@ export interface Deviation {
 }
 
 /** The largest difference is drawn as this share of the dimension. */
-const SHOWN_SHARE = 0.12
+const SHOWN_SHARE = 0.2
 /** Round numbers that a difference may be drawn larger by. */
 const TIMES = [1, 2, 5, 10, 20, 50, 100, 200, 500] as const
 
@@ -34,7 +34,7 @@ function stretched([x, y]: Point, [cx, cy]: Point, share: number, along: Point |
 
 /**
  * How pieces came out, drawn over the view they were predicted in. `growthsMm` is measured less predicted of each piece; `predictedMm`
- * must be above 0. A difference is drawn larger by a round number, so that the largest is about an eighth of the dimension.
+ * must be above 0. A difference is drawn larger by a round number, so that the largest is at most a fifth of the dimension.
  */
 export function deviationOf(view: DrawingView, predictedMm: number, growthsMm: readonly number[]): Deviation {
   const most = Math.max(...growthsMm.map(Math.abs), 0)

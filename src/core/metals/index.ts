@@ -6,6 +6,7 @@ export {
   boughtStrain,
   TEMPERS,
   type Temper,
+  takenTemper,
   temperOfStrain,
   temperReduction,
   temperStrain,

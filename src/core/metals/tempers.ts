@@ -48,7 +48,12 @@ export function temperOfStrain(strain: number): Temper {
   return TEMPERS.reduce((best, temper) => (Math.abs(temperStrain(temper) - strain) < Math.abs(temperStrain(best) - strain) ? temper : best))
 }
 
-/** Strain stock starts with; unknown stock is calculated as half-hard, the usual way sheet is sold. */
+/** The temper stock is taken to have: unknown stock counts as half-hard, the usual way sheet is sold. */
+export function takenTemper(temper: BoughtTemper): Exclude<BoughtTemper, 'unknown'> {
+  return temper === 'unknown' ? 'half-hard' : temper
+}
+
+/** Strain stock starts with, unknown stock as it is taken to be. */
 export function boughtStrain(temper: BoughtTemper): number {
-  return temperStrain(temper === 'unknown' ? 'half-hard' : temper)
+  return temperStrain(takenTemper(temper))
 }

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { checkOrder, type TemperState } from '@/core/route'
+import { checkOrder, isReason, type TemperState } from '@/core/route'
 import { beginTray } from '../services/ledger'
 import { freezePlan, planDesign, planOptions, walkFrozen } from '../services/piece-plan'
 import { ownAction, refuse } from './action'
@@ -35,12 +35,12 @@ export const startTray = ownAction({
     const [misfit] = plan.misfits
     if (misfit) return refuse(`Not released to the bench: ${misfit.message} Look at the route, and keep or drop what was changed there.`)
     const order = checkOrder(plan.steps).find((finding) => finding.level === 'stop')
-    if (order && !piece.design.orderNote)
-      return refuse(`Not released to the bench: ${order.message} Change the route, or write a note there to override it.`)
+    if (order && !isReason(piece.design.orderNote))
+      return refuse(`Not released to the bench: ${order.message} Change the route, or give a reason there to override it.`)
     const frozen = freezePlan(piece, plan)
     const red = walkFrozen(frozen).steps.find((state) => state.light === 'red')
-    if (red && !piece.design.orderNote)
-      return refuse(`Not released to the bench: ${sayRed(red)} Change the route, or write a note there to override it.`)
+    if (red && !isReason(piece.design.orderNote))
+      return refuse(`Not released to the bench: ${sayRed(red)} Change the route, or give a reason there to override it.`)
     return { ok: true, trayId: beginTray(repositories, pieceId, size, frozen) }
   },
 })

@@ -95,6 +95,16 @@ function drawSteps(kit: Kit, print: CardPrint, page: PDFPage, at: { x: number; y
   })
 }
 
+/** What stops the work stands at the answer, in a box, on paper as on screen; gives where it ends. */
+function drawStops(kit: Kit, page: PDFPage, { checks }: FormResult, at: { x: number; y: number }, width: number): number {
+  const stops = checks.filter((check) => check.level === 'stop')
+  if (stops.length === 0) return at.y + 4
+  const lines = stops.flatMap((check) => wrap(printable(`STOP. ${check.message}`), kit.bold, 10, width - 16))
+  const height = lines.length * 13.5 + 10
+  page.drawRectangle({ x: at.x, y: at.y - height + 14, width, height, borderColor: SAW, borderWidth: 1.5 })
+  return drawLines(page, lines, { x: at.x + 8, y: at.y }, { size: 10, font: kit.bold }) - 12
+}
+
 /** What it is cut from: metal and thickness, each blank's own where they differ. */
 function metalWords({ blanks }: FormResult): string {
   const alike = new Set(blanks.map((blank) => `${blank.alloy} ${blank.thicknessMm}`)).size === 1
@@ -114,19 +124,21 @@ export async function cardPdf(print: CardPrint): Promise<Uint8Array> {
   const { answer } = print.result
   page.drawText(printable(print.pieceName), { x: LEFT, y: top, size: 20, font: kit.bold, color: INK })
   const facts = `${print.jobTitle}  ·  ${countWords(print)}  ·  ${metalWords(print.result)}  ·  ${formatPlain(print.result.results.massG?.value ?? 0, 2)} g each`
-  page.drawText(printable(facts), { x: LEFT, y: top - 16, size: 9, font: kit.text, color: INK })
+  const wide = (paper.width - 28) * PT_PER_MM
+  const factsEnd = drawLines(page, wrap(printable(facts), kit.text, 9, wide), { x: LEFT, y: top - 16 }, { size: 9, font: kit.text })
   page.drawText(printable(`${answer.name}: mark at ${formatPlain(answer.markAt, 2)} mm`), {
     x: LEFT,
-    y: top - 42,
+    y: factsEnd - 14,
     size: 16,
     font: kit.mono,
     color: INK,
   })
+  const stopsEnd = drawStops(kit, page, print.result, { x: LEFT, y: factsEnd - 32 }, wide)
   const height = 62 * PT_PER_MM
   print.result.drawing.views.slice(0, 2).forEach((view, i) => {
-    drawView(kit, page, view, { x: LEFT + i * (COLUMN + 6 * PT_PER_MM), y: top - 60 - height, width: COLUMN, height })
+    drawView(kit, page, view, { x: LEFT + i * (COLUMN + 6 * PT_PER_MM), y: stopsEnd - height, width: COLUMN, height })
   })
-  const under = top - 60 - height - 26
+  const under = stopsEnd - height - 26
   drawWorking(kit, page, print.result, { x: LEFT, y: under })
   drawSteps(kit, print, page, { x: LEFT + COLUMN + 6 * PT_PER_MM, y: under })
   page.drawText(

@@ -199,6 +199,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
     measure: bare ? bench.measure : undefined,
     wrong: bare && step ? () => bench.show('wrong') : undefined,
     takeBack: bare ? bench.takeBack : undefined,
+    undo: bare ? bench.takeBack : undefined,
     choose1: panel.kind === 'ask' && panel.far.meantMm !== null ? () => bench.answer(panel.far.meantMm ?? 0) : undefined,
     choose2: panel.kind === 'ask' ? () => bench.answer(panel.far.readMm) : undefined,
     back: bench.onEsc,

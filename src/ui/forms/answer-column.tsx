@@ -136,15 +136,17 @@ interface AnswerColumnProps {
   readonly count: number
   readonly record: ReactNode
   readonly supply: ReactNode
+  /** The answer itself stands elsewhere, in sight while the sizes are entered. */
+  readonly isAnswerAbove: boolean
 }
 
-export function AnswerColumn({ result, count, record, supply }: AnswerColumnProps) {
+export function AnswerColumn({ result, count, record, supply, isAnswerAbove }: AnswerColumnProps) {
   const { bench, currency } = useWorkshop()
   const massG = result.results.massG?.value ?? 0
   const costEach = result.blanks.reduce((sum, blank) => sum + metalCost(blank.massG * (blank.each ?? 1), blank.alloy, bench.figures), 0)
   return (
     <>
-      <AnswerBox result={result} />
+      {isAnswerAbove ? null : <AnswerBox result={result} />}
       <Typography className="fig" data-testid="mass" sx={{ fontSize: 13 }}>
         {formatPlain(massG, 2)} g each, {formatPlain(massG * count, 2)} g in all
       </Typography>

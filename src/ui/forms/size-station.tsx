@@ -4,12 +4,14 @@ import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
 import type { Supply } from '@/core/costing'
 import { type DrawingView, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { type GrowthSums, type Losses, ownAllowanceOf } from '@/core/logbook'
 import { type PieceDesign, walkTemper } from '@/core/route'
+import { SaveWords } from '../acting/save-words'
 import { metalColour } from '../drawing/metal-colour'
 import { ScaleDrawing } from '../drawing/scale-drawing'
 import { useSize } from '../drawing/use-size'
@@ -19,7 +21,7 @@ import { Ribbon } from '../route/ribbon'
 import { useNotice } from '../shared/notices'
 import { SolidView } from '../solid/solid-view'
 import { PALETTE } from '../theme/palette'
-import { AnswerColumn } from './answer-column'
+import { AnswerBox, AnswerColumn } from './answer-column'
 import { FormFields } from './form-fields'
 import { HowMany } from './how-many'
 import { OwnRecord } from './own-record'
@@ -46,17 +48,6 @@ interface SizeStationProps {
   readonly supply: readonly Supply[]
   readonly cardHref: string
 }
-
-const SAVE_WORDS = {
-  saved: 'saved',
-  saving: 'saving',
-  unsaved: 'not saved yet',
-  failed: 'not saved: the program did not answer; what you typed is kept on this device and sent again',
-  conflict: 'not saved: it was changed elsewhere; what you typed is still here',
-} as const
-
-/** What is typed is not in the workshop, and more than waiting is needed. */
-const UNSAVED: ReadonlySet<keyof typeof SAVE_WORDS> = new Set(['failed', 'conflict'])
 
 /** How much of the column a view gets: tall views more, flat ones enough for their lettering. */
 function shareOf(view: DrawingView): number {
@@ -157,6 +148,7 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
     if (problem) say({ text: problem })
   }
   useKeys({ undo: () => void move('undo'), redo: () => void move('redo') })
+  const isPhone = useMediaQuery('(max-width:899.95px)')
   const { plan, typed } = design
   const shown = useLast(plan.ok ? plan : undefined)
   const issues = plan.ok ? {} : Object.fromEntries(plan.issues.map((issue) => [issue.path, issue.message]))
@@ -173,6 +165,11 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
           gridTemplateRows: { md: 'minmax(0, 1fr)' },
         }}
       >
+        {isPhone && result && plan.ok ? (
+          <Box sx={{ position: 'sticky', top: 0, zIndex: 5, px: 1 }}>
+            <AnswerBox result={result} />
+          </Box>
+        ) : null}
         <Box
           component="section"
           aria-label="Finished piece"
@@ -181,9 +178,7 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
           <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
             <Box>
               <Typography variant="h2">Finished piece</Typography>
-              <Typography variant="body2" role="status" sx={{ minHeight: 18, color: UNSAVED.has(design.state) ? PALETTE.fire : undefined }}>
-                {SAVE_WORDS[design.state]}
-              </Typography>
+              <SaveWords state={design.state} />
             </Box>
             <Box>
               <Button variant="text" title={KEY_REGISTRY.undo.shown} disabled={!piece.canUndo} onClick={() => void move('undo')}>
@@ -239,6 +234,7 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
           {result && plan.ok ? (
             <AnswerColumn
               result={result}
+              isAnswerAbove={isPhone}
               count={piece.quantity + piece.spares}
               supply={<SupplyPanel supply={supply} />}
               record={

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Supply, ToBuy } from '@/core/costing'
-import { ALLOYS } from '@/core/metals'
+import { ALLOYS, BOUGHT_TEMPERS } from '@/core/metals'
 import { formatMoney, formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
@@ -19,7 +19,7 @@ function metalWords({ kind, alloy, thicknessMm, widthMm }: ToBuy): string {
 }
 
 function buyWords(buy: ToBuy, currency: string): string {
-  return `${metalWords(buy)}, annealed, ${sizeWords(buy)}: ${formatPlain(buy.massG, 1)} g, about ${formatMoney(buy.cost, currency)}`
+  return `${metalWords(buy)}, ${BOUGHT_TEMPERS[buy.temper]}, ${sizeWords(buy)}: ${formatPlain(buy.massG, 1)} g, about ${formatMoney(buy.cost, currency)}`
 }
 
 function holds({ needed, covered, from }: Supply): string {

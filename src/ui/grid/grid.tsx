@@ -18,7 +18,7 @@ function figureText(value: number | null | undefined, { decimals, signed }: Grid
 
 function columnOf(column: GridColumn, day: (iso: string) => string): GridColDef<Row> {
   const { key, title, kind = 'words', wide = 1 } = column
-  const plain = { field: key, headerName: title, flex: wide, minWidth: kind === 'figure' ? 84 : 110 }
+  const plain = { field: key, headerName: title, flex: wide, minWidth: kind === 'figure' ? 64 : 96 }
   if (kind === 'figure')
     return { ...plain, type: 'number', cellClassName: 'fig', valueFormatter: (value?: number | null) => figureText(value, column) }
   if (kind === 'day') return { ...plain, type: 'string', valueFormatter: (value?: string) => (value ? day(value) : '') }
@@ -62,6 +62,7 @@ export function Grid({ label, columns, rows, shown, onPick, empty = 'Nothing is 
         columns={defs}
         rows={lines}
         density="compact"
+        columnHeaderHeight={62}
         {...(isWordy ? { getRowHeight: () => 'auto' as const } : {})}
         showToolbar
         disableRowSelectionExcludeModel
@@ -91,6 +92,8 @@ export function Grid({ label, columns, rows, shown, onPick, empty = 'Nothing is 
         sx={{
           fontFamily: FONTS.text,
           '& .fig': { fontFamily: FONTS.mono },
+          // a head is read whole: it stands on as many lines as it needs
+          '& .MuiDataGrid-columnHeaderTitle': { whiteSpace: 'normal', lineHeight: 1.2, fontWeight: 600 },
           ...(isWordy ? { '& .MuiDataGrid-cell': { whiteSpace: 'normal', lineHeight: 1.35, py: '7px' } } : {}),
           '& .MuiDataGrid-row': { cursor: onPick || lines.some((line) => line.href) ? 'pointer' : 'default' },
         }}

@@ -79,6 +79,11 @@ export function KindPicker({ chosen, onPick }: KindPickerProps) {
   const [words, setWords] = useState('')
   const groups = kinds ? groupKinds(kinds, words) : new Map<string, readonly KindView[]>()
   const [first] = [...groups.values()].flat()
+  /** Enter was pressed before the kinds were there. */
+  const [isEntered, setEntered] = useState(false)
+  useEffect(() => {
+    if (isEntered && first) onPick(first)
+  }, [isEntered, first, onPick])
   return (
     <Box role="group" aria-label="Kind of piece">
       <OutlinedInput
@@ -88,9 +93,10 @@ export function KindPicker({ chosen, onPick }: KindPickerProps) {
         placeholder="ring, dome, bezel, hinge…"
         onChange={(event) => setWords(event.target.value)}
         onKeyDown={(event) => {
-          if (event.key !== 'Enter' || !first) return
+          if (event.key !== 'Enter') return
           event.preventDefault()
-          onPick(first)
+          if (first) onPick(first)
+          else setEntered(kinds === null)
         }}
         inputProps={{ 'aria-label': 'What is it?' }}
         sx={{ fontFamily: FONTS.text }}

@@ -14,31 +14,31 @@ export interface KeyInfo {
   /** What stands on the keycaps. */
   readonly shown: string
   readonly does: string
-  readonly place: KeyPlace
+  readonly places: readonly KeyPlace[]
   /** Works also while a field has the focus. */
   readonly inFields?: true
 }
 
 /** Every key of the program: `?`, the badges at the bench and the menus are made from it. */
 export const KEY_REGISTRY = {
-  find: { keys: ['/', 'shift+/'], shown: '/', does: 'go to the ask line', place: 'everywhere' },
-  help: { keys: ['?', 'shift+?'], shown: '?', does: 'show the keys of this view', place: 'everywhere' },
-  undo: { keys: ['mod+z'], shown: 'Ctrl Z', does: 'take back the last change', place: 'piece', inFields: true },
-  redo: { keys: ['mod+shift+z', 'mod+y'], shown: 'Ctrl Shift Z', does: 'do it again', place: 'piece', inFields: true },
-  nudge: { keys: [], shown: '← ↑ → ↓', does: 'move by a little; Page Up and Page Down by more', place: 'drawing' },
-  moveBlank: { keys: [], shown: '← ↑ → ↓', does: 'move by half a millimetre, with Shift by five', place: 'layout' },
-  turnBlank: { keys: [], shown: 'R', does: 'turn it', place: 'layout' },
-  done: { keys: ['space'], shown: 'Space', does: 'the step is done', place: 'bench' },
-  measure: { keys: ['m'], shown: 'M', does: 'measure', place: 'bench' },
-  wrong: { keys: ['x'], shown: 'X', does: 'it went wrong', place: 'bench' },
-  words: { keys: ['w'], shown: 'W', does: 'say in your own words what went wrong', place: 'bench' },
-  takeBack: { keys: ['u'], shown: 'U', does: 'take the last entry back', place: 'bench' },
-  choose1: { keys: ['1'], shown: '1', does: 'the first of the answers', place: 'bench' },
-  choose2: { keys: ['2'], shown: '2', does: 'the second', place: 'bench' },
-  choose3: { keys: ['3'], shown: '3', does: 'the third', place: 'bench' },
-  choose4: { keys: ['4'], shown: '4', does: 'the fourth', place: 'bench' },
-  choose5: { keys: ['5'], shown: '5', does: 'the fifth', place: 'bench' },
-  back: { keys: ['escape'], shown: 'Esc', does: 'back, and out of the tray', place: 'bench', inFields: true },
+  find: { keys: ['/', 'shift+/'], shown: '/', does: 'go to the ask line', places: ['everywhere'] },
+  help: { keys: ['?', 'shift+?'], shown: '?', does: 'show the keys of this view', places: ['everywhere'] },
+  undo: { keys: ['mod+z'], shown: 'Ctrl Z', does: 'take back the last change', places: ['piece', 'layout', 'bench'], inFields: true },
+  redo: { keys: ['mod+shift+z', 'mod+y'], shown: 'Ctrl Shift Z', does: 'do it again', places: ['piece', 'layout'], inFields: true },
+  nudge: { keys: [], shown: '← ↑ → ↓', does: 'move by a little; Page Up and Page Down by more', places: ['drawing'] },
+  moveBlank: { keys: [], shown: '← ↑ → ↓', does: 'move by half a millimetre, with Shift by five', places: ['layout'] },
+  turnBlank: { keys: [], shown: 'R', does: 'turn it', places: ['layout'] },
+  done: { keys: ['space'], shown: 'Space', does: 'the step is done', places: ['bench'] },
+  measure: { keys: ['m'], shown: 'M', does: 'measure', places: ['bench'] },
+  wrong: { keys: ['x'], shown: 'X', does: 'it went wrong', places: ['bench'] },
+  words: { keys: ['w'], shown: 'W', does: 'say in your own words what went wrong', places: ['bench'] },
+  takeBack: { keys: ['u'], shown: 'U', does: 'take the last entry back', places: ['bench'] },
+  choose1: { keys: ['1'], shown: '1', does: 'the first of the answers', places: ['bench'] },
+  choose2: { keys: ['2'], shown: '2', does: 'the second', places: ['bench'] },
+  choose3: { keys: ['3'], shown: '3', does: 'the third', places: ['bench'] },
+  choose4: { keys: ['4'], shown: '4', does: 'the fourth', places: ['bench'] },
+  choose5: { keys: ['5'], shown: '5', does: 'the fifth', places: ['bench'] },
+  back: { keys: ['escape'], shown: 'Esc', does: 'back, and out of the tray', places: ['bench'], inFields: true },
 } as const satisfies Readonly<Record<string, KeyInfo>>
 export type KeyId = keyof typeof KEY_REGISTRY
 
@@ -51,5 +51,5 @@ export function keysAt(path: string): readonly (readonly [KeyPlace, readonly Key
       : /^\/layout\//.test(path)
         ? ['everywhere', 'layout']
         : ['everywhere']
-  return places.map((place) => [place, Object.values<KeyInfo>(KEY_REGISTRY).filter((key) => key.place === place)] as const)
+  return places.map((place) => [place, Object.values<KeyInfo>(KEY_REGISTRY).filter((key) => key.places.includes(place))] as const)
 }

@@ -10,6 +10,7 @@ import type { LayoutItem, Placement } from '@/core/layout'
 import { ALLOYS } from '@/core/metals'
 import { formatPlain } from '@/core/units'
 import { useAct } from '../acting/act-provider'
+import { SaveWords } from '../acting/save-words'
 import { useSize } from '../drawing/use-size'
 import { KEY_REGISTRY } from '../keys/registry'
 import { useKeys } from '../keys/use-keys'
@@ -270,7 +271,10 @@ export function LayoutTable(props: LayoutTableProps) {
         </Typography>
         {choice ? <Reserved choice={choice} /> : null}
         <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', mt: 2 }}>
-          <Typography variant="h2">Blanks</Typography>
+          <Box>
+            <Typography variant="h2">Blanks</Typography>
+            <SaveWords state={layout.state} />
+          </Box>
           <Box>
             <Button variant="text" title={KEY_REGISTRY.undo.shown} disabled={!layout.canUndo} onClick={layout.undo}>
               Undo

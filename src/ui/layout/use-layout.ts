@@ -169,6 +169,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     busy,
     said: saving.refusal || said,
     pack,
+    state: saving.state,
     revision: saving.revision,
     stored: saving.stored,
     /** Takes every blank off the sheet: what was reserved there is free again. */

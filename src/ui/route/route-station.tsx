@@ -11,7 +11,19 @@ import { useId } from 'react'
 import { lightOf } from '@/core/forming'
 import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { OPERATIONS } from '@/core/operations'
-import { checkOrder, type DesignStep, insertAnneal, type TemperState, type ToolNote, toolNotes, walkTemper, wordsOf } from '@/core/route'
+import {
+  checkOrder,
+  type DesignStep,
+  insertAnneal,
+  isReason,
+  REASON_HELP,
+  type TemperState,
+  type ToolNote,
+  toolNotes,
+  walkTemper,
+  wordsOf,
+} from '@/core/route'
+import { SaveWords } from '../acting/save-words'
 import { useKeys } from '../keys/use-keys'
 import { ChoiceField } from '../shared/choice-field'
 import { useNotice } from '../shared/notices'
@@ -117,7 +129,7 @@ const ADDABLE = Object.fromEntries(
 export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
   const router = useRouter()
   const dndId = useId()
-  const { plan, bench, steps, bought, note, setNote, problem, keep, startTray, move } = useRoute(piece)
+  const { plan, state, bench, steps, bought, note, setNote, problem, keep, startTray, move } = useRoute(piece)
   const say = useNotice()
   useKeys({ undo: () => void move('undo'), redo: () => void move('redo') })
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
@@ -189,6 +201,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
           aria-label="Metal and bench"
           sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}
         >
+          <SaveWords state={state} />
           <Typography variant="h2">{ALLOYS[plan.temper.alloy].title} as bought</Typography>
           <ChoiceField
             label="Temper"
@@ -244,7 +257,8 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
                 sx={{ mt: 0.5 }}
               />
               <Typography variant="body2" sx={{ mt: 0.5 }}>
-                A note here lets the tray go to the bench against the order of work.
+                {note !== '' && !isReason(note) ? 'This is not a reason yet. ' : ''}
+                {REASON_HELP}
               </Typography>
             </Box>
           ) : null}

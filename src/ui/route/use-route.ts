@@ -55,5 +55,5 @@ export function useRoute(piece: RoutedPiece) {
   }
   /** One change of the piece back, or forward again. */
   const move = async (way: 'undo' | 'redo') => setProblem(await saving.move(way))
-  return { move, plan, bench, steps, bought, note, setNote, problem: saving.refusal || problem, keep, startTray }
+  return { move, state: saving.state, plan, bench, steps, bought, note, setNote, problem: saving.refusal || problem, keep, startTray }
 }

@@ -42,7 +42,9 @@ export function PageHead({ title, sub, children, beside }: PageHeadProps) {
       </Box>
       {children}
       <Box sx={{ flex: 1, minWidth: { md: 12 } }} />
-      <AskLine {...(beside ? { beside } : {})} />
+      <Box className="no-print" sx={{ width: { xs: '100%', md: 'auto' } }}>
+        <AskLine {...(beside ? { beside } : {})} />
+      </Box>
     </Box>
   )
 }

@@ -43,7 +43,16 @@ export const theme = createTheme({
         'code, .fig': { fontFamily: FONTS.mono, fontVariantNumeric: 'tabular-nums' },
         '*:focus-visible': focus,
         '@media (prefers-reduced-motion: reduce)': { '*': { transition: 'none !important', animation: 'none !important' } },
-        '@media print': { ':root, [data-scheme="dark"]': SCHEME_PROPERTIES.light, 'nav, .no-print': { display: 'none !important' } },
+        '@page': { margin: '12mm' },
+        '@media print': {
+          ':root, [data-scheme="dark"]': SCHEME_PROPERTIES.light,
+          // what is pressed or typed in has no use on paper
+          'nav, button, [role="menu"], .MuiSnackbar-root, .no-print': { display: 'none !important' },
+          'main, section': { overflow: 'visible !important', height: 'auto !important', minHeight: '0 !important' },
+          'body, main': { backgroundColor: '#ffffff !important' },
+          'article, section, figure, tr': { breakInside: 'avoid' },
+          a: { textDecoration: 'none !important' },
+        },
       },
     },
     MuiButtonBase: {

@@ -12,7 +12,7 @@ export default async function SizePage({ params }: { params: Promise<{ id: strin
   const plan = planDesign(piece.design, planOptions(repositories))
   const methods = plan.ok ? repositories.record.methodsOf(plan.result.form, plan.temper.alloy) : {}
   const losses = plan.ok ? repositories.record.losses(plan.result.form, plan.temper.alloy) : { begun: 0, lost: 0 }
-  const supply = plan.ok ? supplyFor(repositories, plan.result, piece.quantity + piece.spares) : []
+  const supply = plan.ok ? supplyFor(repositories, plan.result, piece.quantity + piece.spares, piece.design.bought) : []
   return (
     <SizeStation
       key={piece.id}

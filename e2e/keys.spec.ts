@@ -1,0 +1,145 @@
+import { expect, type Page, test } from '@playwright/test'
+import { KEY_REGISTRY, type KeyId } from '../src/ui/keys/registry'
+import { folderOf, kill, type Started, seed, start } from './start'
+
+const PORT = 4328
+let server: Started
+const url = (path: string) => `${server.base}${path}`
+
+test.beforeAll(async () => {
+  await seed(folderOf('keys'))
+  server = await start(folderOf('keys'), PORT)
+})
+test.afterAll(() => kill(server))
+
+/** A page that hears keys: it does from a little after it is drawn. */
+async function alive(page: Page, path: string) {
+  await page.goto(url(path))
+  await page.waitForTimeout(1200)
+}
+
+const thickness = (page: Page) => page.getByLabel('Thickness', { exact: true })
+const blank = (page: Page) => page.getByRole('button', { name: /^Third-class token 12/ })
+
+/** Presses the number of a reason at the bench, sees the piece gone, and takes it back. */
+const reason = (digit: string) => async (page: Page) => {
+  await alive(page, '/bench/5')
+  const before = await page.getByTestId('piece-number').innerText()
+  await page.keyboard.press('x')
+  await page.keyboard.press(digit)
+  await expect(page.getByTestId('piece-number')).not.toHaveText(before)
+  await page.keyboard.press('u')
+  await expect(page.getByTestId('piece-number')).toHaveText(before)
+}
+
+/** Every key of the registry, pressed where it works, and what comes of it. */
+const TRIES: Readonly<Record<KeyId, (page: Page) => Promise<void>>> = {
+  find: async (page) => {
+    await alive(page, '/jobs')
+    await page.keyboard.press('/')
+    await expect(page.getByLabel('Ask the bench')).toBeFocused()
+  },
+  help: async (page) => {
+    await alive(page, '/layout/3')
+    await page.keyboard.press('?')
+    const dialog = page.getByRole('dialog', { name: 'Keys of this view' })
+    for (const { does } of [KEY_REGISTRY.undo, KEY_REGISTRY.turnBlank]) await expect(dialog).toContainText(does)
+  },
+  undo: async (page) => {
+    await alive(page, '/pieces/4')
+    const before = await thickness(page).inputValue()
+    await thickness(page).fill('0.71')
+    await page.keyboard.press('Control+z')
+    await expect(thickness(page)).toHaveValue(before)
+  },
+  redo: async (page) => {
+    await alive(page, '/pieces/4')
+    const before = await thickness(page).inputValue()
+    await thickness(page).fill('0.69')
+    await page.keyboard.press('Control+z')
+    await expect(thickness(page)).toHaveValue(before)
+    await page.keyboard.press('Control+Shift+z')
+    await expect(thickness(page)).toHaveValue('0.69')
+    await page.keyboard.press('Control+z')
+    await expect(thickness(page)).toHaveValue(before)
+  },
+  nudge: async (page) => {
+    await alive(page, '/pieces/1')
+    const mark = page.getByRole('slider', { name: /arrow keys/ }).first()
+    const before = await mark.getAttribute('aria-valuenow')
+    await mark.press('ArrowUp')
+    await expect(mark).not.toHaveAttribute('aria-valuenow', before ?? '')
+    await page.keyboard.press('Control+z')
+  },
+  moveBlank: async (page) => {
+    await alive(page, '/layout/3')
+    await blank(page).focus()
+    const before = await blank(page).boundingBox()
+    await page.keyboard.press('ArrowLeft')
+    await expect(async () => expect((await blank(page).boundingBox())?.x).not.toBe(before?.x)).toPass()
+    await page.keyboard.press('Control+z')
+    await expect(async () => expect((await blank(page).boundingBox())?.x).toBeCloseTo(before?.x ?? 0, 3)).toPass()
+    await page.keyboard.press('Control+Shift+z')
+    await expect(async () => expect((await blank(page).boundingBox())?.x).not.toBe(before?.x)).toPass()
+    await page.keyboard.press('Control+z')
+  },
+  turnBlank: async (page) => {
+    await alive(page, '/layout/3')
+    await blank(page).press('r')
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled()
+    await page.keyboard.press('Control+z')
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
+  },
+  done: async (page) => {
+    await alive(page, '/bench/5')
+    const before = await page.getByTestId('piece-number').innerText()
+    await page.keyboard.press('Space')
+    await expect(page.getByTestId('piece-number')).not.toHaveText(before)
+    // what was done is taken back as any other change is
+    await page.keyboard.press('Control+z')
+    await expect(page.getByTestId('piece-number')).toHaveText(before)
+  },
+  measure: async (page) => {
+    await alive(page, '/bench/5')
+    await page.keyboard.press('m')
+    await expect(page.getByText(/Waiting for the figure|Kept: /)).toBeVisible()
+    await expect(page.getByText(/Kept: 6\d\.\d+ mm/)).toBeVisible()
+  },
+  wrong: async (page) => {
+    await alive(page, '/bench/5')
+    await page.keyboard.press('x')
+    await expect(page.getByRole('heading', { name: 'What went wrong with this piece' })).toBeVisible()
+  },
+  words: async (page) => {
+    await alive(page, '/bench/5')
+    await page.keyboard.press('x')
+    await page.keyboard.press('w')
+    await expect(page.getByLabel('Or in your own words')).toBeFocused()
+  },
+  takeBack: async (page) => {
+    await alive(page, '/bench/5')
+    await page.keyboard.press('Space')
+    await page.waitForTimeout(300)
+    await page.keyboard.press('u')
+    await expect(page.getByText(/^Taken back: done/)).toBeVisible()
+  },
+  choose1: reason('1'),
+  choose2: reason('2'),
+  choose3: reason('3'),
+  choose4: reason('4'),
+  choose5: reason('5'),
+  back: async (page) => {
+    await alive(page, '/bench/5')
+    await page.keyboard.press('x')
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('heading', { name: 'What went wrong with this piece' })).toBeHidden()
+    await page.keyboard.press('Escape')
+    await expect(page).toHaveURL(url('/bench'))
+    await expect(page.getByRole('article', { name: /Tray 5/ })).not.toContainText('lost')
+  },
+}
+
+for (const [id, attempt] of Object.entries(TRIES))
+  test(`${id}: ${KEY_REGISTRY[id as KeyId].shown} does "${KEY_REGISTRY[id as KeyId].does}"`, async ({ page }) => attempt(page))
+
+test('every key of the registry is tried', () => expect(Object.keys(TRIES).sort()).toEqual(Object.keys(KEY_REGISTRY).sort()))
