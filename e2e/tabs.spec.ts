@@ -468,3 +468,64 @@ test('an edit made while nothing answers is kept in the browser, and sent when i
   await page.goto(url('/pieces/4'))
   await expect(width).toHaveValue('10.2')
 })
+
+/** How each write is taken back: by Undo there and then, after it was asked about, or not at all because it only adds or is itself a way back. */
+const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' | 'way back'>> = {
+  addPiece: 'adds',
+  addStartingSets: 'adds',
+  addStock: 'adds',
+  addTool: 'adds',
+  archiveThing: 'undo',
+  backUp: 'adds',
+  correctStock: 'undo',
+  correctTool: 'undo',
+  countTool: 'undo',
+  cutLayout: 'asked',
+  deleteForGood: 'asked',
+  describePiece: 'undo',
+  duplicateJob: 'adds',
+  duplicatePiece: 'adds',
+  duplicateStock: 'adds',
+  keepFigure: 'undo',
+  markMandrel: 'undo',
+  measureStamp: 'undo',
+  measureStock: 'undo',
+  measureTool: 'undo',
+  moveRevision: 'way back',
+  putBackCut: 'way back',
+  saveDesign: 'undo',
+  saveJob: 'undo',
+  saveLayout: 'undo',
+  saveSettings: 'undo',
+  startTray: 'adds',
+  takeOutOfArchive: 'way back',
+}
+
+for (const [name, way] of Object.entries(WAY_BACK)) {
+  const write = WRITES[name as keyof typeof WRITES]
+  if (way === 'undo')
+    test(`${name} is taken back by Undo, and the workshop is as it was`, async ({ page }) => {
+      await open(page, 'demo')
+      const before = await stateOf(page)
+      await page.goto(url(write.path))
+      await page.waitForTimeout(500)
+      await (await write.ready(page))()
+      await expect(page.getByRole('button', { name: 'Undo' }).last()).toBeEnabled()
+      await page.waitForTimeout(700)
+      await page.getByRole('button', { name: 'Undo' }).last().click()
+      await expect(async () => expect(await stateOf(page)).toBe(before)).toPass({ timeout: 8000 })
+    })
+  if (way === 'asked')
+    test(`${name} asks first, and nothing is done where the answer is no`, async ({ page }) => {
+      await open(page, 'demo')
+      await page.goto(url(write.path))
+      await page.waitForTimeout(500)
+      await write.ready(page)
+      const dialog = page.getByRole('dialog')
+      await expect(dialog).toBeVisible()
+      const before = await stateOf(page)
+      await dialog.getByRole('button', { name: /^(Cancel|Not yet)$/ }).click()
+      await expect(dialog).toBeHidden()
+      expect(await stateOf(page)).toBe(before)
+    })
+}

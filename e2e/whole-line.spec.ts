@@ -31,6 +31,7 @@ test('from an empty workshop to a corrected blank', async ({ page }) => {
   await page.getByLabel('Size', { exact: true }).fill('UK P½')
   await page.getByLabel('Thickness', { exact: true }).fill('16 ga')
   await expect(page.getByText('16 ga B&S: 1.291 mm, 0.0508 in')).toBeVisible()
+  await page.getByRole('button', { name: /^Marking and filing/ }).click()
   await page.getByLabel('Round marks up to').fill('0.1')
   // UK P½ is 56.875 mm round the inside (BS 6820); the middle of 1.291 mm metal adds π times that: 60.93, marked 61.
   await expect(page.getByTestId('answer')).toHaveText('61 mm')

@@ -239,7 +239,7 @@ describe('the tool wall', () => {
   it('is measured, counted and taken down; gone is gone', async () => {
     const added = await act('addTool', { kind: 'blade', label: 'fine', size: '4/0', count: '12' })
     if (!added.ok) throw new Error(added.message)
-    expect(await act('countTool', { id: added.id, change: -2, reason: 'broke' })).toEqual({ ok: true, onHand: 10 })
+    expect(await act('countTool', { id: added.id, change: -2, reason: 'broke' })).toMatchObject({ ok: true, onHand: 10 })
     expect(said(await act('measureTool', { id: added.id, typed: '0.23' }))).toBe('done')
     expect(said(await act('measureTool', { id: added.id, typed: '9' }))).toMatch(/^Thickness: 9 mm was given; possible is/)
     expect(said(await act('archiveThing', { kind: 'tool', id: added.id }))).toBe('done')

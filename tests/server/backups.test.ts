@@ -1,4 +1,4 @@
-import { copyFileSync, existsSync, mkdirSync, readdirSync, writeFileSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
@@ -6,6 +6,7 @@ import { currentDb, currentWorkshop, switchWorkshop, whyBroken } from '@/server/
 import { makeRepositories } from '@/server/db/repositories'
 import { letFolderGo } from '@/server/folder-lock'
 import { listBackups, lookAtBackup, makeBackup, restoreBackup } from '@/server/services/backups'
+import { bringBackup, dropBrought } from '@/server/services/bring-backup'
 import { tempFolder } from '../support/temp-db'
 
 const before = { data: process.env.FOLD_ANVIL_DATA, open: process.env.FOLD_ANVIL_OPEN }
@@ -166,5 +167,53 @@ describe('a workshop that cannot be opened', () => {
     expect(titles()).toEqual(['Saved'])
     expect(listBackups().map((backup) => backup.file)).toEqual([file])
     expect(existsSync(join(folder, 'workshop.db.previous'))).toBe(false)
+  })
+})
+
+describe('a backup that was kept elsewhere', () => {
+  const ID = 'a'.repeat(20)
+  /** Sends a file in parts of so many bytes, as a page does; gives the last answer. */
+  async function send(file: Uint8Array, part: number, id = ID) {
+    let answer: Awaited<ReturnType<typeof bringBackup>> = { ok: false, message: 'nothing sent' }
+    for (let from = 0; from < file.byteLength; from += part) {
+      answer = await bringBackup({ id, from, size: file.byteLength, bytes: file.subarray(from, from + part) })
+      if (!answer.ok) return answer
+    }
+    return answer
+  }
+  const partials = () => readdirSync(join(folder, 'backups')).filter((file) => file.includes('.partial'))
+  it('comes in by parts, stands among the others, and can be restored', async () => {
+    addJob('kept elsewhere')
+    const file = new Uint8Array(readFileSync(backupPath(await makeBackup())))
+    addJob('made since')
+    const brought = await send(file, 30_000)
+    if (!brought.ok || brought.file === null) throw new Error(JSON.stringify(brought))
+    expect(brought.received).toBe(file.byteLength)
+    expect(listBackups().map((backup) => backup.file)).toContain(brought.file)
+    expect(partials()).toEqual([])
+    expect(await restore(brought.file)).toMatchObject({ ok: true })
+    expect(titles()).toEqual(['kept elsewhere'])
+  })
+  it.each([
+    ['a picture', new Uint8Array([137, 80, 78, 71, 13, 10, 26, 10])],
+    ['a text', new TextEncoder().encode('not a workshop at all')],
+  ])('%s is none, and nothing is kept of it', async (_, bytes) => {
+    const count = listBackups().length
+    expect(await send(bytes, 5)).toMatchObject({ ok: false, message: expect.stringContaining('not taken') })
+    expect(listBackups()).toHaveLength(count)
+    expect(partials()).toEqual([])
+  })
+  it('a part out of order, a file too large and a name that is a path are refused', async () => {
+    const bytes = new Uint8Array(10)
+    expect(await bringBackup({ id: ID, from: 5, size: 20, bytes })).toMatchObject({ ok: false })
+    expect(await bringBackup({ id: ID, from: 0, size: 5, bytes })).toMatchObject({ ok: false })
+    expect(await bringBackup({ id: ID, from: 0, size: 3 * 1024 ** 3, bytes })).toMatchObject({ ok: false })
+    expect(await bringBackup({ id: '../../../../etc/x'.padEnd(20, 'x'), from: 0, size: 20, bytes })).toMatchObject({ ok: false })
+  })
+  it('what was called off is let go', async () => {
+    await bringBackup({ id: ID, from: 0, size: 20, bytes: new Uint8Array(10) })
+    expect(partials()).toHaveLength(1)
+    dropBrought(ID)
+    expect(partials()).toEqual([])
   })
 })

@@ -20,7 +20,7 @@ const words = (markup: string) =>
 
 describe('what the drawer says of a piece', () => {
   const BUY = {
-    temper: 'half-hard',
+    temper: 'annealed',
     kind: 'sheet',
     alloy: 'copper-c110',
     thicknessMm: 0.9,
@@ -39,7 +39,7 @@ describe('what the drawer says of a piece', () => {
       'The drawerHolds none of the 6.Buy Copper sheet, 0.9 mm, annealed, 100 × 50 mm: 40.2 g, about 0.40 EUR.',
     ))
   it('some of it: the rest is to be bought', () =>
-    expect(said(supply({ covered: 4, buy: { ...BUY, pieces: 2 } }))).toContain(
+    expect(said(supply({ covered: 4, buy: { ...BUY, pieces: 2, temper: 'half-hard' } }))).toContain(
       'Holds 4 of 6, on S-1.Buy for the rest Copper sheet, 0.9 mm, half hard, 2 of 100 × 50 mm',
     ))
   it('wire by its length, tube by its wall', () => {

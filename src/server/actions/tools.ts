@@ -112,7 +112,7 @@ export const markMandrel = ownAction({
   },
 })
 
-/** Keeps the measured width of one stamped character. */
+/** Keeps the measured width of one stamped character; empty takes it off. */
 export const measureStamp = ownAction({
   input: z.object({ id: z.number(), character: z.string(), typed: z.string().max(60) }),
   against: (to, { id, character, typed }) =>
@@ -125,6 +125,8 @@ export const measureStamp = ownAction({
     if (tool?.kind !== 'stamp') return gone()
     const letter = character.trim().toUpperCase()
     if ([...letter].length !== 1) return refuse('Character: one letter or figure')
+    const { [letter]: _, ...others } = tool.facts.widths ?? {}
+    if (typed.trim() === '') return keepFacts(to, tool, { ...tool.facts, widths: others })
     const reading = parseSize(typed)
     if (!('mm' in reading)) return refuse(`Width: ${reading.kind === 'unknown' ? reading.message : reading.question}`)
     const height = sizeOfTool(tool) ?? 5
@@ -132,6 +134,6 @@ export const measureStamp = ownAction({
       return refuse(
         `Width: ${formatPlain(reading.mm, 2)} mm was given for letters ${formatPlain(height, 2)} mm high; possible is up to ${formatPlain(3 * height, 1)} mm`,
       )
-    return keepFacts(to, tool, { ...tool.facts, widths: { ...tool.facts.widths, [letter]: reading.mm } })
+    return keepFacts(to, tool, { ...tool.facts, widths: { ...others, [letter]: reading.mm } })
   },
 })

@@ -1,8 +1,15 @@
-import { readdirSync, rmSync } from 'node:fs'
+import { existsSync, readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { dataFolder } from '../data-folder'
 
+/** Takes away files of a folder that were left half way; a folder that is not there has none. */
+function clear(folder: string, mark: string): void {
+  if (!existsSync(folder)) return
+  for (const file of readdirSync(folder)) if (file.includes(mark)) rmSync(join(folder, file), { force: true })
+}
+
 /** Takes away copies that a kill left half way, when a process takes the folder. */
 export function clearLeftovers(): void {
-  for (const file of readdirSync(dataFolder())) if (file.includes('.incoming')) rmSync(join(dataFolder(), file), { force: true })
+  clear(dataFolder(), '.incoming')
+  clear(join(dataFolder(), 'backups'), '.partial')
 }

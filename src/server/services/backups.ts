@@ -14,15 +14,18 @@ export interface Backup {
   readonly at: string
 }
 
-const CHECK_SECONDS = 120
+/** A backup is looked through in a thread of its own for at most so long. */
+export const CHECK_SECONDS = 120
 
-function backupFolder(): string {
+/** Where backups lie; made where it is not there yet. */
+export function backupFolder(): string {
   const folder = join(dataFolder(), 'backups')
   mkdirSync(folder, { recursive: true })
   return folder
 }
 
-function freeName(stem: string, ending: string): string {
+/** A name for a backup that no other has: which workshop, and when. */
+export function freeName(stem: string, ending: string): string {
   const stamp = new Date().toISOString().replace(/[:.]/g, '-').slice(0, 19)
   const names = ['', ...Array.from({ length: 999 }, (_, i) => `-${i + 2}`)].map((tail) => `${stem}-${stamp}${tail}${ending}`)
   return names.find((name) => !existsSync(join(backupFolder(), name))) ?? `${stem}-${stamp}-x${ending}`

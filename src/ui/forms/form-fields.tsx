@@ -5,6 +5,7 @@ import type { FieldMeta } from '@/core/units'
 import { ChoiceField } from '../shared/choice-field'
 import { SizeField } from '../shared/size-field'
 import { TextRow } from '../shared/text-row'
+import { isRare, RarelySet } from './rarely-set'
 import type { Typed } from './use-design'
 
 interface FieldRowsProps {
@@ -83,5 +84,17 @@ export function FormFields({ formId, ...rows }: FormFieldsProps) {
     const [choice = '', ...options] = form?.onlyWhen?.[name] ?? []
     return choice === '' || options.includes(rows.values[choice] ?? '')
   }
-  return form ? <FieldRows fields={form.fields.filter(({ name }) => !ELSEWHERE.has(name) && matters(name))} {...rows} /> : null
+  if (!form) return null
+  const fields = form.fields.filter(({ name }) => !ELSEWHERE.has(name) && matters(name))
+  const rare = fields.filter(isRare)
+  return (
+    <>
+      <FieldRows fields={fields.filter((field) => !isRare(field))} {...rows} />
+      {rare.length > 0 ? (
+        <RarelySet fields={rare} values={rows.values} isFaulty={rare.some((field) => rows.issues[field.name] !== undefined)}>
+          <FieldRows fields={rare} {...rows} />
+        </RarelySet>
+      ) : null}
+    </>
+  )
 }

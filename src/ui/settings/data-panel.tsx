@@ -1,12 +1,15 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
+import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Backup } from '@/server/services/backups'
 import { useAct } from '../acting/act-provider'
 import { WORKSHOP_TITLES } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
+import { BringBackup } from './bring-backup'
 import { RestoreDialog } from './restore-dialog'
 
 export interface DataPanelProps {
@@ -25,18 +28,25 @@ function goTo(path: string): void {
 /** Where the data is, its backups, and the way from one workshop to the other. */
 export function DataPanel({ open, folder, backups, whole }: DataPanelProps) {
   const act = useAct()
+  const router = useRouter()
   const [said, setSaid] = useState('')
+  /** What is under way. */
+  const [busy, setBusy] = useState('')
   const [file, setFile] = useState<string | null>(null)
   const other = open === 'demo' ? 'workshop' : 'demo'
   async function backUp() {
+    setBusy('The workshop is being copied; work can go on meanwhile.')
     const made = await act('backUp', {})
+    setBusy('')
     setSaid(made.ok ? `Backed up as ${made.file}.` : made.message)
   }
   async function putBack(shownLastAt: string | null) {
     const name = file ?? ''
     setFile(null)
-    setSaid('Restoring…')
+    setSaid('')
+    setBusy('The backup is looked through and put back; this may take a minute.')
     const done = await act('restoreBackup', { file: name, shownLastAt }, { quiet: true })
+    setBusy('')
     if (!done.ok) return setSaid(done.message)
     goTo(`/settings?restored=${encodeURIComponent(name)}&kept=${encodeURIComponent(done.keptAs ?? '')}`)
   }
@@ -59,7 +69,8 @@ export function DataPanel({ open, folder, backups, whole }: DataPanelProps) {
         </Button>
         <Button onClick={() => void change()}>{open === 'demo' ? 'Open my own workshop' : 'Open the demonstration'}</Button>
       </Box>
-      <Typography role="status">{said}</Typography>
+      {busy ? <LinearProgress aria-label={busy} /> : null}
+      <Typography role="status">{busy || said}</Typography>
       <Typography variant="h2" sx={{ mt: 2 }}>
         Backups
       </Typography>
@@ -90,6 +101,12 @@ export function DataPanel({ open, folder, backups, whole }: DataPanelProps) {
           </Box>
         ))}
       </Box>
+      <BringBackup
+        onThere={(there) => {
+          setFile(there)
+          router.refresh()
+        }}
+      />
       <RestoreDialog file={file} onRestore={(shownLastAt) => void putBack(shownLastAt)} onLeave={() => setFile(null)} />
     </Box>
   )

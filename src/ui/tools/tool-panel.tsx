@@ -252,7 +252,7 @@ export function ToolPanel({ tool, onGone }: { readonly tool: WallTool; readonly 
               {
                 revision: tool.revision,
                 text: `${character} is kept.`,
-                ...(before === '' ? {} : { back: { id: tool.id, character, typed: before } }),
+                back: { id: tool.id, character, typed: before },
               },
             )
           }

@@ -1,0 +1,63 @@
+import { appendFileSync, existsSync, renameSync, rmSync, statSync } from 'node:fs'
+import { join } from 'node:path'
+import { dataFolder } from '../data-folder'
+import { copyForCheck } from '../db/check-backup'
+import { runTask } from '../long/run-task'
+import { backupFolder, CHECK_SECONDS, freeName } from './backups'
+
+/** A part of a file that is brought in from elsewhere. */
+export interface BroughtPart {
+  /** The name the sender gives this bringing: 16 to 40 letters and figures. */
+  readonly id: string
+  /** Where in the file the part begins, and how long the whole file is, bytes. */
+  readonly from: number
+  readonly size: number
+  readonly bytes: Uint8Array
+}
+
+export type Brought =
+  | { readonly ok: true; readonly received: number; readonly file: string | null }
+  | { readonly ok: false; readonly message: string }
+
+/** No workshop comes near this many bytes. */
+const MOST_BYTES = 2 * 1024 ** 3
+
+const refuse = (message: string): Brought => ({ ok: false, message })
+
+const partialOf = (id: string) => join(backupFolder(), `${id}.partial`)
+
+/** Looks through a copy of what was brought, and gives it its place among the backups, or lets it go. */
+async function settle(path: string): Promise<Brought> {
+  const copy = copyForCheck(path, dataFolder(), 'brought.db')
+  const checked = await runTask('checkBackup', copy, { seconds: CHECK_SECONDS })
+  rmSync(copy, { force: true })
+  if (!checked.ok) {
+    rmSync(path, { force: true })
+    return refuse(`It was not taken: ${checked.message}.`)
+  }
+  const received = statSync(path).size
+  const file = freeName(checked.facts.demonstration ? 'demo' : 'workshop', '.db')
+  renameSync(path, join(backupFolder(), file))
+  return { ok: true, received, file }
+}
+
+/**
+ * Takes a backup that was kept elsewhere, part by part in order; with the last one it stands among the backups, to be looked at and
+ * restored. A file that is none of ours is let go again.
+ */
+export async function bringBackup({ id, from, size, bytes }: BroughtPart): Promise<Brought> {
+  if (!/^[a-z0-9]{16,40}$/.test(id)) return refuse('This file has no name here; start again.')
+  if (!(size > 0 && size <= MOST_BYTES)) return refuse('No backup is as large as this; it was not taken.')
+  const path = partialOf(id)
+  if (from === 0) rmSync(path, { force: true })
+  const received = existsSync(path) ? statSync(path).size : 0
+  if (received !== from || from + bytes.byteLength > size) return refuse('A part of the file is missing; start again.')
+  appendFileSync(path, bytes)
+  if (from + bytes.byteLength < size) return { ok: true, received: from + bytes.byteLength, file: null }
+  return settle(path)
+}
+
+/** Lets a file go that was being brought in. */
+export function dropBrought(id: string): void {
+  if (/^[a-z0-9]{16,40}$/.test(id)) rmSync(partialOf(id), { force: true })
+}
