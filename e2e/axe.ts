@@ -4,15 +4,25 @@ import type { Page } from '@playwright/test'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
+/** By which rules alone a part of the page is looked at. */
+interface Asked {
+  readonly rules: readonly string[]
+  readonly within: string
+}
+
 /** Serious and critical faults of accessibility on the page as it stands, each with where it was found. */
-export async function seriousFaults(page: Page, rules: readonly string[] = []): Promise<string[]> {
+export async function seriousFaults(page: Page, asked?: Asked): Promise<string[]> {
   await page.evaluate(axe)
   return page.evaluate(async (only) => {
+    const context = only ? { include: [only.within] } : document
+    const options = only ? { runOnly: { type: 'rule', values: [...only.rules] } } : {}
     const { violations } = await (
       window as unknown as {
-        axe: { run: (options?: object) => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> }
+        axe: {
+          run: (context: object, options: object) => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }>
+        }
       }
-    ).axe.run(only.length > 0 ? { runOnly: { type: 'rule', values: [...only] } } : {})
+    ).axe.run(context, options)
     return violations
       .filter((item) => item.impact === 'serious' || item.impact === 'critical')
       .map(
@@ -22,5 +32,5 @@ export async function seriousFaults(page: Page, rules: readonly string[] = []): 
             .slice(0, 3)
             .join(' | ')}`,
       )
-  }, rules)
+  }, asked)
 }

@@ -21,6 +21,12 @@ async function alive(page: Page, path: string) {
 const thickness = (page: Page) => page.getByLabel('Thickness', { exact: true })
 const blank = (page: Page) => page.getByRole('button', { name: /^Third-class token 12/ })
 
+/** Losses of the tray as the program knows them; none while nothing has reached it. */
+async function losses(page: Page): Promise<number> {
+  const { entries } = (await (await page.request.get(url('/api/v1/trays/5/entries'))).json()) as { entries: { kind: string }[] }
+  return entries.filter((entry) => entry.kind === 'loss').length
+}
+
 /** Presses the number of a reason at the bench, sees the piece gone, and takes it back. */
 const reason = (digit: string) => async (page: Page) => {
   await alive(page, '/bench/5')
@@ -28,8 +34,11 @@ const reason = (digit: string) => async (page: Page) => {
   await page.keyboard.press('x')
   await page.keyboard.press(digit)
   await expect(page.getByTestId('piece-number')).not.toHaveText(before)
+  await expect.poll(() => losses(page)).toBe(1)
   await page.keyboard.press('u')
   await expect(page.getByTestId('piece-number')).toHaveText(before)
+  // a device keeps what is not sent yet, but a test's own device is gone with it
+  await expect.poll(() => losses(page)).toBe(0)
 }
 
 /** Every key of the registry, pressed where it works, and what comes of it. */

@@ -47,7 +47,7 @@ async function correctSheet(page: Page, label: string): Promise<Locator> {
 
 /** A punch being corrected, its name typed anew. */
 async function correctPunch(page: Page, name: string): Promise<Locator> {
-  await tool(page, /^30 mm, 30 mm/)
+  await tool(page, /^(60 mm|lamp punch.*), 60 mm/)
   await page.getByRole('button', { name: 'Correct or rename' }).click()
   const form = page.getByRole('form', { name: /^Correct/ })
   await form.getByLabel('Name').fill(name)

@@ -27,7 +27,7 @@ test('the drawer says what it holds, and what to buy where it is short', async (
   await expect(page.getByTestId('supply')).toContainText('Holds all 6, on S-4.')
   await expect(page.getByTestId('cost')).toContainText('metal cost')
   await page.goto(`${DEMO}/pieces/15`)
-  await expect(page.getByTestId('supply')).toContainText('Buy Nickel silver wire, 2.5 mm, annealed, 300 mm of it')
+  await expect(page.getByTestId('supply')).toContainText('Buy Nickel silver wire, 2.5 mm, half hard, 300 mm of it')
 })
 
 test('corners that cross are refused by name, and what was typed stays', async ({ page }) => {

@@ -9,6 +9,7 @@ export declare function fuzz(options: {
   readonly base: string
   readonly count: number
   readonly seed: number
+  readonly hangMs?: number
   readonly alive: () => boolean
   readonly atOnce?: number
 }): Promise<Fuzzed>

@@ -225,7 +225,7 @@ const ENCODINGS = [
 const HAS_NAN = /:(NaN|-?Infinity)|"(value|mm|massG|areaMm2|markAt)":null/
 
 /** Asks the program at `base` `count` times; gives every answer that is a fault: 5xx, none, later than two seconds, or no number. */
-export async function fuzz({ base, count, seed, alive, atOnce = 4 }) {
+export async function fuzz({ base, count, seed, hangMs = 2000, alive, atOnce = 4 }) {
   const random = stream(seed)
   const { pick, value, spoilt } = makers(random)
   const all = await interfaces(base)
@@ -239,7 +239,7 @@ export async function fuzz({ base, count, seed, alive, atOnce = 4 }) {
       const ms = performance.now() - began
       tally.slowestMs = Math.max(tally.slowestMs, ms)
       if (response.status >= 500) fault(`status ${response.status}: ${text.slice(0, 200)}`)
-      else if (ms > 2000) fault(`took ${ms.toFixed(0)} ms`)
+      else if (ms > hangMs) fault(`took ${ms.toFixed(0)} ms`)
       else if (init && response.ok && HAS_NAN.test(text)) fault(`no number: ${HAS_NAN.exec(text)?.[0]} in ${text.slice(0, 200)}`)
       else if (/"message":("|null|undefined)"?[,}]/.test(text)) fault(`says nothing: ${text.slice(0, 200)}`)
       if (response.ok && !text.startsWith('{"ok":false')) tally.answered++

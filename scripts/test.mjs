@@ -54,7 +54,7 @@ count('test-results/unit.json', (report) => ({ passed: report.numPassedTests, fa
 section('build', run('npx', ['next', 'build']) || run('node', ['scripts/build-cli.mjs']))
 const ends = await Promise.all(PARTS.map(endToEnd))
 for (const [i, part] of PARTS.entries()) {
-  section(`end to end, ${part} servers`, ends[i])
+  section(`end to end, ${part}`, ends[i])
   count(`test-results/${part}/e2e.json`, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }))
 }
 process.stdout.write(`\n${outcome.passed} passed, ${outcome.failed} failed\n`)

@@ -9,10 +9,14 @@ export const metadata: Metadata = { title: 'Drawer' }
 export default function DrawerPage() {
   const { drawer } = workshop()
   const stock = drawer.all().map((item) => ({ ...item, isUsed: drawer.isUsed(item.id), notes: drawer.notesOf(item.id) }))
-  const count = (kind: string) => stock.filter((item) => item.kind === kind).length
+  const count = (kind: string, one: string, many: string) => {
+    const of = stock.filter((item) => item.kind === kind).length
+    return `${of} ${of === 1 ? one : many}`
+  }
+  const held = [count('sheet', 'sheet or offcut', 'sheets and offcuts'), count('wire', 'wire', 'wires'), count('tube', 'tube', 'tubes')]
   return (
     <>
-      <PageHead title="Drawer" sub={`${count('sheet')} sheets and offcuts, ${count('wire')} wires, ${count('tube')} tubes`}>
+      <PageHead title="Drawer" sub={held.join(', ')}>
         <DrawerNav />
       </PageHead>
       <DrawerView stock={stock} />

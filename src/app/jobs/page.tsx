@@ -5,7 +5,8 @@ import type { Piece, Repositories } from '@/server/db/repositories'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { thumbOf } from '@/server/services/piece-thumb'
 import { workshop } from '@/server/workshop'
-import { JobsBoard, type PieceView } from '@/ui/jobs/jobs-board'
+import type { PieceView } from '@/ui/jobs/job-view'
+import { JobsBoard } from '@/ui/jobs/jobs-board'
 import { PageHead } from '@/ui/shared/page-head'
 import { Pager } from '@/ui/shared/pager'
 import { pageNumber, pagesOf } from '../page-number'
@@ -21,6 +22,7 @@ function pieceViews({ trays }: Repositories, pieces: readonly Piece[], options: 
     const plan = planDesign(piece.design, options)
     return {
       id: piece.id,
+      revision: piece.revision,
       name: piece.name,
       quantity: piece.quantity,
       spares: piece.spares,

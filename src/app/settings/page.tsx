@@ -1,9 +1,9 @@
 import type { Metadata } from 'next'
-import { methodChoices } from '@/core/forms'
 import { dataFolder } from '@/server/data-folder'
 import { currentWorkshop } from '@/server/db/connection'
 import { isOnNetwork, pairedDevices, pairingCode } from '@/server/lan/pairing'
 import { listBackups } from '@/server/services/backups'
+import { allMethods } from '@/server/services/methods'
 import { workshop } from '@/server/workshop'
 import { SettingsView } from '@/ui/settings/settings-view'
 import { PageHead } from '@/ui/shared/page-head'
@@ -22,7 +22,7 @@ export default async function SettingsPage({ searchParams }: SettingsPageProps) 
       <PageHead title="Settings" sub={currentWorkshop() === 'demo' ? 'of the demonstration' : 'of your workshop'} />
       <SettingsView
         settings={settings}
-        methods={methodChoices()}
+        methods={await allMethods()}
         open={currentWorkshop()}
         folder={dataFolder()}
         restored={typeof restored === 'string' ? { file: restored, keptAs: typeof kept === 'string' ? kept : '' } : null}

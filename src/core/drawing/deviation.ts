@@ -47,7 +47,7 @@ export function deviationOf(view: DrawingView, predictedMm: number, growthsMm: r
   const along: Point | null = dimension
     ? [(dimension.to[0] - dimension.from[0]) / lengthOf(dimension), (dimension.to[1] - dimension.from[1]) / lengthOf(dimension)]
     : null
-  const outlines = view.shapes.flatMap((shape) => (shape.kind === 'region' ? [shape.outer] : []))
+  const outlines = view.shapes.flatMap((shape) => (shape.kind === 'region' ? [shape.outer, ...shape.holes] : []))
   const pieces = growthsMm.map((growth) =>
     outlines.map((outline) => outline.map((point) => stretched(point, middle, (times * growth) / predictedMm, along))),
   )

@@ -28,25 +28,21 @@ function askedBy(form: (typeof FORMS)[number]): readonly Asked[] {
   return [{ question, label, school, schools }, ...choices].filter((asked) => asked.schools.length > 1)
 }
 
-function allChoices(): readonly MethodChoice[] {
+/** Gathers the choices of method that forms ask, each once, in the order the forms are added. */
+export function methodChoices() {
   const found = new Map<string, MethodChoice>()
-  for (const form of FORMS)
-    for (const asked of askedBy(form)) {
-      const key = keyOf(asked)
-      const before = found.get(key)
-      const options = asked.schools.map(({ id, title, why }) => ({ id, title, why }))
-      const forms = [...(before?.forms ?? []), form.title]
-      found.set(key, before ? { ...before, forms } : { key, label: asked.label, preset: asked.school, options, forms })
-    }
-  return [...found.values()]
-}
-
-let known: readonly MethodChoice[] | undefined
-
-/** Every choice of method there is, once each, in the order of the forms. They are the same as long as the program runs. */
-export function methodChoices(): readonly MethodChoice[] {
-  known ??= allChoices()
-  return known
+  return {
+    add: (form: (typeof FORMS)[number]): void => {
+      for (const asked of askedBy(form)) {
+        const key = keyOf(asked)
+        const before = found.get(key)
+        const options = asked.schools.map(({ id, title, why }) => ({ id, title, why }))
+        const forms = [...(before?.forms ?? []), form.title]
+        found.set(key, before ? { ...before, forms } : { key, label: asked.label, preset: asked.school, options, forms })
+      }
+    },
+    all: (): readonly MethodChoice[] => [...found.values()],
+  }
 }
 
 /** The methods a new piece of a form starts with, by question: the workshop's own where it has one that the form knows. */

@@ -1,5 +1,4 @@
 import { FORMS, familyOf } from '@/core/forms'
-import { BOUGHT_TEMPERS } from '@/core/metals'
 import type { Repositories } from '../db/repositories'
 import { planDesign } from './piece-plan'
 import { type PieceThumb, thumbOf } from './piece-thumb'
@@ -13,22 +12,25 @@ export interface KindView {
   readonly made: number
 }
 
-let drawn: readonly Omit<KindView, 'made'>[] | undefined
+type Drawn = Omit<KindView, 'made'>
 
-/** Each form by its example, drawn once as long as the program runs. */
-function allDrawn(): readonly Omit<KindView, 'made'>[] {
-  const bought = Object.keys(BOUGHT_TEMPERS)[0] as keyof typeof BOUGHT_TEMPERS
-  drawn ??= FORMS.map(({ id, title, inputVersion, example }) => {
-    const plan = planDesign({ parts: [{ id: 'part-1', form: id, inputVersion, input: { ...example } }], bought }, {})
-    return { id, title, family: familyOf(id), thumb: thumbOf(plan) }
-  })
-  return drawn
+let drawn: Promise<readonly Drawn[]> | undefined
+
+/** Each form by its example; whoever else asks meanwhile is answered in between. */
+async function drawAll(): Promise<readonly Drawn[]> {
+  const all: Drawn[] = []
+  for (const { id, title, inputVersion, example } of FORMS) {
+    const plan = planDesign({ parts: [{ id: 'part-1', form: id, inputVersion, input: { ...example } }], bought: 'unknown' }, {})
+    all.push({ id, title, family: familyOf(id), thumb: thumbOf(plan) })
+    await new Promise(setImmediate)
+  }
+  return all
 }
 
 /** Every kind of piece, the most made first, the others family by family. */
-export function kindsOf({ jobs }: Pick<Repositories, 'jobs'>): KindView[] {
+export async function kindsOf({ jobs }: Pick<Repositories, 'jobs'>): Promise<KindView[]> {
+  // drawn once as long as the program runs
+  drawn ??= drawAll()
   const counts = new Map(jobs.formCounts().map(({ form, n }) => [form, n]))
-  return allDrawn()
-    .map((kind) => ({ ...kind, made: counts.get(kind.id) ?? 0 }))
-    .sort((a, b) => b.made - a.made)
+  return (await drawn).map((kind) => ({ ...kind, made: counts.get(kind.id) ?? 0 })).sort((a, b) => b.made - a.made)
 }

@@ -2,14 +2,13 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { Archive, Copy, Plus } from 'lucide-react'
+import { Archive, Copy, Pencil, Plus } from 'lucide-react'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { countWords } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
-import type { Job, JobLine } from '@/server/db/repositories'
-import type { PieceThumb } from '@/server/services/piece-thumb'
+import type { JobLine } from '@/server/db/repositories'
 import { useAct } from '../acting/act-provider'
 import { ArchiveDialog } from '../archive/archive-dialog'
 import { type Thing, useArchive } from '../archive/use-archive'
@@ -23,30 +22,15 @@ import { useNotice } from '../shared/notices'
 import { PALETTE } from '../theme/palette'
 import { type FirstAnswers, FirstStart, TrialMark } from './first-start'
 import { JobForm } from './job-form'
+import type { JobView, PieceView } from './job-view'
 import { NewPiece } from './new-piece'
+import { RenamePiece } from './rename-piece'
 import { STATUS_WORDS } from './words'
-
-export interface PieceView {
-  readonly id: number
-  readonly name: string
-  readonly quantity: number
-  readonly spares: number
-  readonly form: string
-  readonly thumb: PieceThumb | null
-  readonly alloy: string
-  readonly thicknessMm: number
-  readonly cutMm: number | null
-  readonly openTrayId: number | null
-  readonly trayCount: number
-}
-
-export interface JobView extends Job {
-  readonly pieces: readonly PieceView[]
-}
 
 function PieceLine({ piece, onArchive }: { readonly piece: PieceView; readonly onArchive: (thing: Thing) => void }) {
   const act = useAct()
   const say = useNotice()
+  const [renaming, setRenaming] = useState(false)
   async function duplicate() {
     const done = await act('duplicatePiece', { pieceId: piece.id })
     say({ text: done.ok ? `${piece.name} has a variant beside it.` : done.message })
@@ -81,10 +65,12 @@ function PieceLine({ piece, onArchive }: { readonly piece: PieceView; readonly o
       <MoreMenu
         label={`More of ${piece.name}`}
         entries={[
+          { label: 'Rename', icon: Pencil, onChoose: () => setRenaming(true) },
           { label: 'Duplicate', icon: Copy, onChoose: () => void duplicate() },
           { label: 'Archive', icon: Archive, onChoose: () => onArchive({ kind: 'piece', id: piece.id, name: piece.name }) },
         ]}
       />
+      <RenamePiece piece={piece} open={renaming} onClose={() => setRenaming(false)} />
     </Box>
   )
 }

@@ -103,7 +103,9 @@ export function KindPicker({ chosen, onPick }: KindPickerProps) {
       />
       <Box sx={{ maxHeight: 340, overflowY: 'auto', mt: 1, pr: 0.5 }}>
         {problem ? <Typography role="alert">{problem}</Typography> : null}
-        {kinds === null && !problem ? <Skeleton variant="rounded" height={200} aria-label="Kinds of piece are being drawn" /> : null}
+        {kinds === null && !problem ? (
+          <Skeleton variant="rounded" height={200} role="status" aria-label="Kinds of piece are being drawn" />
+        ) : null}
         {kinds && groups.size === 0 ? (
           <Typography>No kind of piece is called that. Try a shorter word, or clear the line to see them all.</Typography>
         ) : null}

@@ -15,11 +15,12 @@ import { useSize } from '../drawing/use-size'
 import { KEY_REGISTRY } from '../keys/registry'
 import { useKeys } from '../keys/use-keys'
 import { ChoiceField } from '../shared/choice-field'
+import { TimedProgress } from '../shared/timed-progress'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { CutDialog } from './cut-dialog'
 import { SheetView } from './sheet-view'
-import { type DraftLayout, inOrder, type SheetChoice, useLayout, whatDiffers } from './use-layout'
+import { type DraftLayout, inOrder, SEARCH_SECONDS, type SheetChoice, useLayout, whatDiffers } from './use-layout'
 
 interface CutView {
   readonly id: number
@@ -290,8 +291,9 @@ export function LayoutTable(props: LayoutTableProps) {
           <Button variant="contained" fullWidth disabled={layout.busy || !choice} onClick={() => void layout.pack()}>
             {layout.busy ? 'Placing…' : 'Place the blanks'}
           </Button>
-          {layout.busy ? <Button onClick={layout.stop}>Stop</Button> : null}
+          {layout.busy ? <Button onClick={layout.stop}>Cancel</Button> : null}
         </Box>
+        {layout.busy ? <TimedProgress label="Places are being looked for" seconds={SEARCH_SECONDS} /> : null}
         <Typography role="status" sx={{ mt: 1, fontSize: 13.5 }}>
           {layout.said}
         </Typography>

@@ -35,6 +35,9 @@ interface Setup {
   readonly marginMm: number
 }
 
+/** A search for places takes so long at most. */
+export const SEARCH_SECONDS = 8
+
 /** What lies on which sheet. */
 interface Lying {
   readonly sheetId: number
@@ -108,7 +111,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
       objective: 'place',
       kerfMm,
       marginMm,
-      seconds: 8,
+      seconds: SEARCH_SECONDS,
       iterations: null,
       seed: 1,
       sheets: choice ? [choice.sheet] : [],

@@ -120,9 +120,8 @@ function RibbonStep({ state, dark, isNow, piece, onAnneal }: RibbonStepProps) {
           fontSize: dark ? 16 : 12.5,
           textAlign: 'center',
           px: 0.25,
-          whiteSpace: 'nowrap',
-          overflow: 'hidden',
-          textOverflow: 'ellipsis',
+          lineHeight: 1.15,
+          overflowWrap: 'break-word',
           fontWeight: isNow ? 700 : 400,
           color: dark && !isNow ? PALETTE.petrolMuted : text,
         }}

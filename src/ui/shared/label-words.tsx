@@ -12,7 +12,7 @@ export function LabelWords({ label }: { readonly label: string }) {
   return (
     <>
       {label.slice(0, from)}
-      <Tooltip title={term.means} describeChild enterTouchDelay={250} leaveTouchDelay={5000}>
+      <Tooltip title={term.means} describeChild placement="top-start" enterDelay={400} enterTouchDelay={250} leaveTouchDelay={5000}>
         <Box component="span" sx={{ borderBottom: `1px dotted ${PALETTE.muted}`, cursor: 'help' }}>
           {label.slice(from, to)}
         </Box>

@@ -4,5 +4,5 @@ import { workshop } from '@/server/workshop'
 
 /** Every kind of piece with its picture, for the picker. */
 export async function GET(request: Request) {
-  return ofWorkshop(request, () => Response.json(kindsOf(workshop())))
+  return ofWorkshop(request, async () => Response.json(await kindsOf(workshop())))
 }

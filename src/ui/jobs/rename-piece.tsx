@@ -1,0 +1,51 @@
+'use client'
+import Dialog from '@mui/material/Dialog'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import { pieceWords } from '@/core/entries'
+import { useTold } from '../acting/use-told'
+import { EntrySize, EntryText } from '../entry/entry-fields'
+import { EntryForm } from '../entry/entry-form'
+import type { PieceView } from './job-view'
+
+interface Words {
+  readonly name: string
+  readonly quantity: string
+  readonly spares: string
+}
+
+/** The name of a piece, how many are wanted and how many spare. */
+export function RenamePiece({ piece, open, onClose }: { readonly piece: PieceView; readonly open: boolean; readonly onClose: () => void }) {
+  const told = useTold()
+  const { id: pieceId, name, quantity, spares } = piece
+  const send = (typed: Words) =>
+    told(
+      'describePiece',
+      { ...typed, pieceId },
+      {
+        revision: piece.revision,
+        text: `It is ${typed.name} now, ${typed.quantity} and ${typed.spares} spare.`,
+        back: { pieceId, name, quantity, spares },
+      },
+    )
+  return (
+    <Dialog open={open} onClose={onClose} maxWidth="xs" fullWidth>
+      <DialogTitle>Rename {name}</DialogTitle>
+      <DialogContent>
+        <EntryForm<Words>
+          label={`Rename ${name}`}
+          schema={pieceWords}
+          values={{ name, quantity: String(quantity), spares: String(spares) }}
+          send={send}
+          onDone={onClose}
+          onCancel={onClose}
+          submit="Save"
+        >
+          <EntryText name="name" label="Name" autoFocus />
+          <EntrySize name="quantity" label="How many" />
+          <EntrySize name="spares" label="Spares" />
+        </EntryForm>
+      </DialogContent>
+    </Dialog>
+  )
+}
