@@ -1,5 +1,7 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { expect, test } from '@playwright/test'
-import { DEMO } from './places'
+import { DEMO, WORKSHOP } from './places'
 
 test('the demonstration says so, and one click starts an own workshop in a file of its own', async ({ page }) => {
   await page.goto(`${DEMO}/jobs`)
@@ -35,4 +37,22 @@ test('a backup can be put back, and what was there before is kept', async ({ pag
   await page.goto(made)
   await expect(page.getByRole('article').first()).toBeVisible()
   await expect(page.getByRole('article', { name: 'Made after the backup' })).toBeHidden()
+})
+
+test('a backup kept elsewhere is brought in, looked through, and stands to be restored; a file that is none is refused', async ({
+  page,
+}) => {
+  await page.goto(`${WORKSHOP}/settings`)
+  await page.getByRole('button', { name: 'Back up now' }).click()
+  await expect(page.getByText(/^Backed up as /)).toBeVisible()
+  const name = (await page.getByText(/^Backed up as /).innerText()).replace(/^Backed up as (.*)\.$/, '$1')
+  const kept = readFileSync(join(process.env.E2E_DATA ?? '', 'workshop', 'backups', name))
+  const field = page.getByLabel('Backup file')
+  await field.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no workshop') })
+  await expect(page.getByRole('alert').filter({ hasText: 'It was not taken' })).toBeVisible()
+  const before = await page.getByRole('button', { name: 'Restore' }).count()
+  await field.setInputFiles({ name: 'from-the-other-machine.db', mimeType: 'application/octet-stream', buffer: kept })
+  await expect(page.getByRole('dialog').getByRole('row', { name: /^Jobs/ })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('button', { name: 'Restore' })).toHaveCount(before + 1)
 })

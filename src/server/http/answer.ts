@@ -33,10 +33,19 @@ async function textOf(request: Request): Promise<string | undefined> {
   return text.length > MOST_BODY_BYTES ? undefined : text
 }
 
+const tooLarge = () => problem(413, 'too-large', `the body is larger than ${MOST_BODY_BYTES / 1024 / 1024} MB; send less at once`)
+
+/** Runs a route on the request's bytes: 413 where there are too many of them. */
+export async function withBytes(request: Request, work: (bytes: Uint8Array) => Response | Promise<Response>): Promise<Response> {
+  if (Number(request.headers.get('content-length') ?? '0') > MOST_BODY_BYTES) return tooLarge()
+  const bytes = new Uint8Array(await request.arrayBuffer())
+  return bytes.byteLength > MOST_BODY_BYTES ? tooLarge() : guarded(() => work(bytes))
+}
+
 /** Runs an interface on the request's JSON: 400 where it is not JSON, 413 where it is too large, 500 with an id where the fault is ours. */
 export async function withJson(request: Request, work: (raw: unknown) => DoorAnswer | Promise<DoorAnswer>): Promise<Response> {
   const text = await textOf(request)
-  if (text === undefined) return problem(413, 'too-large', `the body is larger than ${MOST_BODY_BYTES / 1024 / 1024} MB; send less at once`)
+  if (text === undefined) return tooLarge()
   const deep = depthFault(text)
   if (deep) return problem(400, 'too-deep', deep)
   if (NUL.test(text)) return problem(400, 'no-text', 'the body holds the sign of number nought, which no text has')

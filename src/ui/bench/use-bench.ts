@@ -9,9 +9,8 @@ import type { BenchEntry, BenchTrayView } from './tray-view'
 import { useCalipers } from './use-calipers'
 import { type NewBenchEntry, useTray } from './use-tray'
 
-/** Leaving waits so many times so long for what is still on its way. */
-const LEAVING_ASKS = 20
-const LEAVING_MS = 75
+/** Leaving waits at most so long for what is still on its way. */
+const LEAVING_MS = 1500
 
 /** What lies over the step: nothing, the box for a reading, a question about one, why a piece is lost. */
 export type Panel =
@@ -115,11 +114,9 @@ export function useBench(tray: BenchTrayView) {
     leave()
   }
   const [wantsOut, setWantsOut] = useState(false)
-  const waiting = useRef(0)
-  waiting.current = onTray.waitingCount
   /** What was just entered gets the moment it needs, so that the bench one comes to knows of it. */
   const goOut = async () => {
-    for (let asked = 0; waiting.current > 0 && asked < LEAVING_ASKS; asked++) await new Promise((done) => setTimeout(done, LEAVING_MS))
+    await Promise.race([onTray.settled(), new Promise((done) => setTimeout(done, LEAVING_MS))])
     router.push('/bench')
   }
   const leave = () => {

@@ -75,6 +75,7 @@ export function useTray(tray: BenchTrayView) {
     add,
     waitingCount: waiting.length,
     refused: queue.queued.filter((item) => item.refused !== null),
+    settled: queue.settled,
     drop: queue.drop,
     reached: queue.reached,
   }

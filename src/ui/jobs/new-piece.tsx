@@ -11,9 +11,9 @@ import { pieceEntry } from '@/core/entries'
 import type { KindView } from '@/server/services/kinds'
 import { useAct } from '../acting/act-provider'
 import { Thumb } from '../drawing/thumb'
-import { EntrySize, EntryText } from '../entry/entry-fields'
 import { EntryForm } from '../entry/entry-form'
 import { KindPicker } from './kind-picker'
+import { PieceWordsFields } from './piece-words-fields'
 
 interface PieceTyped {
   readonly name: string
@@ -65,9 +65,7 @@ function Words({
           onCancel={onDone}
           submit="Add it and size it"
         >
-          <EntryText name="name" label="Name" autoFocus />
-          <EntrySize name="quantity" label="How many" />
-          <EntrySize name="spares" label="Spares" />
+          <PieceWordsFields />
         </EntryForm>
       </Box>
     </Box>

@@ -4,9 +4,9 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import { pieceWords } from '@/core/entries'
 import { useTold } from '../acting/use-told'
-import { EntrySize, EntryText } from '../entry/entry-fields'
 import { EntryForm } from '../entry/entry-form'
 import type { PieceView } from './job-view'
+import { PieceWordsFields } from './piece-words-fields'
 
 interface Words {
   readonly name: string
@@ -41,9 +41,7 @@ export function RenamePiece({ piece, open, onClose }: { readonly piece: PieceVie
           onCancel={onClose}
           submit="Save"
         >
-          <EntryText name="name" label="Name" autoFocus />
-          <EntrySize name="quantity" label="How many" />
-          <EntrySize name="spares" label="Spares" />
+          <PieceWordsFields />
         </EntryForm>
       </DialogContent>
     </Dialog>

@@ -95,7 +95,7 @@ function RibbonStep({ state, dark, isNow, piece, onAnneal }: RibbonStepProps) {
               color: state.workUsedFraction > 0.75 ? PALETTE.ink : PALETTE.muted,
             }}
           >
-            {Math.round(state.hardnessHv)} HV
+            {Math.round(state.hardnessHv)}
           </Box>
         )}
         {state.heat ? (
@@ -175,7 +175,7 @@ export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHea
     >
       {hasHead ? (
         <Box sx={{ display: 'flex', justifyContent: 'space-between', mb: 0.25, gap: 1, flexWrap: 'wrap' }}>
-          <Typography variant="h2">Temper along the route</Typography>
+          <Typography variant="h2">Temper along the route, hardness (HV) after each step</Typography>
           <Typography sx={{ color: PALETTE.muted }}>
             least work left:{' '}
             <b className="fig" style={{ color: text }}>

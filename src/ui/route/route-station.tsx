@@ -27,6 +27,7 @@ import { SaveWords } from '../acting/save-words'
 import { useKeys } from '../keys/use-keys'
 import { ChoiceField } from '../shared/choice-field'
 import { useNotice } from '../shared/notices'
+import { ProblemLine } from '../shared/problem-line'
 import { PALETTE } from '../theme/palette'
 import { Ribbon } from './ribbon'
 import { StepMenu } from './step-menu'
@@ -268,11 +269,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
           <Typography variant="body2" sx={{ mt: 0.75 }}>
             The plan is frozen with the tray; later changes here do not reach it.
           </Typography>
-          {problem ? (
-            <Typography role="alert" sx={{ color: PALETTE.fire, mt: 1 }}>
-              {problem}
-            </Typography>
-          ) : null}
+          <ProblemLine says={problem} />
         </Box>
       </Box>
       <Ribbon walk={walk} onAnneal={addAnneal} />

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button'
 import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
 import { useDropzone } from 'react-dropzone'
+import { ProblemLine } from '../shared/problem-line'
 import { PALETTE } from '../theme/palette'
 import { useBringing } from './use-bringing'
 
@@ -56,11 +57,7 @@ export function BringBackup({ onThere }: { readonly onThere: (file: string) => v
           </Button>
         </Typography>
       )}
-      {problem ? (
-        <Typography role="alert" sx={{ color: PALETTE.fire }}>
-          {problem}
-        </Typography>
-      ) : null}
+      <ProblemLine says={problem} />
     </Box>
   )
 }

@@ -14,9 +14,9 @@ import { useTold } from '../acting/use-told'
 import { useArchive } from '../archive/use-archive'
 import { EntrySize, EntryText } from '../entry/entry-fields'
 import { EntryForm } from '../entry/entry-form'
+import { ProblemLine } from '../shared/problem-line'
 import { SizeField } from '../shared/size-field'
 import { TextRow } from '../shared/text-row'
-import { PALETTE } from '../theme/palette'
 import { ToolShape } from './tool-shape'
 import { sizeWords } from './tool-words'
 
@@ -103,11 +103,7 @@ function Count({ tool }: { readonly tool: WallTool }) {
         <Button onClick={() => log(12, 'bought')}>Bought a dozen</Button>
         <Button onClick={() => log(1, 'bought')}>Bought one</Button>
       </Box>
-      {problem ? (
-        <Typography role="alert" sx={{ color: PALETTE.fire }}>
-          {problem}
-        </Typography>
-      ) : null}
+      <ProblemLine says={problem} />
     </Box>
   )
 }

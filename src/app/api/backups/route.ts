@@ -1,11 +1,10 @@
-import { guarded, problem } from '@/server/http/answer'
+import { guarded, problem, withBytes } from '@/server/http/answer'
 import { bringBackup, dropBrought } from '@/server/services/bring-backup'
 
 /** Takes a part of a backup that was kept elsewhere: `id`, where it begins and how long the whole is stand in the address. */
 export async function POST(request: Request) {
-  return guarded(async () => {
+  return withBytes(request, async (bytes) => {
     const asked = new URL(request.url).searchParams
-    const bytes = new Uint8Array(await request.arrayBuffer())
     const brought = await bringBackup({
       id: asked.get('id') ?? '',
       from: Number(asked.get('from')),

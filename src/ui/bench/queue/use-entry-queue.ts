@@ -15,6 +15,8 @@ export interface EntryQueue {
   readonly reached: boolean
   /** Keeps an entry on the device and sends it; false where the device would not keep it. */
   readonly add: (entry: OutgoingEntry) => Promise<boolean>
+  /** Kept once what was added last has had its round, whether or not it was reached. */
+  readonly settled: () => Promise<void>
   /** Lets go of an entry that was refused. */
   readonly drop: (order: number) => Promise<void>
 }
@@ -26,6 +28,9 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
   const [reached, setReached] = useState(true)
   const delay = useRef(TRY_MS)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  const lastRound = useRef<Promise<void>>(Promise.resolve())
+  const isAsked = useRef(false)
+  const again = useRef<() => Promise<void>>(() => Promise.resolve())
   const channel = useRef<BroadcastChannel>(undefined)
 
   const look = useCallback(async () => setQueued(await queuedEntries().catch(() => [])), [])
@@ -47,8 +52,19 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
       }
     }).catch(() => undefined)
     await look()
-    timer.current = setTimeout(() => void send(), delay.current)
+    timer.current = setTimeout(() => void again.current(), delay.current)
   }, [look, onSent])
+  /** Rounds follow one another; whatever is asked for while one is under way is one more round after it. */
+  const nextRound = useCallback(() => {
+    if (isAsked.current) return lastRound.current
+    isAsked.current = true
+    lastRound.current = lastRound.current.then(() => {
+      isAsked.current = false
+      return send()
+    })
+    return lastRound.current
+  }, [send])
+  again.current = nextRound
 
   useEffect(() => {
     channel.current = new BroadcastChannel('fold-anvil-bench')
@@ -56,16 +72,16 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
       void onSent().then(look)
     }
     const onSight = () => {
-      if (document.visibilityState === 'visible') void send()
+      if (document.visibilityState === 'visible') void nextRound()
     }
     document.addEventListener('visibilitychange', onSight)
-    void send()
+    void nextRound()
     return () => {
       clearTimeout(timer.current)
       document.removeEventListener('visibilitychange', onSight)
       channel.current?.close()
     }
-  }, [send, look, onSent])
+  }, [nextRound, look, onSent])
 
   const add = useCallback(
     async (entry: OutgoingEntry) => {
@@ -75,10 +91,10 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
         return false
       }
       await look()
-      void send()
+      void nextRound()
       return true
     },
-    [look, send],
+    [look, nextRound],
   )
   const drop = useCallback(
     async (order: number) => {
@@ -87,5 +103,6 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
     },
     [look],
   )
-  return { queued, sent, reached, add, drop }
+  const settled = useCallback(() => lastRound.current, [])
+  return { queued, sent, reached, add, settled, drop }
 }
