@@ -10,6 +10,10 @@ import type { CellValue, DataTableProps, GridColumn } from './columns'
 
 type Row = { readonly id: string | number; readonly href: string | undefined } & Readonly<Record<string, CellValue | undefined>>
 
+/** A letter of a head, and what stands beside its words, px: no word of a head is cut. */
+const LETTER_PX = 7.6
+const HEAD_ROOM_PX = 24
+
 function figureText(value: number | null | undefined, { decimals, signed }: GridColumn): string {
   if (value === null || value === undefined) return ''
   const text = decimals === undefined ? String(Math.abs(value)) : Math.abs(value).toFixed(decimals)
@@ -18,7 +22,9 @@ function figureText(value: number | null | undefined, { decimals, signed }: Grid
 
 function columnOf(column: GridColumn, day: (iso: string) => string): GridColDef<Row> {
   const { key, title, kind = 'words', wide = 1 } = column
-  const plain = { field: key, headerName: title, flex: wide, minWidth: kind === 'figure' ? 64 : 96 }
+  const longest = Math.max(...title.split(' ').map((word) => word.length))
+  const minWidth = Math.max(kind === 'figure' ? 60 : 96, longest * LETTER_PX + HEAD_ROOM_PX)
+  const plain = { field: key, headerName: title, flex: wide, minWidth }
   if (kind === 'figure')
     return { ...plain, type: 'number', cellClassName: 'fig', valueFormatter: (value?: number | null) => figureText(value, column) }
   if (kind === 'day') return { ...plain, type: 'string', valueFormatter: (value?: string) => (value ? day(value) : '') }
