@@ -90,7 +90,7 @@ export function KindPicker({ chosen, onPick }: KindPickerProps) {
         autoFocus
         fullWidth
         value={words}
-        placeholder="ring, dome, bezel, hinge…"
+        placeholder="ring, dome, bezel, buckle…"
         onChange={(event) => setWords(event.target.value)}
         onKeyDown={(event) => {
           if (event.key !== 'Enter') return
