@@ -1,6 +1,7 @@
 import { boundsOf } from '@/core/geometry'
 import { ALLOYS } from '@/core/metals'
 import type { Stock } from '@/server/db/repositories'
+import { outlinePath } from '../drawing/outline-path'
 import { PALETTE } from '../theme/palette'
 import { thicknessOf } from './stock-facts'
 
@@ -35,7 +36,6 @@ export function SheetShape({ stock }: { readonly stock: Shaped }) {
   if (stock.kind !== 'sheet') return <Length stock={stock} />
   const box = boundsOf(stock.outer ?? [])
   const [w, h] = [box.maxX - box.minX, box.maxY - box.minY]
-  const path = (outline: readonly (readonly [number, number])[]) => `M${outline.map(([x, y]) => `${x} ${-y}`).join('L')}Z`
   return (
     <svg
       width={w * SCALE}
@@ -45,7 +45,7 @@ export function SheetShape({ stock }: { readonly stock: Shaped }) {
       style={{ maxWidth: '100%' }}
     >
       <path
-        d={[stock.outer ?? [], ...stock.holes].map(path).join('')}
+        d={[stock.outer ?? [], ...stock.holes].map(outlinePath).join('')}
         fillRule="evenodd"
         fill={colour.face}
         stroke={colour.edge}

@@ -1,4 +1,5 @@
 import { type DrawingView, viewBounds } from '@/core/drawing'
+import { outlinePath } from './outline-path'
 
 interface ThumbProps {
   readonly view: DrawingView
@@ -28,7 +29,7 @@ export function Thumb({ view, colour, size = 64 }: ThumbProps) {
           fill={colour.face}
           stroke={colour.edge}
           strokeWidth={least}
-          d={[shape.outer, ...shape.holes].map((outline) => `M${outline.map(([x, y]) => `${x} ${-y}`).join('L')}Z`).join('')}
+          d={[shape.outer, ...shape.holes].map(outlinePath).join('')}
         />
       ))}
     </svg>

@@ -52,21 +52,9 @@ export function EntryChoice({
   label,
   options,
   width = 170,
-  onChoose,
-}: Named & { readonly options: Readonly<Record<string, string>>; readonly width?: number; readonly onChoose?: (value: string) => void }) {
+}: Named & { readonly options: Readonly<Record<string, string>>; readonly width?: number }) {
   const { onChange, ...entry } = useEntry(name, label)
-  return (
-    <ChoiceField
-      label={label}
-      options={options}
-      width={width}
-      onChange={(value) => {
-        onChange(value)
-        onChoose?.(value)
-      }}
-      {...entry}
-    />
-  )
+  return <ChoiceField label={label} options={options} width={width} onChange={onChange} {...entry} />
 }
 
 const DayField = dynamic(() => import('./day-field').then((module) => module.DayField), {

@@ -23,8 +23,6 @@ interface EntryFormProps<T extends FieldValues> {
   readonly onCancel?: () => void
   readonly submit: string
   readonly children: ReactNode
-  /** Beside the buttons. */
-  readonly foot?: ReactNode
 }
 
 interface Fault {
@@ -64,7 +62,7 @@ function Summary({
 
 /** The one form: read by the core's schema as it is sent, each complaint at its field and summed up at the top, the first with the focus. */
 export function EntryForm<T extends FieldValues>(props: EntryFormProps<T>) {
-  const { label, schema, values, send, onDone, onCancel, submit, children, foot } = props
+  const { label, schema, values, send, onDone, onCancel, submit, children } = props
   const form = useForm<T, unknown, T>({
     defaultValues: values,
     resolver: zodResolver(schema as never, { error: plainWords } as never, { raw: true }) as unknown as Resolver<T, unknown, T>,
@@ -95,7 +93,6 @@ export function EntryForm<T extends FieldValues>(props: EntryFormProps<T>) {
               {submit}
             </Button>
             {onCancel ? <Button onClick={onCancel}>Cancel</Button> : null}
-            {foot}
           </Box>
         </Box>
       </LabelsContext.Provider>

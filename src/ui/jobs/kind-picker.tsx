@@ -45,18 +45,17 @@ export function groupKinds(kinds: readonly KindView[], words: string): ReadonlyM
   return groups
 }
 
-function Kind({ kind, on, onPick }: { readonly kind: KindView; readonly on: boolean; readonly onPick: () => void }) {
+function Kind({ kind, onPick }: { readonly kind: KindView; readonly onPick: () => void }) {
   return (
     <ButtonBase
-      aria-pressed={on}
       onClick={onPick}
       sx={{
         flexDirection: 'column',
         gap: 0.5,
         p: 0.75,
         justifyContent: 'flex-start',
-        border: `1px solid ${on ? PALETTE.verdigris : PALETTE.hairline}`,
-        bgcolor: on ? PALETTE.verdigrisSoft : PALETTE.white,
+        border: `1px solid ${PALETTE.hairline}`,
+        bgcolor: PALETTE.white,
         borderRadius: '4px',
         color: PALETTE.ink,
         '&:hover': { borderColor: PALETTE.verdigris },
@@ -69,12 +68,11 @@ function Kind({ kind, on, onPick }: { readonly kind: KindView; readonly on: bool
 }
 
 interface KindPickerProps {
-  readonly chosen: string
   readonly onPick: (kind: KindView) => void
 }
 
 /** What is to be made, by picture and word; typing narrows it, Enter takes the first. */
-export function KindPicker({ chosen, onPick }: KindPickerProps) {
+export function KindPicker({ onPick }: KindPickerProps) {
   const { kinds, problem } = useKinds()
   const [words, setWords] = useState('')
   const groups = kinds ? groupKinds(kinds, words) : new Map<string, readonly KindView[]>()
@@ -114,7 +112,7 @@ export function KindPicker({ chosen, onPick }: KindPickerProps) {
             <Typography variant="h2">{family}</Typography>
             <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(104px, 1fr))', gap: 0.75, mt: 0.5 }}>
               {own.map((kind) => (
-                <Kind key={kind.id} kind={kind} on={kind.id === chosen} onPick={() => onPick(kind)} />
+                <Kind key={kind.id} kind={kind} onPick={() => onPick(kind)} />
               ))}
             </Box>
           </Box>

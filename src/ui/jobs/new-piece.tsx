@@ -83,7 +83,7 @@ export function NewPiece({ jobId, open, onClose }: NewPieceProps) {
     <Dialog open={open} onClose={close} maxWidth="md" fullWidth>
       <DialogTitle>{kind ? `Add a ${kind.title.toLowerCase()}` : 'Add a piece'}</DialogTitle>
       <DialogContent>
-        {kind ? <Words jobId={jobId} kind={kind} onBack={() => setKind(null)} onDone={close} /> : <KindPicker chosen="" onPick={setKind} />}
+        {kind ? <Words jobId={jobId} kind={kind} onBack={() => setKind(null)} onDone={close} /> : <KindPicker onPick={setKind} />}
       </DialogContent>
     </Dialog>
   )

@@ -86,7 +86,8 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     createHistory<Lying>({ sheetId: draft?.sheetId ?? firstFit?.id ?? 0, placements: draft?.placements ?? [] }),
   )
   const { sheetId, placements } = useStore(history)
-  const steps = useStore(history.temporal, ({ pastStates, futureStates }) => `${pastStates.length}/${futureStates.length}`)
+  const canUndo = useStore(history.temporal, ({ pastStates }) => pastStates.length > 0)
+  const canRedo = useStore(history.temporal, ({ futureStates }) => futureStates.length > 0)
   const { uid } = useWorkshop()
   const [layoutId, setLayoutId] = useState(draft?.id ?? null)
   const saving = useSaving({
@@ -186,8 +187,8 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     /** One change back or forward again. */
     undo: () => step('undo'),
     redo: () => step('redo'),
-    canUndo: !steps.startsWith('0/'),
-    canRedo: !steps.endsWith('/0'),
+    canUndo,
+    canRedo,
     stop: () => abort.current?.abort(),
     chooseSheet: (id: number) => keep([], id),
     move: (index: number, dx: number, dy: number) =>

@@ -4,7 +4,8 @@ import Typography from '@mui/material/Typography'
 import { useMemo } from 'react'
 import { deviationOf, viewBounds } from '@/core/drawing'
 import type { PieceThumb } from '@/server/services/piece-thumb'
-import { FONTS, PALETTE } from '../theme/palette'
+import { outlinePath } from '../drawing/outline-path'
+import { PALETTE } from '../theme/palette'
 
 interface DeviationPictureProps {
   readonly piece: PieceThumb
@@ -14,9 +15,6 @@ interface DeviationPictureProps {
   readonly growthsMm: readonly number[]
   readonly height?: number
 }
-
-const pathOf = (outline: readonly (readonly [number, number])[]) =>
-  `M${outline.map(([x, y]) => `${x.toFixed(3)} ${(-y).toFixed(3)}`).join('L')}Z`
 
 /** The piece as it was predicted, in its metal, and each piece as it came out scribed over it, the difference drawn larger. */
 export function DeviationPicture({ piece, label, predictedMm, growthsMm, height = 220 }: DeviationPictureProps) {
@@ -41,7 +39,7 @@ export function DeviationPicture({ piece, label, predictedMm, growthsMm, height 
           shape.kind === 'region' ? (
             <path
               key={`${shape.layer}-${i}`}
-              d={[shape.outer, ...shape.holes].map(pathOf).join('')}
+              d={[shape.outer, ...shape.holes].map(outlinePath).join('')}
               fillRule="evenodd"
               fill={colour.face}
               stroke={colour.edge}
@@ -53,7 +51,7 @@ export function DeviationPicture({ piece, label, predictedMm, growthsMm, height 
           <path
             // the pieces have no names of their own here: their place in the row is what they are
             key={`${i}-${growthsMm[i]}`}
-            d={outlines.map(pathOf).join('')}
+            d={outlines.map(outlinePath).join('')}
             fill="none"
             stroke={i === 0 ? PALETTE.fire : PALETTE.ink}
             strokeOpacity={i === 0 ? 1 : 0.35}
@@ -61,7 +59,7 @@ export function DeviationPicture({ piece, label, predictedMm, growthsMm, height 
           />
         ))}
         {dimension ? (
-          <g stroke={PALETTE.ink} strokeWidth={line} fontFamily={FONTS.mono}>
+          <g stroke={PALETTE.ink} strokeWidth={line}>
             <path
               d={`M${dimension.from[0]} ${-dimension.from[1]}L${dimension.to[0]} ${-dimension.to[1]}`}
               strokeDasharray={`${6 * line} ${4 * line}`}

@@ -43,7 +43,7 @@ function useAsking(beside: Beside | undefined, open: boolean) {
   const { ringSystem, defaultAlloy, bench } = useWorkshop()
   const [text, setText] = useState('')
   const deferred = useDeferredValue(text)
-  const things = useFoundThings(deferred, open)
+  const things = useFoundThings(deferred, open && deferred.trim() !== '')
   const recent = useFoundThings('', open)
   const answer = useMemo(
     () =>
