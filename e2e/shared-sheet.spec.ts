@@ -39,7 +39,7 @@ test('two jobs on one sheet: reserved is taken, a cut is told, and the other mov
   await page.getByRole('button', { name: 'Place the blanks' }).click()
   await expect(page.getByText('3 of 3')).toBeVisible()
   await expect(page.getByText(/cannot be cut as/)).toBeHidden()
-  const print = page.getByRole('link', { name: 'Print full size (PDF)' })
+  const print = page.getByRole('button', { name: 'Print full size (PDF)' })
   await expect(print).toBeVisible()
 
   const blank = page.getByRole('button', { name: /^Lamp cap 1,/ })
@@ -47,7 +47,7 @@ test('two jobs on one sheet: reserved is taken, a cut is told, and the other mov
   for (let n = 0; n < 40; n++) await page.keyboard.press('Shift+ArrowUp')
   await expect(page.getByText(/cannot be cut as they lie: hatched blanks overlap, leave the sheet/)).toBeVisible()
   await expect(blank).toBeInViewport()
-  await expect(page.getByRole('link', { name: 'Print full size (PDF), as it is' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Print full size (PDF), as it is' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Cut: take it off the sheet' })).toBeDisabled()
   await page.waitForTimeout(900)
   const svg = await (
@@ -77,7 +77,7 @@ test('two jobs on one sheet: reserved is taken, a cut is told, and the other mov
   await expect(page.getByRole('region', { name: 'Cut already' })).toContainText(/3 from S-1/)
 
   await page.goto(url(`/layout/${first.jobId}`))
-  await expect(page.getByRole('region', { name: 'Cut already' }).getByRole('link', { name: 'Print it' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Cut already' }).getByRole('button', { name: 'Print it' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Put it back' })).toBeHidden()
 })
 

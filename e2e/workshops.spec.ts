@@ -56,3 +56,31 @@ test('a backup kept elsewhere is brought in, looked through, and stands to be re
   await page.keyboard.press('Escape')
   await expect(page.getByRole('button', { name: 'Restore' })).toHaveCount(before + 1)
 })
+
+test('a backup under way says so with a bar and Cancel; one that is called off leaves nothing', async ({ page }) => {
+  await page.goto(`${WORKSHOP}/settings`)
+  await page.getByRole('button', { name: 'Back up now' }).waitFor()
+  const before = await page.getByRole('button', { name: 'Restore' }).count()
+  const asked: string[] = []
+  page.on('request', (request) => {
+    if (request.url().includes('/api/under-way/')) asked.push(request.method())
+  })
+  let letGo = () => undefined as void
+  const held = new Promise<void>((resolve) => {
+    letGo = resolve
+  })
+  await page.route('**/api/act/backUp', async (route) => {
+    await held
+    await route.abort()
+  })
+  await page.getByRole('button', { name: 'Back up now' }).click()
+  await expect(page.getByRole('progressbar')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Back up now' })).toBeDisabled()
+  await expect.poll(() => asked).toContain('GET')
+  await page.getByRole('button', { name: 'Cancel' }).click()
+  await expect.poll(() => asked).toContain('DELETE')
+  letGo()
+  await expect(page.getByText('The program does not answer.')).toBeVisible()
+  await expect(page.getByRole('progressbar')).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Restore' })).toHaveCount(before)
+})

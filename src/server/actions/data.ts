@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { currentWorkshop, switchWorkshop, WORKSHOPS } from '../db/connection'
 import { sendAway } from '../lan/pairing'
+import { underWay } from '../long/under-way'
 import { makeBackup, restoreBackup as restore } from '../services/backups'
 import { anyAction, ownAction, refuse } from './action'
 
@@ -13,19 +14,22 @@ export const openWorkshop = anyAction('It says itself which workshop to open; a 
   },
 })
 
+/** The name under which a page asks how far its work is. */
+const workName = z.string().max(40).optional()
+
 export const backUp = ownAction({
-  input: z.object({}),
+  input: z.object({ work: workName }),
   against: 'new',
-  run: async () => ({ ok: true, file: await makeBackup() }),
+  run: async (_, { work }) => ({ ok: true, file: await underWay(work, makeBackup) }),
 })
 
 /** Puts a backup back where it came from and opens it; what was there is kept. */
 export const restoreBackup = anyAction(
   'It says which backup, and when the workshop it replaces was last written; it works with a broken one too.',
   {
-    input: z.object({ file: z.string().max(200), shownLastAt: z.string().nullable() }),
-    run: async ({ file, shownLastAt }) => {
-      const result = await restore(file, shownLastAt)
+    input: z.object({ file: z.string().max(200), shownLastAt: z.string().nullable(), work: workName }),
+    run: async ({ file, shownLastAt, work }) => {
+      const result = await underWay(work, (told) => restore(file, shownLastAt, told))
       return result.ok ? result : refuse(result.message)
     },
   },

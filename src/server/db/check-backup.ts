@@ -64,7 +64,7 @@ function strangeIn(db: Db): string | undefined {
 }
 
 /** Reads every row through the schema it is read with in use; throws at the first that does not fit. */
-function readEverything(db: Db): void {
+function readEverything(db: Db, tell: (share: number) => void): void {
   const to = makeRepositories(db)
   const all = { page: 1, size: Number.MAX_SAFE_INTEGER }
   const ids = (table: string) =>
@@ -72,22 +72,29 @@ function readEverything(db: Db): void {
       .prepare(`SELECT id AS n FROM ${table}`)
       .all()
       .map((row) => countRow.parse(row).n)
-  to.workshopRow()
-  to.settings.read()
-  to.jobs.jobs(all)
-  for (const id of ids('pieces')) to.jobs.piece(id)
-  to.jobs.checkRevisions()
-  for (const id of ids('stock')) to.drawer.one(id)
-  for (const id of ids('layouts')) to.layouts.one(id)
-  to.tools.all()
-  for (const id of to.trays.ids()) {
+  const readTray = (id: number) => {
     to.trays.one(id)
     to.entries.standing(id)
   }
-  to.record.groups(all)
+  const reads: (() => unknown)[] = [
+    () => to.workshopRow(),
+    () => to.settings.read(),
+    () => to.jobs.jobs(all),
+    ...ids('pieces').map((id) => () => to.jobs.piece(id)),
+    () => to.jobs.checkRevisions(),
+    ...ids('stock').map((id) => () => to.drawer.one(id)),
+    ...ids('layouts').map((id) => () => to.layouts.one(id)),
+    () => to.tools.all(),
+    ...to.trays.ids().map((id) => () => readTray(id)),
+    () => to.record.groups(all),
+  ]
+  reads.forEach((read, i) => {
+    read()
+    tell((i + 1) / reads.length)
+  })
 }
 
-function look(path: string): BackupCheck {
+function look(path: string, tell: (share: number) => void): BackupCheck {
   const raw = new Database(path, { fileMustExist: true })
   try {
     if (raw.pragma('integrity_check', { simple: true }) !== 'ok') return { ok: false, message: 'the file is damaged' }
@@ -104,7 +111,7 @@ function look(path: string): BackupCheck {
     if (strange) return { ok: false, message: `the file is not as this program makes them: ${strange}` }
     const broken = db.pragma('foreign_key_check') as unknown[]
     if (broken.length > 0) return { ok: false, message: `${broken.length} rows point at rows that are not there` }
-    readEverything(db)
+    readEverything(db, tell)
     return { ok: true, facts: factsOf(db) }
   } finally {
     db.pragma('wal_checkpoint(TRUNCATE)')
@@ -119,11 +126,11 @@ function why(error: unknown): string {
 
 /**
  * Opens a file, which must be a copy, as a workshop: whole, of this program's own history, brought up to date, without triggers or views,
- * every row readable. The copy is ready to take a workshop's place where it is found good.
+ * every row readable. The copy is ready to take a workshop's place where it is found good. Tells how much of it was read.
  */
-export function checkBackup(path: string): BackupCheck {
+export function checkBackup(path: string, tell: (share: number) => void = () => undefined): BackupCheck {
   try {
-    return look(path)
+    return look(path, tell)
   } catch (error) {
     return { ok: false, message: why(error) }
   } finally {

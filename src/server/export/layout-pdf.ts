@@ -77,15 +77,18 @@ function drawTile(kit: Kit, print: LayoutPrint, tile: Tile, pageMm: { width: num
   )
 }
 
-/** The layout at exactly 1:1, on as many pages as it needs, each with its check bar. */
-export async function layoutPdf(print: LayoutPrint): Promise<Uint8Array> {
+/** The layout at exactly 1:1, on as many pages as it needs, each with its check bar; tells page by page how far it is. */
+export async function layoutPdf(print: LayoutPrint, tell: (share: number) => void = () => undefined): Promise<Uint8Array> {
   const kit = await makeKit(print.title)
   const scale = 50 / print.checkBarMm
   const box = boundsOf(print.sheet.outer)
   const sheetIsWide = box.maxX - box.minX > box.maxY - box.minY
   const { width, height } = PAPERS[print.paper]
   const pageMm = sheetIsWide ? { width: height, height: width } : { width, height }
-  for (const tile of tilesOf(print, (pageMm.width - 2 * EDGE_MM) / scale, (pageMm.height - 2 * EDGE_MM - FOOT_MM) / scale))
+  const tiles = tilesOf(print, (pageMm.width - 2 * EDGE_MM) / scale, (pageMm.height - 2 * EDGE_MM - FOOT_MM) / scale)
+  tiles.forEach((tile, i) => {
     drawTile(kit, print, tile, pageMm, scale)
+    tell((i + 1) / tiles.length)
+  })
   return kit.pdf.save()
 }

@@ -16,7 +16,11 @@ interface TaskLimits {
   readonly seconds: number
   /** Calls it off: the one who asked has left. */
   readonly signal?: AbortSignal | undefined
+  /** Hears how far the task is, 0 to 1. */
+  readonly onShare?: (share: number) => void
 }
+
+type Said<N extends TaskName> = { readonly share: number } | { readonly output: TaskOutput<N> }
 
 const AT_ONCE = 2
 const MOST_WAITING = 8
@@ -47,7 +51,7 @@ function giveSlot(): void {
   else all.running--
 }
 
-function inThread<N extends TaskName>(name: N, input: TaskInput<N>, { seconds, signal }: TaskLimits): Promise<TaskOutput<N>> {
+function inThread<N extends TaskName>(name: N, input: TaskInput<N>, { seconds, signal, onShare }: TaskLimits): Promise<TaskOutput<N>> {
   const file = join(/*turbopackIgnore: true*/ process.cwd(), 'dist', 'long-work.mjs')
   const worker = new Worker(file, { workerData: { name, input }, resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB } })
   return new Promise((resolve, reject) => {
@@ -64,7 +68,10 @@ function inThread<N extends TaskName>(name: N, input: TaskInput<N>, { seconds, s
       seconds * 1000,
     )
     signal?.addEventListener('abort', leave, { once: true })
-    worker.once('message', (message: { readonly output: TaskOutput<N> }) => end(() => resolve(message.output)))
+    worker.on('message', (said: Said<N>) => {
+      if ('share' in said) onShare?.(said.share)
+      else end(() => resolve(said.output))
+    })
     worker.once('error', (error) =>
       end(() =>
         reject(

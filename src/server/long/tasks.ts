@@ -10,6 +10,9 @@ import {
 } from '@/core/layout'
 import type { LayoutPrint } from '../export/layout-pdf'
 
+/** Tells the one who waits how far a task is, 0 to 1. */
+export type Tell = (share: number) => void
+
 function pack(input: LayoutInput): LayoutSolution {
   const began = performance.now()
   const elapsedS = () => (performance.now() - began) / 1000
@@ -29,12 +32,12 @@ function afterCut({ instance, placements }: { readonly instance: LayoutInput; re
   return { illegal, remnants }
 }
 
-/** What may take long, and so runs in a thread of its own. Inputs and answers are plain data; what one task alone needs is loaded by it. */
+/** What may take long, and so runs in a thread of its own; each is handed its input and a way to tell how far it is. Inputs and answers are plain data; what one task alone needs is loaded by it. */
 export const TASKS = {
   pack,
   afterCut,
-  layoutPdf: async (print: LayoutPrint) => (await import('../export/layout-pdf')).layoutPdf(print),
-  checkBackup: async (path: string) => (await import('../db/check-backup')).checkBackup(path),
+  layoutPdf: async (print: LayoutPrint, tell: Tell) => (await import('../export/layout-pdf')).layoutPdf(print, tell),
+  checkBackup: async (path: string, tell: Tell) => (await import('../db/check-backup')).checkBackup(path, tell),
 }
 
 export type TaskName = keyof typeof TASKS

@@ -4,7 +4,7 @@ import { TASKS, type TaskName } from './tasks'
 /** One task, then the thread ends. */
 async function main(): Promise<void> {
   const { name, input } = workerData as { readonly name: TaskName; readonly input: never }
-  parentPort?.postMessage({ output: await TASKS[name](input) })
+  parentPort?.postMessage({ output: await TASKS[name](input, (share) => parentPort?.postMessage({ share })) })
 }
 
 void main()

@@ -3,8 +3,10 @@ import { join } from 'node:path'
 import { dataFolder } from '../data-folder'
 import { type BackupCheck, copyForCheck, factsOf, type WorkshopFacts } from '../db/check-backup'
 import { currentDb, currentWorkshop, databasePath, exists, letGo, switchWorkshop, WORKSHOPS, type WorkshopName } from '../db/connection'
+import type { Db } from '../db/db'
 import { openDb } from '../db/open'
-import { runTask } from '../long/run-task'
+import { runTask, TaskEnded } from '../long/run-task'
+import { UNWATCHED, type Work } from '../long/under-way'
 
 export interface Backup {
   readonly file: string
@@ -43,12 +45,25 @@ async function whole(file: string, write: (path: string) => unknown): Promise<vo
   }
 }
 
-/** A whole, consistent copy of the open workshop, made while it goes on being used; returns its file name. */
-export async function makeBackup(): Promise<string> {
-  const db = currentDb()
-  const file = freeName(currentWorkshop(), '.db')
-  await whole(file, (path) => db.backup(path))
+/** So many pages are copied before the others are let in again. */
+const PAGES_AT_ONCE = 200
+
+/** A whole, consistent copy of a workshop, made while it goes on being used, under a name of its own; nothing is left of one called off. */
+async function copyOut(db: Db, name: WorkshopName, { share, signal }: Work): Promise<string> {
+  const file = freeName(name, '.db')
+  const progress = ({ totalPages, remainingPages }: { readonly totalPages: number; readonly remainingPages: number }) => {
+    if (signal.aborted) throw new TaskEnded('called-off', 'Called off; nothing was changed.')
+    if (totalPages > 0) share(1 - remainingPages / totalPages)
+    return PAGES_AT_ONCE
+  }
+  await whole(file, (path) => db.backup(path, { progress }))
   return file
+}
+
+/** A whole, consistent copy of the open workshop; returns its file name. Throws `TaskEnded` when it is called off. */
+export async function makeBackup(work: Work = UNWATCHED): Promise<string> {
+  work.step('The workshop is being copied; work can go on meanwhile')
+  return copyOut(currentDb(), currentWorkshop(), work)
 }
 
 /** Backups of both workshops, newest first. */
@@ -87,9 +102,15 @@ export interface BackupLook {
 }
 type Refused = { readonly ok: false; readonly message: string }
 
-async function check(backup: Backup): Promise<BackupCheck & { readonly path: string }> {
+/** Looks through a copy of a backup; the copy is left for the caller where it could be looked through, and gone where it could not. */
+async function check(backup: Backup, { share, signal }: Work): Promise<BackupCheck & { readonly path: string }> {
   const path = copyForCheck(join(backupFolder(), backup.file), dataFolder(), `${backup.of}.db`)
-  return { ...(await runTask('checkBackup', path, { seconds: CHECK_SECONDS })), path }
+  try {
+    return { ...(await runTask('checkBackup', path, { seconds: CHECK_SECONDS, signal, onShare: share })), path }
+  } catch (error) {
+    for (const side of ['', '-wal', '-shm']) rmSync(`${path}${side}`, { force: true })
+    throw error
+  }
 }
 
 const refused = (file: string, message: string): Refused => ({
@@ -102,25 +123,27 @@ function find(file: string): Backup | Refused {
 }
 
 /** What is in a backup, against what is there now. */
-export async function lookAtBackup(file: string): Promise<({ readonly ok: true } & BackupLook) | Refused> {
+export async function lookAtBackup(file: string, work: Work = UNWATCHED): Promise<({ readonly ok: true } & BackupLook) | Refused> {
   const backup = find(file)
   if ('ok' in backup) return backup
-  const { path, ...checked } = await check(backup)
+  const { path, ...checked } = await check(backup, work)
   rmSync(path, { force: true })
   return checked.ok ? { ok: true, backup, held: checked.facts, present: presentFacts(backup.of) } : refused(file, checked.message)
 }
 
 /** Keeps what stands in a workshop now, as a backup where it can be opened, as the bare file where it cannot. */
-async function keepPresent(name: WorkshopName): Promise<string | null> {
+async function keepPresent(name: WorkshopName, work: Work): Promise<string | null> {
   if (!exists(name)) return null
   const path = databasePath(name)
   try {
     const db = name === currentWorkshop() ? currentDb() : openDb(path)
-    const file = freeName(name, '.db')
-    await whole(file, (partial) => db.backup(partial))
-    if (name !== currentWorkshop()) db.close()
-    return file
-  } catch {
+    try {
+      return await copyOut(db, name, work)
+    } finally {
+      if (name !== currentWorkshop()) db.close()
+    }
+  } catch (error) {
+    if (error instanceof TaskEnded) throw error
     const file = freeName(name, '.broken')
     await whole(file, (partial) => copyFileSync(path, partial))
     return file
@@ -154,15 +177,19 @@ function swapIn(incoming: string, name: WorkshopName): void {
 export async function restoreBackup(
   file: string,
   shownLastAt: string | null,
+  work: Work = UNWATCHED,
 ): Promise<{ readonly ok: true; readonly of: WorkshopName; readonly keptAs: string | null } | Refused> {
   const backup = find(file)
   if ('ok' in backup) return backup
-  const { path, ...checked } = await check(backup)
+  work.step('The backup is being looked through')
+  const { path, ...checked } = await check(backup, work)
   try {
     if (!checked.ok) return refused(file, checked.message)
     if ((presentFacts(backup.of)?.lastAt ?? null) !== shownLastAt)
       return { ok: false, message: 'The workshop was written to since you looked. Look at the backup again, then restore.' }
-    const keptAs = await keepPresent(backup.of)
+    work.step('What is there now is being kept')
+    const keptAs = await keepPresent(backup.of, work)
+    if (work.signal.aborted) throw new TaskEnded('called-off', 'Called off; nothing was changed.')
     swapIn(path, backup.of)
     return { ok: true, of: backup.of, keptAs }
   } finally {

@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import { dataFolder } from '../data-folder'
 import { copyForCheck } from '../db/check-backup'
 import { runTask } from '../long/run-task'
+import { underWay, type Work } from '../long/under-way'
 import { backupFolder, CHECK_SECONDS, freeName } from './backups'
 
 /** A part of a file that is brought in from elsewhere. */
@@ -27,10 +28,12 @@ const refuse = (message: string): Brought => ({ ok: false, message })
 const partialOf = (id: string) => join(backupFolder(), `${id}.partial`)
 
 /** Looks through a copy of what was brought, and gives it its place among the backups, or lets it go. */
-async function settle(path: string): Promise<Brought> {
+async function settle(path: string, { step, share, signal }: Work): Promise<Brought> {
+  step('It is being looked through')
   const copy = copyForCheck(path, dataFolder(), 'brought.db')
-  const checked = await runTask('checkBackup', copy, { seconds: CHECK_SECONDS })
-  rmSync(copy, { force: true })
+  const checked = await runTask('checkBackup', copy, { seconds: CHECK_SECONDS, signal, onShare: share }).finally(() =>
+    rmSync(copy, { force: true }),
+  )
   if (!checked.ok) {
     rmSync(path, { force: true })
     return refuse(`It was not taken: ${checked.message}.`)
@@ -43,7 +46,7 @@ async function settle(path: string): Promise<Brought> {
 
 /**
  * Takes a backup that was kept elsewhere, part by part in order; with the last one it stands among the backups, to be looked at and
- * restored. A file that is none of ours is let go again.
+ * restored. Its id is the name to ask by how far the looking through is. A file that is none of ours is let go again.
  */
 export async function bringBackup({ id, from, size, bytes }: BroughtPart): Promise<Brought> {
   if (!/^[a-z0-9]{16,40}$/.test(id)) return refuse('This file has no name here; start again.')
@@ -54,7 +57,7 @@ export async function bringBackup({ id, from, size, bytes }: BroughtPart): Promi
   if (received !== from || from + bytes.byteLength > size) return refuse('A part of the file is missing; start again.')
   appendFileSync(path, bytes)
   if (from + bytes.byteLength < size) return { ok: true, received: from + bytes.byteLength, file: null }
-  return settle(path)
+  return underWay(id, (work) => settle(path, work))
 }
 
 /** Lets a file go that was being brought in. */

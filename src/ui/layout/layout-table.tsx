@@ -19,6 +19,7 @@ import { TimedProgress } from '../shared/timed-progress'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { CutDialog } from './cut-dialog'
+import { PrintLayout } from './print-layout'
 import { SheetView } from './sheet-view'
 import { type DraftLayout, inOrder, SEARCH_SECONDS, type SheetChoice, useLayout, whatDiffers } from './use-layout'
 
@@ -80,7 +81,6 @@ function Blanks({ items, placements }: Pick<LayoutTableProps, 'items'> & { reado
 /** What was cut of this job: printed again, or put back as long as no remnant was used. */
 function CutAlready({ cut }: { readonly cut: readonly CutView[] }) {
   const act = useAct()
-  const { uid } = useWorkshop()
   const [problem, setProblem] = useState('')
   async function putBack(item: CutView) {
     const done = await act('putBackCut', { id: item.id }, { revision: item.revision })
@@ -94,9 +94,7 @@ function CutAlready({ cut }: { readonly cut: readonly CutView[] }) {
           <Typography>
             <span className="fig">{item.count}</span> from {item.label}
           </Typography>
-          <Button variant="text" href={`/api/layouts/${item.id}/print?of=${uid}`} target="_blank">
-            Print it
-          </Button>
+          <PrintLayout layoutId={item.id} label="Print it" variant="text" />
           {item.canPutBack ? (
             <Button variant="text" onClick={() => void putBack(item)}>
               Put it back
@@ -170,9 +168,7 @@ function Output({ layout, layoutId, onCut }: OutputProps) {
   const tail = isLegal ? '' : ', as it is'
   return (
     <Box sx={{ mt: 2, display: 'grid', gap: 1 }}>
-      <Button href={`/api/layouts/${layoutId}/print?of=${uid}`} target="_blank">
-        Print full size (PDF){tail}
-      </Button>
+      <PrintLayout layoutId={layoutId} label={`Print full size (PDF)${tail}`} />
       <Button href={`/api/layouts/${layoutId}/svg?of=${uid}`}>Download SVG{tail}</Button>
       <Button disabled={!isLegal} onClick={onCut}>
         Cut: take it off the sheet

@@ -1,10 +1,10 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
 import { useDropzone } from 'react-dropzone'
 import { ProblemLine } from '../shared/problem-line'
+import { UnderWayBar } from '../shared/under-way-bar'
 import { PALETTE } from '../theme/palette'
 import { useBringing } from './use-bringing'
 
@@ -34,21 +34,7 @@ export function BringBackup({ onThere }: { readonly onThere: (file: string) => v
     >
       <input {...getInputProps()} aria-label="Backup file" />
       {coming ? (
-        <>
-          <LinearProgress variant="determinate" value={100 * coming.share} aria-label="The backup is coming in" />
-          <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', mt: 0.5 }}>
-            <Typography variant="body2">
-              {coming.share >= 1
-                ? 'Being looked through'
-                : coming.secondsLeft === null
-                  ? 'Coming in'
-                  : `${Math.ceil(coming.secondsLeft)} s left`}
-            </Typography>
-            <Button variant="text" onClick={callOff}>
-              Cancel
-            </Button>
-          </Box>
-        </>
+        <UnderWayBar told={coming} onCancel={callOff} />
       ) : (
         <Typography variant="body2">
           Drop a backup here from another machine, or

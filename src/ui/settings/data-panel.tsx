@@ -1,12 +1,13 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Backup } from '@/server/services/backups'
 import { useAct } from '../acting/act-provider'
+import { UnderWayBar } from '../shared/under-way-bar'
+import { useUnderWay } from '../shared/use-under-way'
 import { WORKSHOP_TITLES } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { BringBackup } from './bring-backup'
@@ -30,23 +31,19 @@ export function DataPanel({ open, folder, backups, whole }: DataPanelProps) {
   const act = useAct()
   const router = useRouter()
   const [said, setSaid] = useState('')
-  /** What is under way. */
-  const [busy, setBusy] = useState('')
+  const { told, wait, callOff } = useUnderWay()
   const [file, setFile] = useState<string | null>(null)
   const other = open === 'demo' ? 'workshop' : 'demo'
   async function backUp() {
-    setBusy('The workshop is being copied; work can go on meanwhile.')
-    const made = await act('backUp', {})
-    setBusy('')
+    setSaid('')
+    const made = await wait((work) => act('backUp', { work }))
     setSaid(made.ok ? `Backed up as ${made.file}.` : made.message)
   }
   async function putBack(shownLastAt: string | null) {
     const name = file ?? ''
     setFile(null)
     setSaid('')
-    setBusy('The backup is looked through and put back; this may take a minute.')
-    const done = await act('restoreBackup', { file: name, shownLastAt }, { quiet: true })
-    setBusy('')
+    const done = await wait((work) => act('restoreBackup', { file: name, shownLastAt, work }, { quiet: true }))
     if (!done.ok) return setSaid(done.message)
     goTo(`/settings?restored=${encodeURIComponent(name)}&kept=${encodeURIComponent(done.keptAs ?? '')}`)
   }
@@ -64,13 +61,13 @@ export function DataPanel({ open, folder, backups, whole }: DataPanelProps) {
         Open now: <code>{open}.db</code>
       </Typography>
       <Box sx={{ display: 'flex', gap: 1, my: 1.5, flexWrap: 'wrap' }}>
-        <Button disabled={!whole} onClick={() => void backUp()}>
+        <Button disabled={!whole || told !== null} onClick={() => void backUp()}>
           Back up now
         </Button>
         <Button onClick={() => void change()}>{open === 'demo' ? 'Open my own workshop' : 'Open the demonstration'}</Button>
       </Box>
-      {busy ? <LinearProgress aria-label={busy} /> : null}
-      <Typography role="status">{busy || said}</Typography>
+      {told ? <UnderWayBar told={told} onCancel={callOff} /> : null}
+      <Typography role="status">{said}</Typography>
       <Typography variant="h2" sx={{ mt: 2 }}>
         Backups
       </Typography>

@@ -1,15 +1,10 @@
 'use client'
 import { useRef, useState } from 'react'
-import { randomText } from '../shared/random-text'
+import type { UnderWay } from '@/server/long/under-way'
+import { useUnderWay } from '../shared/use-under-way'
 
 /** A part is well under what the door lets through at once. */
 const PART_BYTES = 2 * 1024 * 1024
-
-/** How far a file has come, and how long the rest will take as it has gone so far. */
-export interface Coming {
-  readonly share: number
-  readonly secondsLeft: number | null
-}
 
 interface Brought {
   readonly file: string | null
@@ -17,7 +12,8 @@ interface Brought {
 
 /** Brings a file in part by part: how far it is, and a way to call it off. */
 export function useBringing(onThere: (file: string) => void) {
-  const [coming, setComing] = useState<Coming | null>(null)
+  const [coming, setComing] = useState<UnderWay | null>(null)
+  const { told, wait, callOff } = useUnderWay()
   const [problem, setProblem] = useState('')
   const off = useRef<AbortController>(undefined)
 
@@ -29,25 +25,36 @@ export function useBringing(onThere: (file: string) => void) {
     return said
   }
 
-  async function bring(file: File): Promise<void> {
-    const id = randomText(20).toLowerCase()
-    off.current = new AbortController()
+  async function sendAll(file: File, id: string, signal: AbortSignal): Promise<string> {
     const began = performance.now()
-    setProblem('')
-    setComing({ share: 0, secondsLeft: null })
-    try {
-      for (let from = 0; from < Math.max(1, file.size); from += PART_BYTES) {
-        const { file: there } = await sendPart(file, id, from, off.current.signal)
-        const share = Math.min(1, (from + PART_BYTES) / file.size)
-        setComing({ share, secondsLeft: ((performance.now() - began) / 1000) * (1 / share - 1) })
-        if (there) onThere(there)
-      }
-    } catch (error) {
-      const isCalledOff = off.current.signal.aborted
-      setProblem(isCalledOff ? 'Called off; nothing was kept of it.' : error instanceof Error ? error.message : String(error))
-      void fetch(`/api/backups?id=${id}`, { method: 'DELETE' }).catch(() => undefined)
+    for (let from = 0; from < Math.max(1, file.size); from += PART_BYTES) {
+      const share = Math.min(1, from / file.size)
+      const secondsLeft = share > 0 ? ((performance.now() - began) / 1000) * (1 / share - 1) : null
+      setComing(from + PART_BYTES < file.size ? { step: 'Coming in', share, secondsLeft } : null)
+      const { file: there } = await sendPart(file, id, from, signal)
+      if (there) return there
     }
+    throw new Error('A part of the file is missing; start again.')
+  }
+
+  async function bring(file: File): Promise<void> {
+    const left = new AbortController()
+    off.current = left
+    setProblem('')
+    await wait(async (id) => {
+      try {
+        onThere(await sendAll(file, id, left.signal))
+      } catch (error) {
+        setProblem(left.signal.aborted ? 'Called off; nothing was kept of it.' : error instanceof Error ? error.message : String(error))
+        void fetch(`/api/backups?id=${id}`, { method: 'DELETE' }).catch(() => undefined)
+      }
+    })
     setComing(null)
   }
-  return { coming, problem, bring, callOff: () => off.current?.abort() }
+
+  function stop(): void {
+    callOff()
+    off.current?.abort()
+  }
+  return { coming: coming ?? told, problem, bring, callOff: stop }
 }

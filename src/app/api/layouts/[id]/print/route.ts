@@ -1,16 +1,22 @@
 import { notFound } from '@/server/http/answer'
 import { ofWorkshop } from '@/server/http/of-workshop'
 import { runTask } from '@/server/long/run-task'
+import { underWay } from '@/server/long/under-way'
 import { printOf } from '@/server/services/print-layout'
 import { workshop } from '@/server/workshop'
 
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
-  const paper = new URL(request.url).searchParams.get('paper')
+  const asked = new URL(request.url).searchParams
+  const paper = asked.get('paper')
   return ofWorkshop(request, async () => {
     const print = printOf(workshop(), Number(id), paper === 'A4' || paper === 'Letter' ? paper : undefined)
     if (!print) return notFound('this layout is not there')
-    return new Response(Buffer.from(await runTask('layoutPdf', print, { seconds: 60, signal: request.signal })), {
+    const pdf = await underWay(asked.get('work') ?? undefined, ({ step, share, signal }) => {
+      step('The pages are being drawn')
+      return runTask('layoutPdf', print, { seconds: 60, signal: AbortSignal.any([request.signal, signal]), onShare: share })
+    })
+    return new Response(Buffer.from(pdf), {
       headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="layout-${Number(id)}.pdf"` },
     })
   })
