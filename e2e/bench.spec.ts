@@ -87,10 +87,10 @@ test('an entry the program will not take stays in sight until it is let go', asy
   await page.getByLabel('Height', { exact: true }).fill('13.3')
   await page.keyboard.press('Enter')
   const waiting = page.getByRole('status', { name: 'Waiting entries' })
-  await expect(waiting).toContainText('was not taken: not today')
+  await expect(waiting).toContainText('was not accepted: not today')
   await page.reload()
-  await expect(waiting).toContainText('was not taken: not today')
-  await waiting.getByRole('button', { name: 'Let it go' }).click()
+  await expect(waiting).toContainText('was not accepted: not today')
+  await waiting.getByRole('button', { name: 'Discard it' }).click()
   await expect(waiting).toBeHidden()
 })
 

@@ -46,12 +46,12 @@ test('a first start asks four things, and the ring to try leaves with one press 
   await start.getByRole('button', { name: 'Start' }).click()
   await expect(start).toBeHidden()
   const trial = page.getByRole('article', { name: 'To try out' })
-  await expect(trial).toContainText('only to try')
-  await trial.getByRole('button', { name: 'Take it away' }).click()
+  await expect(trial).toContainText('for practice')
+  await trial.getByRole('button', { name: 'Remove it' }).click()
   await expect(trial).toBeHidden()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(trial).toBeVisible()
-  await trial.getByRole('button', { name: 'Take it away' }).click()
+  await trial.getByRole('button', { name: 'Remove it' }).click()
   await expect(trial).toBeHidden()
 
   // the answers stand in Settings, and the questions do not come back

@@ -8,7 +8,7 @@ test('a cone is asked for in one line, and its two arcs are named', async ({ pag
   await page.getByRole('button', { name: 'Make a piece of it' }).click()
   await expect(page.getByRole('heading', { name: 'Cone' })).toBeVisible()
   await expect(page.getByText(/Strike both arcs from one centre/)).toBeVisible()
-  await page.getByLabel('Small end, outside').fill('36')
+  await page.getByLabel('Small end outside').fill('36')
   await expect(page.getByText(/Strike both arcs from one centre/)).toBeHidden()
 })
 

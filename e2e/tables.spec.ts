@@ -124,7 +124,7 @@ test('one’s own figure wins over the preset, in advice too, and can be taken b
   await expect(page.getByTestId('row-value')).toContainText('0.03')
   await page.getByLabel('Your own figure').fill('9')
   await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByRole('alert').filter({ hasText: 'possible is 0 to 0.3 mm' })).toBeVisible()
+  await expect(page.getByRole('alert').filter({ hasText: 'allowed: 0 to 0.3 mm' })).toBeVisible()
   await page.getByLabel('Your own figure').fill('0.11')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('0.11 is used, not the preset')).toBeVisible()

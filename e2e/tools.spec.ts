@@ -20,7 +20,7 @@ test('a blade breaks and is counted; a measured punch wins over what it was sold
 
 test('a tool with only a maker’s label hangs there, and is picked for nothing until it is measured', async ({ page }) => {
   await page.goto(`${DEMO}/drawer/tools`)
-  await page.getByRole('button', { name: /lamp-room punch C, not measured: picked for nothing/ }).click()
+  await page.getByRole('button', { name: /lamp-room punch C, not measured: plans cannot use it/ }).click()
   await expect(page.getByText('Only its label is known.')).toBeVisible()
   await page.getByLabel('Ball, as measured').fill('round')
   await page.getByRole('button', { name: 'Save' }).click()

@@ -40,6 +40,14 @@ const OUT: readonly (readonly [pattern: RegExp, instead: string])[] = [
   [/\bown fault\b/i, 'internal error'],
   [/\bforetold\b/i, 'predicted'],
   [/\b(every|each) door\b/i, 'interface'],
+  [/'[A-Z][a-z ]+, (wide|high|thick|long|deep|across|long way|short way)'/, 'a plain name: width, height, thickness, length'],
+  [/\b(long|short) way\b/i, 'length, width'],
+  [/possible is\b/i, 'allowed:'],
+  [/\bis no (gauge|grade|drill|operation|workshop)\b/i, 'is not a …'],
+  [/sign of number nought/i, 'NUL character'],
+  [/in another workshop than/i, 'in a different workshop'],
+  [/look(ed)? wider|Look closer/, 'Zoom in, Zoom out'],
+  [/does not answer\. /, 'is not responding'],
   [/\b(inLittle|SAYINGS|retell)\b/i, 'a name that says what it is'],
 ]
 

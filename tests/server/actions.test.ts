@@ -123,8 +123,8 @@ describe('the drawer', () => {
     expect(await act('addStock', { ...SHEET, kind: 'wire', length: '1 m' })).toMatchObject({ ok: true, label: 'W-1' })
   })
   it.each([
-    [{ thickness: 'thick' }, 'thickness', /^Thickness: "thick" is not a size; write it as .*; possible is 0.05 to 12 mm$/],
-    [{ thickness: '20' }, 'thickness', /^Thickness: 20 mm, 0.787 in was given; possible is 0.05 to 12 mm$/],
+    [{ thickness: 'thick' }, 'thickness', /^Thickness: "thick" is not a size; write it as .*; allowed: 0.05 to 12 mm$/],
+    [{ thickness: '20' }, 'thickness', /^Thickness: 20 mm, 0.787 in was given; allowed: 0.05 to 12 mm$/],
     [{ length: '30 m' }, 'length', /^Length: 30 m is 30 m; lengths up to 20 m/],
     [{ width: '' }, 'width', /^Width: nothing was entered/],
     [{ measured: '2-4' }, 'measured', /^As measured: /],
@@ -225,7 +225,7 @@ describe('the tool wall', () => {
   ])('%j hangs with its size', async (tool, kept) => expect(await add(tool)).toMatchObject(kept))
   it.each([
     [{ kind: 'drill', label: '' }, 'Name: what do you call it?'],
-    [{ kind: 'drill', label: 'x', size: '99 mm' }, 'Diameter: 99 mm was given; possible is 0.05 to 30 mm'],
+    [{ kind: 'drill', label: 'x', size: '99 mm' }, 'Diameter: 99 mm was given; allowed: 0.05 to 30 mm'],
     [{ kind: 'solder', label: 'x', size: 'hot' }, 'Flows at: "hot" is not a number'],
     [{ kind: 'blade', label: 'x', size: '4/0', count: '1.5' }, 'How many: a whole number, 0 to 100000'],
     [{ kind: 'anvil', label: 'x' }, 'What it is: choose one'],
@@ -241,7 +241,7 @@ describe('the tool wall', () => {
     if (!added.ok) throw new Error(added.message)
     expect(await act('countTool', { id: added.id, change: -2, reason: 'broke' })).toMatchObject({ ok: true, onHand: 10 })
     expect(said(await act('measureTool', { id: added.id, typed: '0.23' }))).toBe('done')
-    expect(said(await act('measureTool', { id: added.id, typed: '9' }))).toMatch(/^Thickness: 9 mm was given; possible is/)
+    expect(said(await act('measureTool', { id: added.id, typed: '9' }))).toMatch(/^Thickness: 9 mm was given; allowed:/)
     expect(said(await act('archiveThing', { kind: 'tool', id: added.id }))).toBe('done')
     for (const result of [
       await act('measureTool', { id: added.id, typed: '0.2' }),
@@ -259,12 +259,12 @@ describe('the tool wall', () => {
     expect(said(await act('markMandrel', { id: mandrel.id, mark: 'US 7', typed: '' }))).toBe('done')
     expect(to.tools.one(mandrel.id)?.facts.marks).toHaveLength(1)
     expect(said(await act('markMandrel', { id: mandrel.id, mark: '', typed: '17' }))).toMatch(/^Mark: /)
-    expect(said(await act('markMandrel', { id: mandrel.id, mark: 'US 8', typed: '900' }))).toMatch(/possible is 2 to 300 mm/)
+    expect(said(await act('markMandrel', { id: mandrel.id, mark: 'US 8', typed: '900' }))).toMatch(/allowed: 2 to 300 mm/)
     expect(said(await act('measureStamp', { id: stamp.id, character: 'w', typed: '2.6' }))).toBe('done')
     expect(to.tools.one(stamp.id)?.facts.widths).toEqual({ W: 2.6 })
     expect(said(await act('measureStamp', { id: stamp.id, character: 'WW', typed: '2.6' }))).toBe('Character: one letter or figure')
     expect(said(await act('measureStamp', { id: stamp.id, character: 'I', typed: '12' }))).toMatch(
-      /for letters 2 mm high; possible is up to 6 mm/,
+      /for letters 2 mm high; allowed: up to 6 mm/,
     )
     expect(said(await act('measureStamp', { id: mandrel.id, character: 'I', typed: '1' }))).toBe('This tool is no longer on the wall.')
   })
@@ -284,7 +284,7 @@ describe('settings', () => {
   it('an own figure stands beside its preset until it is taken back', async () => {
     expect(said(await act('keepFigure', { id: 'price-sterling-925', typed: '0,98' }))).toBe('done')
     expect(to.settings.read().figures['price-sterling-925']).toBe(0.98)
-    expect(said(await act('keepFigure', { id: 'price-sterling-925', typed: 'dear' }))).toMatch(/"dear" was given; possible is 0 to 10000/)
+    expect(said(await act('keepFigure', { id: 'price-sterling-925', typed: 'dear' }))).toMatch(/"dear" was given; allowed: 0 to 10000/)
     expect(said(await act('keepFigure', { id: 'price-sterling-925', typed: '' }))).toBe('done')
     expect(to.settings.read().figures).toEqual({})
     expect(said(await act('keepFigure', { id: 'price-of-tea', typed: '1' }))).toBe('This figure is not among those that can be changed.')

@@ -199,7 +199,7 @@ describe('a backup that was kept elsewhere', () => {
     ['a text', new TextEncoder().encode('not a workshop at all')],
   ])('%s is none, and nothing is kept of it', async (_, bytes) => {
     const count = listBackups().length
-    expect(await send(bytes, 5)).toMatchObject({ ok: false, message: expect.stringContaining('not taken') })
+    expect(await send(bytes, 5)).toMatchObject({ ok: false, message: expect.stringContaining('not accepted') })
     expect(listBackups()).toHaveLength(count)
     expect(partials()).toEqual([])
   })

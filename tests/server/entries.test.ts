@@ -54,7 +54,7 @@ describe('an entry', () => {
     expect(said(1, { ...reading })).toMatch(/^Piece 1 is not at this step yet: /)
     workThrough(to, tray, [1], last)
     expect(said(1, { ...reading, dimension: 'girthMm' })).toMatch(/ is measured; girthMm was given$/)
-    expect(said(1, { ...reading, value: 19000 })).toMatch(/^Reading: 19000 mm was given; 21 mm is aimed at, and possible is 2.1 to 210 mm$/)
+    expect(said(1, { ...reading, value: 19000 })).toMatch(/^Reading: 19000 mm was given; the aim is 21 mm, allowed: 2.1 to 210 mm$/)
     expect(said(1, { ...reading, value: 'wide' })).toMatch(/^Reading: "wide" is not a size/)
     expect(said(1, { ...reading, value: '1,000' })).toMatch(/^Reading: Is 1,000 1000 or 1.000\?/)
     expect(said(1, { kind: 'reversal', reverses: 'none-of-ours' })).toBe('there is no such entry of this tray to take back')

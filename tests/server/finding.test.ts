@@ -21,7 +21,7 @@ describe('finding by name', () => {
     expect(found.map(({ kind, name }) => [kind, name])).toContainEqual(['tool', 'signal punch'])
     expect(found.find((thing) => thing.kind === 'piece')?.href).toBe(`/pieces/${piece}`)
     expect(findThings(to, 'punch')[0]).toMatchObject({ kind: 'tool', about: 'Dapping punches', href: '/drawer/tools' })
-    expect(findThings(to, 'archive')).toContainEqual({ kind: 'place', name: 'Archive', about: 'what was put away', href: '/archive' })
+    expect(findThings(to, 'archive')).toContainEqual({ kind: 'place', name: 'Archive', about: 'what was archived', href: '/archive' })
     expect(findThings(to, 'incompatible')[0]).toMatchObject({ kind: 'table', name: 'Incompatible materials' })
   })
   it('leaves out what is in the archive, and what hangs on an archived job', () => {

@@ -65,7 +65,7 @@ describe('a full disk', () => {
     const ballast = join(folder, 'ballast')
     writeFileSync(ballast, Buffer.alloc(80_000))
     const first = fill(to, tray, WRITES)
-    expect(first.fault).toMatch(/^The disk (is full|did not take it)/)
+    expect(first.fault).toMatch(/^The disk (is full|refused the write)/)
     expect(first.kept.length).toBeGreaterThan(5)
     rmSync(ballast)
     const second = fill(to, tray, 40)
@@ -125,7 +125,7 @@ describe('a full disk', () => {
     ['ENOSPC', /disk is full/],
     ['SQLITE_READONLY', /cannot be written/],
     ['EACCES', /cannot be written/],
-    ['SQLITE_IOERR_WRITE', /did not take it/],
+    ['SQLITE_IOERR_WRITE', /refused the write/],
     ['SQLITE_CORRUPT', /damaged/],
     ['SQLITE_BUSY', /busy/],
   ])('%s is told in words', (code, words) => expect(storeFaultOf(Object.assign(new Error('x'), { code }))?.message).toMatch(words))

@@ -187,7 +187,7 @@ describe('what leaves as a file', () => {
   })
 })
 
-describe('a paper of another workshop', () => {
+describe('a paper of different workshop', () => {
   it('is refused in words, and one of this is given', async () => {
     const of = to.workshopRow().uid
     for (const [ask, id] of [
@@ -235,7 +235,7 @@ describe('entries over HTTP', () => {
     [{ value: 0 }, 422, /was given; /],
     [{ item: 'nobody' }, 422, /has no piece "nobody"/],
     [{ device: 7 }, 422, /device: 7 was given; it must be a text/],
-    [{ workshop: 'elsewhere' }, 409, /another workshop/],
+    [{ workshop: 'elsewhere' }, 409, /different workshop/],
     [{ tray: 'gone' }, 404, /no longer there/],
   ])('%j is refused in words', async (wrong, status, message) => {
     const error = await errorOf(await postEntry(post(JSON.stringify({ ...measuring(), ...wrong }))))
@@ -278,7 +278,7 @@ describe('what is too much or no name', () => {
     ]
     const said = async (more: object) =>
       (await errorOf(await command(post(JSON.stringify({ sheets, items: [disc], ...more })), at({ command: 'layout' })))).message
-    expect(await said({ seconds: 3000 })).toMatch(/possible here is up to 30 s/)
+    expect(await said({ seconds: 3000 })).toMatch(/the limit here is 30 s/)
     expect(
       await said({
         items: [
@@ -286,7 +286,7 @@ describe('what is too much or no name', () => {
           { ...disc, id: 'e', qty: 1500 },
         ],
       }),
-    ).toMatch(/3000 pieces were given; possible here is up to 2000/)
+    ).toMatch(/3000 pieces were given; the limit here is 2000/)
   })
   it('a layout that nobody waits for any more is called off', async () => {
     const left = new AbortController()

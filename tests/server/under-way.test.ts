@@ -95,7 +95,7 @@ describe('a backup under way', () => {
     const file = await makeBackup()
     const look = await lookAtBackup(file)
     const shownLastAt = look.ok ? (look.present?.lastAt ?? null) : null
-    for (const when of ['The backup is being looked through', 'What is there now is being kept']) {
+    for (const when of ['The backup is being checked', 'What is there now is being saved as a backup']) {
       const running = reasonOf(underWay('back', (work) => restoreBackup(file, shownLastAt, work)))
       while (howFar('back') && howFar('back')?.step !== when) await new Promise((resolve) => setImmediate(resolve))
       callOff('back')

@@ -67,7 +67,7 @@ describe('a tool by its size', () => {
     [{ kind: 'drill', label: 'a', nominal: 1, measured: 0.98 }, '0.98 mm, measured'],
     [{ kind: 'solder', label: 'a', nominal: 788 }, '788 °C'],
     [{ kind: 'abrasive', label: 'a', nominal: 35 }, '35 µm'],
-    [{ kind: 'punch', label: 'lamp-room punch' }, 'not measured: picked for nothing'],
+    [{ kind: 'punch', label: 'lamp-room punch' }, 'not measured: plans cannot use it'],
     [{ kind: 'hammer', label: 'hide mallet' }, 'soft face'],
     [{ kind: 'mandrel', label: 'm' }, 'no marks yet'],
     [{ kind: 'mandrel', label: 'm', facts: { marks: [{ mark: 'US 7', diameterMm: 17.3 }] } }, '1 mark'],

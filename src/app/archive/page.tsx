@@ -21,7 +21,7 @@ export default function ArchivePage() {
   )
   return (
     <>
-      <PageHead title="Archive" sub={`${things.length} put away`} />
+      <PageHead title="Archive" sub={`${things.length} archived`} />
       <ArchiveView things={things} />
     </>
   )

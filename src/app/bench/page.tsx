@@ -54,7 +54,7 @@ export default async function BenchPage({
   const finished = page === 1 ? trays.finished({ page: 1, size: FINISHED_SHOWN }) : []
   return (
     <>
-      <PageHead title="Bench" sub={`${counts.open} trays in work, ${counts.finished} finished`} />
+      <PageHead title="Bench" sub={`${counts.open} trays in progress, ${counts.finished} finished`} />
       <BenchHome
         trays={[...open, ...finished].map((tray) => viewOf(repositories, tray, options))}
         lines={look === 'table' ? trays.lines(TRAYS_IN_TABLE) : []}

@@ -50,7 +50,7 @@ function gritNamed(text: string, path: string): Grit | InputIssue {
   if (!only)
     return {
       path,
-      message: `"${text}" is no grade in the tables; write P220, CAMI 600, JIS 1000, 15 µm, or ${Object.keys(STARTS).join(', ')}`,
+      message: `"${text}" is not a grade in the tables; write P220, CAMI 600, JIS 1000, 15 µm, or ${Object.keys(STARTS).join(', ')}`,
     }
   if (found.length === 1) return only
   const options = found.map((grit) => `${grit.scale} ${grit.name.replace(/^\D+/, '')} is ${formatPlain(grit.micron)} µm`)

@@ -254,7 +254,7 @@ describe('compare', () => {
       issues: [
         {
           path: 'secondMm',
-          message: 'template 9: only the maker’s label is known, and a label is no size. Measure it and enter the size to compare.',
+          message: 'template 9: only the maker’s label is known, and a label is not a size. Measure it and enter the size to compare.',
         },
       ],
     })

@@ -41,7 +41,7 @@ function sizeFor(label: string, typedMm: number | undefined, owned: readonly Own
   if (tool && size !== undefined && unit)
     return { name: tool.label, size, unit, detail: tool.measured === undefined ? 'as sold' : 'as measured', owned: true }
   const known = tool ? 'only the maker’s label is known' : 'it is not on the tool wall'
-  return { path: `${path}Mm`, message: `${label.trim()}: ${known}, and a label is no size. Measure it and enter the size to compare.` }
+  return { path: `${path}Mm`, message: `${label.trim()}: ${known}, and a label is not a size. Measure it and enter the size to compare.` }
 }
 
 function pictureOf(first: Measured, second: Measured): Picture {

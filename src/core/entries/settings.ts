@@ -31,7 +31,7 @@ export const settingsSchema = z.object({
   methods: z.record(z.string(), z.string()).default({}),
   /** Whether the questions of the first start were answered or put aside. */
   greeted: z.boolean().default(false),
-  /** The job that was made only to try things out, as long as it is there. */
+  /** The job that was made for practice things out, as long as it is there. */
   trialJobId: z.number().nullable().default(null),
 })
 export type Settings = z.output<typeof settingsSchema>

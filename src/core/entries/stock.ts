@@ -74,7 +74,7 @@ interface Reading {
 function readLength(path: Sized, text: string, { gaugeSystem, issues }: Reading): number {
   const range = RANGES[path]
   const reading = parseSize(text, { gaugeSystem, expects: path === 'thickness' ? 'thickness' : 'length' })
-  const possible = `possible is ${formatPlain(range.min)} to ${formatPlain(range.max)} mm`
+  const possible = `allowed: ${formatPlain(range.min)} to ${formatPlain(range.max)} mm`
   if (!('mm' in reading)) {
     issues.push({ path, message: `${range.label}: ${reading.kind === 'unknown' ? reading.message : reading.question}; ${possible}` })
     return Number.NaN

@@ -16,7 +16,7 @@ function inRange(kind: ToolKind, value: number): ToolSize {
   if (value >= size.min && value <= size.max) return { ok: true, value }
   return {
     ok: false,
-    message: `${size.label}: ${formatPlain(value)} ${size.unit} was given; possible is ${formatPlain(size.min)} to ${formatPlain(size.max)} ${size.unit}`,
+    message: `${size.label}: ${formatPlain(value)} ${size.unit} was given; allowed: ${formatPlain(size.min)} to ${formatPlain(size.max)} ${size.unit}`,
   }
 }
 

@@ -1,7 +1,7 @@
 import type { Alloy } from '../metals/alloys'
 import { CROWN_THINNING_RATIO, capRadiusMm, rimHoopStrain } from './dome'
 
-/** An impression by half its short way and its depth, mm. */
+/** An impression by half its width and its depth, mm. */
 export interface Impression {
   readonly halfMm: number
   readonly depthMm: number

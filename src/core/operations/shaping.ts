@@ -184,7 +184,7 @@ export const press = defineOperation({
   caution: 'Press behind a guard, hands away, eye protection on; never strike a die that is cracked.',
   params: z.object({
     depthMm: lengthMm({ label: 'Depth', min: 0, max: 60 }),
-    halfMm: lengthMm({ label: 'Half the short way', min: 0.5, max: 300 }),
+    halfMm: lengthMm({ label: 'Half the width', min: 0.5, max: 300 }),
     rimHeld: z.boolean().default(true),
     what: z.string().optional(),
   }),

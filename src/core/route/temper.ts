@@ -216,7 +216,7 @@ export function walkTemper(input: TemperInput): TemperWalk {
     const operation = findOperation(step.op)
     const read = operation?.read(step.params)
     if (!operation || !read?.ok) {
-      issues.push({ path: `steps.${index}`, message: read && !read.ok ? read.message : `"${step.op}" is no operation` })
+      issues.push({ path: `steps.${index}`, message: read && !read.ok ? read.message : `"${step.op}" is not an operation` })
       return
     }
     const context: OperationContext = { alloy, thicknessMm: piece.thicknessMm, widthMm: input.widthMm ?? WIDE * piece.thicknessMm }

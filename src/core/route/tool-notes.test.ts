@@ -65,7 +65,7 @@ describe('a whole route', () => {
     expect(toolNotes(steps, { tools: [bit('#52', 1.613)], figures: {}, thicknessMm: 0.9 }).map((note) => note.step)).toEqual([0, 1]))
   it('says which blade would be right where the wall has none', () =>
     expect(toolNotes(steps, { tools: [bit('#52', 1.613)], figures: {}, thicknessMm: 0.9 })[0]?.message).toMatch(
-      /^Use a .* blade; there is no blade on your wall\.$/,
+      /^Use a .* blade; your wall has no blade\.$/,
     ))
   it('calls no blade right that has not a tooth in the metal', () => {
     const coarse: OwnTool = { kind: 'blade', label: 'coarse', nominal: 0.6, facts: { teethPerCm: 12, widthMm: 1 } }

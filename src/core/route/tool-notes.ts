@@ -34,7 +34,7 @@ function sayBlade(piece: Piece): Said {
   if (own.some((pick) => pick.grade === 'usable')) return { level: 'note', message: `Yours serves: ${answer}` }
   const right = picks.find((pick) => pick.grade === 'right')
   const words = right ? `Use a ${right.name}` : 'No blade has teeth enough in metal this thin: shears or a knife, or clamp it between card'
-  return { level: 'note', message: `${words}; ${own.length > 0 ? 'none of yours cuts it' : 'there is no blade on your wall'}.` }
+  return { level: 'note', message: `${words}; ${own.length > 0 ? 'none of yours cuts it' : 'your wall has no blade'}.` }
 }
 
 /** The bit nearest a hole, with how far off it is. */

@@ -76,7 +76,7 @@ describe('off the end of a scale, or no size at all', () => {
     ['bangle 2-16', /sixteenths 0 to 15/],
     ['99 swg', /off the SWG scale|off the .* scale/],
     ['22.5 swg', /whole numbers/],
-    ['blade 9/0', /no saw blade in the tables/],
+    ['blade 9/0', /not a saw blade in the tables/],
     ['99 oz copper', /sold from 1 to 64 oz/],
     ['25 m', /up to 20 m/],
     ['1/0 in', /divides by zero/],

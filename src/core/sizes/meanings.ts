@@ -31,13 +31,13 @@ export function gaugeMeaning(typed: string, system: GaugeSystem, index: number):
 
 export function numberDrillMeaning(typed: string, drill: number): SizeMeaning | string {
   const mm = numberDrillMm(drill)
-  if (mm === undefined) return `#${drill} is no number drill: they run from #1 to #97`
+  if (mm === undefined) return `#${drill} is not a number drill: they run from #1 to #97`
   return { kind: 'drill', ...base(typed, mm, `number drill #${drill}`), drill: { name: `#${drill}` } }
 }
 
 export function letterDrillMeaning(typed: string, letter: string): SizeMeaning | string {
   const mm = letterDrillMm(letter)
-  if (mm === undefined) return `${letter} is no letter drill: they run from A to Z`
+  if (mm === undefined) return `${letter} is not a letter drill: they run from A to Z`
   return { kind: 'drill', ...base(typed, mm, `letter drill ${letter.toUpperCase()}`), drill: { name: letter.toUpperCase() } }
 }
 
@@ -56,7 +56,7 @@ export function ringMeaning(typed: string, system: RingSystem, size: number): Si
 
 export function bangleMeaning(typed: string, inches: number, sixteenths: number): SizeMeaning | string {
   const mm = bangleInsideMm(inches, sixteenths)
-  if (mm === undefined) return `${inches}-${sixteenths} is no bangle size: inches 1 to 4, then sixteenths 0 to 15`
+  if (mm === undefined) return `${inches}-${sixteenths} is not a bangle size: inches 1 to 4, then sixteenths 0 to 15`
   return {
     kind: 'bangle',
     ...base(typed, mm, `bangle ${inches}-${sixteenths}: ${inches} and ${sixteenths}/16 in inside`),
@@ -67,7 +67,7 @@ export function bangleMeaning(typed: string, inches: number, sixteenths: number)
 /** A saw blade by its name; the size given is the width of the blade. */
 export function bladeMeaning(typed: string, name: string): SizeMeaning | string {
   const blade = findBlade(name)
-  if (!blade) return `${name} is no saw blade in the tables: they run from 8/0 to 8`
+  if (!blade) return `${name} is not a saw blade in the tables: they run from 8/0 to 8`
   return {
     kind: 'blade',
     ...base(typed, blade.widthMm, `saw blade ${blade.name}, about ${blade.widthMm} mm wide`),
@@ -78,6 +78,7 @@ export function bladeMeaning(typed: string, name: string): SizeMeaning | string 
 /** Roofing copper by ounces to the square foot. */
 export function copperMeaning(typed: string, ouncePerFt2: number): SizeMeaning | string {
   const mm = copperWeightMm(ouncePerFt2)
-  if (ouncePerFt2 < 1 || ouncePerFt2 > 64) return `${ouncePerFt2} oz is no copper sheet: it is sold from 1 to 64 oz to the square foot`
+  if (ouncePerFt2 < 1 || ouncePerFt2 > 64)
+    return `${ouncePerFt2} oz is not a copper sheet weight: it is sold from 1 to 64 oz to the square foot`
   return { kind: 'length', ...base(typed, mm, `copper of ${ouncePerFt2} oz to the square foot`) }
 }

@@ -57,7 +57,7 @@ describe('what cannot be used', () => {
   it.each([
     [
       { thicknessMm: 'thin' },
-      /^thicknessMm > Thickness: "thin" is not a size; write it as "0.8", "20 ga" or "1\/32 in"; possible is 0.05 to 6 mm$/,
+      /^thicknessMm > Thickness: "thin" is not a size; write it as "0.8", "20 ga" or "1\/32 in"; allowed: 0.05 to 6 mm$/,
     ],
     [{ thicknessMm: 9 }, /^thicknessMm > Thickness: 9 was given; it can be 0.05 to 6 mm$/],
     [{ thicknessMm: undefined }, /^thicknessMm > Thickness: nothing was given/],

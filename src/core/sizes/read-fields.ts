@@ -40,7 +40,7 @@ export function rangeText(meta: FieldMeta): string {
 }
 
 function readingMessage(meta: FieldMeta, reading: Exclude<SizeReading, { mm: number }>): string {
-  if (reading.kind === 'unknown') return `${meta.label}: ${reading.message}; possible is ${rangeText(meta)}`
+  if (reading.kind === 'unknown') return `${meta.label}: ${reading.message}; allowed: ${rangeText(meta)}`
   const options = reading.candidates.map((candidate) => describeMeaning(candidate)).join('; ')
   return `${meta.label}: ${reading.question}. It could be ${options}`
 }

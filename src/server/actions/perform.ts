@@ -23,7 +23,7 @@ export type ActionDone<N extends ActionName> = Extract<Awaited<ReturnType<Action
 
 type Either = OwnAction<z.ZodType, object> | AnyAction<z.ZodType, object>
 
-const OTHER = 'This page was opened in another workshop than the one that is open now. Nothing was written; what you entered is still here.'
+const OTHER = 'A different workshop is open now from the one this page was opened in. Nothing was written; what you entered is still here.'
 const STALE = 'This was changed elsewhere since the page was opened. Nothing was written.'
 
 function ownRun(

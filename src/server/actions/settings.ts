@@ -54,7 +54,7 @@ export const keepFigure = ownAction({
     const value = readPlainNumber(typed)
     if (!Number.isFinite(value) || value < known.minimum || value > known.maximum)
       return refuse(
-        `${known.title}: "${typed}" was given; possible is ${formatPlain(known.minimum, 3)} to ${formatPlain(known.maximum, 3)} ${known.unit}`,
+        `${known.title}: "${typed}" was given; allowed: ${formatPlain(known.minimum, 3)} to ${formatPlain(known.maximum, 3)} ${known.unit}`,
       )
     settings.write({ figures: { ...others, [id]: value } })
     return { ok: true }

@@ -106,7 +106,7 @@ export const markMandrel = ownAction({
     if (typed.trim() === '') return keepFacts(to, tool, { ...tool.facts, marks: others })
     const reading = parseSize(typed)
     if (!('mm' in reading)) return refuse(`Diameter: ${reading.kind === 'unknown' ? reading.message : reading.question}`)
-    if (reading.mm < 2 || reading.mm > 300) return refuse(`Diameter: ${formatPlain(reading.mm, 2)} mm was given; possible is 2 to 300 mm`)
+    if (reading.mm < 2 || reading.mm > 300) return refuse(`Diameter: ${formatPlain(reading.mm, 2)} mm was given; allowed: 2 to 300 mm`)
     const marks = [...others, { mark: name, diameterMm: reading.mm }].sort((a, b) => a.diameterMm - b.diameterMm)
     return keepFacts(to, tool, { ...tool.facts, marks })
   },
@@ -132,7 +132,7 @@ export const measureStamp = ownAction({
     const height = sizeOfTool(tool) ?? 5
     if (reading.mm <= 0 || reading.mm > 3 * height)
       return refuse(
-        `Width: ${formatPlain(reading.mm, 2)} mm was given for letters ${formatPlain(height, 2)} mm high; possible is up to ${formatPlain(3 * height, 1)} mm`,
+        `Width: ${formatPlain(reading.mm, 2)} mm was given for letters ${formatPlain(height, 2)} mm high; allowed: up to ${formatPlain(3 * height, 1)} mm`,
       )
     return keepFacts(to, tool, { ...tool.facts, widths: { ...others, [letter]: reading.mm } })
   },

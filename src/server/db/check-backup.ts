@@ -99,7 +99,7 @@ function look(path: string, tell: (share: number) => void): BackupCheck {
   try {
     if (raw.pragma('integrity_check', { simple: true }) !== 'ok') return { ok: false, message: 'the file is damaged' }
     if (raw.prepare("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = 'migrations'").get() === undefined)
-      return { ok: false, message: 'the file is no workshop of Fold Anvil' }
+      return { ok: false, message: 'the file is not a Fold Anvil workshop' }
     const odd = raw.prepare("SELECT type, name FROM sqlite_master WHERE type IN ('trigger', 'view') LIMIT 1").get()
     if (odd) return { ok: false, message: 'the file holds a trigger or a view, which no workshop has' }
   } finally {
@@ -121,7 +121,9 @@ function look(path: string, tell: (share: number) => void): BackupCheck {
 
 function why(error: unknown): string {
   if (error instanceof z.ZodError) return 'something in the file cannot be read'
-  return storeFaultOf(error)?.message ?? (error instanceof Error ? error.message : String(error))
+  const fault = storeFaultOf(error)
+  if (fault?.code === 'damaged') return 'the file is damaged, or is not a Fold Anvil workshop'
+  return (fault?.message ?? (error instanceof Error ? error.message : String(error))).replace(/\.$/, '')
 }
 
 /**

@@ -8,13 +8,16 @@ const WORDS: readonly (readonly [pattern: RegExp, fault: StoreFault])[] = [
   [/^(SQLITE_FULL|ENOSPC|EDQUOT)/, { code: 'disk-full', message: 'The disk is full. Nothing was written; make room, then do it again.' }],
   [
     /^(SQLITE_READONLY|SQLITE_PERM|EACCES|EPERM|EROFS)/,
-    { code: 'read-only', message: 'The data folder cannot be written. Nothing was written; see its rights, or choose another folder.' },
+    {
+      code: 'read-only',
+      message: 'The data folder cannot be written. Nothing was written; check its permissions, or choose another folder.',
+    },
   ],
   [/^(SQLITE_BUSY|SQLITE_LOCKED)/, { code: 'busy', message: 'The workshop is busy with another write. Do it again in a moment.' }],
   [/^(SQLITE_CORRUPT|SQLITE_NOTADB)/, { code: 'damaged', message: 'The workshop’s file is damaged. Open Settings and put a backup back.' }],
   [
     /^(SQLITE_IOERR|SQLITE_CANTOPEN|EIO)/,
-    { code: 'disk-fault', message: 'The disk did not take it. Nothing was written; see whether the disk is full or gone.' },
+    { code: 'disk-fault', message: 'The disk refused the write. Nothing was written; check whether the disk is full or disconnected.' },
   ],
 ]
 

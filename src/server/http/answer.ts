@@ -23,7 +23,7 @@ export function makeClock(): () => number {
   return () => (performance.now() - began) / 1000
 }
 
-/** The sign of number nought, bare or escaped: the store would take a text to end there. */
+/** A NUL character, bare or escaped: the store would take a text to end there. */
 const NUL = /\0|(?<!\\)(?:\\\\)*\\u0000/
 
 async function textOf(request: Request): Promise<string | undefined> {
@@ -48,7 +48,7 @@ export async function withJson(request: Request, work: (raw: unknown) => DoorAns
   if (text === undefined) return tooLarge()
   const deep = depthFault(text)
   if (deep) return problem(400, 'too-deep', deep)
-  if (NUL.test(text)) return problem(400, 'no-text', 'the body holds the sign of number nought, which no text has')
+  if (NUL.test(text)) return problem(400, 'no-text', 'the body contains a NUL character, which no text may contain')
   let raw: unknown
   try {
     raw = JSON.parse(text)

@@ -9,7 +9,7 @@ export function ofWorkshop(request: Request, work: () => Response | Promise<Resp
       return problem(
         409,
         'other-workshop',
-        'This page was opened in another workshop than the one that is open now. Open that one again, then print.',
+        'A different workshop is open now from the one this page was opened in. Open that one again, then print.',
       )
     return work()
   })

@@ -40,7 +40,7 @@ async function takeSlot(): Promise<void> {
     all.running++
     return
   }
-  if (all.waiting.length >= MOST_WAITING) throw new TaskEnded('busy', 'Too much is being worked out at once. Try again in a moment.')
+  if (all.waiting.length >= MOST_WAITING) throw new TaskEnded('busy', 'Too many calculations are running. Try again in a moment.')
   await new Promise<void>((resolve) => all.waiting.push(resolve))
 }
 

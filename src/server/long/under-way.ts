@@ -40,7 +40,7 @@ function timed(share: number, seconds: number): number | null {
 
 /** Does long work that may be asked about and called off by the name its page gave it; work without a name just runs. */
 export async function underWay<T>(name: string | undefined, run: (work: Work) => Promise<T>): Promise<T> {
-  const entry: Entry = { told: { step: 'Beginning', share: null, secondsLeft: null }, off: new AbortController() }
+  const entry: Entry = { told: { step: 'Starting', share: null, secondsLeft: null }, off: new AbortController() }
   let began = performance.now()
   const work: Work = {
     step: (words) => {

@@ -40,7 +40,7 @@ function takeFolder(address: string): void {
     if (error instanceof FolderTaken) process.stderr.write(`${error.message}\n`)
     else
       process.stderr.write(
-        `The data folder ${dataFolder()} cannot be written (${error instanceof Error ? error.message : String(error)}). Change its rights, make room, or set FOLD_ANVIL_DATA to another folder.\n`,
+        `The data folder ${dataFolder()} cannot be written (${error instanceof Error ? error.message : String(error)}). Change its permissions, make room, or set FOLD_ANVIL_DATA to another folder.\n`,
       )
     process.exit(error instanceof FolderTaken ? 3 : 1)
   }

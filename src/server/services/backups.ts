@@ -181,13 +181,13 @@ export async function restoreBackup(
 ): Promise<{ readonly ok: true; readonly of: WorkshopName; readonly keptAs: string | null } | Refused> {
   const backup = find(file)
   if ('ok' in backup) return backup
-  work.step('The backup is being looked through')
+  work.step('The backup is being checked')
   const { path, ...checked } = await check(backup, work)
   try {
     if (!checked.ok) return refused(file, checked.message)
     if ((presentFacts(backup.of)?.lastAt ?? null) !== shownLastAt)
       return { ok: false, message: 'The workshop was written to since you looked. Look at the backup again, then restore.' }
-    work.step('What is there now is being kept')
+    work.step('What is there now is being saved as a backup')
     const keptAs = await keepPresent(backup.of, work)
     if (work.signal.aborted) throw new TaskEnded('called-off', 'Called off; nothing was changed.')
     swapIn(path, backup.of)

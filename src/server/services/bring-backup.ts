@@ -29,14 +29,14 @@ const partialOf = (id: string) => join(backupFolder(), `${id}.partial`)
 
 /** Looks through a copy of what was brought, and gives it its place among the backups, or lets it go. */
 async function settle(path: string, { step, share, signal }: Work): Promise<Brought> {
-  step('It is being looked through')
+  step('It is being checked')
   const copy = copyForCheck(path, dataFolder(), 'brought.db')
   const checked = await runTask('checkBackup', copy, { seconds: CHECK_SECONDS, signal, onShare: share }).finally(() =>
     rmSync(copy, { force: true }),
   )
   if (!checked.ok) {
     rmSync(path, { force: true })
-    return refuse(`It was not taken: ${checked.message}.`)
+    return refuse(`It was not accepted: ${checked.message}.`)
   }
   const received = statSync(path).size
   const file = freeName(checked.facts.demonstration ? 'demo' : 'workshop', '.db')
@@ -49,8 +49,8 @@ async function settle(path: string, { step, share, signal }: Work): Promise<Brou
  * restored. Its id is the name to ask by how far the looking through is. A file that is none of ours is let go again.
  */
 export async function bringBackup({ id, from, size, bytes }: BroughtPart): Promise<Brought> {
-  if (!/^[a-z0-9]{16,40}$/.test(id)) return refuse('This file has no name here; start again.')
-  if (!(size > 0 && size <= MOST_BYTES)) return refuse('No backup is as large as this; it was not taken.')
+  if (!/^[a-z0-9]{16,40}$/.test(id)) return refuse('This upload is not known here; start again.')
+  if (!(size > 0 && size <= MOST_BYTES)) return refuse('No backup is as large as this; it was not accepted.')
   const path = partialOf(id)
   if (from === 0) rmSync(path, { force: true })
   const received = existsSync(path) ? statSync(path).size : 0

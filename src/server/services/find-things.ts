@@ -18,12 +18,12 @@ export interface FoundThing {
 const MOST = 7
 /** Places and commands that can be asked for by name. */
 const PLACES: readonly FoundThing[] = [
-  { kind: 'place', name: 'Bench', about: 'trays in work', href: '/bench' },
+  { kind: 'place', name: 'Bench', about: 'trays in progress', href: '/bench' },
   { kind: 'place', name: 'Jobs', about: 'what was promised', href: '/jobs' },
   { kind: 'place', name: 'Drawer', about: 'the metal', href: '/drawer' },
   { kind: 'place', name: 'Tool wall', about: 'the tools', href: '/drawer/tools' },
   { kind: 'place', name: 'Book', about: 'the record', href: '/book' },
-  { kind: 'place', name: 'Archive', about: 'what was put away', href: '/archive' },
+  { kind: 'place', name: 'Archive', about: 'what was archived', href: '/archive' },
   { kind: 'place', name: 'Settings', about: 'units, paper, backups', href: '/settings' },
 ]
 

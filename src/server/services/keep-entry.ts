@@ -97,7 +97,7 @@ function readingOf(repositories: Repositories, tray: Tray, sent: Sent, place: Pl
   if (size.mm < least || size.mm > most)
     return no(
       'bad-input',
-      `Reading: ${formatPlain(size.mm, 2)} mm was given; ${formatPlain(target.valueMm, 2)} mm is aimed at, and possible is ${formatPlain(least, 2)} to ${formatPlain(most, 2)} mm`,
+      `Reading: ${formatPlain(size.mm, 2)} mm was given; the aim is ${formatPlain(target.valueMm, 2)} mm, allowed: ${formatPlain(least, 2)} to ${formatPlain(most, 2)} mm`,
       'value',
     )
   const simulated = simulatedIds.has(sent.instrument)
@@ -201,7 +201,7 @@ export function keepEntry(repositories: Repositories, raw: unknown, receivedAt: 
   if (sent.workshop !== repositories.workshopRow().uid)
     return refuse(
       'other-workshop',
-      'This was made in another workshop than the one that is open now. It waits on this device until that one is open.',
+      'This was made in a different workshop from the one that is open now. It waits on this device until that one is open.',
       'workshop',
     )
   return repositories.transaction(() => {

@@ -18,9 +18,9 @@ function overCeiling({ seconds, items, sheets, container }: LayoutInput): { path
     ]),
   ]
   const vertices = outlines.reduce((sum, outline) => sum + outline.length, 0)
-  if (seconds > MOST.seconds) return { path: 'seconds', message: `${seconds} s was asked for; possible here is up to ${MOST.seconds} s` }
-  if (pieces > MOST.pieces) return { path: 'items', message: `${pieces} pieces were given; possible here is up to ${MOST.pieces}` }
-  if (vertices > MOST.vertices) return { path: 'items', message: `${vertices} points were given; possible here is up to ${MOST.vertices}` }
+  if (seconds > MOST.seconds) return { path: 'seconds', message: `${seconds} s was asked for; the limit here is ${MOST.seconds} s` }
+  if (pieces > MOST.pieces) return { path: 'items', message: `${pieces} pieces were given; the limit here is ${MOST.pieces}` }
+  if (vertices > MOST.vertices) return { path: 'items', message: `${vertices} points were given; the limit here is ${MOST.vertices}` }
   return undefined
 }
 

@@ -110,7 +110,7 @@ function useResending(act: Act, isWaiting: (key: string) => boolean) {
     const resend = async () => {
       for (const edit of keptEdits().filter((kept) => kept.workshop === uid && isWaiting(kept.key))) {
         const answer = await act(edit.name, edit.input as never, { revision: edit.revision, keepAs: edit.key })
-        if (!answer.ok && isOver(answer)) setRefused(`An edit from before could not be kept: ${answer.message}`)
+        if (!answer.ok && isOver(answer)) setRefused(`An earlier change could not be saved: ${answer.message}`)
         if (!answer.ok) return
       }
     }

@@ -61,7 +61,7 @@ export function ConflictDialog({ refusal, workshopTitle, onChoose }: ConflictDia
           <>
             <Button onClick={() => onChoose('theirs')}>Take what is there</Button>
             <Button variant="contained" onClick={() => onChoose('mine')}>
-              {stale.lines.length > 0 ? 'Keep mine' : 'Do it all the same'}
+              {stale.lines.length > 0 ? 'Keep mine' : 'Do it anyway'}
             </Button>
           </>
         ) : (

@@ -73,7 +73,7 @@ describe('asking the program to write', () => {
   it.each([
     [401, '{"error":{"code":"not-paired","message":"this device is not paired","issues":[]}}', /not paired/],
     [507, '{"error":{"code":"disk-full","message":"The disk is full.","issues":[]}}', /disk is full/],
-    [502, '<html>', /does not answer/],
+    [502, '<html>', /is not responding/],
   ])('%i is a refusal in words; what was entered stays', async (status, body, message) => {
     answering(status, body)
     const answer = await postAct('saveJob', asked)

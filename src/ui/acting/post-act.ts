@@ -31,6 +31,6 @@ export async function postAct<N extends ActionName>(name: N, asked: Asked<N>): P
     const answer = (await response.json()) as Acted<N> | { error: { message: string } }
     return 'error' in answer ? unanswered(answer.error.message) : answer
   } catch {
-    return unanswered('The program does not answer. What you entered is still here.')
+    return unanswered('The program is not responding. What you entered is still here.')
   }
 }

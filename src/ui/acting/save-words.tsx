@@ -7,7 +7,7 @@ const WORDS: Readonly<Record<SaveState, string>> = {
   saved: 'saved',
   saving: 'saving',
   unsaved: 'not saved yet',
-  failed: 'not saved: the program did not answer; what you typed is kept on this device and sent again',
+  failed: 'not saved: the program did not respond; what you typed is kept on this device and sent again',
   conflict: 'not saved: it was changed elsewhere; what you typed is still here',
 }
 

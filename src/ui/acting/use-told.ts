@@ -24,7 +24,7 @@ export function useTold() {
     const { revision: next = null } = done as { readonly revision?: number }
     async function undo(before: ActionInput<N>) {
       const undone = await act(name, before, { revision: next })
-      say({ text: undone.ok ? 'It is as it was.' : undone.message })
+      say({ text: undone.ok ? 'Undone.' : undone.message })
     }
     say(back === undefined ? { text } : { text, undo: () => undo(back) })
     return done

@@ -9,9 +9,9 @@ import type { Asking } from './use-archive'
 
 /** The question in two sentences: what hangs on it, and what becomes of that. */
 function wordsOf({ found, way }: Asking): string {
-  const hanging = found.hanging.length > 0 ? `On it hangs: ${found.hanging.join(', ')}. ` : ''
+  const hanging = found.hanging.length > 0 ? `With it: ${found.hanging.join(', ')}. ` : ''
   if (way === 'archive') return `${hanging}All of it stays as it is, and comes back when this is taken out of the archive.`
-  return found.kept ?? `${hanging}It is deleted with all that hangs on it, and cannot be brought back.`
+  return found.kept ?? `${hanging}It is deleted with everything that belongs to it, and cannot be brought back.`
 }
 
 /** Asks before something is put away on which other things hang, and before anything is deleted for good. */

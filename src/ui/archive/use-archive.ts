@@ -39,7 +39,7 @@ export function useArchive(onDone: (thing: Thing) => void = () => undefined) {
       if (answer.ok) return (await answer.json()) as Found
       say({ text: ((await answer.json()) as { error: { message: string } }).error.message })
     } catch {
-      say({ text: 'The program cannot be reached, and nothing was changed. See that it runs, and try again.' })
+      say({ text: 'The program cannot be reached, and nothing was changed. Check that it is running, and try again.' })
     }
     return undefined
   }

@@ -94,7 +94,7 @@ function lineOf({ id, piece, size, lost, step, steps, startedAt, finishedAt }: T
   return { id, href: `/bench/${id}`, cells: { id, piece, size, lost, step: at, startedAt, finishedAt } }
 }
 
-/** What to do next: the trays in work, what waits, what is due. Dark, to be read from the stool. */
+/** What to do next: the trays in progress, what waits, what is due. Dark, to be read from the stool. */
 export function BenchHome({ trays, lines }: { readonly trays: readonly TrayView[]; readonly lines: readonly TrayLine[] }) {
   const look = useLook()
   const rows = useMemo(() => lines.map(lineOf), [lines])

@@ -40,7 +40,7 @@ export function useBench(tray: BenchTrayView) {
       setPanel(NONE)
       setHolding(false)
       const kept = await add(entry)
-      setSaid(kept ? words : 'This device would not keep it: its store is full or shut. Free some room, then do it again.')
+      setSaid(kept ? words : 'This device could not store it: its storage is full or blocked. Free some space, then do it again.')
       return kept
     },
     [add],
@@ -82,7 +82,7 @@ export function useBench(tray: BenchTrayView) {
     if (!step?.target) return
     if (calipers) setHolding(true)
     else setPanel({ kind: 'type' })
-    setSaid(calipers ? 'Waiting for the figure to stand still. Esc leaves it.' : '')
+    setSaid(calipers ? 'Waiting for the reading to settle. Esc cancels.' : '')
   }
 
   /** A piece is done once at a step, however often the key is struck before the page has moved on. */
@@ -122,7 +122,7 @@ export function useBench(tray: BenchTrayView) {
   const leave = () => {
     if (onTray.reached || wantsOut) return void goOut()
     setWantsOut(true)
-    setSaid('The program does not answer: once left, this page may not open again until it does. Press once more to leave all the same.')
+    setSaid('The program is not responding: once left, this page may not open again until it does. Press once more to leave all the same.')
   }
 
   return {

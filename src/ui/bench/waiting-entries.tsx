@@ -20,7 +20,7 @@ export function WaitingEntries({ waiting, reached, refused, onDrop }: WaitingEnt
     <Box role="status" aria-label="Waiting entries" sx={{ px: 3.5, pt: 1, fontSize: 17, color: PALETTE.fireBench }}>
       {waiting > 0 && !reached ? (
         <Box>
-          The program does not answer. {waiting} {waiting === 1 ? 'entry is' : 'entries are'} kept on this device and sent when it does;
+          The program is not responding. {waiting} {waiting === 1 ? 'entry is' : 'entries are'} kept on this device and sent when it does;
           keep this page open.
         </Box>
       ) : null}
@@ -28,10 +28,10 @@ export function WaitingEntries({ waiting, reached, refused, onDrop }: WaitingEnt
         <Box key={item.order} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
           <span>
             {NAMES[item.entry.kind]} of {item.entry.at.slice(11, 16)}
-            {item.entry.value === undefined ? '' : `, ${item.entry.value}`} was not taken: {item.refused}
+            {item.entry.value === undefined ? '' : `, ${item.entry.value}`} was not accepted: {item.refused}
           </span>
           <BigButton plain onPress={() => onDrop(item.order)}>
-            Let it go
+            Discard it
           </BigButton>
         </Box>
       ))}

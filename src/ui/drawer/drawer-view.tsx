@@ -59,7 +59,7 @@ export function DrawerView({ stock }: { readonly stock: readonly StockView[] }) 
     correct: setCorrecting,
     duplicate: async (like) => {
       const done = await act('duplicateStock', { id: like.id })
-      say({ text: done.ok ? `Another like ${like.label} lies in the drawer as ${done.label}.` : done.message })
+      say({ text: done.ok ? `Another like ${like.label} is in the drawer as ${done.label}.` : done.message })
     },
     archive: (thing) => void archive(thing),
   }

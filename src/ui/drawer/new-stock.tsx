@@ -31,7 +31,7 @@ export function NewStock({ onDone }: { readonly onDone: () => void }) {
   const say = useNotice()
   async function send(typed: StockTyped) {
     const added = await act('addStock', typed)
-    if (added.ok) say({ text: `It lies in the drawer as ${added.label}.` })
+    if (added.ok) say({ text: `It is in the drawer as ${added.label}.` })
     return added
   }
   return (

@@ -145,10 +145,10 @@ function ZoomButtons({ zoom, title, trueSize }: ZoomButtonsProps) {
       aria-label={`Look at ${title}`}
       sx={{ display: 'flex', alignItems: 'center', ml: 1, flexShrink: 0 }}
     >
-      <IconAction label="Look closer" icon={ZoomIn} onPress={zoom.closer} />
-      <IconAction label="Look wider" icon={ZoomOut} onPress={zoom.wider} />
-      <IconAction label="See the whole" icon={Maximize} disabled={zoom.isFitted} onPress={zoom.fit} />
-      <Tooltip title="As large as the piece itself" describeChild>
+      <IconAction label="Zoom in" icon={ZoomIn} onPress={zoom.closer} />
+      <IconAction label="Zoom out" icon={ZoomOut} onPress={zoom.wider} />
+      <IconAction label="Show all of it" icon={Maximize} disabled={zoom.isFitted} onPress={zoom.fit} />
+      <Tooltip title="True size" describeChild>
         <Button variant="text" sx={{ minHeight: 24, minWidth: 26, px: 0.5, py: 0, fontSize: 12.5 }} onClick={() => zoom.to(trueSize)}>
           100 %
         </Button>

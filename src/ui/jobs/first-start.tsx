@@ -83,13 +83,13 @@ export function TrialMark({ job }: { readonly job: Job }) {
       const taken = await act('takeOutOfArchive', { kind: 'job', id: job.id }, { revision })
       if (!taken.ok) say({ text: taken.message })
     }
-    say(done.ok ? { text: `${job.title} is taken away.`, undo: () => back(done.revision) } : { text: done.message })
+    say(done.ok ? { text: `${job.title} is removed.`, undo: () => back(done.revision) } : { text: done.message })
   }
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
-      <Chip size="small" label="only to try" sx={{ bgcolor: PALETTE.ochreSoft, color: PALETTE.ink, borderRadius: '4px' }} />
+      <Chip size="small" label="for practice" sx={{ bgcolor: PALETTE.ochreSoft, color: PALETTE.ink, borderRadius: '4px' }} />
       <Button variant="text" onClick={() => void takeAway()}>
-        Take it away
+        Remove it
       </Button>
     </Box>
   )

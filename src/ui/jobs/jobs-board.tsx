@@ -96,7 +96,7 @@ function JobCard({
   const [editing, setEditing] = useState(false)
   async function duplicate() {
     const done = await act('duplicateJob', { id: job.id })
-    say({ text: done.ok ? `${job.title} stands there again.` : done.message })
+    say({ text: done.ok ? `${job.title} is copied.` : done.message })
     if (done.ok) router.push(`/jobs?job=${done.id}`)
   }
   const [adding, setAdding] = useState(false)

@@ -27,7 +27,7 @@ function useKinds(): { readonly kinds: readonly KindView[] | null; readonly prob
         else setKinds(body)
       })
       .catch(() => {
-        if (!asked.signal.aborted) setProblem('The program cannot be reached. See that it runs, and open this again.')
+        if (!asked.signal.aborted) setProblem('The program cannot be reached. Check that it is running, and open this again.')
       })
     return () => asked.abort()
   }, [uid])
@@ -102,7 +102,7 @@ export function KindPicker({ onPick }: KindPickerProps) {
       <Box sx={{ maxHeight: 340, overflowY: 'auto', mt: 1, pr: 0.5 }}>
         {problem ? <Typography role="alert">{problem}</Typography> : null}
         {kinds === null && !problem ? (
-          <Skeleton variant="rounded" height={200} role="status" aria-label="Kinds of piece are being drawn" />
+          <Skeleton variant="rounded" height={200} role="status" aria-label="Drawing the kinds of piece" />
         ) : null}
         {kinds && groups.size === 0 ? (
           <Typography>No kind of piece is called that. Try a shorter word, or clear the line to see them all.</Typography>

@@ -150,7 +150,7 @@ function Differs({ choice, items }: { readonly choice: SheetChoice; readonly ite
       ?.title.toLowerCase() ?? first.item.alloy
   return (
     <Typography role="alert" sx={{ borderLeft: `4px solid ${PALETTE.ochre}`, bgcolor: PALETTE.ochreSoft, p: 1, mt: 1 }}>
-      {choice.label} is of another {differs}: these blanks want {metal} {formatPlain(first.item.thicknessMm, 2)} mm.
+      {choice.label} is of another {differs}: these blanks need {metal} {formatPlain(first.item.thicknessMm, 2)} mm.
     </Typography>
   )
 }
@@ -289,7 +289,7 @@ export function LayoutTable(props: LayoutTableProps) {
           </Button>
           {layout.busy ? <Button onClick={layout.stop}>Cancel</Button> : null}
         </Box>
-        {layout.busy ? <TimedProgress label="Places are being looked for" seconds={SEARCH_SECONDS} /> : null}
+        {layout.busy ? <TimedProgress label="Looking for places" seconds={SEARCH_SECONDS} /> : null}
         <Typography role="status" sx={{ mt: 1, fontSize: 13.5 }}>
           {layout.said}
         </Typography>

@@ -36,7 +36,7 @@ export function PrintLayout({ layoutId, label, variant }: PrintLayoutProps) {
       setPages(drawn)
       window.open(drawn, '_blank')
     } catch (error) {
-      setProblem(error instanceof TypeError ? 'The program does not answer. Nothing was printed.' : String((error as Error).message))
+      setProblem(error instanceof TypeError ? 'The program is not responding. Nothing was printed.' : String((error as Error).message))
     }
   }
   return (

@@ -71,7 +71,7 @@ export function DeviationPicture({ piece, label, predictedMm, growthsMm, height 
         In metal as predicted, scribed as measured; the newest in red.{' '}
         {times > 1 ? (
           <>
-            What is out is drawn <span className="fig">{times}</span> times as large.
+            Differences are drawn <span className="fig">{times}</span> times as large.
           </>
         ) : null}
       </Typography>

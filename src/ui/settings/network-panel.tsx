@@ -32,7 +32,7 @@ export function NetworkPanel({ network }: { readonly network: NetworkView }) {
       ) : (
         <>
           <Typography sx={{ mt: 1 }}>
-            Open this machine’s address on the other device and enter the code. Each code pairs one device and lives ten minutes.
+            Open this machine’s address on the other device and enter the code. Each code pairs one device and lasts ten minutes.
           </Typography>
           <Typography className="fig" data-testid="pairing-code" sx={{ fontSize: 30, fontWeight: 700, letterSpacing: '0.12em', my: 1 }}>
             {network.code}
@@ -53,8 +53,8 @@ export function NetworkPanel({ network }: { readonly network: NetworkView }) {
                 <span>
                   {device.name}, paired <span className="fig">{device.at.slice(0, 10)}</span>
                 </span>
-                <Button variant="text" aria-label={`Send ${device.name} away`} onClick={() => setLeaving(device)}>
-                  Send away
+                <Button variant="text" aria-label={`Unpair ${device.name}`} onClick={() => setLeaving(device)}>
+                  Unpair
                 </Button>
               </Box>
             ))}
@@ -62,9 +62,9 @@ export function NetworkPanel({ network }: { readonly network: NetworkView }) {
           {problem ? <Typography role="alert">{problem}</Typography> : null}
           <ConfirmDialog
             open={leaving !== null}
-            title={`Send ${leaving?.name ?? ''} away?`}
+            title={`Unpair ${leaving?.name ?? ''}?`}
             says="It cannot write or read here any more until it is paired with a new code. What it has sent stays."
-            yes="Send it away"
+            yes="Unpair it"
             onAnswer={(yes) => {
               if (yes && leaving) void sendAway(leaving.id)
               setLeaving(null)

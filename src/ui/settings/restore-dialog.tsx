@@ -70,7 +70,7 @@ function useLook(file: string | null): Look {
         const answer = (await response.json()) as BackupLook | { error: { message: string } }
         setLook('error' in answer ? { problem: answer.error.message } : answer)
       } catch {
-        if (!left.signal.aborted) setLook({ problem: 'The program does not answer. Nothing was changed.' })
+        if (!left.signal.aborted) setLook({ problem: 'The program is not responding. Nothing was changed.' })
       }
     }
     void load()

@@ -2,7 +2,7 @@
 import { useColorScheme } from '@mui/material/styles'
 import { ChoiceField } from '../shared/choice-field'
 
-const MODES = { system: 'as the system has it', light: 'light', dark: 'dark' } as const
+const MODES = { system: 'same as the system', light: 'light', dark: 'dark' } as const
 
 /** Light or dark, kept in this browser. */
 export function SchemeChoice() {

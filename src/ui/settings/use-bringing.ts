@@ -30,7 +30,7 @@ export function useBringing(onThere: (file: string) => void) {
     for (let from = 0; from < Math.max(1, file.size); from += PART_BYTES) {
       const share = Math.min(1, from / file.size)
       const secondsLeft = share > 0 ? ((performance.now() - began) / 1000) * (1 / share - 1) : null
-      setComing(from + PART_BYTES < file.size ? { step: 'Coming in', share, secondsLeft } : null)
+      setComing(from + PART_BYTES < file.size ? { step: 'Copying it in', share, secondsLeft } : null)
       const { file: there } = await sendPart(file, id, from, signal)
       if (there) return there
     }

@@ -22,7 +22,7 @@ export function useUnderWay() {
   async function wait<T>(run: (work: string) => Promise<T>): Promise<T> {
     const name = randomText(20).toLowerCase()
     address.current = `/api/under-way/${name}`
-    setTold({ step: 'Beginning', share: null, secondsLeft: null })
+    setTold({ step: 'Starting', share: null, secondsLeft: null })
     const timer = setInterval(() => void ask(), ASK_MS)
     try {
       return await run(name)

@@ -108,7 +108,7 @@ export function RulerView({ ruler, value, span, selected, onPick, onStep, onZoom
       style={{ height: '100%', minHeight: 420 }}
       role="slider"
       tabIndex={0}
-      aria-label={`${ruler.title}, ${ruler.axis}: arrow keys go from mark to mark, plus and minus look closer or wider`}
+      aria-label={`${ruler.title}, ${ruler.axis}: arrow keys go from mark to mark, plus and minus zoom in or out`}
       aria-valuenow={Number(value.toFixed(4))}
       aria-valuetext={`${formatPlain(value, 3)} ${ruler.unit}`}
       aria-valuemin={0}
@@ -157,7 +157,7 @@ export function RulerView({ ruler, value, span, selected, onPick, onStep, onZoom
         <line x1={axis.left} x2={axis.right} y1={bottom} y2={bottom} stroke={PALETTE.muted} />
         {absent.length > 0 ? (
           <text x={axis.left} y={bottom + 35} fontSize={12.5} fill={PALETTE.muted}>
-            not in this window: {absent.join(', ').toLowerCase()}
+            outside this view: {absent.join(', ').toLowerCase()}
           </text>
         ) : null}
         <text x={axis.right} y={bottom + 35} textAnchor="end" fontSize={12.5} fill={PALETTE.muted}>

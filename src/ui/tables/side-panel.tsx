@@ -103,7 +103,9 @@ function OwnFigure({ id }: { readonly id: string }) {
         value={typed}
         onChange={setTyped}
         error={problem}
-        understood={own === undefined ? 'The preset is used.' : `${formatPlain(own)} is used, not the preset. Empty it to go back.`}
+        understood={
+          own === undefined ? 'The preset is used.' : `${formatPlain(own)} is used, not the preset. Clear it to go back to the preset.`
+        }
       />
       <Button type="submit" sx={{ mt: 1 }}>
         Save

@@ -32,10 +32,10 @@ function Middle({ look }: { readonly look: ReturnType<typeof useLookup> }) {
           <>
             {asTable ? null : (
               <>
-                <Button onClick={() => look.zoom(0.6)} aria-label="Look closer" title="+" sx={{ minWidth: 32, px: 0 }}>
+                <Button onClick={() => look.zoom(0.6)} aria-label="Zoom in" title="+" sx={{ minWidth: 32, px: 0 }}>
                   +
                 </Button>
-                <Button onClick={() => look.zoom(1.6)} aria-label="Look wider" title="−" sx={{ minWidth: 32, px: 0 }}>
+                <Button onClick={() => look.zoom(1.6)} aria-label="Zoom out" title="−" sx={{ minWidth: 32, px: 0 }}>
                   −
                 </Button>
               </>

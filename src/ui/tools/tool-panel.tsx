@@ -61,7 +61,7 @@ function Measured({ tool }: { readonly tool: WallTool }) {
         error={problem}
         understood={
           tool.nominal === undefined
-            ? 'Only its label is known. Measure it, and it can be picked.'
+            ? 'Only its label is known. Measure it so that plans can use it.'
             : `Sold as ${formatPlain(tool.nominal, 3)} ${size.unit}; what you measure wins.`
         }
       />

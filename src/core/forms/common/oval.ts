@@ -7,13 +7,13 @@ export function roundOvalMm(log: WorkingLog, label: string, longMm: number, shor
     formula: '((a − b)/(a + b))^2',
     unit: 'ratio',
     source: 'ramanujan',
-    given: [given('a', 'long way', longMm), given('b', 'short way', shortMm)],
+    given: [given('a', 'length', longMm), given('b', 'width', shortMm)],
   })
   return derive(log, {
     label,
     formula: 'π·(a + b)/2·(1 + 3·q/(10 + √(4 − 3·q)))',
     unit: 'mm',
     source: 'ramanujan',
-    given: [given('a', 'long way', longMm), given('b', 'short way', shortMm), given('q', 'how far from round', share, 'ratio')],
+    given: [given('a', 'length', longMm), given('b', 'width', shortMm), given('q', 'how far from round', share, 'ratio')],
   })
 }

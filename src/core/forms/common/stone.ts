@@ -9,8 +9,8 @@ export const STONE_SHAPES = { oval: 'Oval or round', cushion: 'Rectangle, rounde
 
 /** The outline of a stone, in the order it is measured. */
 export const stoneFields = {
-  stoneLengthMm: lengthMm({ label: 'Stone, long way', min: 2, max: 120 }),
-  stoneWidthMm: lengthMm({ label: 'Stone, short way', min: 2, max: 120 }),
+  stoneLengthMm: lengthMm({ label: 'Stone length', min: 2, max: 120 }),
+  stoneWidthMm: lengthMm({ label: 'Stone width', min: 2, max: 120 }),
   cornerMm: lengthMm({ label: 'Corner radius', min: 0.1, max: 60, help: 'Of a rectangle.' }).default(1),
 }
 
@@ -28,9 +28,9 @@ export const plateAlloy = () => choice('Metal of its plate', { same: 'The same',
 
 export const STONE_TURNED = {
   path: ['stoneWidthMm'],
-  error: 'Stone, short way: it is longer than the long way; turn them round',
+  error: 'Stone width: it is more than the length; swap them',
 }
-export const STONE_CORNER = { path: ['cornerMm'], error: 'Corner radius: half the short way at most' }
+export const STONE_CORNER = { path: ['cornerMm'], error: 'Corner radius: half the width at most' }
 
 export const notTurned = (stone: Stone) => stone.stoneWidthMm <= stone.stoneLengthMm
 export const cornerFits = (stone: Stone) => stone.shape !== 'cushion' || stone.cornerMm <= stone.stoneWidthMm / 2
@@ -49,8 +49,8 @@ export function roundStoneMm(log: WorkingLog, stone: Stone): number {
     unit: 'mm',
     source: 'closed-form',
     given: [
-      given('a', 'long way', stone.stoneLengthMm),
-      given('b', 'short way', stone.stoneWidthMm),
+      given('a', 'length', stone.stoneLengthMm),
+      given('b', 'width', stone.stoneWidthMm),
       given('r', 'corner radius', stone.cornerMm),
     ],
   })

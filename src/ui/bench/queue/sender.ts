@@ -75,6 +75,6 @@ export async function postEntry({ valueMm: _, ...entry }: OutgoingEntry, order: 
     const body = (await response.json()) as { error?: { code: string; message: string } }
     return { status: response.status, code: body.error?.code ?? '', message: body.error?.message ?? '' }
   } catch {
-    return { status: 0, code: '', message: 'The program does not answer.' }
+    return { status: 0, code: '', message: 'The program is not responding.' }
   }
 }

@@ -40,8 +40,8 @@ type School = keyof typeof LENGTH_TEXTS
 
 const input = () =>
   z.strictObject({
-    insideLengthMm: lengthMm({ label: 'Inside, long way', min: 35, max: 120 }),
-    insideWidthMm: lengthMm({ label: 'Inside, short way', min: 25, max: 120 }),
+    insideLengthMm: lengthMm({ label: 'Inside length', min: 35, max: 120 }),
+    insideWidthMm: lengthMm({ label: 'Inside width', min: 25, max: 120 }),
     alloy: commonFields.alloy(),
     thicknessMm: commonFields.thickness(),
     widthMm: lengthMm({ label: 'Width', min: 1, max: 60 }).default(8),
@@ -68,7 +68,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.length), jointOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('insideLengthMm', 'Inside, long way', input.insideLengthMm, 0.5)
+const outcomeOf = (input: Input): OutcomeSpec => asked('insideLengthMm', 'Inside length', input.insideLengthMm, 0.5)
 
 function planOval(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
@@ -116,8 +116,8 @@ function planOval(input: Input, bench: Bench): FormPlan {
           { from: [a + input.thicknessMm, -b], to: [a + input.thicknessMm, b], offset: -1.2, text: formatPlain(input.insideWidthMm, 2) },
         ],
         handles: [
-          { field: 'insideLengthMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 },
-          { field: 'insideWidthMm', label: 'short way', at: [0, b], along: [0, 1], gain: 2 },
+          { field: 'insideLengthMm', label: 'length', at: [a, 0], along: [1, 0], gain: 2 },
+          { field: 'insideWidthMm', label: 'width', at: [0, b], along: [0, 1], gain: 2 },
         ],
       }),
       stripView(answer.markAt, input.widthMm, {

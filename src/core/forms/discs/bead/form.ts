@@ -8,7 +8,7 @@ import { defineForm, schoolsField } from '../../define-form'
 const input = () =>
   z
     .strictObject({
-      outsideMm: lengthMm({ label: 'Bead, outside', min: 2, max: 200 }),
+      outsideMm: lengthMm({ label: 'Bead outside diameter', min: 2, max: 200 }),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
       holeMm: lengthMm({ label: 'Hole', min: 0, max: 20, help: 'Through both poles; 0 for one air hole only.' }).default(1),
@@ -28,7 +28,7 @@ const sizeOf = (value: OutputOf<typeof input>): ShellSize => ({
   acrossMm: value.outsideMm,
   overMm: value.outsideMm,
   field: 'outsideMm',
-  label: 'Bead, outside',
+  label: 'Bead outside diameter',
 })
 
 export const bead = defineForm({

@@ -20,7 +20,7 @@ const input = () =>
   z
     .strictObject({
       cupMm: lengthMm({ label: 'Cup of the block, across its sphere', min: 2, max: 120 }),
-      rimMm: lengthMm({ label: 'Dome wanted, across the rim', min: 1, max: 120, help: 'As wide as the cup is a half sphere.' }),
+      rimMm: lengthMm({ label: 'Rim width of the dome wanted', min: 1, max: 120, help: 'As wide as the cup is a half sphere.' }),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
       discMm: lengthMm({ label: 'I already have a disc', min: 1, max: 300, help: 'What dome would it give in this cup?' }).optional(),

@@ -8,7 +8,7 @@ import { defineForm, schoolsField } from '../../define-form'
 const input = () =>
   z
     .strictObject({
-      acrossMm: lengthMm({ label: 'Lentil, across', min: 3, max: 300 }),
+      acrossMm: lengthMm({ label: 'Lentil diameter', min: 3, max: 300 }),
       overMm: lengthMm({ label: 'Over both crowns', min: 0.5, max: 280, help: 'How thick the lentil is in its middle.' }),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
@@ -32,7 +32,7 @@ const sizeOf = (value: OutputOf<typeof input>): ShellSize => ({
   acrossMm: value.acrossMm,
   overMm: value.overMm,
   field: 'acrossMm',
-  label: 'Lentil, across',
+  label: 'Lentil diameter',
 })
 
 export const lentil = defineForm({

@@ -41,13 +41,18 @@ const input = () =>
       frame: choice('Frame', FRAMES).default('rectangle'),
       strapMm: lengthMm({ label: 'Strap width', min: 5, max: 120 }),
       easeMm: lengthMm({ label: 'Ease for the strap', min: 0, max: 6 }).default(1),
-      windowMm: lengthMm({ label: 'Window, strap way', min: 3, max: 120, help: 'The room along the strap: one of two with a middle bar.' }),
-      frameMm: lengthMm({ label: 'Frame, wide', min: 1, max: 40 }).default(5),
-      barMm: lengthMm({ label: 'Bar, wide', min: 1, max: 40 }).default(3.5),
-      cornerMm: lengthMm({ label: 'Corner radius, outside', min: 0, max: 60 }).default(4),
+      windowMm: lengthMm({
+        label: 'Window along the strap',
+        min: 3,
+        max: 120,
+        help: 'The room along the strap: one of two with a middle bar.',
+      }),
+      frameMm: lengthMm({ label: 'Frame width', min: 1, max: 40 }).default(5),
+      barMm: lengthMm({ label: 'Bar width', min: 1, max: 40 }).default(3.5),
+      cornerMm: lengthMm({ label: 'Outside corner radius', min: 0, max: 60 }).default(4),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
-      tongueMm: lengthMm({ label: 'Tongue, wire', min: 0.8, max: 8 }).default(2.5),
+      tongueMm: lengthMm({ label: 'Tongue wire', min: 0.8, max: 8 }).default(2.5),
       restMm: lengthMm({
         label: 'Tongue over the frame',
         min: 0,
@@ -221,7 +226,7 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
   })
   const barMm = school === 'centre' ? input.barMm : input.frameMm
   const tongueLengthMm = derive(log, {
-    label: 'Tongue, to cut',
+    label: 'Tongue cut length',
     formula: 'w + b/2 + o + π·(max(b, t) + m)',
     unit: 'mm',
     source: 'bench-practice',

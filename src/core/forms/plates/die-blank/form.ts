@@ -50,8 +50,8 @@ const input = () =>
   z
     .strictObject({
       shape: choice('Impression', { oval: 'Oval or round', rectangle: 'Rectangle, rounded corners' }).default('oval'),
-      lengthMm: lengthMm({ label: 'Impression, long way', min: 2, max: 300 }),
-      widthMm: lengthMm({ label: 'Impression, short way', min: 2, max: 300 }),
+      lengthMm: lengthMm({ label: 'Impression length', min: 2, max: 300 }),
+      widthMm: lengthMm({ label: 'Impression width', min: 2, max: 300 }),
       depthMm: lengthMm({ label: 'Depth', min: 0, max: 60, help: '0 for a flat cut-out.' }).default(2),
       marginMm: lengthMm({ label: 'Margin all round', min: 0, max: 60 }).default(5),
       partCount: count({ label: 'Parts in one impression', min: 1, max: 24 }).default(1),
@@ -63,11 +63,11 @@ const input = () =>
     })
     .refine((value) => value.widthMm <= value.lengthMm, {
       path: ['widthMm'],
-      error: 'Impression, short way: it is longer than the long way; turn them round',
+      error: 'Impression width: it is more than the length; swap them',
     })
     .refine((value) => value.depthMm <= value.widthMm / 2, {
       path: ['depthMm'],
-      error: 'Depth: half the short way at most; deeper has to be raised or drawn',
+      error: 'Depth: half the width at most; deeper has to be raised or drawn',
     })
 type Input = OutputOf<typeof input>
 
@@ -75,7 +75,7 @@ function lengthOf(log: WorkingLog, input: Input, school: Die): number {
   const all = [
     given('a', 'impression', input.lengthMm),
     given('m', 'margin', input.marginMm),
-    ...(school === 'free' ? [given('w', 'impression, short way', input.widthMm), given('h', 'depth', input.depthMm)] : []),
+    ...(school === 'free' ? [given('w', 'impression width', input.widthMm), given('h', 'depth', input.depthMm)] : []),
     given('b', 'tab', input.tabMm),
   ]
   return bySchool(log, DIE_TEXTS[school], school === 'free' ? 'closed-form' : 'bench-practice', all)
@@ -101,7 +101,7 @@ function sectionView({ lengthMm: long, depthMm, thicknessMm }: Input, halfMm: nu
 /** What the checks weigh. */
 interface Weighed {
   readonly least: number
-  /** Depth as a share of half the short way. */
+  /** Depth as a share of half the width. */
   readonly deep: number
 }
 
@@ -171,7 +171,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
           given: [
             given('t', 'thickness', input.thicknessMm),
             given('h', 'depth', input.depthMm),
-            given('b', 'half the short way', input.widthMm / 2),
+            given('b', 'half the width', input.widthMm / 2),
             given('n', 'how fast the metal hardens', ALLOYS[input.alloy].hardeningExponent, 'ratio'),
           ],
           note: 'With its rim held the sheet stretches most in the middle; an estimate.',

@@ -52,9 +52,9 @@ type Corner = keyof typeof CORNER_TEXTS
 const input = () =>
   z
     .strictObject({
-      lengthInsideMm: lengthMm({ label: 'Box inside, long way', min: 2, max: 400 }),
-      widthInsideMm: lengthMm({ label: 'Box inside, short way', min: 2, max: 400 }),
-      heightMm: lengthMm({ label: 'Walls inside, high', min: 0.5, max: 150 }),
+      lengthInsideMm: lengthMm({ label: 'Box inside length', min: 2, max: 400 }),
+      widthInsideMm: lengthMm({ label: 'Box inside width', min: 2, max: 400 }),
+      heightMm: lengthMm({ label: 'Inside wall height', min: 0.5, max: 150 }),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
       webRatio: ratio({ label: 'Left under the score', min: 0.05, max: 0.6, help: 'Share of the thickness: about a fifth.' }).default(0.2),
@@ -94,7 +94,7 @@ function overOf(log: WorkingLog, input: Input, school: Fold, insideMm: number, w
 }
 
 interface Cross {
-  /** From the middle to the edge of a wall: along the long way, and across it. */
+  /** From the middle to the edge of a wall: along the length, and across it. */
   readonly x: number
   readonly y: number
   /** From the middle to a fold. */
@@ -219,16 +219,16 @@ function checksOf(input: Input, { school, web }: Weighed): Check[] {
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
-  return answerOf(log, input, 'cut length over the walls', overOf(log, input, input.schools.fold, input.lengthInsideMm, 'long way'))
+  return answerOf(log, input, 'cut length over the walls', overOf(log, input, input.schools.fold, input.lengthInsideMm, 'length'))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('lengthMm', 'Box inside, long way', input.lengthInsideMm, 0.2, 'lengthInsideMm')
+const outcomeOf = (input: Input): OutcomeSpec => asked('lengthMm', 'Box inside length', input.lengthInsideMm, 0.2, 'lengthInsideMm')
 
 function planBox(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.fold
-  const calculatedMm = overOf([], input, school, input.lengthInsideMm, 'long way')
-  const acrossMm = overOf(log, input, school, input.widthInsideMm, 'short way')
+  const calculatedMm = overOf([], input, school, input.lengthInsideMm, 'length')
+  const acrossMm = overOf(log, input, school, input.widthInsideMm, 'width')
   const answer = answerFor(log, input)
   const extra = answer.markAt - calculatedMm
   const web = input.webRatio * input.thicknessMm
@@ -260,7 +260,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
       reliefMm: { value: relief, unit: 'mm' },
     },
     choice: schoolChoice('fold', 'How the walls come up', school, FOLD_TEXTS, (id) =>
-      overOf([], input, id, input.lengthInsideMm, 'long way'),
+      overOf([], input, id, input.lengthInsideMm, 'length'),
     ),
     choices: [
       schoolChoice('corner', 'How the corners close', corner, CORNER_TEXTS, (id: Corner) =>
@@ -286,7 +286,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
               ]
             : []),
         ],
-        handles: [{ field: 'lengthInsideMm', label: 'long way', at: [x, 0], along: [1, 0], gain: 2 }],
+        handles: [{ field: 'lengthInsideMm', label: 'length', at: [x, 0], along: [1, 0], gain: 2 }],
       }),
       sectionView(input),
     ],

@@ -43,7 +43,7 @@ const input = () =>
       webMm: lengthMm({ label: 'Metal between holes', min: 0.2, max: 60 }).default(1),
       pitchMm: lengthMm({ label: 'Step from hole to hole', min: 0.5, max: 80, help: 'Where the row goes by even steps.' }).default(3),
       edgeMm: lengthMm({ label: 'Metal at each end', min: 0, max: 60 }).default(1),
-      widthMm: lengthMm({ label: 'Strip, wide', min: 1, max: 120 }).default(6),
+      widthMm: lengthMm({ label: 'Strip width', min: 1, max: 120 }).default(6),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
       postMm: lengthMm({ label: 'Post through it', min: 0, max: 20, help: 'The wire that must go through; 0 for none.' }).default(0),
@@ -61,7 +61,7 @@ const input = () =>
       path: ['pitchMm'],
       error: 'Step from hole to hole: the holes run into one another; it must be more than the hole',
     })
-    .refine((value) => value.widthMm > value.holeMm, { path: ['widthMm'], error: 'Strip, wide: it is narrower than its holes' })
+    .refine((value) => value.widthMm > value.holeMm, { path: ['widthMm'], error: 'Strip width: it is narrower than its holes' })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Row): number {

@@ -32,8 +32,8 @@ const input = () =>
   z
     .strictObject({
       shape: choice('Shape', PLATE_SHAPES).default('rectangle'),
-      lengthMm: lengthMm({ label: 'Long way', min: 2, max: 500, help: 'Of a hexagon it follows from the short way.' }),
-      widthMm: lengthMm({ label: 'Short way', min: 2, max: 500, help: 'Across the flats for a hexagon, the chord for a fan.' }),
+      lengthMm: lengthMm({ label: 'Length', min: 2, max: 500, help: 'Of a hexagon it follows from the width.' }),
+      widthMm: lengthMm({ label: 'Width', min: 2, max: 500, help: 'Across the flats for a hexagon, the chord for a fan.' }),
       cornerMm: lengthMm({ label: 'Corner radius', min: 0, max: 200, help: 'Of a rectangle, a polygon or a free outline.' }).default(2),
       sideCount: count({ label: 'Sides', min: 3, max: 24, help: 'Of a polygon.' }).default(5),
       ...cornerFields,
@@ -43,23 +43,23 @@ const input = () =>
       holeCount: count({ label: 'How many holes', min: 1, max: 12 }).default(2),
       holePitchMm: lengthMm({ label: 'Between hole centres', min: 0, max: 480, help: 'In a row along the middle.' }).default(20),
       window: choice('Window', WINDOWS).default('none'),
-      windowLengthMm: lengthMm({ label: 'Window, long way', min: 0.5, max: 450, help: 'In the middle of the plate.' }).default(10),
-      windowWidthMm: lengthMm({ label: 'Window, short way', min: 0.5, max: 450 }).default(6),
+      windowLengthMm: lengthMm({ label: 'Window length', min: 0.5, max: 450, help: 'In the middle of the plate.' }).default(10),
+      windowWidthMm: lengthMm({ label: 'Window width', min: 0.5, max: 450 }).default(6),
       cleanUpMm: commonFields.cleanUp(0.25),
       ...closingFields(0.1),
       schools: schoolsField({ cut: ['saw'] }),
     })
     .refine((value) => value.shape !== 'fan' || value.widthMm < 2 * value.lengthMm, {
       path: ['widthMm'],
-      error: 'Short way: the chord of a fan must be less than twice its radius',
+      error: 'Width: the chord of a fan must be less than twice its radius',
     })
     .refine((value) => value.shape !== 'hexagon' || value.lengthMm >= value.widthMm, {
       path: ['lengthMm'],
-      error: 'Long way: a hexagon is longer across its points than across its flats; enter at least the short way',
+      error: 'Length: a hexagon is longer across its points than across its flats; enter at least the width',
     })
     .refine((value) => value.shape !== 'double-d' || value.widthMm < value.lengthMm, {
       path: ['widthMm'],
-      error: 'Short way: the straight sides of a double D lie closer together than its circle is wide; enter less than the long way',
+      error: 'Width: the straight sides of a double D lie closer together than its circle is wide; enter less than the length',
     })
 type Input = OutputOf<typeof input>
 
@@ -96,8 +96,8 @@ function viewsOf(input: Input, { box, cut, finished, grow, holes, plain, sawLine
       ],
       handles: [
         upright
-          ? { field: 'lengthMm', label: 'long way', at: [0, box.maxY], along: [0, 1], gain: 2 }
-          : { field: 'lengthMm', label: 'long way', at: [box.maxX, 0], along: [1, 0], gain: 2 },
+          ? { field: 'lengthMm', label: 'length', at: [0, box.maxY], along: [0, 1], gain: 2 }
+          : { field: 'lengthMm', label: 'length', at: [box.maxX, 0], along: [1, 0], gain: 2 },
       ],
     }),
   ]
@@ -116,7 +116,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length over all', overAll(input).overall, cleanUpOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('lengthMm', 'Long way', overAll(input).overall, 0.2, 1)
+const outcomeOf = (input: Input): OutcomeSpec => asked('lengthMm', 'Length', overAll(input).overall, 0.2, 1)
 
 function planPlate(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -20,7 +20,7 @@ export type PlateShape = keyof typeof PLATE_SHAPES
 
 interface PlateSize {
   readonly shape: PlateShape
-  /** The long way and the short way over all. */
+  /** The length and the width over all. */
   readonly lengthMm: number
   readonly widthMm: number
   readonly cornerMm: number
@@ -61,7 +61,7 @@ function shield(lengthMm: number, widthMm: number): Outline {
   return [...right, [half, lengthMm / 2], [-half, lengthMm / 2], ...left.slice(0, -1)]
 }
 
-/** A circle of the long way with two straight sides the short way apart. */
+/** A circle of the length with two straight sides the width apart. */
 function doubleD(lengthMm: number, widthMm: number): Outline {
   const r = lengthMm / 2
   const half = Math.asin(Math.min(1, widthMm / lengthMm))

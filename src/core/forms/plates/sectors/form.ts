@@ -34,10 +34,10 @@ type Split = keyof typeof SPLIT_TEXTS
 const input = () =>
   z
     .strictObject({
-      outsideMm: lengthMm({ label: 'Stamping, across', min: 4, max: 400 }),
-      insideMm: lengthMm({ label: 'Hole in it, across', min: 0, max: 380, help: '0 for a full disc.' }).default(0),
+      outsideMm: lengthMm({ label: 'Stamping diameter', min: 4, max: 400 }),
+      insideMm: lengthMm({ label: 'Hole in the stamping', min: 0, max: 380, help: '0 for a full disc.' }).default(0),
       sectorCount: count({ label: 'Parts', min: 2, max: 48 }).default(4),
-      fanMm: lengthMm({ label: 'Fan, across its rim', min: 1, max: 400, help: 'The chord, where fans of one width are wanted.' }).default(
+      fanMm: lengthMm({ label: 'Fan width at the rim', min: 1, max: 400, help: 'The chord, where fans of one width are wanted.' }).default(
         12,
       ),
       kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
@@ -49,7 +49,7 @@ const input = () =>
     })
     .refine((value) => value.insideMm < value.outsideMm - 1, {
       path: ['insideMm'],
-      error: 'Hole in it: no ring of metal stays; it must be a millimetre under the stamping',
+      error: 'Hole in the stamping: no ring of metal stays; it must be a millimetre under the stamping',
     })
     .refine((value) => value.schools.split !== 'fans' || value.fanMm < value.outsideMm, {
       path: ['fanMm'],
@@ -164,7 +164,7 @@ const eachRadOf = (input: Input) => (input.schools.split === 'equal' ? (2 * Math
 /** Each part across its rim: half a kerf goes from each of its two sides. */
 function chordOf(log: WorkingLog, input: Input): number {
   return derive(log, {
-    label: 'Each part, across its rim',
+    label: 'Width of each part at the rim',
     formula: 'D·sin(α/2) − k·cos(α/2)',
     unit: 'mm',
     source: 'closed-form',
@@ -179,7 +179,7 @@ function chordOf(log: WorkingLog, input: Input): number {
 
 /** Equal parts grow with their stamping; fans keep the width they were marked at. */
 const outcomeOf = (input: Input): OutcomeSpec =>
-  asked('chordMm', 'Part, across its rim', chordOf([], input), 0.3, Math.sin(eachRadOf(input) / 2))
+  asked('chordMm', 'Part width at the rim', chordOf([], input), 0.3, Math.sin(eachRadOf(input) / 2))
 
 function planSectors(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -39,11 +39,11 @@ const input = () =>
   z.strictObject({
     insideDiameterMm: ringDiameterMm({ label: 'Size', min: 8, max: 35, help: 'US, UK or ISO size, or the inside diameter.' }),
     ringCount: count({ label: 'Rings in the set', min: 2, max: 12 }).default(3),
-    widthMm: lengthMm({ label: 'Each ring, wide', min: 0.5, max: 12 }).default(2),
+    widthMm: lengthMm({ label: 'Width of each ring', min: 0.5, max: 12 }).default(2),
     gapMm: lengthMm({ label: 'Gap between rings', min: 0, max: 3, help: 'So that they turn on one another.' }).default(0.1),
     alloy: commonFields.alloy(),
     thicknessMm: commonFields.thickness(),
-    jointAllowanceMm: lengthMm({ label: 'Joint and filing, each', min: 0, max: 5 }).default(0),
+    jointAllowanceMm: lengthMm({ label: 'Joint and filing per ring', min: 0, max: 5 }).default(0),
     kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2, help: 'Lost between strips sawn from one piece.' }).default(0.25),
     ...closingFields(0.5),
     schools: schoolsField({ length: BAND_LENGTH_SCHOOLS, fit: ['one-band', 'as-measured'] }),

@@ -17,7 +17,10 @@ import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const FIT_TEXTS = {
-  'wide-band': { title: 'By its widest', why: 'The front grips the finger as a band of its width does; the house table makes it larger.' },
+  'wide-band': {
+    title: 'By its widest point',
+    why: 'The front grips the finger as a band of its width does; the house table makes it larger.',
+  },
   mean: { title: 'By its mean width', why: 'Only a part of it is wide: the table is read at the middle of both widths.' },
   'as-measured': { title: 'As measured', why: 'The size was taken with a gauge as wide as the front.' },
 } as const
@@ -38,7 +41,7 @@ const input = () =>
     })
     .refine((value) => value.backMm <= value.frontMm, {
       path: ['backMm'],
-      error: 'Width at the back: it is wider than the front; turn them round',
+      error: 'Width at the back: it is wider than the front; swap them',
     })
 type Input = OutputOf<typeof input>
 

@@ -32,8 +32,8 @@ const input = () =>
       thicknessMm: thicknessMm({ label: 'Wire', min: 0.3, max: 6 }),
       alloy: commonFields.alloy(),
       ...stackFields,
-      seatMm: lengthMm({ label: 'Seat across', min: 0.4, max: 20, help: 'Where the cone meets the face.' }),
-      depthMm: lengthMm({ label: 'Seat deep', min: 0.1, max: 8 }).default(0.5),
+      seatMm: lengthMm({ label: 'Seat diameter', min: 0.4, max: 20, help: 'Where the cone meets the face.' }),
+      depthMm: lengthMm({ label: 'Seat depth', min: 0.1, max: 8 }).default(0.5),
       filingMm: lengthMm({ label: 'To file flush', min: 0, max: 2 }).default(0.2),
       ...closingFields(0.1),
       schools: schoolsField({ fill: ['seats', 'one-seat'], edge: EDGE_SCHOOLS }),
@@ -44,11 +44,11 @@ const input = () =>
     })
     .refine((value) => value.seatMm >= value.holeMm, {
       path: ['seatMm'],
-      error: 'Seat across: it is smaller than the hole; a seat opens wider than its hole',
+      error: 'Seat diameter: it is smaller than the hole; a seat opens wider than its hole',
     })
     .refine((value) => value.depthMm <= Math.min(value.upperMm, value.lowerMm), {
       path: ['depthMm'],
-      error: 'Seat deep: it goes through its sheet; it can be as deep as the thinner sheet at most',
+      error: 'Seat depth: it goes through its sheet; it can be as deep as the thinner sheet at most',
     })
 type Input = OutputOf<typeof input>
 
@@ -138,7 +138,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.fill))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('seatMm', 'Seat filled across', input.seatMm, 0.2)
+const outcomeOf = (input: Input): OutcomeSpec => asked('seatMm', 'Filled seat diameter', input.seatMm, 0.2)
 
 function planHidden(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -28,7 +28,7 @@ type Flare = keyof typeof FLARE_TEXTS
 const input = () =>
   z
     .strictObject({
-      tubeMm: lengthMm({ label: 'Tube, outside', min: 0.8, max: 12 }),
+      tubeMm: lengthMm({ label: 'Tube outside diameter', min: 0.8, max: 12 }),
       thicknessMm: thicknessMm({ label: 'Wall', min: 0.1, max: 3 }),
       alloy: commonFields.alloy(),
       ...stackFields,

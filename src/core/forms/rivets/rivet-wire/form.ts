@@ -51,9 +51,9 @@ const input = () =>
       thicknessMm: thicknessMm({ label: 'Wire', min: 0.3, max: 6 }),
       alloy: commonFields.alloy(),
       ...stackFields,
-      headMm: lengthMm({ label: 'Head, thick', min: 0.1, max: 3, help: 'How flat the head is hammered.' }).default(0.5),
+      headMm: lengthMm({ label: 'Head thickness', min: 0.1, max: 3, help: 'How flat the head is hammered.' }).default(0.5),
       headAcrossMm: lengthMm({
-        label: 'Domed head, across',
+        label: 'Domed head diameter',
         min: 0.4,
         max: 20,
         help: 'Of a head calculated by volume; 1.8 times the wire where nothing is entered.',
@@ -131,7 +131,7 @@ function headOfRivet(log: WorkingLog, input: Input): { acrossMm: number; perBlan
   }
   const left = Math.max(0, headStickOutMm(school, d, input.upperMm) - fillOf(log, input) / heads)
   const acrossMm = derive(log, {
-    label: 'Head across',
+    label: 'Head diameter',
     formula: 'd·max(1, √(a/k))',
     unit: 'mm',
     source: 'closed-form',
@@ -234,7 +234,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
 }
 
 const outcomeOf = (input: Input): OutcomeSpec =>
-  asked('headAcrossMm', 'Head across', headOfRivet([], input).acrossMm, 0.3, headOfRivet([], input).perBlankMm)
+  asked('headAcrossMm', 'Head diameter', headOfRivet([], input).acrossMm, 0.3, headOfRivet([], input).perBlankMm)
 
 function planRivet(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

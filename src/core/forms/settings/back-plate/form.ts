@@ -65,13 +65,13 @@ const input = () =>
     .refine(cornerFits, STONE_CORNER)
     .refine((value) => value.ledgeMm === 0 || value.ledgeMm < value.stoneWidthMm / 2 - 0.5, {
       path: ['ledgeMm'],
-      error: 'Ledge under the stone: no window stays; it must be half a millimetre under half the short way',
+      error: 'Ledge under the stone: no window stays; it must be half a millimetre under half the width',
     })
 type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: Edge): number {
   return bySchool(log, EDGE_TEXTS[school], 'parallel-curve', [
-    given('a', 'stone, long way', input.stoneLengthMm),
+    given('a', 'stone length', input.stoneLengthMm),
     given('w', 'wall', input.wallMm),
     given('b', 'ledge outside', input.borderMm),
     given('c', 'clean-up', input.cleanUpMm),
@@ -200,7 +200,7 @@ function planBackPlate(input: Input, bench: Bench): FormPlan {
               ]
             : []),
         ],
-        handles: [{ field: 'stoneLengthMm', label: 'long way', at: [input.stoneLengthMm / 2, 0], along: [1, 0], gain: 2 }],
+        handles: [{ field: 'stoneLengthMm', label: 'length', at: [input.stoneLengthMm / 2, 0], along: [1, 0], gain: 2 }],
       }),
     ],
     route: [

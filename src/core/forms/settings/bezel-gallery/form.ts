@@ -64,7 +64,7 @@ const input = () =>
       shape: stoneShape(),
       ...stoneFields,
       patternMm: lengthMm({ label: 'One repeat of the pattern', min: 0.3, max: 30, help: 'Along the gallery strip.' }),
-      galleryMm: lengthMm({ label: 'Gallery, high', min: 0.5, max: 30 }).default(3),
+      galleryMm: lengthMm({ label: 'Gallery height', min: 0.5, max: 30 }).default(3),
       turnMm: lengthMm({ label: 'Stone turns in at', min: 0.1, max: 50 }).default(1.2),
       bearingMm: lengthMm({ label: 'Bearing inside, from below', min: 0, max: 20, help: 'What the stone stands on.' }).default(1),
       alloy: commonFields.alloy(),
@@ -178,7 +178,7 @@ function viewsOf(input: Input, { a, marks, stone, strip }: Drawn): DrawingView[]
           text: `stone ${formatPlain(input.stoneLengthMm, 2)}`,
         },
       ],
-      handles: [{ field: 'stoneLengthMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 }],
+      handles: [{ field: 'stoneLengthMm', label: 'length', at: [a, 0], along: [1, 0], gain: 2 }],
     }),
     {
       ...strip,
@@ -197,7 +197,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
 }
 
 const outcomeOf = (input: Input): OutcomeSpec =>
-  asked('insideLongMm', 'Inside, long way', input.stoneLengthMm + roomOf([], input), 0.1, 1 / Math.PI)
+  asked('insideLongMm', 'Inside length', input.stoneLengthMm + roomOf([], input), 0.1, 1 / Math.PI)
 
 function planGallery(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -62,7 +62,7 @@ const input = () =>
         max: 500,
         help: 'Measured by wrapping a strip; used for any other shape.',
       }).default(40),
-      stoneHeightMm: lengthMm({ label: 'Stone, high', min: 0.5, max: 60 }).default(4),
+      stoneHeightMm: lengthMm({ label: 'Stone height', min: 0.5, max: 60 }).default(4),
       turnMm: lengthMm({ label: 'Turns in at', min: 0.1, max: 50, help: 'Height where the stone begins to curve inward.' }).default(1.2),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness('Wall'),
@@ -122,7 +122,7 @@ function settingView(input: Input) {
         text: formatPlain(input.stoneWidthMm, 2),
       },
     ],
-    handles: [{ field: 'stoneLengthMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 }],
+    handles: [{ field: 'stoneLengthMm', label: 'length', at: [a, 0], along: [1, 0], gain: 2 }],
   })
 }
 
@@ -211,7 +211,7 @@ function outcomeOf({ shape, stoneLengthMm, roundMm, easeMm }: Input): OutcomeSpe
     }
   return {
     dimension: 'insideLongMm',
-    label: 'Inside, long way',
+    label: 'Inside length',
     valueMm: stoneLengthMm + easeMm,
     plusMinusMm: 0.1,
     follows: 1 / Math.PI,

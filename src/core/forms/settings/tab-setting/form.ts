@@ -145,7 +145,7 @@ function tabOutline(input: Input, place: OutlinePlace, tabMm: number): Outline {
   return [at(-inset, -half), at(reach, -half), at(reach, half), at(-inset, half)]
 }
 
-/** Where the tabs stand: evenly round, a pair astride the long way, or astride the top where a bail loop takes it. */
+/** Where the tabs stand: evenly round, a pair astride the length, or astride the top where a bail loop takes it. */
 function tabPlaces(input: Input, stone: Outline): OutlinePlace[] {
   const first = input.bailMm > 0 ? 0.25 + 0.5 / input.tabCount : 0.5 / input.tabCount
   return Array.from({ length: input.tabCount }, (_, i) => placeAlong(stone, first + i / input.tabCount))

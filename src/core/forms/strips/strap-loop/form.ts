@@ -35,11 +35,11 @@ const input = () =>
   z
     .strictObject({
       strapMm: lengthMm({ label: 'Strap width', min: 3, max: 120 }),
-      leatherMm: lengthMm({ label: 'Leather, thick', min: 0.5, max: 10 }),
+      leatherMm: lengthMm({ label: 'Leather thickness', min: 0.5, max: 10 }),
       easeMm: lengthMm({ label: 'Ease all over', min: 0, max: 5 }).default(0.5),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
-      widthMm: lengthMm({ label: 'Loop, wide', min: 1, max: 40 }).default(5),
+      widthMm: lengthMm({ label: 'Loop width', min: 1, max: 40 }).default(5),
       radiusMm: lengthMm({ label: 'Corner radius inside', min: 0, max: 10 }).default(0.5),
       lapMm: lengthMm({ label: 'Lap', min: 2, max: 60, help: 'For a riveted loop.' }).default(8),
       tongueMm: lengthMm({
@@ -48,7 +48,7 @@ const input = () =>
         max: 12,
         help: 'Its wire: the slot in the leather lets it through.',
       }).default(2.4),
-      slotMm: lengthMm({ label: 'Slot, long', min: 3, max: 80 }).default(16),
+      slotMm: lengthMm({ label: 'Slot length', min: 3, max: 80 }).default(16),
       holeCount: count({ label: 'Size holes', min: 1, max: 15 }).default(5),
       holePitchMm: lengthMm({ label: 'Between size holes', min: 5, max: 80 }).default(20),
       ...closingFields(0.5),
@@ -56,7 +56,7 @@ const input = () =>
     })
     .refine((value) => value.slotMm > 2 * (value.tongueMm + 0.3) + 0.2, {
       path: ['slotMm'],
-      error: 'Slot, long: it must be longer than its two end holes',
+      error: 'Slot length: it must be longer than its two end holes',
     })
 type Input = OutputOf<typeof input>
 

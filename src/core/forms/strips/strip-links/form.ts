@@ -31,7 +31,7 @@ type School = keyof typeof CUT_TEXTS
 const input = () =>
   z.strictObject({
     linkMm: lengthMm({ label: 'Link length', min: 2, max: 120 }),
-    widthMm: lengthMm({ label: 'Link, wide', min: 1, max: 60 }).default(5),
+    widthMm: lengthMm({ label: 'Link width', min: 1, max: 60 }).default(5),
     linkCount: count({ label: 'Links', min: 1, max: 500 }).default(12),
     stripCount: count({ label: 'Strips', min: 1, max: 50, help: 'Over how many strips they are spread.' }).default(1),
     alloy: commonFields.alloy(),
@@ -50,7 +50,7 @@ const input = () =>
       help: 'From link to link in the chain; 0 if not known yet.',
     }).default(0),
     rowCount: count({ label: 'Rows', min: 1, max: 4, help: 'Side by side in the chain: two rows are half as long.' }).default(1),
-    ringMm: lengthMm({ label: 'Joining ring, inside', min: 1, max: 40, help: 'Smaller rings want shorter links.' }).optional(),
+    ringMm: lengthMm({ label: 'Joining ring inside diameter', min: 1, max: 40, help: 'Smaller rings want shorter links.' }).optional(),
     stripInHandMm: lengthMm({
       label: 'I already have a strip',
       min: 5,
@@ -111,7 +111,7 @@ function ringChecks({ linkMm, ringMm }: Input) {
 function stripInHand(log: WorkingLog, input: Input, needMm: number) {
   if (input.stripInHandMm === undefined) return { results: {}, checks: [] }
   const afterMm = derive(log, {
-    label: 'Your strip, rolled',
+    label: 'Your strip after rolling',
     formula: 's + g',
     unit: 'mm',
     source: input.growthMm > 0 ? 'own-choice' : 'closed-form',

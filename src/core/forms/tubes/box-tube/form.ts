@@ -51,8 +51,8 @@ const SEAMS = { corner: 'At a corner', side: 'In the middle of a side' } as cons
 const input = () =>
   z
     .strictObject({
-      acrossMm: lengthMm({ label: 'Outside, one way', min: 2, max: 300 }),
-      upMm: lengthMm({ label: 'Outside, other way', min: 2, max: 300 }),
+      acrossMm: lengthMm({ label: 'Outside length', min: 2, max: 300 }),
+      upMm: lengthMm({ label: 'Outside width', min: 2, max: 300 }),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
       seam: choice('Seam', SEAMS).default('corner'),
@@ -135,7 +135,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.bend), jointOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('acrossMm', 'Outside, one way', input.acrossMm, 0.2)
+const outcomeOf = (input: Input): OutcomeSpec => asked('acrossMm', 'Outside length', input.acrossMm, 0.2)
 
 function planBox(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

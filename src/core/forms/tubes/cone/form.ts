@@ -28,8 +28,8 @@ import { PlanRefusal } from '../../refusal'
 const input = () =>
   z
     .strictObject({
-      largeMm: lengthMm({ label: 'Large end, outside', min: 2, max: 300 }),
-      smallMm: lengthMm({ label: 'Small end, outside', min: 0, max: 300, help: '0 for a cone to a point.' }),
+      largeMm: lengthMm({ label: 'Large end outside', min: 2, max: 300 }),
+      smallMm: lengthMm({ label: 'Small end outside', min: 0, max: 300, help: '0 for a cone to a point.' }),
       heightMm: lengthMm({ label: 'Height', min: 1, max: 300 }),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
@@ -39,7 +39,7 @@ const input = () =>
     })
     .refine((value) => value.smallMm <= value.largeMm, {
       path: ['smallMm'],
-      error: 'Small end: it is larger than the large end; turn them round',
+      error: 'Small end: it is larger than the large end; swap them',
     })
     .refine((value) => value.largeMm > 1.5 * value.thicknessMm, {
       path: ['thicknessMm'],
@@ -173,7 +173,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'long edge', longEdgeOf(log, input), jointOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('largeMm', 'Large end, outside', input.largeMm, 0.2)
+const outcomeOf = (input: Input): OutcomeSpec => asked('largeMm', 'Large end outside', input.largeMm, 0.2)
 
 function planCone(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -39,12 +39,12 @@ const input = () =>
   z
     .strictObject({
       make: choice('Made of', MAKES).default('two'),
-      acrossMm: lengthMm({ label: 'Width, outside', min: 3, max: 120 }),
-      upMm: lengthMm({ label: 'Height, outside', min: 1, max: 80 }),
+      acrossMm: lengthMm({ label: 'Outside width', min: 3, max: 120 }),
+      upMm: lengthMm({ label: 'Outside height', min: 1, max: 80 }),
       heightOf: choice('Height is of', { top: 'the curved top alone', whole: 'top and base together' }).default('whole'),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness('Top'),
-      baseMm: lengthMm({ label: 'Base, thick', min: 0.2, max: 6 }).default(1),
+      baseMm: lengthMm({ label: 'Base thickness', min: 0.2, max: 6 }).default(1),
       widthMm: lengthMm({ label: 'Length along', min: 1, max: 200 }).default(12),
       standoffMm: lengthMm({ label: 'Base stands out', min: 0, max: 10, help: 'All round, filed back after soldering.' }).default(0.75),
       trimMm: lengthMm({ label: 'Trim on the curve', min: 0, max: 10, help: 'Cut long and fitted.' }).default(0.5),
@@ -53,11 +53,11 @@ const input = () =>
     })
     .refine((value) => riseOf(value) > 0.2 && value.acrossMm > 2.5 * value.thicknessMm, {
       path: ['upMm'],
-      error: 'Height, outside: it leaves no room over the base; it must be more than the base and the thickness',
+      error: 'Outside height: it leaves no room over the base; it must be more than the base and the thickness',
     })
     .refine((value) => riseOf(value) <= (value.acrossMm - value.thicknessMm) / 2 + 1e-9, {
       path: ['upMm'],
-      error: 'Height, outside: higher than half the width the sides would lean inward; make the width larger or the height smaller',
+      error: 'Outside height: higher than half the width the sides would lean inward; make the width larger or the height smaller',
     })
 type Input = OutputOf<typeof input>
 
@@ -205,13 +205,13 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   ])
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('upMm', 'Height, outside', input.upMm, 0.3)
+const outcomeOf = (input: Input): OutcomeSpec => asked('upMm', 'Outside height', input.upMm, 0.3)
 
 /** The rough base of a two-part ferrule, filed back after soldering. */
 function roughBase(log: WorkingLog, { make, acrossMm, standoffMm, widthMm }: Input): readonly [number, number] | undefined {
   if (make === 'one') return undefined
   const wideMm = derive(log, {
-    label: 'Rough base, wide',
+    label: 'Rough base width',
     formula: 'W + 2·s',
     unit: 'mm',
     source: 'bench-practice',

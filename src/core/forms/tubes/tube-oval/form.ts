@@ -37,8 +37,8 @@ type School = keyof typeof LENGTH_TEXTS
 const input = () =>
   z
     .strictObject({
-      outsideLongMm: lengthMm({ label: 'Outside, long way', min: 2, max: 200 }),
-      outsideShortMm: lengthMm({ label: 'Outside, short way', min: 1.5, max: 200 }),
+      outsideLongMm: lengthMm({ label: 'Outside length', min: 2, max: 200 }),
+      outsideShortMm: lengthMm({ label: 'Outside width', min: 1.5, max: 200 }),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness('Wall'),
       lengthMm: lengthMm({ label: 'Length of the tube', min: 0.5, max: 400 }).default(20),
@@ -48,11 +48,11 @@ const input = () =>
     })
     .refine((value) => value.outsideShortMm <= value.outsideLongMm, {
       path: ['outsideShortMm'],
-      error: 'Outside, short way: it is longer than the long way; turn them round',
+      error: 'Outside width: it is more than the length; swap them',
     })
     .refine((value) => value.outsideShortMm > 2.2 * value.thicknessMm, {
       path: ['thicknessMm'],
-      error: 'Wall: it leaves no bore; a little under half the short way at most',
+      error: 'Wall: it leaves no bore; a little under half the width at most',
     })
 type Input = OutputOf<typeof input>
 
@@ -105,7 +105,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut width', lengthOf(log, input, input.schools.length), jointOf(input))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('outsideLongMm', 'Outside, long way', input.outsideLongMm, 0.3)
+const outcomeOf = (input: Input): OutcomeSpec => asked('outsideLongMm', 'Outside length', input.outsideLongMm, 0.3)
 
 function planOvalTube(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
@@ -142,8 +142,8 @@ function planOvalTube(input: Input, bench: Bench): FormPlan {
           { from: [a, -b], to: [a, b], offset: -1.2, text: formatPlain(input.outsideShortMm, 2) },
         ],
         handles: [
-          { field: 'outsideLongMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 },
-          { field: 'outsideShortMm', label: 'short way', at: [0, b], along: [0, 1], gain: 2 },
+          { field: 'outsideLongMm', label: 'length', at: [a, 0], along: [1, 0], gain: 2 },
+          { field: 'outsideShortMm', label: 'width', at: [0, b], along: [0, 1], gain: 2 },
         ],
       }),
       stripView(answer.markAt, input.lengthMm, {

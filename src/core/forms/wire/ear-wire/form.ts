@@ -144,7 +144,7 @@ function planEarWire(input: Input, bench: Bench): FormPlan {
     checks: checksOf(input),
     views: [
       bentView({
-        title: 'As it hangs',
+        title: 'On the wall',
         segments: segmentsOf(input),
         thicknessMm: input.thicknessMm,
         headingRad: Math.PI / 2,

@@ -30,8 +30,8 @@ const FORMULAS: Readonly<Record<Shape, string>> = {
 
 const input = () =>
   z.strictObject({
-    hookMm: lengthMm({ label: 'Hook, inside', min: 1, max: 60 }),
-    eyeMm: lengthMm({ label: 'Small bend, inside', min: 0.5, max: 40 }),
+    hookMm: lengthMm({ label: 'Hook inside diameter', min: 1, max: 60 }),
+    eyeMm: lengthMm({ label: 'Small bend inside diameter', min: 0.5, max: 40 }),
     alloy: commonFields.alloy(),
     thicknessMm: thicknessMm({ label: 'Wire', min: 0.5, max: 6 }),
     straightMm: lengthMm({ label: 'Straight between', min: 0, max: 100 }).default(4),
@@ -107,7 +107,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.shape))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('hookMm', 'Hook, inside', input.hookMm, 0.3)
+const outcomeOf = (input: Input): OutcomeSpec => asked('hookMm', 'Hook inside diameter', input.hookMm, 0.3)
 
 function planHook(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -37,8 +37,8 @@ type Oval = keyof typeof OVAL_TEXTS
 const input = () =>
   z
     .strictObject({
-      longMm: lengthMm({ label: 'Inside, long way', min: 1, max: 80 }),
-      shortMm: lengthMm({ label: 'Inside, short way', min: 0.6, max: 80 }),
+      longMm: lengthMm({ label: 'Inside length', min: 1, max: 80 }),
+      shortMm: lengthMm({ label: 'Inside width', min: 0.6, max: 80 }),
       alloy: commonFields.alloy(),
       thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 6 }),
       kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 1 }).default(0.25),
@@ -47,7 +47,7 @@ const input = () =>
     })
     .refine((value) => value.shortMm <= value.longMm, {
       path: ['shortMm'],
-      error: 'Inside, short way: it is longer than the long way; turn them round',
+      error: 'Inside width: it is more than the length; swap them',
     })
 type Input = OutputOf<typeof input>
 
@@ -59,7 +59,7 @@ function insideOf(log: WorkingLog, { longMm, shortMm }: Input, school: Oval): nu
     formula: '2·(a − b) + π·b',
     unit: 'mm',
     source: 'closed-form',
-    given: [given('a', 'inside, long way', longMm), given('b', 'inside, short way', shortMm)],
+    given: [given('a', 'inside length', longMm), given('b', 'inside width', shortMm)],
   })
 }
 
@@ -95,7 +95,7 @@ function checksOf(input: Input, wire: number): Check[] {
       actual: input.shortMm,
       limit: 2 * wire,
       good: 'Two rings of this wire lie side by side in it.',
-      bad: `The short way holds less than two wires: links jam; ${formatPlain(2 * wire, 2)} mm at least.`,
+      bad: `The width holds less than two wires: links jam; ${formatPlain(2 * wire, 2)} mm at least.`,
     }),
     {
       level: 'note',
@@ -111,7 +111,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'wire for each', lengthOf(log, input, input.schools.oval))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('longMm', 'Inside, long way', input.longMm, 0.2)
+const outcomeOf = (input: Input): OutcomeSpec => asked('longMm', 'Inside length', input.longMm, 0.2)
 
 function planJumpOval(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
@@ -153,7 +153,7 @@ function planJumpOval(input: Input, bench: Bench): FormPlan {
           { from: [a + wire, -b], to: [a + wire, b], offset: -1.2, text: formatPlain(input.shortMm, 2) },
           { from: [-rodMm / 2, -rodMm / 2], to: [rodMm / 2, -rodMm / 2], offset: -1.8, text: `rod ${formatPlain(rodMm, 2)}` },
         ],
-        handles: [{ field: 'longMm', label: 'long way', at: [a, 0], along: [1, 0], gain: 2 }],
+        handles: [{ field: 'longMm', label: 'length', at: [a, 0], along: [1, 0], gain: 2 }],
       }),
       stripView(
         answer.markAt,

@@ -20,7 +20,7 @@ type School = keyof typeof CUT_TEXTS
 
 const input = () =>
   z.strictObject({
-    insideMm: lengthMm({ label: 'Rod, inside of the ring', min: 0.8, max: 80 }),
+    insideMm: lengthMm({ label: 'Rod diameter, inside of the ring', min: 0.8, max: 80 }),
     alloy: commonFields.alloy(),
     thicknessMm: thicknessMm({ label: 'Wire', min: 0.2, max: 8 }),
     ringCount: count({ label: 'Rings in a set', min: 1, max: 5000 }).default(20),
