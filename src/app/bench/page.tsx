@@ -31,7 +31,7 @@ function viewOf(repositories: Repositories, tray: Tray, options: PlanOptions): T
     stepNumber: standing.stepIndex + 1,
     stepCount: plan.steps.length,
     finished,
-    next: step && !finished ? wordsOf(step, { alloy: alloy.id, thicknessMm: plan.thicknessMm }).title : 'done',
+    next: step && !finished ? wordsOf(step, { alloy: alloy.id, thicknessMm: plan.thicknessMm }).title : 'Finished',
     needsHeat: !finished && step?.op === 'anneal',
     waiting: finished ? null : waitingOf(repositories, tray),
     walk: finished ? null : walkFrozen(plan),

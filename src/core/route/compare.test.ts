@@ -63,7 +63,7 @@ describe('two pieces side by side', () => {
       {},
       'EUR',
     )
-    const found = comesTo.find((item) => item.label === 'Least temper left on the route')
+    const found = comesTo.find((item) => item.label === 'Least work left on the route')
     expect(Number.parseInt(found?.second ?? '', 10)).toBeLessThan(Number.parseInt(found?.first ?? '', 10))
   })
 })

@@ -128,7 +128,7 @@ export function comparePieces(first: Compared, second: Compared, figures: OwnFig
       numberRow('Metal each', a.massG, b.massG, 'g', 2),
       amountRow('Metal cost each', a.cost, b.cost, (amount) => formatMoney(amount, currency)),
       numberRow('Sheet each', a.sheetCm2, b.sheetCm2, 'cm²', 2),
-      numberRow('Least temper left on the route', a.leastLeft, b.leastLeft, '%', 0),
+      numberRow('Least work left on the route', a.leastLeft, b.leastLeft, '%', 0),
       numberRow('Steps', a.steps, b.steps, '', 0),
       numberRow('Anneals', a.anneals, b.anneals, '', 0),
       numberRow('Stops', a.stops, b.stops, '', 0),

@@ -102,7 +102,7 @@ export function BenchHome({ trays, lines }: { readonly trays: readonly TrayView[
     return (
       <Box sx={{ p: 2.5, flex: 1, display: 'flex', flexDirection: 'column', gap: 1.5, minHeight: 0 }}>
         <Box sx={{ alignSelf: 'flex-end' }}>
-          <LookChoice drawn="As they stand" />
+          <LookChoice drawn="Step by step" />
         </Box>
         <Box sx={{ flex: 1, minHeight: 320 }}>
           <DataTable label="Trays" columns={COLUMNS} rows={rows} empty="No tray was started yet." />
@@ -112,7 +112,7 @@ export function BenchHome({ trays, lines }: { readonly trays: readonly TrayView[
   return (
     <Box sx={{ flex: 1, bgcolor: PALETTE.petrolDeep, color: PALETTE.petrolText, px: 3, py: 1 }}>
       <Box sx={{ display: 'flex', justifyContent: 'flex-end', pt: 1 }}>
-        <LookChoice drawn="As they stand" />
+        <LookChoice drawn="Step by step" />
       </Box>
       {trays.length === 0 ? (
         <Box sx={{ py: 4, maxWidth: 560 }}>

@@ -121,7 +121,7 @@ export function CompareStation({ piece, others, otherId, results, comparison }: 
           {results ? <Picture result={results[0]} beside={results[1]} label={piece.name} /> : null}
         </Box>
         <Box>
-          <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 48 }}>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, minHeight: 48 }}>
             <ChoiceField
               label="Beside"
               value={String(otherId)}

@@ -22,12 +22,22 @@ import { STOCK_COLUMNS, stockRow } from './stock-table'
 import type { StockActs, StockView } from './stock-view'
 
 function ByMetal({ stock, acts }: { readonly stock: readonly StockView[]; readonly acts: StockActs }) {
-  return [...new Set(stock.map((item) => item.alloy))].map((alloy) => {
+  const sections = [...new Set(stock.map((item) => item.alloy))].map((alloy) => {
     const own = stock.filter((item) => item.alloy === alloy)
     const massG = own.reduce((sum, item) => sum + massOfStock(item), 0)
     return (
-      <Box component="section" key={alloy} aria-label={ALLOYS[alloy].title} sx={{ mt: 2.5 }}>
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', borderBottom: `1px solid ${PALETTE.hairline}`, pb: 0.5, mb: 1.5 }}>
+      <Box component="section" key={alloy} aria-label={ALLOYS[alloy].title} sx={{ pb: 2.5, breakInside: 'avoid' }}>
+        <Box
+          sx={{
+            display: 'flex',
+            flexWrap: 'wrap',
+            columnGap: 2,
+            alignItems: 'baseline',
+            borderBottom: `1px solid ${PALETTE.hairline}`,
+            pb: 0.5,
+            mb: 1.5,
+          }}
+        >
           <Typography variant="h3" component="h2">
             {ALLOYS[alloy].title}
           </Typography>
@@ -44,6 +54,7 @@ function ByMetal({ stock, acts }: { readonly stock: readonly StockView[]; readon
       </Box>
     )
   })
+  return <Box sx={{ columnWidth: 480, columnGap: 4, mt: 2.5 }}>{sections}</Box>
 }
 
 /** The metal one owns, every sheet and offcut true to shape and all to one scale, sorted by metal; or the same in a table. */
@@ -73,7 +84,7 @@ export function DrawerView({ stock }: { readonly stock: readonly StockView[] }) 
           Archive
         </Button>
         <Box sx={{ flex: 1 }} />
-        <LookChoice drawn="As it lies" />
+        <LookChoice drawn="To scale" />
       </Box>
       {stock.length === 0 ? (
         <Typography sx={{ mt: 2 }}>

@@ -42,7 +42,7 @@ function PieceLine({ piece, onArchive }: { readonly piece: PieceView; readonly o
         <Link href={`/pieces/${piece.id}`} style={{ color: PALETTE.ink, fontWeight: 650, fontSize: 15 }}>
           {piece.name}
         </Link>
-        <Typography variant="body2" noWrap>
+        <Typography variant="body2">
           {countWords(piece)}, {piece.alloy} <span className="fig">{formatPlain(piece.thicknessMm, 2)} mm</span>
         </Typography>
       </Box>

@@ -13,7 +13,7 @@ interface DeviationPictureProps {
   readonly predictedMm: number
   /** Measured less predicted of each piece, the newest first. */
   readonly growthsMm: readonly number[]
-  readonly height?: number
+  readonly height?: number | string
 }
 
 /** The piece as it was predicted, in its metal, and each piece as it came out scribed over it, the difference drawn larger. */
@@ -30,7 +30,7 @@ export function DeviationPicture({ piece, label, predictedMm, growthsMm, height 
     <Box component="figure" sx={{ m: 0 }}>
       <svg
         width="100%"
-        height={height}
+        style={{ height }}
         viewBox={`${bounds.minX - room} ${-bounds.maxY - room} ${wide + 2 * room} ${high + 2 * room}`}
         role="img"
         aria-label={about}

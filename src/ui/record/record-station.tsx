@@ -39,7 +39,7 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds }: 
             label={first.label}
             predictedMm={first.predictedMm}
             growthsMm={rows.map((row) => row.growthMm)}
-            height={250}
+            height="clamp(230px, 34vh, 460px)"
           />
         ) : null}
         {rows.length > 0 ? (

@@ -4,8 +4,8 @@ import type { RecordRow } from '@/server/db/repositories'
 import type { GridColumn } from '../grid/columns'
 import { DataTable } from '../grid/data-table'
 
-const COLUMNS = (label: string): readonly GridColumn[] => [
-  { key: 'piece', title: 'Piece', wide: 1.6 },
+const columnsFor = (label: string, hasPieces: boolean): readonly GridColumn[] => [
+  ...(hasPieces ? [{ key: 'piece', title: 'Piece', wide: 1.6 }] : []),
   { key: 'workpiece', title: 'No.', kind: 'figure', wide: 0.6 },
   { key: 'tray', title: 'Tray', kind: 'figure', wide: 0.6 },
   { key: 'predicted', title: 'Predicted, mm', kind: 'figure', decimals: 2 },
@@ -13,9 +13,9 @@ const COLUMNS = (label: string): readonly GridColumn[] => [
   { key: 'over', title: 'Over, mm', kind: 'figure', decimals: 2, signed: true },
 ]
 
-/** Predicted against measured, piece by piece. */
+/** Predicted against measured, workpiece by workpiece; each names its piece where there are several. */
 export function RecordTable({ rows, height }: { readonly rows: readonly RecordRow[]; readonly height?: number }) {
-  const columns = useMemo(() => COLUMNS(rows[0]?.label ?? 'Measured'), [rows])
+  const columns = useMemo(() => columnsFor(rows[0]?.label ?? 'Measured', new Set(rows.map((row) => row.pieceName)).size > 1), [rows])
   const lines = useMemo(
     () =>
       rows.map((row) => ({

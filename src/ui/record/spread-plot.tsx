@@ -17,7 +17,7 @@ export function SpreadPlot({ growthsMm, usedMm }: { readonly growthsMm: readonly
   const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
   return (
     <ResponsiveContainer width="100%" height={230}>
-      <ScatterChart margin={{ top: 16, right: 24, bottom: 8, left: 8 }} title="Growth of each piece over the textbook, mm">
+      <ScatterChart margin={{ top: 16, right: 52, bottom: 8, left: 8 }} title="Growth of each piece over the textbook, mm">
         <CartesianGrid stroke={PALETTE.hairline} vertical={false} />
         <XAxis
           type="number"
@@ -47,7 +47,7 @@ export function SpreadPlot({ growthsMm, usedMm }: { readonly growthsMm: readonly
           y={usedMm}
           stroke={PALETTE.verdigris}
           strokeDasharray="6 3"
-          label={{ value: 'used', position: 'insideBottomRight', fontSize: 12, fill: PALETTE.verdigris }}
+          label={{ value: 'used', position: 'right', fontSize: 12, fill: PALETTE.verdigris }}
         />
         <Scatter data={data} fill="#a86b2b" shape="diamond" isAnimationActive={false} />
       </ScatterChart>

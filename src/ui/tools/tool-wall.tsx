@@ -95,7 +95,7 @@ export function ToolWall({ tools }: { readonly tools: readonly WallTool[] }) {
         sx={{ px: 2.5, py: 1.5, overflowY: 'auto', minHeight: 0, display: 'flex', flexDirection: 'column' }}
       >
         <Box sx={{ display: 'flex', justifyContent: 'flex-end', mb: 0.5 }}>
-          <LookChoice drawn="As it hangs" />
+          <LookChoice drawn="To scale" />
         </Box>
         {tools.length === 0 ? (
           <Typography sx={{ mb: 1.5 }}>
