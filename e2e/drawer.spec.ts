@@ -51,7 +51,7 @@ test('the drawer as a table is searched, sorted and leads to a piece of metal; t
     const shown = await masses()
     expect(shown).toEqual([...shown].sort((a, b) => a - b))
   }).toPass()
-  await page.getByRole('button', { name: 'Drawn' }).click()
+  await page.getByRole('button', { name: 'To scale' }).click()
   await expect(page).toHaveURL(`${DEMO}/drawer`)
   await expect(page.getByRole('article', { name: /^T-1/ })).toBeVisible()
 })

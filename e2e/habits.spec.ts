@@ -53,7 +53,7 @@ test('a job is put into the archive after what hangs on it was said, and comes b
     await page.getByRole('button', { name: 'More of Ticket tokens' }).click()
     await page.getByRole('menuitem', { name: 'Archive' }).click()
     const dialog = page.getByRole('dialog', { name: 'Put Ticket tokens into the archive?' })
-    await expect(dialog).toContainText('On it hangs: 1 piece')
+    await expect(dialog).toContainText('With it: 1 piece')
     await dialog.getByRole('button', { name: 'Archive' }).click()
     await expect(job).toBeHidden()
   }

@@ -48,7 +48,7 @@ test('on the network a device is let in only with the code, and one is sent away
   expect((await second.request.get(`${base}/api/v1/forms`)).status()).toBe(200)
 
   await page.reload()
-  await page.getByRole('button', { name: 'Send phone away' }).click()
+  await page.getByRole('button', { name: 'Unpair phone' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Unpair it' }).click()
   await expect(page.getByRole('list', { name: 'Paired devices' })).not.toContainText('phone')
   expect((await second.request.get(`${base}/api/v1/forms`)).status()).toBe(401)

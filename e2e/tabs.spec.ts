@@ -337,7 +337,7 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       await page.getByRole('button', { name: 'More of Winter coats' }).click()
       await page.getByRole('menuitem', { name: 'Archive' }).click()
       const dialog = page.getByRole('dialog', { name: 'Put Winter coats into the archive?' })
-      await expect(dialog).toContainText('On it hangs: 1 piece')
+      await expect(dialog).toContainText('With it: 1 piece')
       return () => dialog.getByRole('button', { name: 'Archive' }).click()
     },
     meanwhile: async (page) => (await changeJob(page, 'while it was being put away')).click(),
