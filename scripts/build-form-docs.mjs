@@ -1,13 +1,14 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { build } from 'esbuild'
+import { kitsPage, rulesPage } from './route-pages.mjs'
 
-/** Writes docs/forms/<id>.md, docs/tables.md and docs/operations.md from the registries; with --check, fails where a page is not what they say. */
+/** Writes docs/forms/<id>.md, docs/tables.md and the pages of operations, rules and kits from the registries; with --check, fails where a page is not what they say. */
 const check = process.argv.includes('--check')
 mkdirSync('dist', { recursive: true })
 await build({
   stdin: {
     contents:
-      "export { FORMS } from '@/core/forms'\nexport { rangeText } from '@/core/sizes'\nexport { SOURCES } from '@/core/sources'\nexport { SHELVES, TABLES } from '@/core/tables'\nexport { ADVISERS } from '@/core/advice'\nexport { formatValue } from '@/core/units'\nexport { OPERATIONS } from '@/core/operations'\nexport { inputJsonSchema } from '@/core/forms/json-schema'",
+      "export { FORMS } from '@/core/forms'\nexport { rangeText } from '@/core/sizes'\nexport { SOURCES } from '@/core/sources'\nexport { SHELVES, TABLES } from '@/core/tables'\nexport { ADVISERS } from '@/core/advice'\nexport { formatValue } from '@/core/units'\nexport { OPERATIONS } from '@/core/operations'\nexport { RULES } from '@/core/rules'\nexport { ORDER_SCHOOLS } from '@/core/assembly'\nexport { FORM_ROUTES, KITS, schoolsIn } from '@/core/kits'\nexport { inputJsonSchema } from '@/core/forms/json-schema'",
     resolveDir: '.',
     loader: 'ts',
   },
@@ -18,9 +19,8 @@ await build({
   alias: { '@': './src' },
   logLevel: 'warning',
 })
-const { ADVISERS, FORMS, inputJsonSchema, OPERATIONS, rangeText, SHELVES, SOURCES, TABLES, formatValue } = await import(
-  '../dist/form-docs.mjs'
-)
+const core = await import('../dist/form-docs.mjs')
+const { ADVISERS, FORMS, inputJsonSchema, OPERATIONS, rangeText, SHELVES, SOURCES, TABLES, formatValue } = core
 
 function fieldRow(field) {
   const range = field.kind === 'number' ? rangeText(field.meta) : field.kind === 'choice' ? Object.values(field.titles).join(', ') : 'words'
@@ -112,13 +112,14 @@ function paramText(name, { title, anyOf, ...own }, needed) {
   return [`\`${name}\``, ...[title, range, how].filter(Boolean)].join(', ')
 }
 
-function operationRow({ id, title, kind, params, together, waitS }) {
+function operationRow({ id, title, kind, resource, includes, params, together, waitS }) {
   const { properties, required = [] } = inputJsonSchema(params)
   const texts = Object.entries(properties).map(([name, property]) =>
     paramText(name, property, required.includes(name) && property.default === undefined),
   )
   const goes = `${together ? 'the tray together' : 'piece by piece'}${waitS > 0 ? `, then waits ${waitS / 60} min` : ''}`
-  return `| \`${id}\` | ${title} | ${kind} | ${goes} | ${texts.join('; ')} |`
+  const steps = includes.length > 1 ? includes.map(({ op }) => (op === '*' ? 'itself' : op)).join(', ') : ''
+  return `| \`${id}\` | ${title} | ${kind} | ${resource} | ${goes} | ${texts.join('; ')} | ${steps} |`
 }
 
 function operationsPage() {
@@ -128,8 +129,8 @@ function operationsPage() {
     'Made from the registry by `npm run docs`; do not edit. The steps a route is made of, as the screens and the `temper` command take them:',
     '`{"op": "roll", "params": {"fromMm": "18 ga", "toMm": 0.8}}`. Lengths also take what a smith would write.',
     '',
-    '| op | step | kind | goes | parameters |',
-    '| --- | --- | --- | --- | --- |',
+    '| op | step | kind | with | goes | parameters | includes |',
+    '| --- | --- | --- | --- | --- | --- | --- |',
     ...OPERATIONS.map(operationRow),
     '',
   ].join('\n')
@@ -147,4 +148,6 @@ mkdirSync('docs/forms', { recursive: true })
 for (const form of FORMS) keep(`docs/forms/${form.id}.md`, page(form))
 keep('docs/tables.md', tablesPage())
 keep('docs/operations.md', operationsPage())
+keep('docs/rules.md', rulesPage(core))
+keep('docs/kits.md', kitsPage(core))
 process.exitCode = stale > 0 ? 1 : 0

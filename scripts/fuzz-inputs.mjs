@@ -136,6 +136,22 @@ async function interfaces(base) {
     ['/api/v1/convert', { text: '5/16 in' }],
     ['/api/v1/find', { text: '#60' }],
     ['/api/v1/table', { id: 'gauge-bs' }],
+    ...['route', 'joints'].map((command) => [
+      `/api/v1/${command}`,
+      {
+        parts: [
+          { id: 'a', alloy: 'copper-c110', thicknessMm: 1, massG: 5 },
+          { id: 'b', bought: 'hard' },
+        ],
+        others: [{ id: 's', kind: 'stone', standsC: 60 }],
+        joints: [{ id: 'j', kind: 'tee', members: ['a.foot', { thing: 'b', place: 'face' }], solder: 'hard-75', lengthMm: 20 }],
+        schools: { S14: 'B' },
+        steps: [
+          { op: 'saw', on: ['a'], params: { what: 'rough' } },
+          { op: 'solder', on: 'j', held: ['j'], overrides: [{ rule: 'P10', reason: 'as it is' }] },
+        ],
+      },
+    ]),
     [
       '/api/v1/temper',
       { alloy: 'sterling-925', thicknessMm: 1, bought: 'annealed', regions: ['a'], steps: [{ op: 'anneal', params: { timeS: 60 } }] },
@@ -280,7 +296,21 @@ export async function fuzz({ base, count, seed, hangMs = 2000, alive, atOnce = 4
 
 /** The command line with nonsense: it answers in JSON and ends with 0 or 2. */
 function fuzzCommands(random, pick, tally, count) {
-  const commands = ['calc', 'convert', 'find', 'table', 'advise', 'layout', 'temper', 'forms', 'constructor', '__proto__', '']
+  const commands = [
+    'calc',
+    'convert',
+    'find',
+    'table',
+    'advise',
+    'layout',
+    'temper',
+    'route',
+    'joints',
+    'forms',
+    'constructor',
+    '__proto__',
+    '',
+  ]
   for (let n = 0; n < count; n++) {
     const args = [pick(commands), ...(random() < 0.8 ? [pick(TEXTS)] : []), ...(random() < 0.6 ? [pick(TEXTS)] : [])].map((text) =>
       text.replaceAll('\u0000', ''),

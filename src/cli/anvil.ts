@@ -12,6 +12,8 @@ const USAGE = `usage: npm run -s anvil -- <command> [input]
   advise <id> <json>    which drill, blade, papers, solders, hammer
   layout <json>         nests blanks on sheets
   temper <json>         walks a route of operations through the metal
+  route <json>          which rules a route of several parts breaks, and the order that keeps them
+  joints <json>         solder ladder, amounts and heat plans of an assembly
 input: JSON, @file.json, or - (or nothing) for standard input
 `
 

@@ -636,7 +636,7 @@ describe('blanks for dies', () => {
     expect(value(held(6), 'thinnestMm')).toBeGreaterThan(0.27)
     expect(value(held(6), 'thinnestMm')).toBeLessThan(0.31)
     expect(levels(held(5.5), 'warn')).toContain('die-thinning')
-    expect(held(5).route.find((step) => step.op === 'press')?.params.depthMm).toBe(5)
+    expect(held(5).route.find((step) => step.op === 'press-die')?.params.depthMm).toBe(5)
   })
 })
 

@@ -10,24 +10,11 @@ import { objectOfFields, readChecked } from '../sizes/read-fields'
 import { SOURCES } from '../sources/sources'
 import { findTable, TABLES } from '../tables/registry'
 import { issuesOf, plainWords, sayIssue } from '../units/plain-words'
-
-/** A problem a person can fix, in the shape every interface gives it. */
-export interface DoorError {
-  readonly error: {
-    readonly code: string
-    readonly message: string
-    readonly issues: readonly { readonly path: string; readonly message: string }[]
-  }
-}
-
-export type DoorAnswer = { readonly ok: true; readonly body: unknown } | { readonly ok: false; readonly body: DoorError }
+import { bad, type DoorAnswer, type DoorError } from './door-answer'
+import { joints, route } from './route'
 
 /** The caller's clock, in seconds since the call began. */
 export type Clock = () => number
-
-function bad(code: string, message: string, issues: DoorError['error']['issues'] = []): DoorAnswer {
-  return { ok: false, body: { error: { code, message, issues } } }
-}
 
 function badInput(what: string, error: z.ZodError): DoorAnswer {
   const issues = issuesOf(error)
@@ -154,7 +141,9 @@ export function temper(raw: unknown): DoorAnswer {
 export const COMMANDS: ReadonlyMap<string, (raw: unknown, clock: Clock) => DoorAnswer> = new Map([
   ['convert', convert],
   ['find', find],
+  ['joints', joints],
   ['layout', layout],
+  ['route', route],
   ['table', readTable],
   ['temper', temper],
 ])

@@ -3,8 +3,6 @@ export {
   COMMANDS,
   calc,
   convert,
-  type DoorAnswer,
-  type DoorError,
   layout,
   listAdvisers,
   listForms,
@@ -14,4 +12,5 @@ export {
   temper,
 } from './commands'
 export { depthFault } from './depth'
+export type { DoorAnswer, DoorError } from './door-answer'
 export { openApiDocument } from './openapi'

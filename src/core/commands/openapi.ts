@@ -6,6 +6,7 @@ import { layoutInput } from '../layout'
 import { temperInput } from '../route'
 import { TABLES } from '../tables/registry'
 import { CORE_VERSION } from '../version'
+import { jointsInput, routeInput } from './route'
 
 const ERROR = {
   type: 'object',
@@ -77,6 +78,8 @@ export function openApiDocument() {
       '/api/v1/advisers': list('All advisers, with JSON Schema and example'),
       ...advisers,
       '/api/v1/layout': post('Nests blanks on sheets', schemaOf(layoutInput)),
+      '/api/v1/route': post('Checks a route of several parts, puts it in order and plans its heats', schemaOf(routeInput)),
+      '/api/v1/joints': post('Solder ladder, amounts and heat plans of an assembly', schemaOf(jointsInput)),
       '/api/v1/temper': post('Walks a route through the metal', inputJsonSchema(temperInput)),
     },
     components: { schemas: { Error: ERROR } },

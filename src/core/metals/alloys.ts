@@ -25,6 +25,8 @@ export interface Alloy {
   readonly title: string
   readonly composition: string
   readonly densityGPerCm3: number
+  /** From memory of the CRC handbook: silver and copper high, alloys medium. */
+  readonly specificHeatJPerKgK: number
   readonly solidusC: number
   readonly liquidusC: number
   readonly elasticModulusGPa: number
@@ -60,6 +62,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     title: 'Copper',
     composition: 'Cu 99.9',
     densityGPerCm3: 8.94,
+    specificHeatJPerKgK: 385,
     solidusC: 1065,
     liquidusC: 1083,
     elasticModulusGPa: 117,
@@ -83,6 +86,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     title: 'Red brass',
     composition: 'Cu 85 Zn 15',
     densityGPerCm3: 8.75,
+    specificHeatJPerKgK: 380,
     solidusC: 990,
     liquidusC: 1025,
     elasticModulusGPa: 117,
@@ -106,6 +110,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     title: 'Yellow brass',
     composition: 'Cu 70 Zn 30',
     densityGPerCm3: 8.53,
+    specificHeatJPerKgK: 375,
     solidusC: 915,
     liquidusC: 955,
     elasticModulusGPa: 110,
@@ -129,6 +134,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     title: 'Nickel silver',
     composition: 'Cu 65 Ni 18 Zn 17',
     densityGPerCm3: 8.73,
+    specificHeatJPerKgK: 377,
     solidusC: 1070,
     liquidusC: 1110,
     elasticModulusGPa: 125,
@@ -152,6 +158,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     title: 'Fine silver',
     composition: 'Ag 99.9',
     densityGPerCm3: 10.49,
+    specificHeatJPerKgK: 235,
     solidusC: 961.8,
     liquidusC: 961.8,
     elasticModulusGPa: 76,
@@ -175,6 +182,7 @@ export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = {
     title: 'Sterling silver',
     composition: 'Ag 92.5 Cu 7.5',
     densityGPerCm3: 10.36,
+    specificHeatJPerKgK: 245,
     solidusC: 802,
     liquidusC: 893,
     elasticModulusGPa: 76,

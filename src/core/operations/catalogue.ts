@@ -1,29 +1,33 @@
 import type { Operation } from './contract'
-import { drill, file, saw } from './cutting'
-import { finish, pickle } from './finishing'
-import { anneal, melt, solder } from './heat'
-import { rivet, setStone } from './setting'
-import { bend, dap, planish, press, roll, stamp, trueUp } from './shaping'
+import { BATH } from './lists/bath'
+import { BENDING } from './lists/bending'
+import { CUTTING } from './lists/cutting'
+import { ETCHING } from './lists/etching'
+import { FILING } from './lists/filing'
+import { FINISHING } from './lists/finishing'
+import { HAMMERING } from './lists/hammering'
+import { HEAT } from './lists/heat'
+import { JOINING } from './lists/joining'
+import { LEATHER } from './lists/leather'
+import { MARKING } from './lists/marking'
+import { PRESSING } from './lists/pressing'
+import { SETTING } from './lists/setting'
 
-/** Every operation the route, the ribbon and the bench know. A new one is one definition and one entry here. */
+/** Every operation the route, the ribbon and the bench know. A new one is one file and one entry in the list of its folder. */
 export const OPERATIONS = [
-  saw,
-  file,
-  drill,
-  anneal,
-  bend,
-  dap,
-  planish,
-  trueUp,
-  roll,
-  stamp,
-  press,
-  solder,
-  melt,
-  pickle,
-  rivet,
-  setStone,
-  finish,
+  ...MARKING,
+  ...CUTTING,
+  ...FILING,
+  ...BENDING,
+  ...HAMMERING,
+  ...PRESSING,
+  ...HEAT,
+  ...JOINING,
+  ...BATH,
+  ...ETCHING,
+  ...SETTING,
+  ...LEATHER,
+  ...FINISHING,
 ] as const
 
 export type OperationId = (typeof OPERATIONS)[number]['id']

@@ -1,6 +1,8 @@
 import type * as z from 'zod'
 import type { Alloy } from '../metals/alloys'
 import { objectOfFields, readChecked } from '../sizes/read-fields'
+import { type FactChange, readChanges } from './notation/effect'
+import { type Included, readIncludes } from './notation/includes'
 
 /** Strain put into a region and how hard it counts against the work limit (source: trade-limit for the weights, low). */
 export interface Working {
@@ -14,6 +16,9 @@ export const UNWORKED: Working = { strain: 0, weight: 1 }
 
 /** Weight of hammering in the work ledger: kinder than stretching (source: estimated, low). */
 export const HAMMER_WEIGHT = 0.8
+
+/** Weight of hoop compression in the work ledger: it folds before it cracks (source: estimated, low). */
+export const COMPRESSION_WEIGHT = 0.6
 
 /** A heat, and how near the solidus it may come: judged by colour it needs more room than where solder tells it. */
 export interface Heat {
@@ -36,6 +41,23 @@ export interface Effect {
   readonly thicknessRatio?: number
 }
 
+export const RESOURCES = {
+  bench: 'bench',
+  torch: 'torch',
+  'pickle-pot': 'pickle pot',
+  bath: 'bath',
+  press: 'press',
+  mill: 'rolling mill',
+  'etching-pan': 'etching pan',
+  tumbler: 'tumbler',
+  drill: 'drill',
+  none: 'nothing',
+} as const
+export type Resource = keyof typeof RESOURCES
+
+/** Bench words that no parameter changes; the title is the operation's. */
+type PlainWords = Pick<BenchWords, 'say' | 'watch'>
+
 /** What the smith reads at the bench. Big type: short sentences. */
 export interface BenchWords {
   readonly title: string
@@ -55,6 +77,8 @@ export interface OperationSpec<Id extends string = string, S extends z.ZodObject
   readonly id: Id
   readonly title: string
   readonly kind: 'cold' | 'heat' | 'bath' | 'finish'
+  /** What it is done with or in, and so what it waits for. */
+  readonly resource: Resource
   /** Whether the whole tray goes through together (a pickle bath, a heat). */
   readonly together: boolean
   readonly params: S
@@ -62,14 +86,31 @@ export interface OperationSpec<Id extends string = string, S extends z.ZodObject
   /** Time the work looks after itself. */
   readonly waitS: number
   readonly caution?: string
-  readonly effect: (params: z.output<S>, context: OperationContext) => Effect
+  /** The steps it includes, in order, itself as `*`; none where it is one step. */
+  readonly includes?: string
+  /** What it does to the state of what is worked on, in the notation of `notation/effect.ts`. */
+  readonly does?: string
+  /** Where on a thing it is done, where the step names no place. */
+  readonly place?: string
+  /** Its heat in °C; `flow` for the flow point of its solder. */
+  readonly heatC?: number | 'flow'
+  /** How it joins what it is done to: by heat, cold, by a headed rivet, loosely, or it takes loose parts apart. */
+  readonly joins?: 'hot' | 'cold' | 'headed' | 'loose' | 'apart'
+  /** It makes several parts of one: those named in `into`. */
+  readonly divides?: true
+  /** Of a joint it is done to the first part alone. */
+  readonly firstOnly?: true
+  /** What it does to the metal; nothing where it is left out. */
+  readonly effect?: (params: z.output<S>, context: OperationContext) => Effect
   /** Why it cannot be done to this metal, where it cannot. */
   readonly refuses?: (params: z.output<S>, context: OperationContext) => string | undefined
-  readonly words: (params: z.output<S>, context: OperationContext) => BenchWords
+  readonly words: PlainWords | ((params: z.output<S>, context: OperationContext) => BenchWords)
 }
 
 /** An operation ready for the catalogue: the same, with one entrance for outside data. */
-export interface Operation extends Omit<OperationSpec, 'effect' | 'refuses' | 'words'> {
+export interface Operation extends Omit<OperationSpec, 'effect' | 'refuses' | 'words' | 'includes' | 'does'> {
+  readonly includes: readonly Included[]
+  readonly does: readonly FactChange[]
   /** Reads parameters, filling defaults; the message names the parameter. */
   readonly read: (params: unknown) => { readonly ok: true; readonly step: ReadStep } | { readonly ok: false; readonly message: string }
 }
@@ -80,12 +121,33 @@ export interface ReadStep {
   readonly words: (context: OperationContext) => BenchWords
 }
 
+/** Strain for one step of the scale of tempers (annealed 0, hard 0.8), fitted to the strains of rolled stock; an estimate, low. */
+const STRAIN_PER_TEMPER = 0.65
+/** How long a torch heat of which nothing else is said lasts. */
+const USUAL_HEAT_S = 20
+
+/** What a step does to the metal of which no more is known than how much it hardens and how hot it gets. */
+function usualEffect(
+  { heatC, waitS }: Pick<OperationSpec, 'heatC' | 'waitS'>,
+  changes: readonly FactChange[],
+  { alloy }: OperationContext,
+): Effect {
+  const hardened = Math.max(0, ...changes.flatMap(({ to }) => ('add' in to ? [to.add] : [])))
+  const elsewhere = hardened > 0 ? { strain: STRAIN_PER_TEMPER * hardened, weight: HAMMER_WEIGHT } : UNWORKED
+  if (typeof heatC !== 'number') return { elsewhere }
+  return { elsewhere, heat: { tempC: Math.min(heatC, alloy.annealHighC), timeS: waitS || USUAL_HEAT_S } }
+}
+
 /** Closes the operation over its own parameter schema, so that nothing outside needs a cast. */
 export function defineOperation<const Id extends string, S extends z.ZodObject>(
   spec: OperationSpec<Id, S>,
 ): Operation & { readonly id: Id } {
+  const { includes, does, effect, words } = spec
+  const changes = does ? readChanges(does) : []
   return {
     ...spec,
+    includes: includes ? readIncludes(includes) : [{ op: '*', params: {}, when: [] }],
+    does: changes,
     read: (raw) => {
       const params = objectOfFields(raw ?? {})
       if (!params) return { ok: false, message: `${spec.title}: its parameters are an object of fields` }
@@ -94,9 +156,9 @@ export function defineOperation<const Id extends string, S extends z.ZodObject>(
       return {
         ok: true,
         step: {
-          effect: (context) => spec.effect(read.data, context),
+          effect: (context) => effect?.(read.data, context) ?? usualEffect(spec, changes, context),
           refuses: (context) => spec.refuses?.(read.data, context),
-          words: (context) => spec.words(read.data, context),
+          words: (context) => (typeof words === 'function' ? words(read.data, context) : { title: spec.title, facts: [], ...words }),
         },
       }
     },

@@ -11,7 +11,7 @@ const PARAMS: Readonly<Record<string, Record<string, unknown>>> = {
   bend: { insideRadiusMm: 9 },
   dap: { punchMm: 20, discMm: 24 },
   roll: { fromMm: 1, toMm: 0.7 },
-  press: { depthMm: 3, halfMm: 9 },
+  'press-die': { depthMm: 3, halfMm: 9 },
 }
 
 function read(id: string, params: Record<string, unknown> = {}): ReadStep {
@@ -42,7 +42,7 @@ describe.each(OPERATIONS.map((operation) => [operation.id, operation] as const))
         expect(work.strain).toBeGreaterThanOrEqual(0)
         expect(work.weight).toBeGreaterThan(0)
       }
-      if (operation.kind === 'heat') expect(heat?.tempC).toBeGreaterThan(300)
+      if (operation.kind === 'heat') expect(heat?.tempC).toBeGreaterThanOrEqual(200)
       else expect(heat).toBeUndefined()
       if (thicknessRatio !== undefined) expect(thicknessRatio).toBeGreaterThan(0)
     }

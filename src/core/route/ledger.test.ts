@@ -50,7 +50,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('the metal of %s', 
   it('hardens at every step that bends, domes, presses or rolls it', () => {
     const walk = walkTemper(temper)
     walk.steps.forEach((state, i) => {
-      if (!['bend', 'dap', 'press', 'roll'].includes(state.op)) return
+      if (!['bend', 'dap', 'press-die', 'roll'].includes(state.op)) return
       const before = walk.steps[i - 1] ?? walk.start
       const most = Math.max(...state.regions.map((region, r) => region.strain - (before.regions[r]?.strain ?? 0)))
       expect(most, `${state.title}`).toBeGreaterThan(0)

@@ -20,7 +20,7 @@ describe('what must come first (common practice, no source)', () => {
     ['truing an open joint', ['bend', 'true-up', 'solder'], 'solder-before-true-up'],
     ['a pickle after the stone', ['set-stone', 'pickle'], 'pickle-before-stone'],
     ['a pickle after the rivet', ['rivet', 'pickle'], 'pickle-before-rivet'],
-    ['pressing over scale', ['anneal', 'press'], 'pickle-before-hammer'],
+    ['pressing over scale', ['anneal', 'press-die'], 'pickle-before-hammer'],
     ['soldering before bending', ['solder', 'bend'], 'bend-before-solder'],
     ['doming over scale', ['anneal', 'dap'], 'pickle-before-hammer'],
     ['stamping over scale', ['solder', 'stamp'], 'pickle-before-hammer'],

@@ -115,7 +115,7 @@ const RULES: readonly OrderRule[] = [
   {
     code: 'pickle-before-hammer',
     level: 'warn',
-    broken: sinceLastHeat(isOp('pickle'), isOp('planish', 'dap', 'stamp', 'press', 'true-up')),
+    broken: sinceLastHeat(isOp('pickle'), isOp('planish', 'dap', 'stamp', 'press-die', 'true-up')),
     message: 'Scale left from the last heat is driven into the surface: pickle before hammering.',
   },
 ]

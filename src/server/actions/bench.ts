@@ -1,5 +1,6 @@
 import * as z from 'zod'
-import { checkOrder, isReason, type TemperState } from '@/core/route'
+import { checkOrder, type TemperState } from '@/core/route'
+import { isReason } from '@/core/rules'
 import { beginTray } from '../services/ledger'
 import { freezePlan, planDesign, planOptions, walkFrozen } from '../services/piece-plan'
 import { ownAction, refuse } from './action'

@@ -5,10 +5,14 @@ import type { Db } from './db'
 import { type Migration, migrate, readMigrations } from './migrate'
 import { makeRepositories } from './repositories'
 import { upgrade0003 } from './upgrades/0003-designs'
+import { upgrade0007 } from './upgrades/0007-operation-names'
 
 /** Every migration of this program, in order. */
 export function programMigrations(): Migration[] {
-  return readMigrations(join(/*turbopackIgnore: true*/ process.cwd(), 'src/server/db/migrations'), { '0003-ledger.sql': upgrade0003 })
+  return readMigrations(join(/*turbopackIgnore: true*/ process.cwd(), 'src/server/db/migrations'), {
+    '0003-ledger.sql': upgrade0003,
+    '0007-operation-names.sql': upgrade0007,
+  })
 }
 
 /**

@@ -11,18 +11,8 @@ import { useId } from 'react'
 import { lightOf } from '@/core/forming'
 import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { OPERATIONS } from '@/core/operations'
-import {
-  checkOrder,
-  type DesignStep,
-  insertAnneal,
-  isReason,
-  REASON_HELP,
-  type TemperState,
-  type ToolNote,
-  toolNotes,
-  walkTemper,
-  wordsOf,
-} from '@/core/route'
+import { checkOrder, type DesignStep, insertAnneal, type TemperState, type ToolNote, toolNotes, walkTemper, wordsOf } from '@/core/route'
+import { isReason, REASON_HELP } from '@/core/rules'
 import { SaveWords } from '../acting/save-words'
 import { useKeys } from '../keys/use-keys'
 import { ChoiceField } from '../shared/choice-field'

@@ -1,5 +1,5 @@
 import type { AlloyId } from '../../metals/alloys'
-import type { BendManner } from '../../operations/shaping'
+import type { BendManner } from '../../operations/bending/bend'
 import type { RouteStepSpec, Target } from '../contract'
 
 interface ClosedRoute {

@@ -5,7 +5,9 @@ import type { Db } from '../db'
 import { makeSettingsRepository } from '../repositories/settings'
 import { writer } from '../write'
 
-const oldStep = z.object({ id: z.string(), op: z.string(), params: z.record(z.string(), z.unknown()).default({}) })
+/** As the operation is named today, whose routes the old steps are found again on. */
+const oldName = z.string().transform((name) => name.replace(/^press(?=$|-)/, 'press-die'))
+const oldStep = z.object({ id: oldName, op: oldName, params: z.record(z.string(), z.unknown()).default({}) })
 const oldDesign = z.object({
   parts: z.array(z.object({ form: z.string(), inputVersion: z.number(), input: z.record(z.string(), z.unknown()) })).min(1),
   bought: z.enum(['annealed', 'quarter-hard', 'half-hard', 'hard', 'unknown']).default('unknown'),

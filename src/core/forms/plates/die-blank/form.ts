@@ -210,7 +210,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
       { op: 'anneal', params: {} },
       { op: 'pickle', params: {} },
       {
-        op: 'press',
+        op: 'press-die',
         params: {
           depthMm: input.depthMm,
           halfMm: Math.max(0.5, input.widthMm / 2),

@@ -1,0 +1,89 @@
+/** Pages of the order of work, made from the registries: rules, methods, kits and the usual routes of forms. */
+
+const MADE = 'Made from the registry by `npm run docs`; do not edit.'
+
+function clauseText(shape, clause) {
+  if (shape === 'needs') return `${clause.of}: \`${clause.asks}\``
+  if (shape === 'before')
+    return `${clause.first} before ${clause.next}${clause.mode === 'must' || clause.mode === 'both' ? ', which asks for it' : ''}`
+  if (shape === 'within')
+    return `${clause.first} to ${clause.next}: ${clause.least === undefined ? `at most ${clause.most}` : `at least ${clause.least}`} min`
+  if (shape === 'inside') return `${clause.of}: ${clause.order.join(' → ')}`
+  if (shape === 'falls') return `\`${clause.param}\` falls along ${clause.of}`
+  if (shape === 'flow')
+    return `${clause.of}${clause.earlier ? ` after ${clause.earlier.replaceAll('|', ' or ')}` : ''}: the solder flows lower`
+  return `${clause.of}: what is attached stands the heat (${clause.holds.join(', ')})`
+}
+
+const inTable = (text) => text.replaceAll('|', '\\|')
+
+function ruleRow({ id, shape, level, schools = [], under = [], clauses, says, remedy }) {
+  const levels = [level, ...schools.map((item) => `${item.school} ${item.level}${item.of ? ` (${item.of})` : ''}`)]
+  const falls = under.length > 0 ? ` Under ${under.join(', ')}.` : ''
+  return `| ${id} | ${inTable(clauses.map((clause) => clauseText(shape, clause)).join('; '))} | ${levels.join('; ')} | ${says}${falls} | ${remedy} |`
+}
+
+/** The rules of the order of work, and the questions that change them. */
+export function rulesPage({ RULES, ORDER_SCHOOLS }) {
+  return [
+    '# Rules of the order of work',
+    '',
+    `${MADE} Common practice, no source. What each rule watches stands in the notation of the operations; \`@\` names a group of them.`,
+    '',
+    '| rule | watches | level | why | put right by |',
+    '| --- | --- | --- | --- | --- |',
+    ...RULES.map(ruleRow),
+    '',
+    '## Methods that change it',
+    '',
+    '| question | usual | others | what changes |',
+    '| --- | --- | --- | --- |',
+    ...ORDER_SCHOOLS.map(({ id, question, answers, usual, changes }) => {
+      const others = Object.entries(answers).flatMap(([letter, text]) => (letter === usual ? [] : [`${letter}: ${text}`]))
+      return `| ${id} ${question} | ${usual}: ${answers[usual]} | ${others.join('; ')} | ${changes} |`
+    }),
+    '',
+  ].join('\n')
+}
+
+const member = ({ thing, place }) => (place ? `${thing}.${place}` : thing)
+const oneLine = (text) => text.trim().replace(/\s+/g, ' ')
+
+function kitSection({ title, id, parts, others, joints, steps }, schoolsIn) {
+  const notes = ({ count, set, rivet, film, bought }) =>
+    [count ? `${count} of it` : '', set ? 'a set' : '', rivet ? 'rivet' : '', film ? 'with film' : '', bought ? `bought ${bought}` : '']
+      .filter(Boolean)
+      .join(', ')
+  const partText = (part) => `${part.id} (${[part.form, notes(part)].filter(Boolean).join(', ')})`
+  const jointText = ({ id: name, kind, members, role, solder }) =>
+    `${name}: ${kind} ${members.map(member).join(' to ')}${role ? `, ${role}` : ''}${solder ? `, ${solder}` : ''}`
+  return [
+    `## ${title} \`${id}\``,
+    '',
+    `- Parts: ${parts.map(partText).join('; ')}`,
+    ...(others.length > 0 ? [`- Others: ${others.map(({ id: name, kind }) => `${name} (${kind})`).join('; ')}`] : []),
+    ...(joints.length > 0 ? [`- Joints: ${joints.map(jointText).join('; ')}`] : []),
+    `- Steps change under: ${schoolsIn(steps).join(', ') || 'nothing'}`,
+    '',
+    oneLine(steps),
+    '',
+  ]
+}
+
+/** The kits, and the usual routes of forms. */
+export function kitsPage({ KITS, FORM_ROUTES, schoolsIn }) {
+  return [
+    '# Kits',
+    '',
+    `${MADE} Kinds of piece from parts to the last step, with their sizes open. A step is \`operation things @place (parameters)\`; \`[S11 A]\``,
+    'stands in the route under that answer alone; `( … ) repeated: until …` is done again and again.',
+    '',
+    ...KITS.flatMap((kit) => kitSection(kit, schoolsIn)),
+    '## Usual routes of forms',
+    '',
+    '| forms | steps |',
+    '| --- | --- |',
+    ...FORM_ROUTES.map(({ forms, steps }) => `| ${forms.join(', ')} | ${oneLine(steps)} |`),
+    '',
+  ].join('\n')
+}

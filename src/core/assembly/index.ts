@@ -1,0 +1,1 @@
+export { ORDER_SCHOOLS } from './schools'

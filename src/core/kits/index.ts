@@ -1,0 +1,3 @@
+export { FORM_ROUTES } from './form-routes'
+export { schoolsIn } from './notation'
+export { KITS } from './registry'

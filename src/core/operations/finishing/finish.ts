@@ -1,0 +1,20 @@
+import * as z from 'zod'
+import { defineOperation, UNWORKED } from '../contract'
+
+export const finish = defineOperation({
+  id: 'finish',
+  title: 'Finish',
+  kind: 'finish',
+  resource: 'bench',
+  together: false,
+  handsOnS: 240,
+  waitS: 0,
+  does: 'no burr',
+  params: z.object({ what: z.string().optional() }),
+  effect: () => ({ elsewhere: UNWORKED }),
+  words: ({ what }) => ({
+    title: what ? `Finish ${what}` : 'Sand and finish',
+    say: 'Through the papers in order, turning a quarter at each. Every mark of the last paper goes before the next.',
+    facts: [],
+  }),
+})

@@ -1,0 +1,16 @@
+import * as z from 'zod'
+import { defineOperation } from '../contract'
+
+export const closeTube = defineOperation({
+  id: 'close-tube',
+  title: 'Close the tube',
+  kind: 'cold',
+  resource: 'bench',
+  together: false,
+  handsOnS: 900,
+  waitS: 0,
+  caution: 'Eye protection on. Never one hardened face on another.',
+  does: 'no insideOpen; temper +0.2',
+  params: z.object({}),
+  words: { say: 'Light blows all along, the gap closing evenly, no edge over the other.' },
+})

@@ -1,0 +1,42 @@
+import * as z from 'zod'
+import { CROWN_THINNING_RATIO, rimHoopStrain } from '../../forming/dome'
+import { lengthMm } from '../../units/fields'
+import { formatPlain } from '../../units/format'
+import { COMPRESSION_WEIGHT, defineOperation, UNWORKED } from '../contract'
+
+export const dap = defineOperation({
+  id: 'dap',
+  title: 'Dome',
+  kind: 'cold',
+  resource: 'bench',
+  together: false,
+  handsOnS: 60,
+  waitS: 0,
+  does: 'formed; temper +0.1',
+  caution: 'Never a hardened hammer face on a hardened punch: use a brass or soft-faced mallet, and wear eye protection.',
+  params: z.object({
+    punchMm: lengthMm({ label: 'Punch', min: 1, max: 120 }),
+    discMm: lengthMm({ label: 'Disc', min: 1, max: 500 }),
+    place: z.string().optional(),
+    hollowMm: lengthMm({ label: 'Hollow', min: 1, max: 150 }).optional(),
+    block: z.enum(['wood', 'steel']).optional(),
+  }),
+  effect: ({ punchMm, discMm }, { thicknessMm }) => {
+    const radius = Math.max((punchMm + thicknessMm) / 2, discMm / 4 + 1e-9)
+    const hoop = Math.abs(rimHoopStrain(discMm, radius))
+    const bent = thicknessMm / radius
+    return {
+      elsewhere: UNWORKED,
+      at: {
+        crown: { strain: CROWN_THINNING_RATIO * hoop + bent, weight: 1, held: 'dome' },
+        rim: { strain: hoop + bent, weight: COMPRESSION_WEIGHT, held: 'dome' },
+      },
+    }
+  },
+  words: ({ punchMm, place }, { thicknessMm }) => ({
+    title: `Dome with the ${formatPlain(punchMm, 1)} mm punch`,
+    say: `${place ? `${place}. ` : ''}Work in rings from the rim inwards, light blows, turning it between each. Move on when it sits in the cup without rocking.`,
+    facts: [{ label: 'Punch / cup', value: `${formatPlain(punchMm, 1)} / ${formatPlain(punchMm + 2 * thicknessMm, 1)} mm or over` }],
+    watch: 'If the rim ripples, stop. Go back to the wider cup and chase it flat from the rim before going deeper.',
+  }),
+})

@@ -1,0 +1,45 @@
+import * as z from 'zod'
+import { recommendedAnnealS } from '../../forming/anneal'
+import type { Alloy } from '../../metals/alloys'
+import { formatPlain } from '../../units/format'
+import { HEAT_CAUTION } from '../cautions'
+import { defineOperation, UNWORKED } from '../contract'
+
+/** The heat asked for, or the one that leaves this metal soft. */
+function annealOf({ tempC, timeS }: { readonly tempC?: number | undefined; readonly timeS?: number | undefined }, alloy: Alloy) {
+  const target = tempC ?? alloy.torchTargetC
+  return { tempC: target, timeS: timeS ?? recommendedAnnealS(alloy, target) }
+}
+
+export const anneal = defineOperation({
+  id: 'anneal',
+  title: 'Anneal',
+  kind: 'heat',
+  resource: 'torch',
+  together: true,
+  handsOnS: 120,
+  waitS: 0,
+  includes: '*, quench (school.S05=A), cool-slowly (school.S05=B), dry (school.S05=A)',
+  heatC: 650,
+  caution: HEAT_CAUTION,
+  params: z.object({
+    tempC: z
+      .number({ error: 'a temperature in °C, 100 to 1000' })
+      .min(100, { error: 'at least 100 °C' })
+      .max(1000, { error: 'at most 1000 °C' })
+      .optional(),
+    timeS: z.number().min(1, { error: 'at least 1 s' }).max(36000, { error: 'at most 10 h' }).optional(),
+  }),
+  effect: (params, { alloy }) => ({ elsewhere: UNWORKED, heat: { ...annealOf(params, alloy), marginsC: { amber: 100, red: 50 } } }),
+  words: (params, { alloy }) => ({
+    title: 'Anneal',
+    say: alloy.glows
+      ? `Bring the whole piece up evenly to ${alloy.annealCue} and hold it there for ${formatPlain(annealOf(params, alloy).timeS, 0)} seconds, a slow count. A bright workshop hides the glow: shade the work.`
+      : `Warm the whole piece evenly with a soft flame: ${alloy.annealCue}. A temperature crayon or soap tells when it is there; keep it there for ${formatPlain(annealOf(params, alloy).timeS, 0)} seconds and take the flame away.`,
+    facts: [
+      { label: 'Aim for', value: `${params.tempC ?? alloy.torchTargetC} °C, ± 40` },
+      { label: 'Then', value: alloy.quench },
+    ],
+    watch: `Solidus is ${alloy.solidusC} °C. If the surface starts to shimmer, take the flame away.`,
+  }),
+})

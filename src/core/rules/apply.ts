@@ -1,0 +1,112 @@
+import type { FactChange } from '../operations/notation/effect'
+import type { Fact, FactValue } from '../operations/notation/facts'
+import { type Act, heatOf, holdsFor, thingsFor } from './act'
+import { attachedTo, factOf, isMetal, jointKey, jointsWithin, namesIn, placeKey, setFact, thingsOf, type World } from './world'
+
+/** From here on a heat softens, scales and burns off flux, °C. */
+const SOFTENING_C = 400
+/** What a headed rivet and spring temper stand, a colour, and wax, lacquer or glue, °C. */
+export const STANDS_C = { rivet: 250, spring: 250, colour: 100, wax: 60, glue: 60 } as const
+
+const NOT_SCALING: ReadonlySet<string> = new Set(['fine-silver'])
+
+/** Whose facts a change is about. */
+function keysOf(world: World, act: Act, change: FactChange): string[] {
+  const things = thingsFor(world, act.things, change.when)
+  switch (change.scope) {
+    case 'things':
+      return things
+    case 'attached':
+      return [...attachedTo(world, things)]
+    case 'joint':
+      return act.joints.map((joint) => jointKey(joint.id))
+    case 'joints':
+      return jointsWithin(world, attachedTo(world, things)).map((joint) => jointKey(joint.id))
+    case 'place':
+      return things.map((thing) => placeKey(thing, act.place))
+    case 'file':
+      return namesIn(act.params.tool)
+  }
+}
+
+function valueFor(world: World, key: string, { fact, to }: FactChange, params: Act['params']): FactValue | undefined {
+  if ('value' in to) return to.value
+  if ('add' in to) return Math.min(1, Number(factOf(world, key, fact)) + to.add)
+  const value = params[to.param]
+  return typeof value === 'string' || typeof value === 'number' ? value : undefined
+}
+
+function change(world: World, act: Act): void {
+  for (const item of act.op.does) {
+    if (!holdsFor(world, act, item.when)) continue
+    for (const key of keysOf(world, act, item)) {
+      const value = valueFor(world, key, item, act.params)
+      if (value !== undefined) setFact(world, key, item.fact, value)
+    }
+  }
+}
+
+/** What a heat leaves: hot; from 400 °C on soft, scaled and without flux; what did not stand it is gone. */
+function heat(world: World, act: Act, heatC: number): void {
+  for (const thing of attachedTo(world, act.things)) {
+    setFact(world, thing, 'hot', true)
+    if (heatC > STANDS_C.colour) setFact(world, thing, 'coloured', false)
+    if (heatC > STANDS_C.wax) setFact(world, thing, 'sealed', false)
+    if (heatC < SOFTENING_C || !isMetal(world, thing)) continue
+    const cleared: readonly Fact[] = ['fluxed', 'fluxWet', 'spring']
+    for (const fact of cleared) setFact(world, thing, fact, false)
+    setFact(world, thing, 'temper', 0)
+    if (!NOT_SCALING.has(world.parts.get(thing)?.alloy ?? '')) setFact(world, thing, 'scaled', true)
+  }
+}
+
+function link(world: World, act: Act, loose: boolean): void {
+  for (const joint of act.joints) world.links.push({ joint: joint.id, things: thingsOf(joint), loose })
+}
+
+function join(world: World, act: Act): void {
+  link(world, act, false)
+  for (const joint of act.joints) {
+    setFact(world, jointKey(joint.id), 'done', true)
+    if (act.op.joins === 'headed') for (const thing of thingsOf(joint)) setFact(world, thing, 'headed', true)
+    if (act.op.joins !== 'hot') continue
+    setFact(world, jointKey(joint.id), 'tested', false)
+    if (joint.kind === 'seam')
+      for (const thing of thingsOf(joint)) {
+        setFact(world, thing, 'closed', true)
+        setFact(world, thing, 'seamClosed', true)
+        setFact(world, thing, 'trued', false)
+        setFact(world, thing, 'measured', false)
+      }
+  }
+}
+
+/** Makes several parts of one: each has the state of the old one, which is there no longer. */
+function divide(world: World, act: Act): void {
+  const [old] = act.things
+  if (old === undefined) return
+  for (const part of namesIn(act.params.into)) {
+    world.facts.set(part, new Map(world.facts.get(old)))
+    world.from.set(part, old)
+    world.there.add(part)
+  }
+  world.there.delete(old)
+}
+
+function partLoose(world: World, act: Act): void {
+  const apart = new Set(act.joints.map((joint) => joint.id))
+  const kept = world.links.filter((item) => !(item.loose && apart.has(item.joint)))
+  world.links.splice(0, world.links.length, ...kept)
+}
+
+/** Does one act of the unfolded route to the state. */
+export function applyAct(world: World, act: Act): void {
+  const heatC = heatOf(act)
+  const { joins } = act.op
+  if (joins === 'loose') link(world, act, true)
+  else if (joins === 'apart') partLoose(world, act)
+  else if (joins) join(world, act)
+  if (heatC !== undefined) heat(world, act, heatC)
+  change(world, act)
+  if (act.op.divides) divide(world, act)
+}

@@ -1,0 +1,99 @@
+import type { Assembly, Override } from '../assembly/assembly'
+import type { FactValue } from '../operations/notation/facts'
+import { walkOrder } from './act'
+import { isReason } from './reason'
+import { RULES } from './table'
+import { minutesOf, type Raw, Walk } from './walk'
+
+/** A rule that a route breaks: the most specific one, with the general ones it falls under. */
+export interface Finding extends Omit<Raw, 'fixed'> {
+  readonly under: readonly string[]
+  readonly overridden: boolean
+}
+
+/** Whether a reason lifts a rule between these steps. */
+export function isOverridden(assembly: Assembly, rule: string, steps: readonly number[]): boolean {
+  const names = steps.flatMap((i) => [String(i), assembly.steps[i]?.id ?? String(i)])
+  const lifts = ({ rule: of, against, reason }: Override) =>
+    of === rule && isReason(reason) && (against === undefined || names.includes(String(against)))
+  return steps.some((i) => assembly.steps[i]?.overrides?.some(lifts))
+}
+
+/** One finding for each breach: general rules are named under the most specific one that the same step breaks. */
+function nest(raw: readonly Raw[]): (Raw & Pick<Finding, 'under'>)[] {
+  return raw.flatMap((finding) => {
+    const beside = raw.filter((item) => lateOf(item) === lateOf(finding) && item !== finding)
+    if (beside.some((item) => isUnder(item.rule, finding.rule))) return []
+    const under = [...new Set(beside.filter((item) => isUnder(finding.rule, item.rule)).map((item) => item.rule))]
+    return [{ ...finding, under }]
+  })
+}
+
+const UNDER: ReadonlyMap<string, readonly string[]> = new Map(RULES.map((rule) => [rule.id, rule.under ?? []]))
+
+/** Whether a rule is a special case of another, at first or second hand. */
+function isUnder(rule: string, general: string): boolean {
+  const above = UNDER.get(rule) ?? []
+  return above.includes(general) || above.some((one) => isUnder(one, general))
+}
+
+/** The step a finding stands at. */
+const lateOf = ({ steps }: Pick<Raw, 'steps'>) => steps.at(-1)
+
+export interface RouteCheck {
+  readonly findings: readonly Finding[]
+  /** The facts after each step, by thing, joint and place; empty where states were not asked for. */
+  readonly states: readonly Readonly<Record<string, Readonly<Record<string, FactValue>>>>[]
+  /** Minutes of hands and of waiting, each repeated group once. */
+  readonly minutes: { readonly handsOn: number; readonly waiting: number }
+}
+
+/** Each breach once: clauses of one rule, included steps and repeated rounds find the same again. */
+function distinct(raw: readonly Raw[]): Raw[] {
+  const found = new Map<string, Raw>()
+  for (const one of raw) {
+    const key = `${one.rule} ${one.steps.join(' ')}`
+    const before = found.get(key)
+    const clauses = [...new Set([...(before?.clauses ?? []), ...one.clauses])]
+    found.set(key, { ...(before ?? one), clauses, on: [...new Set([...(before?.on ?? []), ...one.on])] })
+  }
+  return [...found.values()]
+}
+
+/**
+ * Walks a route through the state of its assembly and says which rules of the order of work it breaks (common practice, no source). Steps on
+ * what is not there and operations that are not in the catalogue change nothing; `readAssembly` names them.
+ */
+export function checkRoute(assembly: Assembly, { withStates = false }: { readonly withStates?: boolean } = {}): RouteCheck {
+  const walk = Walk.of(assembly)
+  const raw: Raw[] = []
+  const states: ReturnType<Walk['states']>[] = []
+  const minutes = new Map<number, ReturnType<typeof minutesOf>>()
+  for (const index of walkOrder(assembly)) {
+    const step = assembly.steps[index]
+    if (!step) continue
+    const own = walk.acts(step, index).map(minutesOf)
+    minutes.set(index, { handsOn: sumOf(own.map((item) => item.handsOn)), waiting: sumOf(own.map((item) => item.waiting)) })
+    raw.push(...walk.do(step, index))
+    if (withStates) states[index] = walk.states()
+  }
+  const findings = nest(distinct(raw)).map(
+    ({ fixed, ...finding }): Finding => ({
+      ...finding,
+      overridden: !fixed && isOverridden(assembly, finding.rule, finding.steps),
+    }),
+  )
+  const all = [...minutes.values()]
+  return {
+    findings,
+    states,
+    minutes: { handsOn: sumOf(all.map((item) => item.handsOn)), waiting: sumOf(all.map((item) => item.waiting)) },
+  }
+}
+
+const sumOf = (numbers: readonly number[]) => numbers.reduce((sum, number) => sum + number, 0)
+
+/** Whether a route breaks no rule: no stop and no warning that no reason lifts. */
+export function isLegal({ findings }: Pick<RouteCheck, 'findings'>): boolean {
+  return findings.every(({ level, overridden }) => overridden || level === 'note')
+}

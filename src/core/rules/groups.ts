@@ -1,0 +1,65 @@
+const HAMMER = [
+  'planish',
+  'forge',
+  'raise',
+  'sink',
+  'texture-hammer',
+  'stamp',
+  'letter',
+  'dap',
+  'flatten',
+  'true-up',
+  'round-up',
+  'form-landmark',
+  'ruffle',
+  'curl-edge',
+  'close-tube',
+  'chisel-out',
+  'rivet',
+]
+const FORM = ['bend', 'bend-on-bender', 'dap', 'sink', 'raise', 'form-landmark', 'curl-edge', 'close-tube', 'curl-link']
+const CUT = ['saw', 'shear', 'divide', 'cut-disc', 'cut-by-die', 'drill', 'punch-hole', 'trim-tail', 'trim-tab', 'cut-rays', 'cut-rivet']
+const ABRADE = [
+  'file',
+  'square-ends',
+  'sand',
+  'sand-flat',
+  'smooth-ends',
+  'chamfer',
+  'deburr',
+  'finish',
+  'clean-seam',
+  'polish',
+  'texture-abrasive',
+  'fit-hole',
+]
+const COLOUR = ['patina-dip', 'patina-spray', 'verdigris']
+
+/** Operations that rules name together. */
+export const OPERATION_GROUPS: Readonly<Record<string, readonly string[]>> = {
+  hammer: HAMMER,
+  form: FORM,
+  cut: CUT,
+  abrade: ABRADE,
+  colour: COLOUR,
+  mechanical: [
+    ...HAMMER,
+    ...FORM,
+    ...CUT,
+    ...ABRADE,
+    'fold',
+    'roll',
+    'draw',
+    'press-die',
+    'twist',
+    'squeeze-oval',
+    'form-hook',
+    'curl-lip',
+    'wind-coil',
+    'bend-bar',
+    'tabs-up',
+    'set-stone',
+  ],
+  heat: ['anneal', 'warm', 'stress-relief', 'melt', 'fuse', 'fuse-dust', 'melt-solder-on', 'solder', 'heat-colour'],
+  finals: ['polish', 'buff', ...COLOUR, 'heat-colour', 'finish', 'brush'],
+}

@@ -1,0 +1,2 @@
+export { isReason, REASON_HELP } from './reason'
+export { RULES } from './table'

@@ -1,0 +1,50 @@
+import type { Assembly } from '../../assembly/assembly'
+import { checkRoute } from '../check'
+import { EXACT_UNITS, exactOrder } from './exact'
+import { Greedy } from './greedy'
+import { type Proposal, proposeMissing } from './propose'
+import { wrongWith } from './trial'
+import { keptOf, type Unit, unitsOf } from './units'
+
+/** A step that stands elsewhere than it did, and the rules on account of which. */
+export interface Move {
+  readonly step: number
+  readonly from: number
+  readonly to: number
+  readonly because: readonly string[]
+}
+
+export interface OrderedRoute {
+  /** Indexes of the steps as they were given, in their new order. */
+  readonly steps: readonly number[]
+  readonly moves: readonly Move[]
+  readonly proposed: readonly Proposal[]
+}
+
+/** The best order known: of short routes of all there are, of long ones step by step; the given one where that is as good. */
+function bestOrder(assembly: Assembly, units: readonly Unit[], greedy: readonly Unit[]): readonly Unit[] {
+  if (units.length <= EXACT_UNITS) return exactOrder(assembly, units, greedy)
+  return wrongWith(assembly, greedy) < wrongWith(assembly, units) ? greedy : units
+}
+
+/**
+ * Puts a route in order: first what moves make right, then the steps that are missing are proposed. Pinned steps stay, and what they break is
+ * found by checking the result. A route that is in order stays as it is.
+ */
+export function putInOrder(assembly: Assembly): OrderedRoute {
+  const units = unitsOf(assembly)
+  const { units: greedy, because } = new Greedy(assembly, units).order(units)
+  const ordered = bestOrder(assembly, units, greedy)
+  const steps = ordered.flatMap((unit) => unit.steps)
+  const kept = keptOf(ordered.map((unit) => units.indexOf(unit)))
+  const moved = ordered.filter((unit) => !kept.has(units.indexOf(unit)))
+  const broken = moved.length > 0 ? checkRoute(assembly).findings : []
+  const moves = moved.flatMap((unit) => {
+    const told = broken.filter((finding) => finding.steps.some((step) => unit.steps.includes(step))).map(({ rule }) => rule)
+    const own = [...(because.get(unit) ?? []), ...told]
+    const why = [...new Set(own.length > 0 ? own : broken.map(({ rule }) => rule))].sort()
+    return unit.steps.map((step): Move => ({ step, from: step, to: steps.indexOf(step), because: why }))
+  })
+  const inOrder: Assembly = { ...assembly, steps: steps.flatMap((index) => assembly.steps[index] ?? []) }
+  return { steps, moves, proposed: proposeMissing(inOrder) }
+}

@@ -1,0 +1,42 @@
+import type { Assembly } from '../../assembly/assembly'
+import { isOverridden } from '../check'
+import { type Raw, Walk } from '../walk'
+import { LASTING } from './dooms'
+import type { Unit } from './units'
+
+/** Rules that count against an order: stops and warnings that no reason lifts. */
+export function against(assembly: Assembly, raw: readonly Raw[]): Raw[] {
+  return raw.filter(({ rule, level, steps, fixed }) => level !== 'note' && (fixed || !isOverridden(assembly, rule, steps)))
+}
+
+/** Does a unit, a repeated group twice through, and says what counts against it there. */
+export function doUnit(assembly: Assembly, walk: Walk, { steps }: Unit): Raw[] {
+  const rounds = steps.length > 1 || assembly.steps[steps[0] ?? 0]?.repeat !== undefined ? 2 : 1
+  const raw: Raw[] = []
+  for (let round = 0; round < rounds; round++)
+    for (const index of steps) {
+      const step = assembly.steps[index]
+      if (step) raw.push(...walk.do(step, index))
+    }
+  return against(assembly, raw)
+}
+
+/** A breach that only a move puts right weighs more than any number of steps that are missing. */
+const LASTING_WEIGHT = 1000
+
+/** How much is wrong with an order of units. */
+export function wrongWith(assembly: Assembly, order: readonly Unit[]): number {
+  const walk = Walk.of(assembly)
+  return order.reduce((sum, unit) => sum + weightOf(doUnit(assembly, walk, unit)), 0)
+}
+
+/** What the breaches of a unit weigh, each rule with its steps once. */
+export function weightOf(raw: readonly Raw[]): number {
+  const once = new Map(raw.map((breach) => [`${breach.rule} ${breach.steps.join(' ')}`, breach]))
+  return [...once.values()].reduce((sum, breach) => sum + (lasts(breach) ? LASTING_WEIGHT : 1), 0)
+}
+
+/** Whether a breach stays whatever is put in between: of two steps in the wrong order, or a heat too late. */
+export function lasts({ shape, steps }: Raw): boolean {
+  return LASTING.has(shape) && (shape !== 'before' || steps.length === 2)
+}

@@ -1,0 +1,68 @@
+import type { Assembly, AssemblyStep } from '../../assembly/assembly'
+import { findOperation } from '../../operations/catalogue'
+import { namesIn } from '../world'
+
+/** What is moved as one: a step, or the steps of a repeated group. */
+export interface Unit {
+  /** Indexes of its steps in the route as it was given. */
+  readonly steps: readonly number[]
+  readonly pinned: boolean
+  /** Operations of its steps and all that they include. */
+  readonly ops: ReadonlySet<string>
+  /** Things and joints it names, and the things those join. */
+  readonly about: ReadonlySet<string>
+}
+
+/** An operation and all that it may include. */
+function opsWithin(op: string, seen: Set<string> = new Set()): Set<string> {
+  if (seen.has(op)) return seen
+  seen.add(op)
+  for (const included of findOperation(op)?.includes ?? []) if (included.op !== '*') opsWithin(included.op, seen)
+  return seen
+}
+
+function aboutOf({ joints, parts }: Assembly, { on, params }: AssemblyStep): string[] {
+  const named = on.flatMap(({ thing }) => {
+    if (thing === 'piece') return parts.map(({ id }) => id)
+    const joint = joints.find(({ id }) => id === thing)
+    return joint ? [thing, ...joint.members.map((member) => member.thing)] : [thing]
+  })
+  return [...named, ...namesIn(params.into), ...namesIn(params.tool), ...namesIn(params.bath)]
+}
+
+/** The units of a route in the order given. */
+export function unitsOf(assembly: Assembly): Unit[] {
+  const units: Unit[] = []
+  for (let i = 0; i < assembly.steps.length; ) {
+    const group = assembly.steps[i]?.repeat
+    let end = i + 1
+    while (group !== undefined && assembly.steps[end]?.repeat === group) end++
+    const indexes = Array.from({ length: end - i }, (_, n) => i + n)
+    const steps = indexes.flatMap((index) => assembly.steps[index] ?? [])
+    units.push({
+      steps: indexes,
+      pinned: steps.some((step) => step.pinned === true),
+      ops: new Set(steps.flatMap((step) => [...opsWithin(step.op)])),
+      about: new Set(steps.flatMap((step) => aboutOf(assembly, step))),
+    })
+    i = end
+  }
+  return units
+}
+
+/** How many of a row keep their order among each other: the rest were moved. */
+export function keptCount(row: readonly number[]): number {
+  return keptOf(row).size
+}
+
+/** The longest run of a row that rises. */
+export function keptOf(row: readonly number[]): Set<number> {
+  const ends: { readonly value: number; readonly run: readonly number[] }[] = []
+  for (const value of row) {
+    const before = ends
+      .filter((end) => end.value < value)
+      .reduce<readonly number[]>((best, { run }) => (run.length > best.length ? run : best), [])
+    ends.push({ value, run: [...before, value] })
+  }
+  return new Set(ends.reduce<readonly number[]>((best, { run }) => (run.length > best.length ? run : best), []))
+}

@@ -1,0 +1,98 @@
+import type { Rule } from '../row'
+
+/** What a joint asks for before it is made, and what waits until it is. */
+export const JOINT_RULES: readonly Rule[] = [
+  {
+    id: 'P10',
+    shape: 'needs',
+    share: 'joint',
+    level: 'stop',
+    clauses: [
+      { asks: 'no burr', of: 'flux, solder, melt-solder-on', put: ['deburr'] },
+      { asks: 'joint: fit=fitted', of: 'solder, fuse', put: ['fit-joint'] },
+    ],
+    remedy: 'Take the burr off and fit the joint.',
+    says: 'Solder does not bridge a gap, and it follows clean, fluxed metal.',
+  },
+  {
+    id: 'P11',
+    shape: 'needs',
+    share: 'joint',
+    level: 'stop',
+    clauses: [
+      { asks: 'stoneFits', of: 'solder, melt-solder-on (joint.role=bezel-to-plate; thing.form=bezel|bezel-gallery)', put: ['fit-stone'] },
+    ],
+    remedy: 'Fit the stone to the bezel.',
+    says: 'A cup that does not fit scraps the whole piece once it is on the plate.',
+  },
+  {
+    id: 'P12',
+    shape: 'needs',
+    share: 'attached',
+    level: 'stop',
+    clauses: [{ asks: 'joints: tested', of: 'saw, divide, glue, place-stone, set-stone', put: ['test-joint'] }],
+    remedy: 'Test the joint; where it fails, pickle, flux and solder again.',
+    says: 'A joint that failed is made again with heat and pickle, which sawn edges and stones do not forgive.',
+  },
+  {
+    id: 'P13',
+    shape: 'needs',
+    share: 'thing',
+    level: 'stop',
+    schools: [{ school: 'S35.B', level: 'note' }],
+    clauses: [{ asks: 'matched', of: 'arrange, solder, fuse (thing.set)', put: ['match'] }],
+    remedy: 'Match the set, and make the odd one again.',
+    says: 'A ball or ring of the wrong size cannot be made again in its place.',
+  },
+  {
+    id: 'P14',
+    shape: 'needs',
+    share: 'attached',
+    level: 'stop',
+    clauses: [{ asks: 'attached: no bound', of: 'pickle, true-up, round-up, bend', put: ['unbind'] }],
+    remedy: 'Take the binding wire off.',
+    says: 'Iron in the pickle plates copper on everything, and wire left on dents the work.',
+  },
+  {
+    id: 'P15',
+    shape: 'needs',
+    share: 'joint',
+    level: 'stop',
+    clauses: [
+      { asks: 'joint: sweated', of: 'solder (joint.how=sweat)', put: ['melt-solder-on', 'pickle'] },
+      { asks: 'fluxed', of: 'solder (joint.how=sweat)', put: ['flux', 'dry-flux'] },
+    ],
+    remedy: 'Melt the solder on one part, pickle, and flux both.',
+    says: 'There is no ledge for chips, and solder runs only over a clean, fluxed face.',
+  },
+  {
+    id: 'P16',
+    shape: 'needs',
+    share: 'joint',
+    level: 'stop',
+    clauses: [
+      { asks: 'jig: painted', of: 'arrange', put: ['paint-barrier'] },
+      { asks: 'baseFlat', of: 'arrange (thing.metal)', put: ['sand-flat'] },
+    ],
+    remedy: 'Paint the edges of the jig, and sand the parts flat.',
+    says: 'Paint keeps the jig from being soldered on, and flat beads take solder evenly.',
+  },
+  {
+    id: 'P17',
+    shape: 'needs',
+    share: 'thing',
+    level: 'stop',
+    clauses: [{ asks: 'warm', of: 'spray-flux', put: ['warm'] }],
+    remedy: 'Warm it first.',
+    says: 'Sprayed flux needs hot metal to cling to, and saves fluxing each bead.',
+  },
+  {
+    id: 'P18',
+    shape: 'before',
+    share: 'attached',
+    level: 'stop',
+    clauses: [{ first: 'solder', next: 'saw (what=around)' }],
+    remedy: 'Move the sawing after the last soldering.',
+    says: 'The scallop must follow where the beads really sit.',
+  },
+]

@@ -1,0 +1,88 @@
+import type { Rule } from '../row'
+
+/** Rings, links, hooks, folded stars and straps. */
+export const SMALL_WORK_RULES: readonly Rule[] = [
+  {
+    id: 'P58',
+    shape: 'needs',
+    share: 'thing',
+    level: 'stop',
+    schools: [{ school: 'S25.C', level: 'note' }],
+    clauses: [{ asks: 'seamClosed', of: 'squeeze-oval', put: ['solder', 'pickle'] }],
+    remedy: 'Solder or fuse the ring.',
+    says: 'A weak seam snaps when it is squeezed.',
+  },
+  {
+    id: 'P59',
+    shape: 'needs',
+    share: 'joint',
+    level: 'warn',
+    clauses: [{ asks: 'seamSide=long', of: 'close-link (thing.form=jump-oval)', put: [] }],
+    remedy: 'Squeeze it with the seam on a long side, and turn the seam inside.',
+    says: 'There it is hidden, and the pull does not open it.',
+  },
+  {
+    id: 'P60',
+    shape: 'before',
+    share: 'attached',
+    level: 'stop',
+    clauses: [{ first: 'curl-lip, form-hook', next: 'trim-tail' }],
+    remedy: 'Trim last.',
+    says: 'How much tail is left is known only once lip and hook are bent.',
+  },
+  {
+    id: 'P61',
+    shape: 'needs',
+    share: 'thing',
+    level: 'stop',
+    clauses: [
+      { asks: 'folded', of: 'cut-rays, twist (thing.form=fold-star)', put: ['fold'] },
+      { asks: 'collapsed', of: 'cut-rays, twist (thing.form=fold-star)', put: ['collapse'] },
+      { asks: 'straight', of: 'cut-rays, twist (thing.form=fold-star)', put: ['straighten'] },
+    ],
+    remedy: 'Fold, collapse and straighten it first.',
+    says: 'Only then is the star alike on all sides.',
+  },
+  {
+    id: 'P62',
+    shape: 'before',
+    share: 'thing',
+    level: 'stop',
+    clauses: [{ first: 'ruffle, drill, punch-hole, straighten', next: 'open-layers' }],
+    remedy: 'Open the layers last.',
+    says: 'A folded pair is struck as one, and a hole wants flat support.',
+  },
+  {
+    id: 'P63',
+    shape: 'before',
+    share: 'thing',
+    level: 'stop',
+    clauses: [{ first: 'file, chamfer, bend-bar, polish', next: 'fit-tongue' }],
+    remedy: 'The tongue last.',
+    says: 'Work on the tongue scratches, and the bars get in the way.',
+  },
+  {
+    id: 'P64',
+    shape: 'before',
+    share: 'thing',
+    level: 'stop',
+    clauses: [
+      { first: 'skive, punch-slot, make-loop', next: 'stitch' },
+      { first: 'stitch', next: 'punch-size-holes', mode: 'both', put: ['stitch'] },
+    ],
+    remedy: 'In this order.',
+    says: 'The fold must be thin, and where the holes belong is known once the buckle sits.',
+  },
+  {
+    id: 'P102',
+    shape: 'before',
+    share: 'thing',
+    level: 'stop',
+    clauses: [
+      { first: 'solder (joint.role=extension)', next: 'drill (for=adjust)', mode: 'both', put: ['solder', 'pickle'] },
+      { first: 'drill (for=adjust)', next: 'saw (what=trim; at=end)' },
+    ],
+    remedy: 'Solder the extension, drill its holes, then trim its end.',
+    says: 'Where the holes fall is known once the wire sits, and where it ends once they are drilled.',
+  },
+]

@@ -1,0 +1,57 @@
+import type { AssemblyJoint } from '../../assembly/assembly'
+import { SOLDERS } from '../../metals/solders'
+import { formatPlain } from '../../units/format'
+import { type Act, heatOf, solderOf } from '../act'
+import type { Breach, Watch } from '../breach'
+import type { FlowClause, Level } from '../row'
+import { chosenBy, readSelection } from '../selection'
+import { attachedTo, thingsOf, type World } from '../world'
+import type { Soldered, Walked } from './walked'
+
+/** A later solder flows this many degrees lower; less is a warning, and under the least a stop (common practice, no source). */
+export const WORKING_GAP_C = 20
+export const LEAST_GAP_C = 10
+
+/** Earlier joints that a heat reaches: those of the same subassembly that are not held and not made in this step itself. */
+function reached(world: World, act: Act, { soldered }: Walked): Soldered[] {
+  const things = attachedTo(world, act.things)
+  const held = act.step.held ?? []
+  const now = new Set(act.joints.map((joint) => joint.id))
+  return soldered.filter(({ joint, index }) => {
+    const made = world.joints.get(joint)
+    return made && index !== act.index && !now.has(joint) && !held.includes(joint) && thingsOf(made).some((thing) => things.has(thing))
+  })
+}
+
+function levelOf(act: Act, earlier: Soldered, heatC: number): Level {
+  const { liquidusC, solidusC } = SOLDERS[earlier.solder]
+  if (act.op.heatC !== 'flow') return heatC > solidusC ? 'stop' : 'off'
+  const gap = liquidusC - heatC
+  return gap >= WORKING_GAP_C ? 'off' : gap >= LEAST_GAP_C ? 'warn' : 'stop'
+}
+
+/** Watches that a heat does not open earlier seams. */
+export function watchFlow(clauses: readonly FlowClause[]): Watch {
+  const read = clauses.map(({ earlier, of }) => ({ roles: earlier?.split('|'), selection: readSelection(of) }))
+  return (world, act, walked) => {
+    const heatC = heatOf(act)
+    if (heatC === undefined) return []
+    return read.flatMap(({ roles, selection }, clause): Breach[] => {
+      if (!chosenBy(world, act, selection)) return []
+      return reached(world, act, walked).flatMap((earlier): Breach[] => {
+        if (roles && !roles.includes(earlier.role ?? '')) return []
+        const level = levelOf(act, earlier, heatC)
+        if (level === 'off') return []
+        return [{ clause, other: earlier.index, on: [earlier.joint], level, detail: wordsOf(act, act.joints[0], earlier, heatC) }]
+      })
+    })
+  }
+}
+
+function wordsOf(act: Act, joint: AssemblyJoint | undefined, earlier: Soldered, heatC: number): string {
+  const { title, liquidusC, solidusC } = SOLDERS[earlier.solder]
+  if (act.op.heatC !== 'flow')
+    return `The heat is ${formatPlain(heatC, 0)} °C, and ${title} begins to melt at ${formatPlain(solidusC, 0)} °C.`
+  const gap = liquidusC - heatC
+  return `${SOLDERS[solderOf(act, joint)].title} flows at ${formatPlain(heatC, 0)} °C, ${formatPlain(Math.abs(gap), 0)} degrees ${gap >= 0 ? 'under' : 'over'} ${title} of joint "${earlier.joint}"; ${WORKING_GAP_C} or more under it are wanted.`
+}

@@ -1,0 +1,26 @@
+import type { Rule } from './row'
+import { FLAT_WORK_RULES } from './rows/flat-work'
+import { FORMING_RULES } from './rows/forming'
+import { HEAT_RULES } from './rows/heat'
+import { JOINT_RULES } from './rows/joints'
+import { RIVETING_RULES } from './rows/riveting'
+import { SMALL_WORK_RULES } from './rows/small-work'
+import { SURFACE_RULES } from './rows/surface'
+
+/** Every rule of the order of work. A new one is one row and needs no other list. */
+export const RULES: readonly Rule[] = [
+  ...HEAT_RULES,
+  ...JOINT_RULES,
+  ...FORMING_RULES,
+  ...FLAT_WORK_RULES,
+  ...SMALL_WORK_RULES,
+  ...RIVETING_RULES,
+  ...SURFACE_RULES,
+]
+
+const BY_ID: ReadonlyMap<string, Rule> = new Map(RULES.map((rule) => [rule.id, rule]))
+
+/** The rule of this id, or undefined. */
+export function findRule(id: string): Rule | undefined {
+  return BY_ID.get(id)
+}
