@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { Drawing } from '../drawing/drawing'
+import type { Place } from '../drawing/place'
 import type { SolidPart } from '../drawing/solid/solid'
 import type { Outline } from '../geometry/point'
 import type { AlloyId } from '../metals/alloys'
@@ -127,6 +128,8 @@ export interface FormPlan {
   readonly drawing: Drawing
   /** The finished piece in three dimensions, where it is more than its flat blank. */
   readonly solids?: readonly SolidPart[]
+  /** Where it can be joined, worked and named; the frame of the solids is theirs. */
+  readonly places?: readonly Place[]
   readonly route: readonly RouteStepSpec[]
   /** Parts of the piece that harden differently. */
   readonly regions: readonly string[]

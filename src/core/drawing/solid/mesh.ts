@@ -35,15 +35,21 @@ function stood([x, y, z]: Place, along: Point | undefined): Place {
   return [x * nx + z * ny, x * ny - z * nx, y]
 }
 
+/** Turned about the upright. */
+function turnedBy([x, y, z]: Place, angleRad: number): Place {
+  const [c, s] = [Math.cos(angleRad), Math.sin(angleRad)]
+  return [c * x - s * y, s * x + c * y, z]
+}
+
 /** All parts of a piece as one surface, each where it stands. */
 export function piecesMesh(parts: readonly SolidPart[], formed: number): Mesh {
   const positions: number[] = []
   const triangles: number[] = []
-  for (const { solid, at, along } of parts) {
+  for (const { solid, at, along, turnRad = 0 } of parts) {
     const start = positions.length / 3
     const mesh = meshOf(solid, formed)
     for (let i = 0; i < mesh.positions.length; i += 3) {
-      const [x, y, z] = stood([mesh.positions[i] ?? 0, mesh.positions[i + 1] ?? 0, mesh.positions[i + 2] ?? 0], along)
+      const [x, y, z] = turnedBy(stood([mesh.positions[i] ?? 0, mesh.positions[i + 1] ?? 0, mesh.positions[i + 2] ?? 0], along), turnRad)
       positions.push(x + at[0], y + at[1], z + at[2])
     }
     for (const index of mesh.triangles) triangles.push(index + start)

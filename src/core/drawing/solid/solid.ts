@@ -83,6 +83,8 @@ export interface SolidPart {
   readonly at: readonly [number, number, number]
   /** A strip that leaves a flat piece along this direction, of length 1, and bends up from it; without it the solid stands as it is made. */
   readonly along?: Point
+  /** Turned about the upright by this angle before it is put there. */
+  readonly turnRad?: number
 }
 
 /** Triangles of a surface: three coordinates a vertex, mm, and three vertices a triangle, outward counter-clockwise. */

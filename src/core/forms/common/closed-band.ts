@@ -16,6 +16,7 @@ import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import { derive, given, type WorkingLog } from '../../working/derive'
 import type { Answer, BlankSpec, Check, FormPlan, OutcomeSpec, RouteStepSpec, SchoolChoice } from '../contract'
+import { bandPlaces } from './places'
 import { hazardNotes, markedAt, sheetBlank, targetOf, wireBlank } from './plan-kit'
 import { closedRoute } from './routes'
 import { ringSolid, stripSection } from './solids'
@@ -185,6 +186,12 @@ export function planClosedBand(log: WorkingLog, band: ClosedBand, bench: Bench):
     choice: lengthChoice(band),
     choices: [piChoice(band)],
     checks: closedBandChecks(band),
+    places: bandPlaces({
+      insideDiameterMm: fittedMm(band),
+      widthMm: wire ? band.thicknessMm : band.widthMm,
+      thicknessMm: band.thicknessMm,
+      blankLengthMm: lengthMm,
+    }),
     solids: ringSolid(
       band.insideDiameterMm,
       band.neutralAxisRatio * band.thicknessMm,

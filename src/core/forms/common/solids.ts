@@ -19,9 +19,10 @@ export function wireSolid(bends: readonly BentSegment[], wireMm: number): SolidP
   return bentSolid(bends, circleOutline(wireMm / 2))
 }
 
-/** A section bent once round an inside diameter; how far its kept layer lies over the inside. */
+/** A section bent once round an inside diameter, about its own middle; how far its kept layer lies over the inside. */
 export function ringSolid(insideMm: number, keptMm: number, section: Outline, taper?: readonly Point[]): SolidPart[] {
-  return bentSolid([{ radiusMm: insideMm / 2 + keptMm, turnRad: 2 * Math.PI }], section, taper)
+  const radiusMm = insideMm / 2 + keptMm
+  return bentSolid([{ radiusMm, turnRad: 2 * Math.PI }], section, taper).map((part) => ({ ...part, at: [0, -radiusMm, 0] as const }))
 }
 
 /** The bends of a strip that follows a closed outline, counter-clockwise, its middle layer on it; it begins in the middle of a side. */
@@ -40,10 +41,18 @@ export function bendsAlong(outline: Outline): BentSegment[] {
 /** As many corners make a smooth outline for the eye. */
 const SEEN_CORNERS = 96
 
-/** A strip or wire that goes once round an outline. */
-export function aroundSolid(middle: Outline, section: Outline): SolidPart[] {
+/** A strip or wire that goes once round an outline and stands on it; `baseMm` is how high its lower edge lies. */
+export function aroundSolid(middle: Outline, section: Outline, baseMm = 0): SolidPart[] {
   const every = Math.ceil(middle.length / SEEN_CORNERS)
-  return bentSolid(bendsAlong(middle.filter((_, i) => i % every === 0)), section)
+  const seen = middle.filter((_, i) => i % every === 0)
+  const [[ax, ay], [bx, by]] = [seen[0] ?? [0, 0], seen[1] ?? [1, 0]]
+  const riseMm = Math.max(...section.map(([across]) => across))
+  return bentSolid(bendsAlong(seen), section).map((part) => ({
+    ...part,
+    // the strip begins in the middle of the first side and runs along it
+    at: [(ax + bx) / 2, (ay + by) / 2, baseMm + riseMm] as const,
+    turnRad: Math.atan2(by - ay, bx - ax),
+  }))
 }
 
 const SHARES = 40

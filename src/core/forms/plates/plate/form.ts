@@ -10,6 +10,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { cornerFields } from '../../common/free-outline'
+import { platePlaces } from '../../common/places'
 import {
   answerOf,
   asked,
@@ -164,6 +165,8 @@ function planPlate(input: Input, bench: Bench): FormPlan {
           ]),
       ...flatRoute('the outline', answer.markAt, target),
     ],
+    places: platePlaces(finished, holes, input.thicknessMm),
+    solids: [{ solid: { kind: 'plate', outline: finished, holes, thicknessMm: input.thicknessMm }, at: [0, 0, 0] }],
     method: `plate, ${PLATE_SHAPES[input.shape].toLowerCase()}`,
   })
 }

@@ -8,6 +8,7 @@ import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { wallPlaces } from '../../common/places'
 import {
   answerOf,
   completePlan,
@@ -227,7 +228,7 @@ function planBezel(input: Input, bench: Bench): FormPlan {
     unit: 'mm',
     source: 'house-default',
     given: [
-      given('s', 'stone, high', input.stoneHeightMm),
+      given('s', 'stone height', input.stoneHeightMm),
       given('u', 'turns in at', input.turnMm),
       given('l', 'over the turn', input.stoneLengthMm > 10 ? 1 : 0.5),
       given('b', 'bearing', input.stepMm),
@@ -235,6 +236,7 @@ function planBezel(input: Input, bench: Bench): FormPlan {
     note: 'A third of the stone, or its turn and what is pushed over, whichever is more.',
   })
   const answer = answerFor(log, input)
+  const middle = setOffMm(stoneOutline(input), input.thicknessMm / 2)
   const over = heightMm - input.stepMm - input.turnMm
   const target = targetOf(outcomeOf(input))
   return completePlan({
@@ -266,7 +268,8 @@ function planBezel(input: Input, bench: Bench): FormPlan {
       input.plateAlloy,
     ),
     regions: ['outside', 'inside', OVER_THE_STONE],
-    solids: aroundSolid(setOffMm(stoneOutline(input), input.thicknessMm / 2), stripSection(heightMm, input.thicknessMm)),
+    places: wallPlaces({ middle, heightMm, thicknessMm: input.thicknessMm }),
+    solids: aroundSolid(middle, stripSection(heightMm, input.thicknessMm)),
     method: `bezel, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
   })
 }
