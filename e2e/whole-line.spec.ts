@@ -74,7 +74,7 @@ test('from an empty workshop to a corrected blank', async ({ page }) => {
 
   await walkTray(page)
   await page.getByRole('link', { name: 'See the record' }).click()
-  await expect(page.getByRole('row', { name: /Box ring 2/ })).toContainText('+0.2')
+  await expect(page.getByRole('region', { name: 'Readings' }).getByRole('row', { name: /^2 / })).toContainText('+0.2')
   await expect(page.getByTestId('record-allowance')).toHaveText(/− 0\.\d+ mm/)
 
   await page.goto(`${WORKSHOP}/pieces/1`)

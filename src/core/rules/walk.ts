@@ -14,7 +14,7 @@ import { watchNeeds } from './shapes/needs'
 import type { Done, Soldered, Walked } from './shapes/walked'
 import { watchWithin } from './shapes/within'
 import { RULES } from './table'
-import { attachedTo, copyWorld, startWorld, type World } from './world'
+import { attachedTo, copyWorld, startWorld, thingsOf, type World } from './world'
 
 /** A rule that is broken at a step, before the general rules it falls under are sorted out. */
 export interface Raw {
@@ -176,6 +176,11 @@ export class Walk {
     return actsOf(this.world, step, index)
   }
 
+  /** What the acts of a step would break as things stand, each by itself; nothing is done. */
+  peek(step: Assembly['steps'][number], index: number): Raw[] {
+    return this.acts(step, index).flatMap((act) => rawFindings(this.world, act, this.memory))
+  }
+
   /** Does a step, and says what it breaks: each of its acts is looked at just before it is done. */
   do(step: Assembly['steps'][number], index: number): Raw[] {
     return this.acts(step, index).flatMap((act) => {
@@ -184,6 +189,11 @@ export class Walk {
       this.memory.keep(act)
       return raw
     })
+  }
+
+  /** Takes every joint of the assembly to be made. */
+  joinAll(): void {
+    for (const joint of this.world.joints.values()) this.world.links.push({ joint: joint.id, things: thingsOf(joint), loose: false })
   }
 
   /** Everything that hangs together with these things now. */

@@ -1,3 +1,4 @@
+import { OPERATIONS } from '../../operations/catalogue'
 import { OPERATION_GROUPS } from '../groups'
 import type { Rule } from '../row'
 import { opsOf, readSelection } from '../selection'
@@ -14,6 +15,13 @@ function add(map: Map<string, Set<string>>, earlier: Iterable<string>, later: re
   }
 }
 
+/** Operations that end a state that nothing brings back. */
+function endersOf(asks: string): string[] {
+  return OPERATIONS.filter(({ does }) => does.some(({ fact, to }) => asks === fact && 'value' in to && to.value === false)).map(
+    ({ id }) => id,
+  )
+}
+
 /** Which operations a rule no longer lets be done rightly after which others. */
 function doomsOf(rule: Rule): (readonly [earlier: Iterable<string>, later: readonly string[]])[] {
   const ops = (text: string) => [...opsOf(readSelection(text))]
@@ -26,6 +34,8 @@ function doomsOf(rule: Rule): (readonly [earlier: Iterable<string>, later: reado
       return rule.clauses.flatMap(({ holds }) => holds.map((kind) => [PUT_BY[kind], HEATS] as const))
     case 'flow':
       return [[['solder'], HEATS]]
+    case 'needs':
+      return rule.clauses.flatMap(({ asks, of, put }) => (put.length > 0 ? [] : [[endersOf(asks), ops(of)] as const]))
     default:
       return []
   }

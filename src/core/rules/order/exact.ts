@@ -14,9 +14,9 @@ interface Best {
 
 const movedOf = (all: readonly Unit[], units: readonly Unit[]) => all.length - keptCount(units.map((unit) => all.indexOf(unit)))
 
-/** At most so many of a beginning and what is left can keep their order: the rest are moved at least. */
+/** At least so many are moved, however the rest follows: at best it keeps its order. */
 function movedAtLeast(all: readonly Unit[], begun: readonly Unit[]): number {
-  return begun.length - keptCount(begun.map((unit) => all.indexOf(unit)))
+  return movedOf(all, [...begun, ...all.filter((unit) => !begun.includes(unit))])
 }
 
 /** The order with the least wrong, then the fewest moved, then the earliest indexes, of all there are; `known` is where the search begins. */

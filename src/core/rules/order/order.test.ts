@@ -89,3 +89,44 @@ describe('a shuffled route', () => {
     expect(legal).toBeGreaterThan(108)
   })
 })
+
+describe('a kit whose whole route was shuffled', () => {
+  const orders = KITS.flatMap((kit, i) => {
+    const assembly = assemblyOf(kit)
+    const steps = shuffled(
+      assembly.steps.map(({ repeat: _, ...step }) => step),
+      numbersFrom(1000 + i),
+    )
+    const mixed: Assembly = { ...assembly, steps }
+    return [{ id: kit.id, mixed, ordered: putInOrder(mixed) }]
+  })
+  it('comes out legal with what is proposed in nine of ten', () => {
+    const legal = orders.filter(({ mixed, ordered }) => isLegal(checkRoute(carriedOut(mixed, ordered))))
+    expect(legal.length).toBeGreaterThanOrEqual(19)
+  })
+  it.each(orders.map((of) => [of.id, of] as const))('%s: ordering it again changes nothing', (_, { mixed, ordered }) => {
+    const steps = ordered.steps.flatMap((i) => mixed.steps[i] ?? [])
+    expect(putInOrder({ ...mixed, steps }).moves).toEqual([])
+  })
+})
+
+/** All orders of a few steps. */
+function ordersOf(count: number): number[][] {
+  if (count === 0) return [[]]
+  return ordersOf(count - 1).flatMap((order) =>
+    Array.from({ length: count }, (_, at) => [...order.slice(0, at), count - 1, ...order.slice(at)]),
+  )
+}
+
+it('of up to five steps it is as good as the best of all orders: least that no step puts right, then least missing', () => {
+  const breaches = ({ findings }: ReturnType<typeof checkRoute>) => findings.filter(({ level }) => level !== 'note').length
+  for (const of of RULE_CASES.filter(({ rule }) => !BY_HAND.includes(rule))) {
+    const assembly = assemblyFor(of, of.broken)
+    const legalAsItIs = ordersOf(assembly.steps.length).some(
+      (order) => breaches(checkRoute({ ...assembly, steps: order.flatMap((i) => assembly.steps[i] ?? []) })) === 0,
+    )
+    const { steps, proposed } = putInOrder(assembly)
+    const ordered = checkRoute({ ...assembly, steps: steps.flatMap((i) => assembly.steps[i] ?? []) })
+    if (legalAsItIs) expect([of.rule, breaches(ordered), proposed.length]).toEqual([of.rule, 0, 0])
+  }
+})

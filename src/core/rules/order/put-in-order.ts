@@ -1,7 +1,7 @@
 import type { Assembly } from '../../assembly/assembly'
 import { checkRoute } from '../check'
 import { EXACT_UNITS, exactOrder } from './exact'
-import { Greedy } from './greedy'
+import { Greedy, type Order } from './greedy'
 import { type Proposal, proposeMissing } from './propose'
 import { wrongWith } from './trial'
 import { keptOf, type Unit, unitsOf } from './units'
@@ -21,10 +21,26 @@ export interface OrderedRoute {
   readonly proposed: readonly Proposal[]
 }
 
-/** The best order known: of short routes of all there are, of long ones step by step; the given one where that is as good. */
-function bestOrder(assembly: Assembly, units: readonly Unit[], greedy: readonly Unit[]): readonly Unit[] {
-  if (units.length <= EXACT_UNITS) return exactOrder(assembly, units, greedy)
-  return wrongWith(assembly, greedy) < wrongWith(assembly, units) ? greedy : units
+interface Known extends Order {
+  readonly wrong: number
+}
+
+/** A better order than one that is known, near-sighted or far-sighted; undefined where neither finds one. */
+function better(assembly: Assembly, { units, wrong }: Known): Known | undefined {
+  if (wrong === 0) return undefined
+  for (const isFarSighted of [false, true]) {
+    const order = new Greedy(assembly, units, isFarSighted).order(units)
+    const left = wrongWith(assembly, order.units)
+    if (left < wrong) return { ...order, wrong: left }
+  }
+  return undefined
+}
+
+/** The best order known: of short routes of all there are, of long ones step by step until nothing is better; the given one where that is as good. */
+function bestOrder(assembly: Assembly, units: readonly Unit[]): Order {
+  let best: Known = { units, because: new Map(), wrong: wrongWith(assembly, units) }
+  for (let next = better(assembly, best); next; next = better(assembly, next)) best = next
+  return units.length <= EXACT_UNITS ? { ...best, units: exactOrder(assembly, units, best.units) } : best
 }
 
 /**
@@ -33,8 +49,7 @@ function bestOrder(assembly: Assembly, units: readonly Unit[], greedy: readonly 
  */
 export function putInOrder(assembly: Assembly): OrderedRoute {
   const units = unitsOf(assembly)
-  const { units: greedy, because } = new Greedy(assembly, units).order(units)
-  const ordered = bestOrder(assembly, units, greedy)
+  const { units: ordered, because } = bestOrder(assembly, units)
   const steps = ordered.flatMap((unit) => unit.steps)
   const kept = keptOf(ordered.map((unit) => units.indexOf(unit)))
   const moved = ordered.filter((unit) => !kept.has(units.indexOf(unit)))

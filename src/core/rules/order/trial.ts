@@ -1,11 +1,12 @@
 import type { Assembly } from '../../assembly/assembly'
 import { isOverridden } from '../check'
+import { findRule } from '../table'
 import { type Raw, Walk } from '../walk'
 import { LASTING } from './dooms'
 import type { Unit } from './units'
 
 /** Rules that count against an order: stops and warnings that no reason lifts. */
-export function against(assembly: Assembly, raw: readonly Raw[]): Raw[] {
+function against(assembly: Assembly, raw: readonly Raw[]): Raw[] {
   return raw.filter(({ rule, level, steps, fixed }) => level !== 'note' && (fixed || !isOverridden(assembly, rule, steps)))
 }
 
@@ -18,6 +19,15 @@ export function doUnit(assembly: Assembly, walk: Walk, { steps }: Unit): Raw[] {
       const step = assembly.steps[index]
       if (step) raw.push(...walk.do(step, index))
     }
+  return against(assembly, raw)
+}
+
+/** What counts against a unit as things stand; nothing is done. */
+export function peekUnit(assembly: Assembly, walk: Walk, { steps }: Unit): Raw[] {
+  const raw = steps.flatMap((index) => {
+    const step = assembly.steps[index]
+    return step ? walk.peek(step, index) : []
+  })
   return against(assembly, raw)
 }
 
@@ -36,7 +46,13 @@ export function weightOf(raw: readonly Raw[]): number {
   return [...once.values()].reduce((sum, breach) => sum + (lasts(breach) ? LASTING_WEIGHT : 1), 0)
 }
 
+function isWithoutRepair(rule: string, clause: number): boolean {
+  const row = findRule(rule)
+  return row?.shape === 'needs' && row.clauses[clause]?.put.length === 0
+}
+
 /** Whether a breach stays whatever is put in between: of two steps in the wrong order, or a heat too late. */
-export function lasts({ shape, steps }: Raw): boolean {
+export function lasts({ rule, shape, steps, clauses }: Raw): boolean {
+  if (shape === 'needs') return clauses.every((i) => isWithoutRepair(rule, i))
   return LASTING.has(shape) && (shape !== 'before' || steps.length === 2)
 }

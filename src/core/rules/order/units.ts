@@ -7,6 +7,8 @@ export interface Unit {
   /** Indexes of its steps in the route as it was given. */
   readonly steps: readonly number[]
   readonly pinned: boolean
+  /** Operations of its steps. */
+  readonly main: ReadonlySet<string>
   /** Operations of its steps and all that they include. */
   readonly ops: ReadonlySet<string>
   /** Things and joints it names, and the things those join. */
@@ -42,6 +44,7 @@ export function unitsOf(assembly: Assembly): Unit[] {
     units.push({
       steps: indexes,
       pinned: steps.some((step) => step.pinned === true),
+      main: new Set(steps.map((step) => step.op)),
       ops: new Set(steps.flatMap((step) => [...opsWithin(step.op)])),
       about: new Set(steps.flatMap((step) => aboutOf(assembly, step))),
     })

@@ -1,0 +1,39 @@
+import { OPERATIONS } from '../../operations/catalogue'
+import { type Asked, readAsked, readClauses } from '../../operations/notation/effect'
+import { OPERATION_GROUPS } from '../groups'
+import type { Rule } from '../row'
+import { opsOf, readSelection } from '../selection'
+import { RULES } from '../table'
+
+/** Operations that make a fact what is asked of it. */
+function makersOf({ fact, is }: Asked): string[] {
+  if (fact === 'temper') return [...(OPERATION_GROUPS.heat ?? [])]
+  if (fact === 'done') return OPERATIONS.filter(({ joins }) => joins === 'hot').map(({ id }) => id)
+  return OPERATIONS.filter(({ does }) =>
+    does.some((change) => change.fact === fact && ('param' in change.to || ('value' in change.to && change.to.value === is))),
+  ).map(({ id }) => id)
+}
+
+function providersOfClause(rule: Rule, index: number): string[] {
+  if (rule.shape === 'needs') {
+    const asks = rule.clauses[index]?.asks ?? ''
+    return readAsked(readAsksItems(asks)).flatMap(makersOf)
+  }
+  if (rule.shape === 'before') {
+    const clause = rule.clauses[index]
+    return clause && clause.mode !== 'order' && clause.mode !== undefined ? [...opsOf(readSelection(clause.first))] : []
+  }
+  if (rule.shape === 'within') return [...(rule.clauses[index]?.put ?? []), ...(rule.clauses[index]?.missing ?? [])]
+  return []
+}
+
+const SCOPES = ['things', 'attached', 'joint', 'joints', 'seams', 'place', 'jig', 'template', 'file', 'bath', 'first'] as const
+
+function readAsksItems(asks: string): readonly string[] {
+  return readClauses(asks, SCOPES, 'things')[0]?.items ?? []
+}
+
+/** For each clause of each rule, the operations that can bring about what it asks for. */
+export const PROVIDERS: ReadonlyMap<string, readonly ReadonlySet<string>[]> = new Map(
+  RULES.map((rule) => [rule.id, rule.clauses.map((_, i) => new Set(providersOfClause(rule, i)))]),
+)
