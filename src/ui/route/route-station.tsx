@@ -113,7 +113,9 @@ function ownStepId(op: string): string {
 
 /** Operations that need nothing more than their presets to be put on a route. */
 const ADDABLE = Object.fromEntries(
-  OPERATIONS.filter((operation) => operation.read({}).ok).map((operation) => [operation.id, operation.title]),
+  OPERATIONS.filter((operation) => operation.read({}).ok)
+    .map((operation) => [operation.id, operation.title] as const)
+    .sort(([, a], [, b]) => a.localeCompare(b)),
 )
 
 /** The steps in order, each with what it does to the metal; dragged or keyed, the ribbon follows. */
