@@ -46,6 +46,73 @@ async function timeForms() {
   report('fifty forms recomputed, warm, slowest', Math.max(...times.slice(10)), 50)
 }
 
+/** Four kits side by side, two hundred steps: checked, put in order after ten were displaced, and after all were shuffled. */
+async function timeRoutes() {
+  const outfile = join(mkdtempSync(join(tmpdir(), 'fold-anvil-routes-')), 'routes.mjs')
+  const contents = `export { assemblyOf } from './src/core/kits/kit'
+    export { KITS } from './src/core/kits/registry'
+    export { checkRoute } from './src/core/rules/check'
+    export { putInOrder } from './src/core/rules/order/put-in-order'`
+  await build({
+    stdin: { contents, resolveDir: '.', loader: 'ts' },
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    logLevel: 'warning',
+  })
+  const { KITS, assemblyOf, checkRoute, putInOrder } = await import(pathToFileURL(outfile).href)
+  const assembly = { parts: [], others: [], joints: [], schools: {}, steps: [] }
+  for (const id of ['bezel-pendant-balls', 'bezel-sweated-ring', 'stamping-quartered', 'wrapped-ring-tube-rivet']) {
+    const own = (name) => `${id}/${name}`
+    const kit = assemblyOf(KITS.find((item) => item.id === id))
+    const things = { part: kit.parts.map((item) => item.id) }
+    const ref = (item) => ({ ...item, thing: own(item.thing) })
+    assembly.parts.push(...kit.parts.map((item) => ({ ...item, id: own(item.id) })))
+    assembly.others.push(...kit.others.map((item) => ({ ...item, id: own(item.id) })))
+    assembly.joints.push(...kit.joints.map((item) => ({ ...item, id: own(item.id), members: item.members.map(ref) })))
+    const names = (text) => text.split('+').map(own).join('+')
+    const into = ({ into: parts, from, ...params }) => ({
+      ...params,
+      ...(parts ? { into: names(parts) } : {}),
+      ...(from ? { from: names(from) } : {}),
+    })
+    assembly.steps.push(
+      ...kit.steps.map((step) => ({
+        ...step,
+        params: into(step.params),
+        on: step.on.flatMap((item) => (item.thing === 'piece' ? things.part.map((thing) => ({ thing: own(thing) })) : [ref(item)])),
+      })),
+    )
+  }
+  let seed = 1
+  const random = () => {
+    seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0
+    return seed / 2 ** 32
+  }
+  const mixed = (swaps) => {
+    const steps = [...assembly.steps]
+    for (let n = 0; n < swaps; n++) {
+      const [step] = steps.splice(Math.floor(random() * steps.length), 1)
+      steps.splice(Math.floor(random() * steps.length), 0, step)
+    }
+    return { ...assembly, steps }
+  }
+  const timed = (what, make, run, limit) => {
+    const times = Array.from({ length: 9 }, () => {
+      const input = make()
+      const began = performance.now()
+      run(input)
+      return performance.now() - began
+    })
+    report(`${what}, ${assembly.steps.length} steps`, median(times.slice(3)), limit)
+  }
+  timed('a route checked', () => assembly, checkRoute, 10)
+  timed('a route in order put in order', () => assembly, putInOrder, 100)
+  timed('ten steps displaced put in order', () => mixed(10), putInOrder, 100)
+  timed('all steps shuffled put in order', () => mixed(400), putInOrder, 100)
+}
+
 async function timePages() {
   for (const path of [
     '/jobs',
@@ -262,6 +329,7 @@ if (process.argv.includes('--long')) {
   process.exit(0)
 }
 await timeForms()
+await timeRoutes()
 timeCommand()
 const data = mkdtempSync(join(tmpdir(), 'fold-anvil-bench-'))
 const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: data, PORT: String(PORT), NEXT_TELEMETRY_DISABLED: '1' }

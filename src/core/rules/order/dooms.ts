@@ -7,14 +7,6 @@ import { RULES } from '../table'
 
 const HEATS = OPERATION_GROUPS.heat ?? []
 
-function add(map: Map<string, Set<string>>, earlier: Iterable<string>, later: readonly string[]): void {
-  for (const op of earlier) {
-    const set = map.get(op) ?? new Set<string>()
-    for (const item of later) set.add(item)
-    map.set(op, set)
-  }
-}
-
 /** Operations that end a state that nothing brings back. */
 function endersOf(asks: string): string[] {
   return OPERATIONS.filter(({ does }) => does.some(({ fact, to }) => asks === fact && 'value' in to && to.value === false)).map(
@@ -22,30 +14,42 @@ function endersOf(asks: string): string[] {
   )
 }
 
+interface Doom {
+  readonly earlier: readonly string[]
+  readonly later: readonly string[]
+}
+
 /** Which operations a rule no longer lets be done rightly after which others. */
-function doomsOf(rule: Rule): (readonly [earlier: Iterable<string>, later: readonly string[]])[] {
+function doomsOf(rule: Rule): Doom[] {
   const ops = (text: string) => [...opsOf(readSelection(text))]
   switch (rule.shape) {
     case 'before':
-      return rule.clauses.flatMap(({ first, next, mode }) => (mode === 'must' ? [] : [[ops(next), ops(first)] as const]))
+      return rule.clauses.flatMap(({ first, next, mode }) => (mode === 'must' ? [] : [{ earlier: ops(next), later: ops(first) }]))
     case 'falls':
-      return rule.clauses.map(({ of }) => [ops(of), ops(of)] as const)
+      return rule.clauses.map(({ of }) => ({ earlier: ops(of), later: ops(of) }))
     case 'holds':
-      return rule.clauses.flatMap(({ holds }) => holds.map((kind) => [PUT_BY[kind], HEATS] as const))
+      return rule.clauses.flatMap(({ holds }) => holds.map((kind) => ({ earlier: PUT_BY[kind], later: HEATS })))
     case 'flow':
-      return [[['solder'], HEATS]]
+      return [{ earlier: ['solder'], later: HEATS }]
     case 'needs':
-      return rule.clauses.flatMap(({ asks, of, put }) => (put.length > 0 ? [] : [[endersOf(asks), ops(of)] as const]))
+      return rule.clauses.flatMap(({ asks, of, put }) => (put.length > 0 ? [] : [{ earlier: endersOf(asks), later: ops(of) }]))
     default:
       return []
   }
 }
 
-/** Operations that can no longer be done rightly once another was done, by that other: what a look ahead has to try. */
-export const DOOMED_AFTER: ReadonlyMap<string, ReadonlySet<string>> = RULES.flatMap(doomsOf).reduce((map, [earlier, later]) => {
-  add(map, earlier, later)
+/** By operation, those that it dooms. */
+function mapOf(rules: readonly Rule[]): ReadonlyMap<string, ReadonlySet<string>> {
+  const map = new Map<string, Set<string>>()
+  for (const { earlier, later } of rules.flatMap(doomsOf))
+    for (const op of earlier) map.set(op, new Set([...(map.get(op) ?? []), ...later]))
   return map
-}, new Map<string, Set<string>>())
+}
+
+/** Operations that can no longer be done rightly once another was done, by that other, on the same things: what a look ahead has to try. */
+export const DOOMED_ON_SAME = mapOf(RULES.filter(({ share }) => share !== 'attached'))
+/** The same for what is joined to those things. */
+export const DOOMED_ON_JOINED = mapOf(RULES.filter(({ share }) => share === 'attached'))
 
 /** Rules of these shapes, once broken by an earlier step, stay broken. */
 export const LASTING: ReadonlySet<string> = new Set(['before', 'falls', 'holds', 'flow'])

@@ -1,7 +1,7 @@
 import type { Assembly } from '../../assembly/assembly'
 import { findRule } from '../table'
 import { type Raw, Walk } from '../walk'
-import { DOOMED_AFTER } from './dooms'
+import { DOOMED_ON_JOINED, DOOMED_ON_SAME } from './dooms'
 import { PROVIDERS } from './providers'
 import { doUnit, lasts, peekUnit } from './trial'
 import type { Unit } from './units'
@@ -10,6 +10,11 @@ import type { Unit } from './units'
 export interface Order {
   readonly units: readonly Unit[]
   readonly because: ReadonlyMap<Unit, ReadonlySet<string>>
+}
+
+interface Placed {
+  readonly unit: Unit
+  readonly walk: Walk
 }
 
 /** Operations that serve the heat or joint done just before them. */
@@ -54,51 +59,75 @@ export class Greedy {
   }
 
   order(units: readonly Unit[]): Order {
-    const walk = Walk.of(this.assembly)
+    let walk = Walk.of(this.assembly)
     const left = [...units]
     const placed: Unit[] = []
     while (left.length > 0) {
       const next = this.next(walk, left, placed.length)
       if (!next) break
-      left.splice(left.indexOf(next), 1)
-      doUnit(this.assembly, walk, next)
-      placed.push(next)
+      left.splice(left.indexOf(next.unit), 1)
+      walk = next.walk
+      placed.push(next.unit)
     }
     return { units: placed, because: this.because }
   }
 
-  private next(walk: Walk, left: readonly Unit[], at: number): Unit | undefined {
+  private next(walk: Walk, left: readonly Unit[], at: number): Placed | undefined {
     const pinned = left.find((unit) => unit.pinned && this.places.get(unit) === at)
-    if (pinned) return pinned
+    if (pinned) return this.placed(walk, pinned)
     const free = left.filter((unit) => !unit.pinned)
     const here = new Set(left)
-    const open = free.filter((unit) => !here.has(this.waitsFor.get(unit) ?? unit) || !this.waitsFor.has(unit))
-    const first = open.find((unit) => this.canStand(walk, unit, left))
+    const isWaiting = (unit: Unit) => {
+      const other = this.waitsFor.get(unit)
+      return other !== undefined && here.has(other)
+    }
+    const first = this.firstOf(
+      walk,
+      free.filter((unit) => !isWaiting(unit)),
+      left,
+    )
     if (first) return first
     // what they wait for may have come about otherwise
-    const waiting = free.filter((unit) => this.waitsFor.has(unit))
+    const waiting = free.filter(isWaiting)
     this.waitsFor.clear()
-    return waiting.find((unit) => this.canStand(walk, unit, left)) ?? free[0] ?? left[0]
+    const [earliest] = free.length > 0 ? free : left
+    return this.firstOf(walk, waiting, left) ?? (earliest ? this.placed(walk, earliest) : undefined)
   }
 
-  /** Whether a unit may come now; where it may not, notes on whose account. */
-  private canStand(walk: Walk, unit: Unit, left: readonly Unit[]): boolean {
-    const trial = walk.copy()
-    const raw = doUnit(this.assembly, trial, unit)
-    for (const breach of raw) {
+  private placed(walk: Walk, unit: Unit): Placed {
+    const after = walk.copy()
+    doUnit(this.assembly, after, unit)
+    return { unit, walk: after }
+  }
+
+  /** The first of some units that may come now. */
+  private firstOf(walk: Walk, units: readonly Unit[], left: readonly Unit[]): Placed | undefined {
+    for (const unit of units) {
+      const after = this.canStand(walk, unit, left)
+      if (after) return { unit, walk: after }
+    }
+    return undefined
+  }
+
+  /** The walk after a unit, where that may come now; where it may not, notes on whose account. */
+  private canStand(walk: Walk, unit: Unit, left: readonly Unit[]): Walk | undefined {
+    const after = walk.copy()
+    for (const breach of doUnit(this.assembly, after, unit)) {
       const provider = lasts(breach) && breach.shape !== 'needs' ? undefined : this.providerOf(walk, unit, breach, left)
       if (provider) return this.note(breach.rule, unit, provider)
     }
-    const doomed = this.doomedBy(trial, unit, left)
-    return doomed ? this.note(doomed.rule, unit, doomed.unit) : true
+    const doomed = this.doomedBy(after, unit, left)
+    return doomed ? this.note(doomed.rule, unit, doomed.unit) : after
   }
 
   /** A unit still to come that could not be done rightly any more once this one is. */
   private doomedBy(done: Walk, unit: Unit, left: readonly Unit[]): { readonly rule: string; readonly unit: Unit } | undefined {
-    if (this.isFarSighted) done.joinAll()
-    for (const later of left) {
-      if (later === unit || !mayDoom(unit, later)) continue
-      const breach = peekUnit(this.assembly, done, later).find(
+    const threatened = left.filter((later) => later !== unit && mayDoom(unit, later))
+    if (threatened.length === 0) return undefined
+    const ahead = this.isFarSighted ? done.copy() : done
+    if (this.isFarSighted) ahead.joinAll()
+    for (const later of threatened) {
+      const breach = peekUnit(this.assembly, ahead, later).find(
         (found) => lasts(found) && (found.steps.length === 1 || unit.steps.includes(found.steps[0] ?? -1)),
       )
       if (breach && !this.startsAnew(unit, later, left, breach)) return { rule: breach.rule, unit: later }
@@ -106,10 +135,10 @@ export class Greedy {
     return undefined
   }
 
-  private note(rule: string, waiting: Unit, other: Unit): false {
+  private note(rule: string, waiting: Unit, other: Unit): undefined {
     this.waitsFor.set(waiting, other)
     for (const unit of [waiting, other]) this.because.set(unit, (this.because.get(unit) ?? new Set<string>()).add(rule))
-    return false
+    return undefined
   }
 
   /** A unit still to come that would bring about what this one lacks, and is free to come first. */
@@ -139,11 +168,25 @@ export class Greedy {
   }
 }
 
-/** What may be doomed by each unit, worked out once. */
-const DOOMED_BY = new WeakMap<Unit, ReadonlySet<string>>()
+interface Doomed {
+  readonly same: ReadonlySet<string>
+  readonly joined: ReadonlySet<string>
+}
 
+/** What may be doomed by each unit, worked out once. */
+const DOOMED_BY = new WeakMap<Unit, Doomed>()
+
+function doomedBy(unit: Unit): Doomed {
+  const known = DOOMED_BY.get(unit)
+  if (known) return known
+  const of = (map: typeof DOOMED_ON_SAME) => new Set([...unit.ops].flatMap((op) => [...(map.get(op) ?? [])]))
+  const doomed = { same: of(DOOMED_ON_SAME), joined: of(DOOMED_ON_JOINED) }
+  DOOMED_BY.set(unit, doomed)
+  return doomed
+}
+
+/** Whether a unit could be doomed by another at all, by what they are and what they are done to. */
 function mayDoom(unit: Unit, later: Unit): boolean {
-  const known = DOOMED_BY.get(unit) ?? new Set([...unit.ops].flatMap((op) => [...(DOOMED_AFTER.get(op) ?? [])]))
-  DOOMED_BY.set(unit, known)
-  return does(later, known)
+  const { same, joined } = doomedBy(unit)
+  return (unit.group === later.group && does(later, joined)) || (meets(unit, later) && does(later, same))
 }

@@ -3,7 +3,7 @@ import { checkRoute } from '../check'
 import { EXACT_UNITS, exactOrder } from './exact'
 import { Greedy, type Order } from './greedy'
 import { type Proposal, proposeMissing } from './propose'
-import { wrongWith } from './trial'
+import { LASTING_WEIGHT, wrongWith } from './trial'
 import { keptOf, type Unit, unitsOf } from './units'
 
 /** A step that stands elsewhere than it did, and the rules on account of which. */
@@ -25,10 +25,12 @@ interface Known extends Order {
   readonly wrong: number
 }
 
+/** Whether something is wrong that only a move puts right. */
+const isMovable = (wrong: number) => wrong >= LASTING_WEIGHT
+
 /** A better order than one that is known, near-sighted or far-sighted; undefined where neither finds one. */
 function better(assembly: Assembly, { units, wrong }: Known): Known | undefined {
-  if (wrong === 0) return undefined
-  for (const isFarSighted of [false, true]) {
+  for (const isFarSighted of isMovable(wrong) ? [false, true] : [false]) {
     const order = new Greedy(assembly, units, isFarSighted).order(units)
     const left = wrongWith(assembly, order.units)
     if (left < wrong) return { ...order, wrong: left }
@@ -39,7 +41,11 @@ function better(assembly: Assembly, { units, wrong }: Known): Known | undefined 
 /** The best order known: of short routes of all there are, of long ones step by step until nothing is better; the given one where that is as good. */
 function bestOrder(assembly: Assembly, units: readonly Unit[]): Order {
   let best: Known = { units, because: new Map(), wrong: wrongWith(assembly, units) }
-  for (let next = better(assembly, best); next; next = better(assembly, next)) best = next
+  while (best.wrong > 0) {
+    const next = better(assembly, best)
+    if (!next) break
+    best = next
+  }
   return units.length <= EXACT_UNITS ? { ...best, units: exactOrder(assembly, units, best.units) } : best
 }
 

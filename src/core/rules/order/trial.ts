@@ -32,7 +32,7 @@ export function peekUnit(assembly: Assembly, walk: Walk, { steps }: Unit): Raw[]
 }
 
 /** A breach that only a move puts right weighs more than any number of steps that are missing. */
-const LASTING_WEIGHT = 1000
+export const LASTING_WEIGHT = 1000
 
 /** How much is wrong with an order of units. */
 export function wrongWith(assembly: Assembly, order: readonly Unit[]): number {

@@ -11,8 +11,10 @@ export interface Unit {
   readonly main: ReadonlySet<string>
   /** Operations of its steps and all that they include. */
   readonly ops: ReadonlySet<string>
-  /** Things and joints it names, and the things those join. */
+  /** Things and joints it names, the things those join, and what they were divided from. */
   readonly about: ReadonlySet<string>
+  /** The number of the subassembly it is of, all joints made; units of one may concern one another. */
+  readonly group: number
 }
 
 /** An operation and all that it may include. */
@@ -23,17 +25,35 @@ function opsWithin(op: string, seen: Set<string> = new Set()): Set<string> {
   return seen
 }
 
-function aboutOf({ joints, parts }: Assembly, { on, params }: AssemblyStep): string[] {
+function aboutOf({ joints, parts, steps }: Assembly, { on, params }: AssemblyStep): string[] {
   const named = on.flatMap(({ thing }) => {
     if (thing === 'piece') return parts.map(({ id }) => id)
     const joint = joints.find(({ id }) => id === thing)
     return joint ? [thing, ...joint.members.map((member) => member.thing)] : [thing]
   })
-  return [...named, ...namesIn(params.into), ...namesIn(params.tool), ...namesIn(params.bath)]
+  const from = steps.flatMap((step) =>
+    namesIn(step.params.into).some((part) => named.includes(part)) ? step.on.map(({ thing }) => thing) : [],
+  )
+  return [...named, ...from, ...namesIn(params.into), ...namesIn(params.tool), ...namesIn(params.bath)]
+}
+
+/** For each thing and joint the number of what hangs together in the end. */
+function groupsOf(assembly: Assembly): Map<string, number> {
+  const groups = new Map<string, number>()
+  const join = (ids: readonly string[]) => {
+    const known = new Set(ids.flatMap((id) => groups.get(id) ?? []))
+    const group = Math.min(groups.size, ...known)
+    for (const [id, of] of groups) if (known.has(of)) groups.set(id, group)
+    for (const id of ids) groups.set(id, group)
+  }
+  for (const { id, members } of assembly.joints) join([id, ...members.map(({ thing }) => thing)])
+  for (const step of assembly.steps) join(aboutOf(assembly, step))
+  return groups
 }
 
 /** The units of a route in the order given. */
 export function unitsOf(assembly: Assembly): Unit[] {
+  const groups = groupsOf(assembly)
   const units: Unit[] = []
   for (let i = 0; i < assembly.steps.length; ) {
     const group = assembly.steps[i]?.repeat
@@ -47,6 +67,7 @@ export function unitsOf(assembly: Assembly): Unit[] {
       main: new Set(steps.map((step) => step.op)),
       ops: new Set(steps.flatMap((step) => [...opsWithin(step.op)])),
       about: new Set(steps.flatMap((step) => aboutOf(assembly, step))),
+      group: groups.get(steps[0]?.on[0]?.thing ?? '') ?? groups.get(assembly.parts[0]?.id ?? '') ?? 0,
     })
     i = end
   }
