@@ -83,6 +83,22 @@ export const assemblyInput = z.object({
   steps: z.array(step).max(1000).default([]),
 })
 
+/** What belongs beside a step’s parameters and was written among them. */
+const BESIDE = ['held', 'split', 'unfolded', 'pinned'] as const
+
+function lifted(raw: unknown): unknown {
+  if (typeof raw !== 'object' || raw === null || !('params' in raw) || typeof raw.params !== 'object' || raw.params === null) return raw
+  const params: Readonly<Record<string, unknown>> = { ...raw.params }
+  const beside = BESIDE.filter((name) => params[name] !== undefined && !(name in raw))
+  return { ...raw, ...Object.fromEntries(beside.map((name) => [name, params[name]])) }
+}
+
+/** Input as it came, with what was written among a step's parameters put beside them. */
+export function liftedInput(raw: unknown): unknown {
+  if (typeof raw !== 'object' || raw === null || !('steps' in raw) || !Array.isArray(raw.steps)) return raw
+  return { ...raw, steps: raw.steps.map(lifted) }
+}
+
 export interface AssemblyIssue {
   readonly path: string
   readonly message: string

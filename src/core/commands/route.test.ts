@@ -61,6 +61,46 @@ describe('a route at the interfaces', () => {
     }
     expect(states[0]?.plate).toMatchObject({ temper: { temper: 0 }, surface: { scaled: true }, thing: { hot: false, wet: false } })
   })
+  it('follows the metal of each part by its ledger: hammered it hardens, the heat of a joint softens all that hangs on it', () => {
+    const { temper } = body('route', {
+      parts: [
+        { id: 'wire', alloy: 'sterling-925', thicknessMm: 1, bought: 'annealed' },
+        { id: 'plate', alloy: 'sterling-925', thicknessMm: 0.8, bought: 'hard' },
+        { id: 'unknown' },
+      ],
+      joints: [{ id: 'j', kind: 'point', members: ['wire', 'plate'], solder: 'easy-65' }],
+      steps: [
+        { op: 'planish', on: 'wire', params: { thinnedFraction: 0.1 } },
+        { op: 'solder', on: 'j' },
+      ],
+    }) as never as { temper: { part: string; steps: { step: number; op: string; hardnessHv: number; workLeftFraction: number }[] }[] }
+    expect(temper.map(({ part }) => part)).toEqual(['wire', 'plate'])
+    const [wire, plate] = temper.map(({ steps }) => steps)
+    const metalAfter = (steps: typeof wire, op: string) => steps?.find((item) => item.op === op)
+    expect(metalAfter(wire, 'planish')?.step).toBe(0)
+    expect(metalAfter(wire, 'planish')?.workLeftFraction).toBeLessThan(0.95)
+    expect(metalAfter(wire, 'solder')?.workLeftFraction).toBeGreaterThan(0.95)
+    expect(metalAfter(plate, 'planish')).toBeUndefined()
+    expect(metalAfter(plate, 'solder')?.workLeftFraction).toBeGreaterThan(0.95)
+    expect(metalAfter(plate, 'solder')?.hardnessHv).toBeLessThan(100)
+  })
+  it('joints that are held are left out of the ladder, wherever that is written', () => {
+    const asked = (held: object) => ({
+      parts: [{ id: 'a' }, { id: 'b' }, { id: 'c' }],
+      joints: [
+        { id: 'j', kind: 'lap', members: ['a', 'b'], solder: 'easy-65' },
+        { id: 'k', kind: 'lap', members: ['c', 'b'], solder: 'hard-75' },
+      ],
+      steps: [
+        { op: 'solder', on: 'j' },
+        { op: 'pickle', on: 'a' },
+        { op: 'solder', on: 'k', ...held },
+      ],
+      want: 'check',
+    })
+    expect(body('route', asked({}))).toMatchObject({ findings: [{ rule: 'P06', steps: [0, 2] }] })
+    for (const held of [{ held: ['j'] }, { params: { held: ['j'] } }]) expect(body('route', asked(held))).toMatchObject({ findings: [] })
+  })
   it.each([
     [{ parts: [{ id: 'a' }], steps: [{ op: 'enchant', on: 'a' }] }, 'steps.0.op', '"enchant" is not an operation'],
     [{ parts: [{ id: 'a' }], steps: [{ op: 'saw', on: 'b' }] }, 'steps.0.on.0', 'done to "b", which is not there'],

@@ -1,11 +1,12 @@
 import * as z from 'zod'
 import type { Assembly, Ref } from '../assembly/assembly'
-import { assemblyInput, assemblyIssues } from '../assembly/read'
+import { assemblyInput, assemblyIssues, liftedInput } from '../assembly/read'
 import { torchPlan, withSolders } from '../joints/torch-plan'
 import { SOLDER_IDS, type SolderId } from '../metals/solders'
 import { type Axis, axisOf, type FactValue, isFact } from '../operations/notation/facts'
 import { checkRoute, type Finding, type RouteCheck } from '../rules/check'
 import { putInOrder } from '../rules/order/put-in-order'
+import { partTempers } from '../rules/part-temper'
 import { issuesOf, plainWords } from '../units/plain-words'
 import { bad, type DoorAnswer } from './door-answer'
 
@@ -25,7 +26,7 @@ export const routeInput = z.object({ ...assemblyInput.shape, ...bench, want: z.e
 export const jointsInput = z.object({ ...assemblyInput.shape, ...bench })
 
 function read<S extends z.ZodType<Assembly>>(what: string, schema: S, raw: unknown) {
-  const parsed = schema.safeParse(raw, { error: plainWords })
+  const parsed = schema.safeParse(liftedInput(raw), { error: plainWords })
   const issues = parsed.success ? assemblyIssues(parsed.data) : issuesOf(parsed.error)
   if (!parsed.success || issues.length > 0)
     return { ok: false, answer: bad('bad-input', `${what}: ${issues.map(({ message }) => message).join('; ')}`, issues) } as const
@@ -70,7 +71,9 @@ export function route(raw: unknown): DoorAnswer {
     body: {
       findings: findings.map(shown),
       ...(want === 'check' ? {} : { order: ordered(assembly) }),
-      ...(want === 'plan' ? { states: states.map(byAxis), heats: torchPlan(assembly, { owned, torchW }).heats } : {}),
+      ...(want === 'plan'
+        ? { states: states.map(byAxis), temper: partTempers(assembly), heats: torchPlan(assembly, { owned, torchW }).heats }
+        : {}),
       minutes,
     },
   }

@@ -2,7 +2,7 @@ import type { Assembly, Override } from '../assembly/assembly'
 import type { FactValue } from '../operations/notation/facts'
 import { walkOrder } from './act'
 import { isReason } from './reason'
-import { RULES } from './table'
+import { CHECKED } from './table'
 import { minutesOf, type Raw, Walk } from './walk'
 
 /** A rule that a route breaks: the most specific one, with the general ones it falls under. */
@@ -29,7 +29,7 @@ function nest(raw: readonly Raw[]): (Raw & Pick<Finding, 'under'>)[] {
   })
 }
 
-const UNDER: ReadonlyMap<string, readonly string[]> = new Map(RULES.map((rule) => [rule.id, rule.under ?? []]))
+const UNDER: ReadonlyMap<string, readonly string[]> = new Map(CHECKED.map((rule) => [rule.id, rule.under ?? []]))
 
 /** Whether a rule is a special case of another, at first or second hand. */
 function isUnder(rule: string, general: string): boolean {

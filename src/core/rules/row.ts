@@ -75,12 +75,20 @@ export interface HoldsClause {
   readonly fixed?: true
 }
 
+/** A solder that flows where a metal of the heat begins to melt, or is liquid. */
+export interface MeltsClause {
+  readonly at: 'solidus' | 'liquidus'
+  readonly of: string
+  readonly fixed?: true
+}
+
 export type RuleShape =
   | { readonly shape: 'needs'; readonly clauses: readonly NeedsClause[] }
   | { readonly shape: 'holds'; readonly clauses: readonly HoldsClause[] }
   | { readonly shape: 'before'; readonly clauses: readonly BeforeClause[] }
   | { readonly shape: 'falls'; readonly clauses: readonly FallsClause[] }
   | { readonly shape: 'flow'; readonly clauses: readonly FlowClause[] }
+  | { readonly shape: 'melts'; readonly clauses: readonly MeltsClause[] }
   | { readonly shape: 'within'; readonly clauses: readonly WithinClause[] }
   | { readonly shape: 'inside'; readonly clauses: readonly InsideClause[] }
 

@@ -3,11 +3,12 @@ import { FLAT_WORK_RULES } from './rows/flat-work'
 import { FORMING_RULES } from './rows/forming'
 import { HEAT_RULES } from './rows/heat'
 import { JOINT_RULES } from './rows/joints'
+import { MELTING_CHECKS } from './rows/melting'
 import { RIVETING_RULES } from './rows/riveting'
 import { SMALL_WORK_RULES } from './rows/small-work'
 import { SURFACE_RULES } from './rows/surface'
 
-/** Every rule of the order of work. A new one is one row and needs no other list. */
+/** Every rule of the order of work: a new one is one row. */
 export const RULES: readonly Rule[] = [
   ...HEAT_RULES,
   ...JOINT_RULES,
@@ -18,7 +19,10 @@ export const RULES: readonly Rule[] = [
   ...SURFACE_RULES,
 ]
 
-const BY_ID: ReadonlyMap<string, Rule> = new Map(RULES.map((rule) => [rule.id, rule]))
+/** All that a route is checked for: the rules of order, and the checks of a heat beside them. */
+export const CHECKED: readonly Rule[] = [...RULES, ...MELTING_CHECKS]
+
+const BY_ID: ReadonlyMap<string, Rule> = new Map(CHECKED.map((rule) => [rule.id, rule]))
 
 /** The rule of this id, or undefined. */
 export function findRule(id: string): Rule | undefined {

@@ -10,10 +10,11 @@ import { watchFalls } from './shapes/falls'
 import { watchFlow } from './shapes/flow'
 import { watchHolds } from './shapes/holds'
 import { watchInside } from './shapes/inside'
+import { watchMelts } from './shapes/melts'
 import { watchNeeds } from './shapes/needs'
 import type { Done, Soldered, Walked } from './shapes/walked'
 import { watchWithin } from './shapes/within'
-import { RULES } from './table'
+import { CHECKED } from './table'
 import { attachedTo, copyWorld, startWorld, thingsOf, type World } from './world'
 
 /** A rule that is broken at a step, before the general rules it falls under are sorted out. */
@@ -42,6 +43,8 @@ function watchOf(rule: Rule): Watch {
       return watchFalls(rule.clauses)
     case 'flow':
       return watchFlow(rule.clauses)
+    case 'melts':
+      return watchMelts(rule.clauses)
     case 'within':
       return watchWithin(rule.clauses, rule.share)
     case 'inside':
@@ -55,7 +58,7 @@ interface Watched {
   readonly schools: readonly { readonly answer: SchoolLevel; readonly ops: ReadonlySet<string> | undefined }[]
 }
 
-const WATCHED: readonly Watched[] = RULES.map((rule) => ({
+const WATCHED: readonly Watched[] = CHECKED.map((rule) => ({
   rule,
   watch: watchOf(rule),
   schools: (rule.schools ?? []).map((answer) => ({
