@@ -76,9 +76,10 @@ test('a job is put into the archive after what hangs on it was said, and comes b
 test('light or dark is chosen on this device and kept', async ({ page }) => {
   await page.emulateMedia({ colorScheme: 'light' })
   await page.goto(`${DEMO}/settings`)
-  await page.waitForTimeout(700)
-  await page.getByLabel('Light or dark, on this device').selectOption('dark')
-  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark')
+  await expect(async () => {
+    await page.getByLabel('Light or dark, on this device').selectOption('dark')
+    await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark', { timeout: 500 })
+  }).toPass()
   await page.goto(`${DEMO}/jobs`)
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark')
   await expect(page).toHaveTitle('Jobs · Fold Anvil')
