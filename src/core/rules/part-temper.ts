@@ -27,23 +27,28 @@ function readable({ op, params }: Act): RouteStep | undefined {
   return findOperation(op.id)?.read(own).ok ? { op: op.id, params: own } : undefined
 }
 
-/** The acts that touch each part, each repeated group once: those done to it, and the heats that reach it. */
+/** Parts and others that an act touches: what it is done to, of a heat all that it reaches. */
+function touchedBy(walk: Walk, act: Act): Iterable<string> {
+  return heatOf(act) === undefined ? act.things : walk.attached(act.things)
+}
+
+/** The acts that touch each part, each repeated group once. */
 function touchesOf(assembly: Assembly): ReadonlyMap<string, readonly Touch[]> {
   const walk = Walk.of(assembly)
   const touches = new Map<string, Touch[]>()
+  const note = (act: Act) => {
+    const route = readable(act)
+    if (!route) return
+    for (const part of touchedBy(walk, act)) touches.set(part, [...(touches.get(part) ?? []), { step: act.index, route }])
+  }
   const seen = new Set<number>()
   for (const index of walkOrder(assembly)) {
     const step = assembly.steps[index]
     if (!step) continue
     const acts = walk.acts(step, index)
     walk.do(step, index)
-    if (seen.has(index)) continue
+    if (!seen.has(index)) acts.forEach(note)
     seen.add(index)
-    for (const act of acts) {
-      const route = readable(act)
-      const reached = heatOf(act) === undefined ? new Set(act.things) : walk.attached(act.things)
-      if (route) for (const part of reached) touches.set(part, [...(touches.get(part) ?? []), { step: index, route }])
-    }
   }
   return touches
 }
