@@ -38,7 +38,7 @@ test('two jobs on one sheet: reserved is taken, a cut is told, and the other mov
   await expect(page.getByText(/Dotted blanks are reserved: 4 for/)).toBeVisible()
   await page.getByRole('button', { name: 'Place the blanks' }).click()
   await expect(page.getByText('3 of 3')).toBeVisible()
-  await expect(page.getByText(/cannot be cut as/)).toBeHidden()
+  await expect(page.getByText(/cannot be cut as/)).toBeHidden({ timeout: 25_000 })
   const print = page.getByRole('button', { name: 'Print full size (PDF)' })
   await expect(print).toBeVisible()
 
@@ -55,7 +55,7 @@ test('two jobs on one sheet: reserved is taken, a cut is told, and the other mov
   ).text()
   expect(svg).toContain('Cannot be cut as it lies: 1 off the sheet or inside the margin.')
   await page.getByRole('button', { name: 'Place the blanks' }).click()
-  await expect(page.getByText(/cannot be cut as/)).toBeHidden()
+  await expect(page.getByText(/cannot be cut as/)).toBeHidden({ timeout: 25_000 })
   await page.waitForTimeout(900)
 
   await page.goto(url(`/layout/${first.jobId}`))
