@@ -40,7 +40,10 @@ const OUT: readonly (readonly [pattern: RegExp, instead: string])[] = [
   [/\bown fault\b/i, 'internal error'],
   [/\bforetold\b/i, 'predicted'],
   [/\b(every|each) door\b/i, 'interface'],
-  [/'[A-Z][a-z ]+, (wide|high|thick|long|deep|across|long way|short way)'/, 'a plain name: width, height, thickness, length'],
+  [
+    /'[A-Za-z][a-z ]+, (wide|high|thick|long|deep|across|strap way|one way|other way|long way|short way)'/,
+    'a plain name: width, height, thickness, length',
+  ],
   [/\b(long|short) way\b/i, 'length, width'],
   [/possible is\b/i, 'allowed:'],
   [/\bis no (gauge|grade|drill|operation|workshop)\b/i, 'is not a …'],

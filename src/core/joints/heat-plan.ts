@@ -16,13 +16,17 @@ export interface HeatPlan {
   /** What to heat, and from where. */
   readonly say: string
   readonly warnings: readonly string[]
-  /** Seconds until the solder flows; null where the torch does not get it there. An estimate: ± a third. */
+  /** Seconds until the solder flows, and between which they lie as air and scale take more or less; null where the torch does not get it there. */
   readonly seconds: number | null
+  readonly secondsFrom: number | null
+  readonly secondsTo: number | null
 }
 
-/** Loss to still air, W/m²K; emissivity of metal that has begun to scale; both estimates. */
+/** Loss to still air, W/m²K, and emissivity from bright metal to scaled, the middle between; estimates, low. */
 const AIR_LOSS = 20
-const EMISSIVITY = 0.4
+const EMISSIVITY = { bright: 0.1, begun: 0.35, scaled: 0.6 } as const
+/** How well the torch and how it is held are known. */
+const TORCH_SHARE = 0.3
 const STEFAN_BOLTZMANN = 5.670374419e-8
 const ROOM_C = 20
 const KELVIN = 273.15
@@ -43,11 +47,16 @@ function surfaceM2({ alloy, massG, thicknessMm }: HeatedPart): number {
 }
 
 /** Seconds for all parts together to come to a temperature under a torch that brings in so many watts; null where it does not get there. */
-export function secondsToHeat(parts: readonly HeatedPart[], tempC: number, torchW: number): number | null {
+export function secondsToHeat(
+  parts: readonly HeatedPart[],
+  tempC: number,
+  torchW: number,
+  surface: keyof typeof EMISSIVITY = 'begun',
+): number | null {
   const jPerK = parts.reduce((sum, part) => sum + heatCapacityJPerK(part), 0)
   const areaM2 = parts.reduce((sum, part) => sum + surfaceM2(part), 0)
   const lossW = (atC: number) =>
-    areaM2 * (AIR_LOSS * (atC - ROOM_C) + EMISSIVITY * STEFAN_BOLTZMANN * ((atC + KELVIN) ** 4 - (ROOM_C + KELVIN) ** 4))
+    areaM2 * (AIR_LOSS * (atC - ROOM_C) + EMISSIVITY[surface] * STEFAN_BOLTZMANN * ((atC + KELVIN) ** 4 - (ROOM_C + KELVIN) ** 4))
   let atC = ROOM_C
   for (let s = 0; s < LONGEST_S; s += STEP_S) {
     if (atC >= tempC) return s
@@ -81,5 +90,15 @@ export function planHeat(sides: readonly (readonly HeatedPart[])[], flowC: numbe
   const warnings = light.flatMap(({ id, thicknessMm }) =>
     ratio !== null && ratio > UNEVEN && thicknessMm <= THIN_MM ? [`${id} is thin beside it: it slumps first. Keep the flame off it.`] : [],
   )
-  return { capacities, ratio, say, warnings, seconds: parts.length > 0 ? secondsToHeat(parts, flowC, torchW) : null }
+  const timed = (share: number, surface: keyof typeof EMISSIVITY) =>
+    parts.length > 0 ? secondsToHeat(parts, flowC, torchW * share, surface) : null
+  return {
+    capacities,
+    ratio,
+    say,
+    warnings,
+    seconds: timed(1, 'begun'),
+    secondsFrom: timed(1 + TORCH_SHARE, 'bright'),
+    secondsTo: timed(1 - TORCH_SHARE, 'scaled'),
+  }
 }

@@ -1,7 +1,6 @@
 import { type Assembly, type AssemblyJoint, HOT_JOINTS } from '../assembly/assembly'
 import type { AlloyId } from '../metals/alloys'
-import { findOperation } from '../operations/catalogue'
-import { solderOf, walkOrder } from '../rules/act'
+import { type Act, walkOrder } from '../rules/act'
 import { Walk } from '../rules/walk'
 import { thingsOf } from '../rules/world'
 
@@ -17,35 +16,30 @@ export interface JointHeat {
   readonly reaches: readonly string[]
 }
 
-const MAKING: ReadonlySet<string> = new Set(['solder', 'fuse'])
+/** The act of a step in which joints are made by heat. */
+const isMaking = ({ op }: Act) => op.joins === 'hot'
 
 /** The heats in which joints are made, in the order of the route. */
 export function jointHeats(assembly: Assembly): JointHeat[] {
   const walk = Walk.of(assembly)
-  const made = new Map<string, AssemblyJoint>()
   const heats = new Map<number, JointHeat>()
   for (const index of walkOrder(assembly)) {
     const step = assembly.steps[index]
     if (!step) continue
-    const joints = assembly.joints.filter(({ id, kind }) => HOT_JOINTS.includes(kind) && step.on.some(({ thing }) => thing === id))
-    walk.do(step, index)
-    if (!MAKING.has(step.op) || joints.length === 0 || heats.has(index) || !findOperation(step.op)) continue
-    const things = walk.attached(joints.flatMap(thingsOf))
-    const own = new Set(joints.map(({ id }) => id))
-    const held = new Set(step.held)
-    const reaches = [...made.values()].filter(
-      (joint) => !own.has(joint.id) && !held.has(joint.id) && thingsOf(joint).some((thing) => things.has(thing)),
-    )
-    const metals = assembly.parts.flatMap(({ id, alloy }) => (things.has(id) && alloy ? [alloy] : []))
-    heats.set(index, {
-      step: index,
-      op: step.op,
-      joints,
-      things: [...things],
-      metals: [...new Set(metals)],
-      reaches: reaches.map(({ id }) => id),
-    })
-    if (step.op === 'solder') for (const joint of joints) made.set(joint.id, { ...joint, solder: solderOf(step, joint) })
+    const acts = walk.acts(step, index)
+    const making = acts.find(isMaking)
+    const reaches = making ? walk.reaches(making).map(({ joint }) => joint) : []
+    walk.doActs(acts)
+    const joints = making?.joints.filter(({ kind }) => HOT_JOINTS.includes(kind)) ?? []
+    if (joints.length > 0 && !heats.has(index))
+      heats.set(index, { step: index, op: step.op, joints, reaches, ...inHeat(assembly, walk, joints) })
   }
   return [...heats.values()]
+}
+
+/** What gets hot with joints once they are made, and of which metals it is. */
+function inHeat({ parts }: Assembly, walk: Walk, joints: readonly AssemblyJoint[]): Pick<JointHeat, 'things' | 'metals'> {
+  const things = walk.attached(joints.flatMap(thingsOf))
+  const metals = parts.flatMap(({ id, alloy }) => (things.has(id) && alloy ? [alloy] : []))
+  return { things: [...things], metals: [...new Set(metals)] }
 }

@@ -113,6 +113,10 @@ describe('the heat of two sides', () => {
     expect(seconds).toBeGreaterThan(10)
     expect(seconds).toBeLessThan(20)
     expect(secondsToHeat(sheet, 650, 70)).toBeNull()
+    const { seconds: planned, secondsFrom, secondsTo } = planHeat([sheet, []], 650, 200)
+    expect(planned).toBe(seconds)
+    expect(secondsFrom).toBeLessThan(seconds)
+    expect(secondsTo).toBeGreaterThan(seconds)
   })
   it('without loss it would be mass times specific heat times the rise: what is lost only adds', () => {
     const small = [{ id: 'ball', alloy: 'fine-silver', massG: 0.05, thicknessMm: 2 } as const]

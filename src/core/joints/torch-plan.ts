@@ -1,6 +1,7 @@
 import type { Assembly, AssemblyJoint, AssemblyPart } from '../assembly/assembly'
 import { ALLOYS, type AlloyId } from '../metals/alloys'
 import { SOLDERS, type SolderId } from '../metals/solders'
+import { namedSolder } from '../rules/act'
 import { type SolderAmount, solderAmount, USUAL_GAP_MM } from './amounts'
 import { type HeatedPart, type HeatPlan, planHeat, USUAL_TORCH_W } from './heat-plan'
 import { type JointHeat, jointHeats } from './heats'
@@ -97,17 +98,11 @@ function changeFor(heats: readonly JointHeat[], stops: number): string | null {
     : 'No solder that is owned flows under where a metal in the heat begins to melt: fuse it or join it cold.'
 }
 
-/** The solder that a step or a joint names. */
-function namedSolder(assembly: Assembly, step: number, joint: AssemblyJoint): SolderId | undefined {
-  const own = assembly.steps[step]?.params.solder
-  return typeof own === 'string' && Object.hasOwn(SOLDERS, own) ? (own as SolderId) : joint.solder
-}
-
 function rungsOf(assembly: Assembly, heats: readonly JointHeat[]): Rung[] {
   return heats
     .filter(({ op }) => op === 'solder')
     .flatMap(({ step, joints, metals, reaches }) =>
-      joints.map((joint) => ({ joint: joint.id, metals, reaches, solder: namedSolder(assembly, step, joint) })),
+      joints.map((joint) => ({ joint: joint.id, metals, reaches, solder: namedSolder(assembly.steps[step] ?? { params: {} }, joint) })),
     )
 }
 

@@ -121,8 +121,8 @@ export interface ReadStep {
   readonly words: (context: OperationContext) => BenchWords
 }
 
-/** Strain for one step of the scale of tempers (annealed 0, hard 0.8), fitted to the strains of rolled stock; an estimate, low. */
-const STRAIN_PER_TEMPER = 0.65
+/** Strain over the rules' scale of tempers: rolled stock has 0.54 at quarter hard, 0.60 at half hard, 0.67 at hard (temperStrain); low. */
+const STRAIN_PER_TEMPER = 0.6
 /** How long a torch heat of which nothing else is said lasts. */
 const USUAL_HEAT_S = 20
 

@@ -114,10 +114,15 @@ export function actsOf(world: World, step: AssemblyStep, index: number): Act[] {
 
 const USUAL_SOLDER: SolderId = 'hard-75'
 
+/** The solder that a step or its joint names; undefined where neither does. */
+export function namedSolder({ params }: Pick<Act, 'params'>, joint: AssemblyJoint | undefined): SolderId | undefined {
+  const named = params.solder
+  return typeof named === 'string' && Object.hasOwn(SOLDERS, named) ? (named as SolderId) : joint?.solder
+}
+
 /** The solder a joint is made with in a step. */
 export function solderOf(act: Pick<Act, 'params'>, joint: AssemblyJoint | undefined): SolderId {
-  const named = act.params.solder
-  return typeof named === 'string' && Object.hasOwn(SOLDERS, named) ? (named as SolderId) : (joint?.solder ?? USUAL_SOLDER)
+  return namedSolder(act, joint) ?? USUAL_SOLDER
 }
 
 /** The heat of an act, °C: that of its operation, or the highest flow point of the solders it melts; undefined where it is none. */

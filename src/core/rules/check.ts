@@ -62,7 +62,7 @@ function distinct(raw: readonly Raw[]): Raw[] {
 
 /**
  * Walks a route through the state of its assembly and says which rules of the order of work it breaks (common practice, no source). Steps on
- * what is not there and operations that are not in the catalogue change nothing; `readAssembly` names them.
+ * what is not there and operations that are not in the catalogue change nothing; `assemblyIssues` names them.
  */
 export function checkRoute(assembly: Assembly, { withStates = false }: { readonly withStates?: boolean } = {}): RouteCheck {
   const walk = Walk.of(assembly)
@@ -72,9 +72,10 @@ export function checkRoute(assembly: Assembly, { withStates = false }: { readonl
   for (const index of walkOrder(assembly)) {
     const step = assembly.steps[index]
     if (!step) continue
-    const own = walk.acts(step, index).map(minutesOf)
+    const acts = walk.acts(step, index)
+    const own = acts.map(minutesOf)
     minutes.set(index, { handsOn: sumOf(own.map((item) => item.handsOn)), waiting: sumOf(own.map((item) => item.waiting)) })
-    raw.push(...walk.do(step, index))
+    raw.push(...walk.doActs(acts))
     if (withStates) states[index] = walk.states()
   }
   const findings = nest(distinct(raw)).map(

@@ -46,7 +46,7 @@ function touchesOf(assembly: Assembly): ReadonlyMap<string, readonly Touch[]> {
     const step = assembly.steps[index]
     if (!step) continue
     const acts = walk.acts(step, index)
-    walk.do(step, index)
+    walk.doActs(acts)
     if (!seen.has(index)) acts.forEach(note)
     seen.add(index)
   }

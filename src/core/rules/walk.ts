@@ -7,7 +7,7 @@ import type { Level, Rule, SchoolLevel } from './row'
 import { opsOf, readSelection } from './selection'
 import { watchBefore } from './shapes/before'
 import { watchFalls } from './shapes/falls'
-import { watchFlow } from './shapes/flow'
+import { reachedBy, watchFlow } from './shapes/flow'
 import { watchHolds } from './shapes/holds'
 import { watchInside } from './shapes/inside'
 import { watchMelts } from './shapes/melts'
@@ -63,7 +63,7 @@ const WATCHED: readonly Watched[] = CHECKED.map((rule) => ({
   watch: watchOf(rule),
   schools: (rule.schools ?? []).map((answer) => ({
     answer,
-    ops: answer.of === undefined ? undefined : new Set(readSelection(answer.of).flatMap(({ ops }) => [...ops])),
+    ops: answer.of === undefined ? undefined : opsOf(readSelection(answer.of)),
   })),
 }))
 
@@ -186,7 +186,12 @@ export class Walk {
 
   /** Does a step, and says what it breaks: each of its acts is looked at just before it is done. */
   do(step: Assembly['steps'][number], index: number): Raw[] {
-    return this.acts(step, index).flatMap((act) => {
+    return this.doActs(this.acts(step, index))
+  }
+
+  /** Does acts one after another. */
+  doActs(acts: readonly Act[]): Raw[] {
+    return acts.flatMap((act) => {
       const raw = rawFindings(this.world, act, this.memory)
       applyAct(this.world, act)
       this.memory.keep(act)
@@ -204,9 +209,9 @@ export class Walk {
     return attachedTo(this.world, things)
   }
 
-  /** The joints soldered so far, in order. */
-  get soldered(): readonly Soldered[] {
-    return this.memory.soldered
+  /** Joints soldered before that the heat of an act reaches, as things stand; those that are held are not among them. */
+  reaches(act: Act): Soldered[] {
+    return reachedBy(this.world, act, this.memory)
   }
 
   states(): Readonly<Record<string, Readonly<Record<string, FactValue>>>> {

@@ -17,7 +17,7 @@ export function UnderWayBar({ told, onCancel }: { readonly told: UnderWay; reado
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', mt: 0.5, gap: 1 }}>
         <Typography variant="body2" role="status">
           {step}
-          {secondsLeft === null ? '' : `, ${Math.ceil(secondsLeft)} s left`}
+          {secondsLeft === null ? '' : `, about ${Math.ceil(secondsLeft)} s left`}
         </Typography>
         <Button variant="text" onClick={onCancel}>
           Cancel

@@ -6,9 +6,11 @@ import { PlanRefusal } from '../refusal'
 
 /** The fields of an outline by its corners. */
 export const cornerFields = {
-  corners: words('Corners of a free outline', 4000, 'Such as 0 0; 20 0; 26 8; 12 16: x and y of each, stretched to the two ways.').default(
-    '0 0; 30 0; 40 12; 30 24; 0 24',
-  ),
+  corners: words(
+    'Corners of a free outline',
+    4000,
+    'Such as 0 0; 20 0; 26 8; 12 16: x and y of each, stretched to its length and width.',
+  ).default('0 0; 30 0; 40 12; 30 24; 0 24'),
   mirror: choice('Corners are', { whole: 'The whole outline', half: 'The upper half, mirrored' }).default('whole'),
 }
 

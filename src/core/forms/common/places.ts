@@ -104,12 +104,12 @@ export function wallPlaces({ middle, heightMm, thicknessMm }: Wall): Place[] {
     edge('lip', 'Lip', heightMm, false),
     face('inside', 'Inside'),
     face('outside', 'Outside'),
-    seamPlace(middle[0] ?? [0, 0], heightMm, thicknessMm),
+    seamPlace(middle[0] ?? [0, 0], heightMm / 2, heightMm, thicknessMm),
   ]
 }
 
 /** The seam of a strip that closes on itself: as long as the strip is wide. */
-function seamPlace([x, y]: Outline[number], widthMm: number, thicknessMm: number): Place {
+function seamPlace([x, y]: Outline[number], middleMm: number, widthMm: number, thicknessMm: number): Place {
   return {
     id: 'seam',
     title: 'Seam',
@@ -118,7 +118,7 @@ function seamPlace([x, y]: Outline[number], widthMm: number, thicknessMm: number
       [0, 0],
       [0, widthMm],
     ],
-    finishedFrame: { origin: [x, y, widthMm / 2], x: X, y: [0, 0, 1] },
+    finishedFrame: { origin: [x, y, middleMm], x: X, y: [0, 0, 1] },
     lengthMm: widthMm,
     thicknessMm,
   }
@@ -150,9 +150,6 @@ export function bandPlaces({ insideDiameterMm, widthMm, thicknessMm, blankLength
   return [
     face('outside', 'Outside', outsideMm),
     face('inside', 'Inside', insideMm),
-    {
-      ...seamPlace([0, -(insideMm + outsideMm) / 2], widthMm, thicknessMm),
-      finishedFrame: { origin: [0, -(insideMm + outsideMm) / 2, 0], x: X, y: [0, 0, 1] },
-    },
+    seamPlace([0, -(insideMm + outsideMm) / 2], 0, widthMm, thicknessMm),
   ]
 }

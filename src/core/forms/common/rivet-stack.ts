@@ -75,7 +75,7 @@ export function edgeCheck({ holeMm, edgeMm }: Stack, school: Edge): Check {
     actual: edgeMm,
     limit: need,
     good: `${formatPlain(edgeMm - holeMm / 2, 2)} mm of metal stays between the hole and the edge.`,
-    bad: `The hole wants its centre ${formatPlain(need, 2)} mm from the edge, or the sheet tears.`,
+    bad: `The hole needs its centre ${formatPlain(need, 2)} mm from the edge, or the sheet tears.`,
   })
 }
 

@@ -1,8 +1,9 @@
 import { OPERATIONS } from '../../operations/catalogue'
-import { type Asked, readAsked, readClauses } from '../../operations/notation/effect'
+import type { Asked } from '../../operations/notation/effect'
 import { OPERATION_GROUPS } from '../groups'
 import type { Rule } from '../row'
 import { opsOf, readSelection } from '../selection'
+import { readAsks } from '../shapes/needs'
 import { RULES } from '../table'
 
 /** Operations that make a fact what is asked of it. */
@@ -15,22 +16,13 @@ function makersOf({ fact, is }: Asked): string[] {
 }
 
 function providersOfClause(rule: Rule, index: number): string[] {
-  if (rule.shape === 'needs') {
-    const asks = rule.clauses[index]?.asks ?? ''
-    return readAsked(readAsksItems(asks)).flatMap(makersOf)
-  }
+  if (rule.shape === 'needs') return readAsks(rule.clauses[index]?.asks ?? '').asked.flatMap(makersOf)
   if (rule.shape === 'before') {
     const clause = rule.clauses[index]
     return clause && clause.mode !== 'order' && clause.mode !== undefined ? [...opsOf(readSelection(clause.first))] : []
   }
   if (rule.shape === 'within') return [...(rule.clauses[index]?.put ?? []), ...(rule.clauses[index]?.missing ?? [])]
   return []
-}
-
-const SCOPES = ['things', 'attached', 'joint', 'joints', 'seams', 'place', 'jig', 'template', 'file', 'bath', 'first'] as const
-
-function readAsksItems(asks: string): readonly string[] {
-  return readClauses(asks, SCOPES, 'things')[0]?.items ?? []
 }
 
 /** For each clause of each rule, the operations that can bring about what it asks for. */

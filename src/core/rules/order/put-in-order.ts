@@ -49,11 +49,26 @@ function bestOrder(assembly: Assembly, units: readonly Unit[]): Order {
   return units.length <= EXACT_UNITS ? { ...best, units: exactOrder(assembly, units, best.units) } : best
 }
 
+/** Every step under a name of its own, by which a reason still knows the other step when the order has changed. */
+function withNamedSteps(assembly: Assembly): Assembly {
+  const nameOf = (i: number) => assembly.steps[i]?.id ?? `step ${i}`
+  const named = (against: string | number | undefined) => (typeof against === 'number' ? nameOf(against) : against)
+  return {
+    ...assembly,
+    steps: assembly.steps.map((step, i) => ({
+      ...step,
+      id: nameOf(i),
+      ...(step.overrides ? { overrides: step.overrides.map((item) => ({ ...item, against: named(item.against) })) } : {}),
+    })),
+  }
+}
+
 /**
  * Puts a route in order: first what moves make right, then the steps that are missing are proposed. Pinned steps stay, and what they break is
  * found by checking the result. A route that is in order stays as it is.
  */
-export function putInOrder(assembly: Assembly): OrderedRoute {
+export function putInOrder(given: Assembly): OrderedRoute {
+  const assembly = withNamedSteps(given)
   const units = unitsOf(assembly)
   const { units: ordered, because } = bestOrder(assembly, units)
   const steps = ordered.flatMap((unit) => unit.steps)

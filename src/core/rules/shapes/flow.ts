@@ -1,5 +1,6 @@
 import type { AssemblyJoint } from '../../assembly/assembly'
 import { SOLDERS } from '../../metals/solders'
+import { figureOf } from '../../tables/figures'
 import { formatPlain } from '../../units/format'
 import { type Act, heatOf, solderOf } from '../act'
 import type { Breach, Watch } from '../breach'
@@ -8,12 +9,12 @@ import { chosenBy, readSelection } from '../selection'
 import { attachedTo, thingsOf, type World } from '../world'
 import type { Soldered, Walked } from './walked'
 
-/** A later solder flows this many degrees lower; less is a warning, and under the least a stop (common practice, no source). */
-export const WORKING_GAP_C = 20
-export const LEAST_GAP_C = 10
+/** A later solder flows this many degrees lower; less is a warning, and under the least a stop. */
+export const WORKING_GAP_C = figureOf('solder-gap', {})
+export const LEAST_GAP_C = figureOf('solder-gap-least', {})
 
 /** Earlier joints that a heat reaches: those of the same subassembly that are not held and not made in this step itself. */
-function reached(world: World, act: Act, { soldered }: Walked): Soldered[] {
+export function reachedBy(world: World, act: Act, { soldered }: Pick<Walked, 'soldered'>): Soldered[] {
   const things = attachedTo(world, act.things)
   const held = act.step.held ?? []
   const now = new Set(act.joints.map((joint) => joint.id))
@@ -38,7 +39,7 @@ export function watchFlow(clauses: readonly FlowClause[]): Watch {
     if (heatC === undefined) return []
     return read.flatMap(({ roles, selection }, clause): Breach[] => {
       if (!chosenBy(world, act, selection)) return []
-      return reached(world, act, walked).flatMap((earlier): Breach[] => {
+      return reachedBy(world, act, walked).flatMap((earlier): Breach[] => {
         if (roles && !roles.includes(earlier.role ?? '')) return []
         const level = levelOf(act, earlier, heatC)
         if (level === 'off') return []

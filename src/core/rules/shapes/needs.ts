@@ -9,6 +9,12 @@ import { attachedTo, factOf, isMetal, jointKey, jointsWithin, namesIn, placeKey,
 type Of = 'things' | 'attached' | 'joint' | 'joints' | 'seams' | 'place' | 'jig' | 'template' | 'file' | 'bath' | 'first'
 const OF: readonly Of[] = ['things', 'attached', 'joint', 'joints', 'seams', 'place', 'jig', 'template', 'file', 'bath', 'first']
 
+/** Reads what a rule asks for: of what, and which facts. Throws `InvariantError`. */
+export function readAsks(text: string): { readonly of: Of; readonly asked: readonly Asked[] } {
+  const [clause] = readClauses(text, OF, 'things')
+  return { of: clause?.scope ?? 'things', asked: readAsked(clause?.items ?? []) }
+}
+
 /** Of an applied part that goes on something curved: the part. */
 function smallOn(world: World, { joints }: Act): string[] {
   return joints.flatMap((joint) => {
@@ -57,10 +63,7 @@ function lacks(world: World, key: string, { fact, is }: Asked): boolean {
 
 /** Watches a state that an operation asks for just before it is done. */
 export function watchNeeds(clauses: readonly NeedsClause[]): Watch {
-  const read = clauses.map(({ asks, of }) => {
-    const [asked] = readClauses(asks, OF, 'things')
-    return { of: asked?.scope ?? 'things', asked: readAsked(asked?.items ?? []), selection: readSelection(of) }
-  })
+  const read = clauses.map(({ asks, of }) => ({ ...readAsks(asks), selection: readSelection(of) }))
   return (world, act) =>
     read.flatMap(({ of, asked, selection }, clause): Breach[] => {
       const when = chosenBy(world, act, selection)

@@ -74,7 +74,7 @@ function gapArcMm(log: WorkingLog, input: Input): number {
     formula: 'D·asin(g/D)',
     unit: 'mm',
     source: 'closed-form',
-    given: [given('D', 'inside, across', insideMm(input)), given('g', 'gap, straight across', input.gapMm)],
+    given: [given('D', 'inside width', insideMm(input)), given('g', 'gap, straight across', input.gapMm)],
   })
 }
 

@@ -33,11 +33,11 @@ const input = () =>
     })
     .refine((value) => value.rimMm <= value.cupMm, {
       path: ['rimMm'],
-      error: 'Dome wanted: a cup makes no dome wider than itself; take a larger cup',
+      error: 'Rim width of the dome wanted: a cup makes no dome wider than itself; take a larger cup',
     })
     .refine((value) => value.rimMm > 2 * value.thicknessMm, {
       path: ['rimMm'],
-      error: 'Dome wanted: it must be wider than twice the thickness',
+      error: 'Rim width of the dome wanted: it must be wider than twice the thickness',
     })
 type Input = OutputOf<typeof input>
 

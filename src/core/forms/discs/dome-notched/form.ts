@@ -63,7 +63,7 @@ const input = () =>
     })
     .refine((value) => value.openingMm < 0.8 * value.widthMm, {
       path: ['openingMm'],
-      error: 'Opening across: at most four fifths of the dome, or there is nothing left to form',
+      error: 'Finished opening width: at most four fifths of the dome, or there is nothing left to form',
     })
 type Input = OutputOf<typeof input>
 

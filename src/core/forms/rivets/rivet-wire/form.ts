@@ -81,8 +81,8 @@ function headOf(log: WorkingLog, input: Input, school: School, sheetMm: number):
     unit: 'mm',
     source: 'closed-form',
     given: [
-      given('D', 'head, across', domedAcross(input)),
-      ...(school === 'cap' ? [given('k', 'head, high', input.headMm)] : []),
+      given('D', 'head diameter', domedAcross(input)),
+      ...(school === 'cap' ? [given('k', 'head height', input.headMm)] : []),
       given('d', 'wire', input.thicknessMm),
     ],
   })
@@ -135,7 +135,7 @@ function headOfRivet(log: WorkingLog, input: Input): { acrossMm: number; perBlan
     formula: 'd·max(1, √(a/k))',
     unit: 'mm',
     source: 'closed-form',
-    given: [given('d', 'wire', d), given('a', 'wire left for the head', left), given('k', 'head, thick', k)],
+    given: [given('d', 'wire', d), given('a', 'wire left for the head', left), given('k', 'head thickness', k)],
     note: 'By volume, once the hole is filled.',
   })
   return { acrossMm, perBlankMm: acrossMm > d ? (d * d) / (2 * k * acrossMm) / heads : 0 }

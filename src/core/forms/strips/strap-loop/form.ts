@@ -154,7 +154,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.join))
 }
 
-const outcomeOf = (input: Input): OutcomeSpec => asked('insideMm', 'Inside, strap way', insideOf(input)[0], 0.5, 'strapMm')
+const outcomeOf = (input: Input): OutcomeSpec => asked('insideMm', 'Inside along the strap', insideOf(input)[0], 0.5, 'strapMm')
 
 function planLoop(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []

@@ -107,7 +107,7 @@ function ringChecks({ linkMm, ringMm }: Input) {
   ]
 }
 
-/** The your strip against what these links need: what it comes to when it is rolled, and how many links that is. */
+/** The strip there is against what these links need: what it comes to when it is rolled, and how many links that is. */
 function stripInHand(log: WorkingLog, input: Input, needMm: number) {
   if (input.stripInHandMm === undefined) return { results: {}, checks: [] }
   const afterMm = derive(log, {
@@ -131,8 +131,8 @@ function stripInHand(log: WorkingLog, input: Input, needMm: number) {
         source: 'closed-form',
         actual: afterMm,
         limit: needMm,
-        good: `The your strip comes to ${formatPlain(afterMm, 1)} mm: right for these links.`,
-        bad: `The your strip would come to ${formatPlain(afterMm, 1)} mm, ${formatPlain(Math.abs(over), 1)} ${over > 0 ? 'over' : 'under'} what these links need: ${links} links. Measure it after rolling, and divide what it is.`,
+        good: `Your strip comes to ${formatPlain(afterMm, 1)} mm: right for these links.`,
+        bad: `Your strip would come to ${formatPlain(afterMm, 1)} mm, ${formatPlain(Math.abs(over), 1)} ${over > 0 ? 'over' : 'under'} what these links need: ${links} links. Measure it after rolling, and divide what it is.`,
       }),
     ],
   }

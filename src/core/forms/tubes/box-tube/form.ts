@@ -75,8 +75,8 @@ type Input = OutputOf<typeof input>
 
 function lengthOf(log: WorkingLog, input: Input, school: School): number {
   const all = [
-    given('a', 'outside, one way', input.acrossMm),
-    given('b', 'outside, other way', input.upMm),
+    given('a', 'outside length', input.acrossMm),
+    given('b', 'outside width', input.upMm),
     given('r', 'inside bend radius', input.bendRadiusMm),
     given('t', 'thickness', input.thicknessMm),
   ]

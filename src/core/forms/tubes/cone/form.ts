@@ -58,7 +58,7 @@ const STRAIGHT_MM = 1e-3
 
 function frustumOf(log: WorkingLog, input: Input): Frustum {
   const slope = derive(log, {
-    label: 'How steep the wall stands, as sine',
+    label: 'Sine of the slope of the wall',
     formula: 'h/√(h^2 + ((D − d)/2)^2)',
     unit: 'ratio',
     source: 'cone',

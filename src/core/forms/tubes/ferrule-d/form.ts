@@ -215,7 +215,7 @@ function roughBase(log: WorkingLog, { make, acrossMm, standoffMm, widthMm }: Inp
     formula: 'W + 2·s',
     unit: 'mm',
     source: 'bench-practice',
-    given: [given('W', 'width, outside', acrossMm), given('s', 'stands out a side', standoffMm)],
+    given: [given('W', 'outside width', acrossMm), given('s', 'stands out a side', standoffMm)],
   })
   return [wideMm, widthMm + 2 * standoffMm]
 }
