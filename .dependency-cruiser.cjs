@@ -27,16 +27,16 @@ module.exports = {
       [
         'core-level-3',
         'metals|tables|sizes|toolwall|lookup',
-        'entries|glossary|forming|drawing|operations|instruments|forms|assembly|rules|kits|joints|layout|route|advice|logbook|ask|commands',
+        'entries|glossary|forming|drawing|operations|instruments|forms|assembly|rules|kits|joints|layout|route|advice|piece|logbook|ask|commands',
       ],
       [
         'core-level-4',
         'entries|forming|drawing|operations|instruments',
-        'forms|assembly|rules|kits|joints|layout|route|advice|logbook|ask|commands',
+        'forms|assembly|rules|kits|joints|layout|route|advice|piece|logbook|ask|commands',
       ],
-      ['core-level-5', 'forms', 'assembly|rules|kits|joints|layout|route|advice|costing|logbook|ask|commands'],
-      ['core-level-6', 'assembly|rules|kits|joints|layout|route|advice', 'costing|logbook|ask|commands'],
-      ['core-level-7', 'costing|logbook|ask', 'commands'],
+      ['core-level-5', 'forms', 'assembly|rules|kits|joints|layout|route|advice|piece|costing|logbook|ask|commands'],
+      ['core-level-6', 'assembly|rules|kits|joints|layout|route|advice', 'piece|costing|logbook|ask|commands'],
+      ['core-level-7', 'piece|costing|logbook|ask', 'commands'],
     ].map(([name, own, above]) => ({ name, severity: 'error', from: { path: core(own) }, to: { path: core(above) } })),
     {
       name: 'clipper-adapter',

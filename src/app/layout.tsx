@@ -42,7 +42,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
       </Page>
     )
   const repositories = workshop()
-  const { ringSystem, gaugeSystem, defaultAlloy, units, figures, currency, kerfMm } = repositories.settings.read()
+  const { ringSystem, gaugeSystem, defaultAlloy, units, figures, currency, kerfMm, orderSchools } = repositories.settings.read()
   const view: WorkshopView = {
     uid: repositories.workshopRow().uid,
     name: currentWorkshop(),
@@ -50,6 +50,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
     practice: isPracticeOn(repositories),
     ringSystem,
     gaugeSystem,
+    orderSchools,
     defaultAlloy,
     units,
     currency,

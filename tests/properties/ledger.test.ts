@@ -39,7 +39,7 @@ interface Kept {
 
 /** What a command comes to as an entry; undefined where there is nothing to take back or send again. */
 function rawOf(tray: TestTray, command: Command, kept: readonly Kept[]) {
-  const outcome = tray.plan.outcomes.find((item) => item.primary)
+  const outcome = tray.plan.parts[0].outcomes.find((item) => item.primary)
   const last = tray.plan.steps.findLast((step) => step.target?.dimension === outcome?.dimension)
   if (command.kind === 'done') return { piece: command.piece, more: { kind: 'done', step: tray.plan.steps[command.step]?.id } }
   if (command.kind === 'loss') return { piece: command.piece, more: { kind: 'loss', text: 'gone' } }
@@ -61,7 +61,7 @@ describe('the ledger against a model that remembers everything', () => {
         fc.property(fc.array(command, { maxLength: 40 }), (commands) => {
           const { repositories: to } = tempWorkshop()
           const tray = trayOf(to, addPiece(to, 'Token', DISC), SIZE)
-          const outcome = tray.plan.outcomes.find((item) => item.primary)
+          const outcome = tray.plan.parts[0].outcomes.find((item) => item.primary)
           const kept: Kept[] = []
           const sent: object[] = []
           for (const each of commands) {

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { FORMS, type FormResult, findForm } from '@/core/forms'
-import { checkOrder, planPiece } from '@/core/route'
+import { type FormResult, findForm } from '@/core/forms'
 
 // Worked examples without another word are common practice, no source; closed forms are checked by another route than the code's own.
 
@@ -42,17 +41,6 @@ function integrate(f: (x: number) => number, from: number, to: number, n = 2000)
   for (let i = 1; i < n; i++) sum += (i % 2 === 1 ? 4 : 2) * f(from + i * h)
   return (sum * h) / 3
 }
-
-describe('every form', () => {
-  it.each(FORMS.map((form) => [form.id, form] as const))('%s: its own steps stand in an order nothing speaks against', (id, form) => {
-    const plan = planPiece({
-      parts: [{ id: 'part-1', form: id, inputVersion: form.inputVersion, input: { ...form.example } }],
-      bought: 'annealed',
-    })
-    expect(plan.ok).toBe(true)
-    if (plan.ok) expect(checkOrder(plan.steps).filter((finding) => finding.level === 'stop')).toEqual([])
-  })
-})
 
 describe('ear wires', () => {
   const EAR = { rodMm: 9.525, alloy: 'sterling-925', thicknessMm: 0.812, tailMm: 19.05, frontMm: 8 }
@@ -636,7 +624,7 @@ describe('blanks for dies', () => {
     expect(value(held(6), 'thinnestMm')).toBeGreaterThan(0.27)
     expect(value(held(6), 'thinnestMm')).toBeLessThan(0.31)
     expect(levels(held(5.5), 'warn')).toContain('die-thinning')
-    expect(held(5).route.find((step) => step.op === 'press-die')?.params.depthMm).toBe(5)
+    expect(held(5).sizedSteps.find((step) => step.op === 'press-die')?.params.depthMm).toBe(5)
   })
 })
 

@@ -38,7 +38,7 @@ describe('hollow bangle', () => {
   it('the +3 rule comes out at 60.1 inside before the hammer, at the bench and in the record too', () => {
     const plan = result('bangle-hollow', { ...BANGLE, schools: { length: 'plus-three' } })
     expect(plan.results.predictedInsideMm?.value).toBeCloseTo(60.13, 1)
-    expect(plan.route.at(-1)?.target?.valueMm).toBeCloseTo(60.13, 1)
+    expect(plan.sizedSteps.at(-1)?.target?.valueMm).toBeCloseTo(60.13, 1)
     expect(plan.outcomes[0]?.valueMm).toBeCloseTo(60.13 + (plan.answer.markAt - plan.answer.value) / Math.PI, 1)
   })
   it('the +3 rule is offered near 13 by 0.7 mm strip alone', () => {

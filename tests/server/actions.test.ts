@@ -167,9 +167,9 @@ describe('the bench', () => {
     const route = {
       removed: [],
       changed: [],
-      placed: [{ id: 'anneal+x', after: 'finish', before: null, own: { op: 'anneal', params: {} } }],
+      placed: [{ id: 'anneal+x', after: 'finish', before: null, own: { op: 'anneal', on: [{ thing: 'part-1' }], params: {} } }],
     }
-    const design = { parts: [{ id: 'part-1', form: 'disc', inputVersion: 1, input: DISC }], bought: 'annealed', route }
+    const design = { parts: [{ id: 'part-1', form: 'disc', inputVersion: 1, input: DISC, bought: 'annealed' as const }], route }
     await act('saveDesign', { pieceId: id, design })
     expect(said(await act('startTray', { pieceId: id, size: 2 }))).toMatch(/^Not released to the bench: A torch after finishing/)
     await act('saveDesign', { pieceId: id, design: { ...design, orderNote: 'heat colours are wanted' } })

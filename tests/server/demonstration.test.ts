@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { FORMS, findForm } from '@/core/forms'
 import { findIllegal, placedRegion } from '@/core/layout'
-import { checkOrder, walkTemper } from '@/core/route'
+import { metalsOf, routeTemper } from '@/core/piece'
+import { checkRoute } from '@/core/rules'
 import { seedDemo } from '@/server/seed/seed-demo'
 import { instanceOf } from '@/server/services/cut-layout'
 import { bookGroups } from '@/server/services/own-record'
@@ -28,27 +29,26 @@ describe.each(pieces.map((piece) => [piece.name, piece] as const))('%s', (_, pie
   const plan = planDesign(piece.design, planOptions(to))
   if (!plan.ok) throw new Error(`${piece.name}: ${JSON.stringify(plan.issues)}`)
   it('is sized without a stop, and what it warns of is said in whole sentences', () => {
-    for (const check of plan.result.checks) {
+    for (const check of plan.parts.flatMap(({ result }) => result?.checks ?? [])) {
       expect(check.level).not.toBe('stop')
       expect(check.message).toMatch(/^[A-Z0-9].*[.]$/s)
     }
   })
-  it('keeps the order of work', () => expect(checkOrder(plan.steps).filter((finding) => finding.level === 'stop')).toEqual([]))
+  it('keeps the order of work', () => expect(checkRoute(plan.assembly).findings.filter((finding) => finding.level === 'stop')).toEqual([]))
   it('its metal lasts to the end of the route', () => {
-    const walk = walkTemper(plan.temper)
-    expect(walk.issues).toEqual([])
+    const walk = routeTemper(plan.assembly, metalsOf(plan))
+    expect(walk.steps).toHaveLength(plan.steps.length)
     for (const state of walk.steps) expect(state.workLeftFraction).toBeGreaterThan(0)
   })
   it('the drawer says what it holds of it, and what to buy for the rest', () => {
-    for (const item of supplyFor(to, plan.result, piece.quantity + piece.spares, piece.design.bought)) {
+    for (const item of supplyFor(to, plan, piece.quantity + piece.spares)) {
       expect(item.covered).toBeLessThanOrEqual(item.needed)
       if (item.covered < item.needed) expect(item.buy?.massG).toBeGreaterThan(0)
       else expect(item.buy ?? null).toBeNull()
     }
   })
   it('stands on today’s input of its form', () => {
-    const [part] = piece.design.parts
-    expect(part?.inputVersion).toBe(findForm(part?.form ?? '')?.inputVersion)
+    for (const part of piece.design.parts) expect(part.inputVersion).toBe(findForm(part.form)?.inputVersion)
   })
 })
 

@@ -205,7 +205,7 @@ describe('entries over HTTP', () => {
   const tray = () => {
     const [open] = to.trays
       .open({ page: 1, size: 9 })
-      .filter((candidate) => candidate.plan.form === 'dome' && candidate.standing.lost === 0)
+      .filter((candidate) => candidate.plan.parts[0].form === 'dome' && candidate.standing.lost === 0)
     if (!open) throw new Error('no tray')
     return open
   }

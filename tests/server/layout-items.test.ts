@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { findForm } from '@/core/forms'
 import type { Repositories } from '@/server/db/repositories'
 import { isItemOf, itemsOfPieces } from '@/server/services/layout-items'
+import { designOf } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
 
 function jobOf(to: Repositories, ids: readonly string[]) {
@@ -12,7 +13,7 @@ function jobOf(to: Repositories, ids: readonly string[]) {
       name: id,
       quantity: 3,
       spares: 1,
-      design: { parts: [{ id: 'part-1', form: id, inputVersion: 1, input: { ...findForm(id)?.example } }], bought: 'unknown' },
+      design: designOf(id, { ...findForm(id)?.example }, { bought: 'unknown' }),
     })
   return to.jobs.pieces(jobId)
 }

@@ -129,7 +129,7 @@ describe('entries of the version before', () => {
   })
   it('keep the steps’ names, and each piece has one of its own', () => {
     expect(state?.tray.plan.steps.map((step) => step.id)).toEqual(['saw-1', 'anneal-2', 'finish-3'])
-    expect(state?.tray.plan.part).toBe('part-1')
+    expect(state?.tray.plan.parts[0].part).toBe('part-1')
     for (const n of [1, 2]) expect(to.trays.item(`${state?.tray.uid}/part-1/${n}`, 1)).toEqual({ part: 'part-1', instance: n })
     expect(to.trays.item(`${state?.tray.uid}/part-1/3`, 1)).toBeUndefined()
   })

@@ -1,7 +1,7 @@
 import fontkit from '@pdf-lib/fontkit'
 import { describe, expect, it } from 'vitest'
 import { FORMS } from '@/core/forms/registry'
-import { planPiece, wordsOf } from '@/core/route'
+import { onePart, planPiece, wordsOf } from '@/core/piece'
 import { TABLES } from '@/core/tables'
 import { fontFile, PAPER_FONTS, printable } from '@/server/export/pdf-kit'
 
@@ -22,13 +22,9 @@ function missing(texts: Iterable<string>): string[] {
 
 describe('paper', () => {
   it.each(FORMS.map((form) => [form.id, form] as const))('has a sign for everything that %s says', (_, form) => {
-    const plan = planPiece({
-      parts: [{ id: 'part-1', form: form.id, inputVersion: form.inputVersion, input: form.example }],
-      bought: 'annealed',
-    })
-    if (!plan.ok) throw new Error(form.id)
-    const { result, steps, temper } = plan
-    expect(missing([...textsIn(result), ...steps.flatMap((step) => [...textsIn(wordsOf(step, temper))])])).toEqual([])
+    const plan = planPiece(onePart({ form: form.id, inputVersion: form.inputVersion, input: form.example, bought: 'annealed' }))
+    const [part] = plan.parts
+    expect(missing([...textsIn(part?.result), ...plan.steps.flatMap((step) => [...textsIn(wordsOf(step, part?.metal))])])).toEqual([])
   })
   it('has a sign for every table', () => expect(missing(textsIn(TABLES))).toEqual([]))
   it('draws Greek, roots and fractions as they are, and a line break as a space', () => {

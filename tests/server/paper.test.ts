@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { FORMS } from '@/core/forms'
 import { circleOutline, rectangleOutline } from '@/core/geometry'
-import { planPiece, wordsOf } from '@/core/route'
+import { onePart, planPiece, wordsOf } from '@/core/piece'
 import { TABLES } from '@/core/tables'
 import { benchCardPdf } from '@/server/export/bench-card-pdf'
 import { cardPdf } from '@/server/export/card-pdf'
@@ -12,19 +12,16 @@ import { readPdf } from '../support/read-pdf'
 const all = (texts: readonly { readonly text: string }[]) => texts.map((item) => item.text).join(' ')
 
 describe.each(FORMS.map((form) => [form.id, form] as const))('the piece card of %s', (_, form) => {
-  const plan = planPiece({
-    parts: [{ id: 'part-1', form: form.id, inputVersion: form.inputVersion, input: form.example }],
-    bought: 'annealed',
-  })
-  if (!plan.ok) throw new Error(form.id)
+  const plan = planPiece(onePart({ form: form.id, inputVersion: form.inputVersion, input: form.example, bought: 'annealed' }))
+  const [part] = plan.parts
+  if (!part?.result) throw new Error(form.id)
+  const { result, metal } = part
   const card = {
     pieceName: 'Lamp bracket',
     jobTitle: 'Signal lamps',
     quantity: 3,
     spares: 1,
-    alloy: plan.temper.alloy,
-    result: plan.result,
-    steps: plan.steps,
+    plan,
   }
   it.each(['A4', 'Letter'] as const)('fits one page of %s, every word of it on the paper', async (paper) => {
     const [page, second] = await readPdf(await cardPdf({ ...card, paper }))
@@ -41,12 +38,12 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('the piece card of 
   it('says what to mark, the metal and every step, with no sign the printer lacks', async () => {
     const [page] = await readPdf(await cardPdf({ ...card, paper: 'A4' }))
     const said = all(page?.texts ?? [])
-    expect(said).toContain(`mark at ${Number(plan.result.answer.markAt.toFixed(2))} mm`)
+    expect(said).toContain(`mark at ${Number(result.answer.markAt.toFixed(2))} mm`)
     expect(said).toContain('3, 1 spare')
     expect(said).not.toContain('?')
     const flat = said.replace(/\s+/g, '')
     for (const step of plan.steps) {
-      const { title } = wordsOf(step, { alloy: card.alloy, thicknessMm: plan.temper.thicknessMm })
+      const { title } = wordsOf(step, metal)
       expect(flat).toContain(printable(title).replace(/\s+/g, ''))
     }
     expect(said).toContain('safety sheet')
@@ -55,20 +52,15 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('the piece card of 
 
 describe('what stops the work', () => {
   const bangle = (handMm: string) => {
-    const plan = planPiece({
-      parts: [
-        {
-          id: 'part-1',
-          form: 'bangle-plain',
-          inputVersion: 1,
-          input: { insideDiameterMm: '60', handMm, thicknessMm: '1.2', alloy: 'copper-c110' },
-        },
-      ],
-      bought: 'annealed',
-    })
+    const plan = planPiece(
+      onePart({
+        form: 'bangle-plain',
+        inputVersion: 1,
+        input: { insideDiameterMm: '60', handMm, thicknessMm: '1.2', alloy: 'copper-c110' },
+      }),
+    )
     if (!plan.ok) throw new Error(JSON.stringify(plan.issues))
-    const { result, steps, temper } = plan
-    return cardPdf({ pieceName: 'Lamp bangle', jobTitle: 'Lamps', quantity: 1, spares: 0, alloy: temper.alloy, result, steps, paper: 'A4' })
+    return cardPdf({ pieceName: 'Lamp bangle', jobTitle: 'Lamps', quantity: 1, spares: 0, plan, paper: 'A4' })
   }
   it('stands on the card under the answer, in its own words', async () => {
     const [page] = await readPdf(await bangle('220'))

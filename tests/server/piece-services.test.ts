@@ -54,10 +54,10 @@ function addSheet(
   })
 }
 
-function resultOf(to: Repositories, of: Design) {
+function planOf(to: Repositories, of: Design) {
   const plan = planDesign(of, planOptions(to))
   if (!plan.ok) throw new Error(JSON.stringify(plan.issues))
-  return plan.result
+  return plan
 }
 
 const lose = (to: Repositories, tray: TestTray, workpiece: number) =>
@@ -66,30 +66,30 @@ const lose = (to: Repositories, tray: TestTray, workpiece: number) =>
 describe('what the drawer holds', () => {
   it('follows the drawer: short, then a sheet is laid in, then it holds all', () => {
     const { repositories: to } = tempWorkshop()
-    const result = resultOf(to, TOKEN)
-    expect(supplyFor(to, result, 6, 'unknown')[0]).toMatchObject({ covered: 0, from: [] })
-    expect(supplyFor(to, result, 6, 'unknown')[0]?.buy?.massG).toBeGreaterThan(0)
+    const plan = planOf(to, TOKEN)
+    expect(supplyFor(to, plan, 6)[0]).toMatchObject({ covered: 0, from: [] })
+    expect(supplyFor(to, plan, 6)[0]?.buy?.massG).toBeGreaterThan(0)
     addSheet(to, 120, 60)
-    expect(supplyFor(to, result, 6, 'unknown')[0]).toMatchObject({ covered: 6, from: ['S-1'], buy: null })
+    expect(supplyFor(to, plan, 6)[0]).toMatchObject({ covered: 6, from: ['S-1'], buy: null })
   })
   it('does not count a sheet that was cut up', () => {
     const { repositories: to } = tempWorkshop()
     const id = addSheet(to, 120, 60)
     to.drawer.move(id, 'in-drawer', 'cut-up')
-    expect(supplyFor(to, resultOf(to, TOKEN), 6, 'unknown')[0]?.covered).toBe(0)
+    expect(supplyFor(to, planOf(to, TOKEN), 6)[0]?.covered).toBe(0)
   })
   it('goes by the thickness as it was measured', () => {
     const { repositories: to } = tempWorkshop()
     const id = addSheet(to, 120, 60)
     const stock = to.drawer.one(id)
     if (stock) to.drawer.correct(id, { ...stock, measuredMm: 1.1 }, '')
-    const [supply] = supplyFor(to, resultOf(to, TOKEN), 6, 'unknown')
+    const [supply] = supplyFor(to, planOf(to, TOKEN), 6)
     expect(supply?.covered).toBe(0)
     expect(supply?.instead[0]?.why).toMatch(/1\.1 mm, 22 % thicker/)
   })
   it('uses the workshop’s own price of a gram', () => {
     const { repositories: to } = tempWorkshop()
-    const dear = () => supplyFor(to, resultOf(to, TOKEN), 6, 'unknown')[0]?.buy
+    const dear = () => supplyFor(to, planOf(to, TOKEN), 6)[0]?.buy
     const before = dear()
     to.settings.write({ figures: { 'price-copper-c110': 3 } })
     expect(dear()?.cost).toBeCloseTo(3 * (before?.massG ?? 0), 6)

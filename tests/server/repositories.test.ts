@@ -1,15 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { netAreaMm2, rectangleOutline } from '@/core/geometry'
 import { findIllegal, packLayout } from '@/core/layout'
-import type { Design, Repositories } from '@/server/db/repositories'
+import type { Repositories } from '@/server/db/repositories'
 import { cutLayout, instanceOf, putBackCut } from '@/server/services/cut-layout'
 import { printOf } from '@/server/services/print-layout'
+import { designOf } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
 
-const TOKEN: Design = {
-  parts: [{ id: 'part-1', form: 'disc', inputVersion: 1, input: { diameterMm: 21, alloy: 'copper-c110', thicknessMm: 0.9 } }],
-  bought: 'annealed',
-}
+const TOKEN = designOf('disc', { diameterMm: 21, alloy: 'copper-c110', thicknessMm: 0.9 })
 
 function addToken(to: Repositories, quantity = 4) {
   const jobId = to.jobs.addJob({ title: 'Tokens', customer: '', dueOn: null, status: 'asked', note: '' })
@@ -47,7 +45,7 @@ describe('revisions of a piece', () => {
   it('are kept one behind the other; undo and redo move the head', () => {
     const { repositories: to } = tempWorkshop()
     const { pieceId } = addToken(to)
-    const wider = { ...TOKEN, parts: [{ id: 'part-1', form: 'disc', inputVersion: 1, input: { diameterMm: 25 } }] }
+    const wider = designOf('disc', { diameterMm: 25 })
     to.jobs.revise(pieceId, wider)
     expect(to.jobs.piece(pieceId)?.design.parts[0]?.input.diameterMm).toBe(25)
     expect(to.jobs.undo(pieceId)).toBe(true)

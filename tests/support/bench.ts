@@ -1,5 +1,7 @@
 import type { DoorAnswer } from '@/core/commands'
-import { type Design, itemUid, type Repositories } from '@/server/db/repositories'
+import type { BoughtTemper } from '@/core/metals'
+import { onePart } from '@/core/piece'
+import { type Design, designSchema, itemUid, type Repositories } from '@/server/db/repositories'
 import { keepEntry } from '@/server/services/keep-entry'
 import { beginTray, progressSteps } from '@/server/services/ledger'
 import { freezePlan, planDesign, planOptions } from '@/server/services/piece-plan'
@@ -7,8 +9,13 @@ import { freezePlan, planDesign, planOptions } from '@/server/services/piece-pla
 export const NOW = '2027-03-01T10:00:00.000Z'
 
 /** A design of one part. */
-export function designOf(form: string, input: Record<string, unknown>, more: Partial<Design> = {}): Design {
-  return { parts: [{ id: 'part-1', form, inputVersion: 1, input }], bought: 'annealed', ...more }
+export function designOf(
+  form: string,
+  input: Record<string, unknown>,
+  more: Partial<Design> & { readonly bought?: BoughtTemper } = {},
+): Design {
+  const { bought = 'annealed', ...rest } = more
+  return { ...designSchema.parse(onePart({ form, inputVersion: 1, input, bought })), ...rest }
 }
 
 /** All pieces of all jobs. */
@@ -26,8 +33,9 @@ export function addPiece(to: Repositories, name: string, design: Design, quantit
 export function trayOf(to: Repositories, pieceId: number, size: number) {
   const piece = to.jobs.piece(pieceId)
   const plan = piece && planDesign(piece.design, planOptions(to))
-  if (!piece || !plan?.ok) throw new Error('no plan')
-  const tray = to.trays.one(beginTray(to, pieceId, size, freezePlan(piece, plan)))
+  const frozen = piece && plan && freezePlan(piece, plan)
+  if (!frozen) throw new Error('no plan')
+  const tray = to.trays.one(beginTray(to, pieceId, size, frozen))
   if (!tray) throw new Error('no tray')
   return tray
 }
@@ -44,7 +52,7 @@ export function entryFor(to: Repositories, tray: TestTray, workpiece: number | n
     device: 'test device',
     sequence,
     tray: tray.uid,
-    item: workpiece === null ? null : itemUid(tray.uid, tray.plan.part, workpiece),
+    item: workpiece === null ? null : itemUid(tray.uid, tray.plan.parts[0].part, workpiece),
     at: NOW,
     sentAt: NOW,
     ...more,
@@ -77,7 +85,7 @@ export function workThrough(to: Repositories, tray: TestTray, workpieces: readon
 
 /** Measures a workpiece at the last step that measures what the record is kept of, and finishes it. */
 export function measured(to: Repositories, tray: TestTray, workpiece: number, growthMm: number): string {
-  const outcome = tray.plan.outcomes.find((item) => item.primary)
+  const outcome = tray.plan.parts[0].outcomes.find((item) => item.primary)
   const at = tray.plan.steps.findLastIndex((step) => step.target?.dimension === outcome?.dimension)
   const step = tray.plan.steps[at]
   if (!outcome || !step) throw new Error('nothing is measured on this route')

@@ -1,8 +1,7 @@
 import type { Metadata } from 'next'
-import { ALLOYS } from '@/core/metals'
-import { type PlanOptions, wordsOf } from '@/core/route'
+import { type PlanOptions, wordsOf } from '@/core/piece'
 import type { Repositories, Tray } from '@/server/db/repositories'
-import { planDesign, planOptions, walkFrozen } from '@/server/services/piece-plan'
+import { frozenMetals, partOfFrozen, planDesign, planOptions, walkFrozen } from '@/server/services/piece-plan'
 import { thumbOf } from '@/server/services/piece-thumb'
 import { waitingOf } from '@/server/services/tray-state'
 import { workshop } from '@/server/workshop'
@@ -21,7 +20,6 @@ function viewOf(repositories: Repositories, tray: Tray, options: PlanOptions): T
   const piece = repositories.jobs.piece(tray.pieceId)
   const { plan, standing, finishedAt } = tray
   const step = plan.steps[standing.stepIndex]
-  const alloy = Object.values(ALLOYS).find((item) => item.id === plan.alloy) ?? ALLOYS['sterling-925']
   const finished = finishedAt !== null
   return {
     id: tray.id,
@@ -31,7 +29,7 @@ function viewOf(repositories: Repositories, tray: Tray, options: PlanOptions): T
     stepNumber: standing.stepIndex + 1,
     stepCount: plan.steps.length,
     finished,
-    next: step && !finished ? wordsOf(step, { alloy: alloy.id, thicknessMm: plan.thicknessMm }).title : 'Finished',
+    next: step && !finished ? wordsOf(step, frozenMetals(plan).get(partOfFrozen(plan, step.on).part)).title : 'Finished',
     needsHeat: !finished && step?.op === 'anneal',
     waiting: finished ? null : waitingOf(repositories, tray),
     walk: finished ? null : walkFrozen(plan),

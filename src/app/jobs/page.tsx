@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { ALLOYS } from '@/core/metals'
-import type { PlanOptions } from '@/core/route'
+import type { PlanOptions } from '@/core/piece'
 import type { Piece, Repositories } from '@/server/db/repositories'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { thumbOf } from '@/server/services/piece-thumb'
@@ -20,6 +20,7 @@ function pieceViews({ trays }: Repositories, pieces: readonly Piece[], options: 
   const made = new Map(trays.ofPieces(pieces.map((piece) => piece.id)).map((row) => [row.pieceId, row]))
   return pieces.map((piece) => {
     const plan = planDesign(piece.design, options)
+    const main = plan.parts.find(({ result }) => result !== undefined)
     return {
       id: piece.id,
       revision: piece.revision,
@@ -28,9 +29,9 @@ function pieceViews({ trays }: Repositories, pieces: readonly Piece[], options: 
       spares: piece.spares,
       form: piece.design.parts[0]?.form ?? '',
       thumb: thumbOf(plan),
-      alloy: plan.ok ? ALLOYS[plan.temper.alloy].title.toLowerCase() : '',
-      thicknessMm: plan.ok ? plan.temper.thicknessMm : 0,
-      cutMm: plan.ok ? plan.result.answer.markAt : null,
+      alloy: main?.metal ? ALLOYS[main.metal.alloy].title.toLowerCase() : '',
+      thicknessMm: main?.metal?.thicknessMm ?? 0,
+      cutMm: plan.parts.length === 1 ? (main?.result?.answer.markAt ?? null) : null,
       openTrayId: made.get(piece.id)?.openId ?? null,
       trayCount: made.get(piece.id)?.count ?? 0,
     }

@@ -24,6 +24,8 @@ export interface BoundSizes {
 /** A size could not be worked out; the message is for a person. */
 class CannotBind extends Error {}
 
+/** What was typed into a field: stored sizes keep it beside what it was understood as. */
+const typedIn = (value: unknown) => (typeof value === 'object' && value !== null && 'typed' in value ? value.typed : value)
 const isBound = (value: unknown): value is string => typeof value === 'string' && value.trimStart().startsWith('=')
 const nameOf = (part: string, field: string) => `${part}.${field}`
 
@@ -31,7 +33,9 @@ const nameOf = (part: string, field: string) => `${part}.${field}`
 function plainValue({ id, form, input }: SizedPart, field: string): number {
   const known = findForm(form)?.fields.find(({ name }) => name === field)
   if (known?.kind !== 'number') throw new CannotBind(`"${nameOf(id, field)}" is no size; ${id} has ${sizesOf(form)}`)
-  const typed = input[field] ?? known.preset
+  const stored = input[field]
+  if (typeof stored === 'object' && stored !== null && 'mm' in stored && typeof stored.mm === 'number') return stored.mm
+  const typed = stored ?? known.preset
   if (typeof typed === 'number') return typed
   if (typeof typed !== 'string' || typed === '') throw new CannotBind(`"${nameOf(id, field)}" is not filled in yet`)
   const reading = parseSize(typed, { gaugeSystem: 'B&S', ...(known.meta.size ? { expects: known.meta.size } : {}) })
@@ -64,7 +68,7 @@ class Binding {
     if (before !== undefined) return before
     if (asked.includes(name))
       throw new CannotBind(`sizes are bound in a circle: ${[...asked.slice(asked.indexOf(name)), name].join(' → ')}`)
-    const typed = part.input[field]
+    const typed = typedIn(part.input[field])
     const value = isBound(typed) ? this.worked(typed.trim().slice(1), [...asked, name]) : plainValue(part, field)
     this.known.set(name, value)
     return value
@@ -100,8 +104,9 @@ export function bindSizes(parts: readonly SizedPart[]): BoundSizes {
   const issues: BoundIssue[] = []
   const inputs = new Map(
     parts.map((part) => {
-      const worked = Object.entries(part.input).map(([field, typed]): readonly [string, unknown] => {
-        if (!isBound(typed)) return [field, typed]
+      const worked = Object.entries(part.input).map(([field, given]): readonly [string, unknown] => {
+        const typed = typedIn(given)
+        if (!isBound(typed)) return [field, given]
         try {
           return [field, binding.valueOf(part, field, [])]
         } catch (error) {

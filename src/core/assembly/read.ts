@@ -1,15 +1,18 @@
 import * as z from 'zod'
 import { ALLOY_IDS } from '../metals/alloys'
 import { SOLDER_IDS } from '../metals/solders'
-import { BOUGHT_TEMPERS, type BoughtTemper } from '../metals/tempers'
+import { BOUGHT_TEMPER_IDS } from '../metals/tempers'
 import { findOperation } from '../operations/catalogue'
 import { type Assembly, JOINT_KINDS, JOINT_ROLES, type JointKind, OTHER_KINDS, type OtherKind, type Ref } from './assembly'
 import { ORDER_SCHOOLS } from './schools'
 
 const id = z.string().min(1).max(80)
 const keysOf = <K extends string>(record: Readonly<Record<K, unknown>>) => Object.keys(record) as [K, ...K[]]
+export const JOINT_KIND_IDS = keysOf<JointKind>(JOINT_KINDS)
+export const OTHER_KIND_IDS = keysOf<OtherKind>(OTHER_KINDS)
 
-const refObject = z.object({
+/** A thing of the assembly, one of it, and a place or a face of it. */
+export const refObject = z.object({
   thing: id,
   instance: z.number().int().positive().optional(),
   place: z.string().max(80).optional(),
@@ -37,17 +40,17 @@ const part = z.object({
   thicknessMm: z.number().positive().max(100).optional(),
   massG: z.number().positive().max(1e6).optional(),
   count: z.number().int().positive().max(5000).optional(),
-  bought: z.enum(keysOf<BoughtTemper>(BOUGHT_TEMPERS)).optional(),
+  bought: z.enum(BOUGHT_TEMPER_IDS).optional(),
   set: z.boolean().optional(),
   rivet: z.boolean().optional(),
   film: z.boolean().optional(),
 })
 
-const other = z.object({ id, kind: z.enum(keysOf<OtherKind>(OTHER_KINDS)), standsC: z.number().min(0).max(3000).optional() })
+const other = z.object({ id, kind: z.enum(OTHER_KIND_IDS), standsC: z.number().min(0).max(3000).optional() })
 
 const joint = z.object({
   id,
-  kind: z.enum(keysOf<JointKind>(JOINT_KINDS)),
+  kind: z.enum(JOINT_KIND_IDS),
   members: z.array(ref).max(60),
   role: z.enum(JOINT_ROLES).optional(),
   solder: z.enum(SOLDER_IDS).optional(),

@@ -4,6 +4,7 @@ import { benchFields } from '../advice/define-adviser'
 import { FORM_IDS, FORMS, findForm } from '../forms/registry'
 import { type LayoutInput, layoutInput, packLayout } from '../layout'
 import { findInTables } from '../lookup'
+import { formRoute } from '../piece'
 import { temperInput, walkTemper } from '../route'
 import { parseSize } from '../sizes'
 import { objectOfFields, readChecked } from '../sizes/read-fields'
@@ -43,7 +44,11 @@ export function calc(formId: string, raw: unknown): DoorAnswer {
     ...(figures ? { figures: own.data.figures } : {}),
     ...(owned ? { tools: own.data.owned } : {}),
   })
-  return run.ok ? { ok: true, body: run.result } : bad('bad-input', run.issues.map((issue) => issue.message).join('; '), run.issues)
+  if (run.ok) {
+    const { sizedSteps: _, without: __, ...result } = run.result
+    return { ok: true, body: { ...result, route: formRoute(run.result) } }
+  }
+  return bad('bad-input', run.issues.map((issue) => issue.message).join('; '), run.issues)
 }
 
 const textInput = (example: string) => z.union([z.string(), z.strictObject({ text: z.string() })], { error: `a text such as "${example}"` })

@@ -4,9 +4,9 @@ import { assemblyInput, assemblyIssues, liftedInput } from '../assembly/read'
 import { torchPlan, withSolders } from '../joints/torch-plan'
 import { SOLDER_IDS, type SolderId } from '../metals/solders'
 import { type Axis, axisOf, type FactValue, isFact } from '../operations/notation/facts'
+import { partWalks } from '../piece/route-temper'
 import { checkRoute, type Finding, type RouteCheck } from '../rules/check'
 import { putInOrder } from '../rules/order/put-in-order'
-import { partTempers } from '../rules/part-temper'
 import { issuesOf, plainWords } from '../units/plain-words'
 import { bad, type DoorAnswer } from './door-answer'
 
@@ -58,6 +58,25 @@ function ordered(assembly: Assembly) {
   return { steps, moves, proposed: proposed.map((item) => ({ ...item, on: item.on.map(written) })) }
 }
 
+/** The metal of every part of which alloy and thickness are known, after each step that touches it. */
+function tempers(assembly: Assembly) {
+  const metals = new Map(
+    assembly.parts.flatMap(({ id, alloy, thicknessMm, bought = 'annealed' }) =>
+      alloy && thicknessMm ? [[id, { alloy, thicknessMm, bought }] as const] : [],
+    ),
+  )
+  return partWalks(assembly, metals).map(({ part, walk, at }) => ({
+    part,
+    steps: walk.steps.map(({ op, temper, hardnessHv, workLeftFraction }, i) => ({
+      step: at[i] ?? 0,
+      op,
+      temper,
+      hardnessHv,
+      workLeftFraction,
+    })),
+  }))
+}
+
 /** Checks a route of several parts against the rules of the order of work, puts it in order, and plans its heats. */
 export function route(raw: unknown): DoorAnswer {
   const found = read('Route', routeInput, raw)
@@ -72,7 +91,7 @@ export function route(raw: unknown): DoorAnswer {
       findings: findings.map(shown),
       ...(want === 'check' ? {} : { order: ordered(assembly) }),
       ...(want === 'plan'
-        ? { states: states.map(byAxis), temper: partTempers(assembly), heats: torchPlan(assembly, { owned, torchW }).heats }
+        ? { states: states.map(byAxis), temper: tempers(assembly), heats: torchPlan(assembly, { owned, torchW }).heats }
         : {}),
       minutes,
     },

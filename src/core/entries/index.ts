@@ -1,4 +1,4 @@
-export { JOB_STATUSES, type JobStatus, jobEntry, pieceEntry, pieceWords } from './job'
+export { JOB_STATUSES, type JobStatus, jobEntry, KIT_PREFIX, pieceEntry, pieceWords } from './job'
 export { type Settings, settingsSchema } from './settings'
 export {
   type EntryIssue,

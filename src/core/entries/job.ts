@@ -32,7 +32,10 @@ const spares = typedWhole('Spares', 0, 5000)
 /** What is entered of a piece beside its sizes: its name, how many are wanted, how many more are cut against losses. */
 export const pieceWords = z.object({ name, quantity, spares })
 
-/** A piece that is added: of which form, named after it where nothing else was entered. */
+/** Before the id of a kit where a form's could stand: a piece may start from either. */
+export const KIT_PREFIX = 'kit/'
+
+/** A piece that is added: of which form or kit, named after it where nothing else was entered. */
 export const pieceEntry = z.object({
   name,
   quantity: quantity.default(1),

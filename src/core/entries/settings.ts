@@ -29,6 +29,8 @@ export const settingsSchema = z.object({
   figures: z.record(z.string(), z.number()).default({}),
   /** The workshop's own methods: by the id of a choice, the way that a new piece starts with. */
   methods: z.record(z.string(), z.string()).default({}),
+  /** The workshop's answers to questions of the order of work, where they are not the usual ones. */
+  orderSchools: z.record(z.string(), z.string()).default({}),
   /** Whether the questions of the first start were answered or put aside. */
   greeted: z.boolean().default(false),
   /** The job that was made for practice things out, as long as it is there. */

@@ -125,8 +125,8 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
     }
   })
 
-  it('has a route of operations that read their own parameters', () => {
-    for (const step of resultOf(form).route) expect(findOperation(step.op)?.read(step.params).ok).toBe(true)
+  it('knows steps of operations that read their own parameters', () => {
+    for (const step of resultOf(form).sizedSteps) expect(findOperation(step.op)?.read(step.params).ok).toBe(true)
   })
 
   it('says which methods there are where one is asked for that is not', () => {

@@ -109,8 +109,13 @@ export interface Outcome extends Target {
   readonly primary: boolean
 }
 
-export interface RouteStepSpec {
+/** A step of the usual route whose sizes the form knows. Several of one name, one after another, are done in its place. */
+export interface SizedStep {
   readonly op: OperationId
+  /** The step whose place it takes, where that is another operation. */
+  readonly insteadOf?: OperationId
+  /** Which of the steps with this operation: its place, what it cuts, or how it is done; none for the plain one. */
+  readonly at?: string
   readonly params: Readonly<Record<string, unknown>>
   readonly target?: Target
 }
@@ -130,7 +135,10 @@ export interface FormPlan {
   readonly solids?: readonly SolidPart[]
   /** Where it can be joined, worked and named; the frame of the solids is theirs. */
   readonly places?: readonly Place[]
-  readonly route: readonly RouteStepSpec[]
+  /** What it knows of the steps of its usual route. */
+  readonly sizedSteps: readonly SizedStep[]
+  /** Places of the usual route that a piece of this size does not have, and operations it does without. */
+  readonly without?: readonly string[]
   /** Parts of the piece that harden differently. */
   readonly regions: readonly string[]
   /** Regions of another blank than the first: region, and the name of the blank. */

@@ -203,7 +203,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
 
   it('a saw step that goes inside its line, or on it, says so', () => {
     for (const input of everySchool(form))
-      for (const step of mustRun(form, input).route) {
+      for (const step of mustRun(form, input).sizedSteps) {
         const what = String(step.params.what ?? '')
         if (step.op !== 'saw') continue
         const side = step.params.side ?? 'outside'

@@ -76,11 +76,22 @@ export const FORM_ROUTES: readonly FormRoute[] = [
       smooth-ends part · tumble part`,
   },
   {
-    forms: ['disc', 'plate', 'hole-row'],
+    forms: ['plate'],
+    steps: `
+      saw part @window (what window) · file part @window · saw part · file part · drill part @holes [S39 A] ·
+      punch-hole part @holes [S39 B] · finish part`,
+  },
+  {
+    forms: ['disc', 'hole-row'],
     steps: 'saw part · file part · drill part @holes [S39 A] · punch-hole part @holes [S39 B] · finish part',
   },
   {
-    forms: ['washer', 'back-plate', 'buckle'],
+    forms: ['buckle'],
+    steps: `
+      saw part @window (what window) · file part @window · saw part · file part · anneal part · pickle part · bend part · finish part`,
+  },
+  {
+    forms: ['washer', 'back-plate'],
     steps: 'saw part @window (what window) · file part @window · saw part · file part · finish part',
   },
   {

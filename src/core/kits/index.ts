@@ -1,3 +1,4 @@
 export { FORM_ROUTES } from './form-routes'
+export { assemblyOf, type Kit } from './kit'
 export { schoolsIn } from './notation'
-export { KITS } from './registry'
+export { findKit, KITS } from './registry'

@@ -45,3 +45,8 @@ export const KITS: readonly Kit[] = [
   foldStar,
   ringBender,
 ]
+
+/** The kit of an id; undefined where there is none. */
+export function findKit(id: string | undefined): Kit | undefined {
+  return KITS.find((kit) => kit.id === id)
+}

@@ -1,6 +1,7 @@
 export { ALLOY_IDS, ALLOY_TITLES, ALLOYS, type Alloy, type AlloyId, massOf } from './alloys'
 export { SOLDER_IDS, SOLDERS, type SolderId } from './solders'
 export {
+  BOUGHT_TEMPER_IDS,
   BOUGHT_TEMPERS,
   type BoughtTemper,
   boughtStrain,

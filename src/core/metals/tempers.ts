@@ -32,6 +32,7 @@ export const BOUGHT_TEMPERS = {
   unknown: 'not known',
 } as const
 export type BoughtTemper = keyof typeof BOUGHT_TEMPERS
+export const BOUGHT_TEMPER_IDS = Object.keys(BOUGHT_TEMPERS) as [BoughtTemper, ...BoughtTemper[]]
 
 /** Share of thickness rolled away to reach a temper: half-hard is 0.207. */
 export function temperReduction(temper: Temper): number {

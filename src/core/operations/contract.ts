@@ -100,8 +100,8 @@ export interface OperationSpec<Id extends string = string, S extends z.ZodObject
   readonly divides?: true
   /** Of a joint it is done to the first part alone. */
   readonly firstOnly?: true
-  /** What it does to the metal; nothing where it is left out. */
-  readonly effect?: (params: z.output<S>, context: OperationContext) => Effect
+  /** What it does to the metal; what operations of its kind usually do where it is left out or says nothing. */
+  readonly effect?: (params: z.output<S>, context: OperationContext) => Effect | undefined
   /** Why it cannot be done to this metal, where it cannot. */
   readonly refuses?: (params: z.output<S>, context: OperationContext) => string | undefined
   readonly words: PlainWords | ((params: z.output<S>, context: OperationContext) => BenchWords)

@@ -1,8 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { checkOrder } from './order'
-import { planPiece } from './plan-piece'
 import { type TemperInput, walkTemper } from './temper'
-import { insertAnneal, wordsOf } from './words'
 
 const ROLL = (fromMm: number, toMm: number) => ({ op: 'roll', params: { fromMm, toMm } })
 const base: Omit<TemperInput, 'steps'> = { alloy: 'sterling-925', thicknessMm: 2, bought: 'annealed' }
@@ -45,53 +42,3 @@ describe('the temper ribbon', () => {
     expect(walk.issues.map((issue) => issue.path)).toEqual(['steps.0', 'steps.1'])
   })
 })
-
-describe('the order of work (common practice, no source)', () => {
-  it.each([
-    ['finish-after-heat', ['finish', 'anneal']],
-    ['solder-before-true-up', ['bend', 'true-up', 'solder']],
-    ['bend-before-solder', ['solder', 'bend']],
-    ['pickle-before-hammer', ['anneal', 'dap']],
-  ])('%s', (code, ops) => expect(checkOrder(ops.map((op) => ({ op }))).map((finding) => finding.code)).toContain(code))
-  it('finds nothing wrong with the default route of each form', () => {
-    for (const form of ['ring-band', 'disc', 'dome']) {
-      const plan = planPiece({
-        parts: [
-          {
-            id: 'part-1',
-            form,
-            inputVersion: 1,
-            input: { insideDiameterMm: 18, diameterMm: 20, widthMm: 20, heightMm: 6, alloy: 'copper-c110', thicknessMm: 0.9 },
-          },
-        ],
-        bought: 'annealed',
-      })
-      const own = planPiece({
-        parts: [
-          {
-            id: 'part-1',
-            form,
-            inputVersion: 1,
-            input:
-              form === 'dome'
-                ? { widthMm: 20, heightMm: 6, alloy: 'copper-c110', thicknessMm: 0.9 }
-                : form === 'disc'
-                  ? { diameterMm: 20, alloy: 'copper-c110', thicknessMm: 0.9 }
-                  : { insideDiameterMm: 18, alloy: 'copper-c110', thicknessMm: 0.9 },
-          },
-        ],
-        bought: 'annealed',
-      })
-      expect(plan.ok).toBe(false)
-      expect(own.ok && checkOrder(own.steps)).toEqual([])
-    }
-  })
-})
-
-it('puts an anneal and its pickle before a step', () => {
-  const steps = insertAnneal([{ op: 'bend' }, { op: 'planish' }], 1, (op) => ({ op }))
-  expect(steps.map((step) => step.op)).toEqual(['bend', 'anneal', 'pickle', 'planish'])
-})
-
-it('tells the smith what to do, in words', () =>
-  expect(wordsOf({ op: 'anneal' }, { alloy: 'sterling-925', thicknessMm: 1 }).say).toContain('dull red'))

@@ -6,7 +6,7 @@ import { CHECKED } from './table'
 import { minutesOf, type Raw, Walk } from './walk'
 
 /** A rule that a route breaks: the most specific one, with the general ones it falls under. */
-export interface Finding extends Omit<Raw, 'fixed'> {
+export interface Finding extends Raw {
   readonly under: readonly string[]
   readonly overridden: boolean
 }
@@ -79,9 +79,9 @@ export function checkRoute(assembly: Assembly, { withStates = false }: { readonl
     if (withStates) states[index] = walk.states()
   }
   const findings = nest(distinct(raw)).map(
-    ({ fixed, ...finding }): Finding => ({
+    (finding): Finding => ({
       ...finding,
-      overridden: !fixed && isOverridden(assembly, finding.rule, finding.steps),
+      overridden: !finding.fixed && isOverridden(assembly, finding.rule, finding.steps),
     }),
   )
   const all = [...minutes.values()]

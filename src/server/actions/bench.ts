@@ -1,6 +1,8 @@
 import * as z from 'zod'
-import { checkOrder, type TemperState } from '@/core/route'
-import { isReason } from '@/core/rules'
+import { findOperation } from '@/core/operations'
+import { type PiecePlan, type RouteTemper, SPLIT_RULE } from '@/core/piece'
+import type { TemperState } from '@/core/route'
+import { checkRoute, isOverridden } from '@/core/rules'
 import { beginTray } from '../services/ledger'
 import { freezePlan, planDesign, planOptions, walkFrozen } from '../services/piece-plan'
 import { ownAction, refuse } from './action'
@@ -10,6 +12,25 @@ function sayRed({ title, heat, meltingMarginC, workLeftFraction }: TemperState):
   return heat
     ? `at “${title}” the heat comes within ${Math.max(0, Math.round(meltingMarginC ?? 0))} degrees of melting the metal.`
     : `at “${title}” the metal has ${Math.round(100 * workLeftFraction)} % work left and is likely to crack: anneal before it.`
+}
+
+/** What of its sizes or of its assembly keeps a piece from the bench. */
+function heldBy({ parts, faults, steps }: PiecePlan): string | undefined {
+  const stop = parts.flatMap(({ result }) => result?.checks ?? []).find((check) => check.level === 'stop')
+  const unknown = steps.find(({ op }) => !findOperation(op))
+  return stop?.message ?? faults[0]?.message ?? (unknown && `this version does not know the step “${unknown.op}”.`)
+}
+
+/** The first stop of the order of work that no reason lifts. */
+function stoppedBy({ assembly }: PiecePlan): string | undefined {
+  return checkRoute(assembly).findings.find(({ level, overridden }) => level === 'stop' && !overridden)?.message
+}
+
+/** Why the metal is likely to give way, at the first step where no reason was given. */
+function splitsAt({ assembly }: PiecePlan, { steps }: RouteTemper): string | undefined {
+  const at = steps.findIndex((state, i) => state.light === 'red' && !isOverridden(assembly, SPLIT_RULE, [i]))
+  const state = steps[at]
+  return state && sayRed(state)
 }
 
 /** Starts a tray of workpieces on the plan as it stands; the plan is frozen with the version that made it. */
@@ -31,17 +52,14 @@ export const startTray = ownAction({
     if (!piece) return refuse('This piece is no longer there.', [], 'gone')
     const plan = planDesign(piece.design, planOptions(repositories))
     if (!plan.ok) return refuse(plan.issues[0]?.message ?? 'The size is not complete.', plan.issues)
-    const stop = plan.result.checks.find((check) => check.level === 'stop')
-    if (stop) return refuse(`Not released to the bench: ${stop.message}`)
+    const held = heldBy(plan)
+    if (held) return refuse(`Not released to the bench: ${held}`)
     const [misfit] = plan.misfits
     if (misfit) return refuse(`Not released to the bench: ${misfit.message} Look at the route, and keep or drop what was changed there.`)
-    const order = checkOrder(plan.steps).find((finding) => finding.level === 'stop')
-    if (order && !isReason(piece.design.orderNote))
-      return refuse(`Not released to the bench: ${order.message} Change the route, or give a reason there to override it.`)
     const frozen = freezePlan(piece, plan)
-    const red = walkFrozen(frozen).steps.find((state) => state.light === 'red')
-    if (red && !isReason(piece.design.orderNote))
-      return refuse(`Not released to the bench: ${sayRed(red)} Change the route, or give a reason there to override it.`)
+    if (!frozen) return refuse('The size is not complete.')
+    const stop = stoppedBy(plan) ?? splitsAt(plan, walkFrozen(frozen))
+    if (stop) return refuse(`Not released to the bench: ${stop} Change the route, or give a reason there to override it.`)
     return { ok: true, trayId: beginTray(repositories, pieceId, size, frozen) }
   },
 })

@@ -1,6 +1,9 @@
 import * as z from 'zod'
-import { jobEntry, pieceEntry } from '@/core/entries'
+import { jobEntry, KIT_PREFIX, pieceEntry, type Settings } from '@/core/entries'
 import { findForm, startingMethods } from '@/core/forms'
+import { findKit } from '@/core/kits'
+import { designFromKit, onePart } from '@/core/piece'
+import { type Design, designSchema } from '../db/repositories'
 import { linesOf, ownAction, refuse } from './action'
 
 const JOB_LABELS = { title: 'Job', customer: 'For', dueOn: 'Due', status: 'Status', note: 'Note' }
@@ -42,25 +45,31 @@ const newPiece = pieceEntry.extend({
   input: z.record(z.string(), z.unknown()).optional(),
 })
 
+/** The design a new piece starts with: a kit's with its sizes open, or a form's with what was typed, else its example. */
+function startingDesign(id: string, input: Readonly<Record<string, unknown>> | undefined, own: Settings['methods']): Design | undefined {
+  if (id.startsWith(KIT_PREFIX)) {
+    const kit = findKit(id.slice(KIT_PREFIX.length))
+    return kit && designSchema.parse(designFromKit(kit))
+  }
+  const form = findForm(id)
+  if (!form) return undefined
+  const { schools, ...sizes } = input ?? { ...form.example }
+  const methods = { ...startingMethods(form.id, own), ...(schools ?? {}) }
+  const typed = { ...sizes, ...(Object.keys(methods).length > 0 ? { schools: methods } : {}) }
+  return designSchema.parse(onePart({ form: form.id, inputVersion: form.inputVersion, input: typed }))
+}
+
 /** Adds a piece to a job; without a job, one of the same name is made for it. Starts from the form's example where nothing was typed. */
 export const addPiece = ownAction({
   input: newPiece,
   against: 'new',
   run: ({ jobs, settings, transaction }, { name, quantity, spares, input, jobId, jobTitle, form: formId }) => {
-    const form = findForm(formId)
-    if (!form) return refuse(`There is no form "${formId}".`)
+    const design = startingDesign(formId, input, settings.read().methods)
+    if (!design) return refuse(`There is no form "${formId}".`)
     if (jobId !== undefined && !jobs.job(jobId)) return refuse(JOB_GONE, [], 'gone')
     return transaction(() => {
       const job = jobId ?? jobs.addJob({ title: jobTitle || name, customer: '', dueOn: null, status: 'asked', note: '' })
-      const { schools, ...sizes } = input ?? { ...form.example }
-      const methods = { ...startingMethods(form.id, settings.read().methods), ...(schools ?? {}) }
-      const part = {
-        id: 'part-1',
-        form: form.id,
-        inputVersion: form.inputVersion,
-        input: { ...sizes, ...(Object.keys(methods).length > 0 ? { schools: methods } : {}) },
-      }
-      const id = jobs.addPiece({ jobId: job, name, quantity, spares, design: { parts: [part], bought: 'unknown' } })
+      const id = jobs.addPiece({ jobId: job, name, quantity, spares, design })
       return { ok: true as const, id, jobId: job }
     })
   },

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { pieceWords } from '@/core/entries'
-import { fieldLines } from '@/core/route'
+import { fieldLines } from '@/core/piece'
 import { designSchema, type Piece, type Repositories } from '../db/repositories'
 import { type ActionResult, type Against, linesOf, ownAction, refuse } from './action'
 

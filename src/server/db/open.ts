@@ -6,12 +6,14 @@ import { type Migration, migrate, readMigrations } from './migrate'
 import { makeRepositories } from './repositories'
 import { upgrade0003 } from './upgrades/0003-designs'
 import { upgrade0007 } from './upgrades/0007-operation-names'
+import { upgrade0008 } from './upgrades/0008-assemblies'
 
 /** Every migration of this program, in order. */
 export function programMigrations(): Migration[] {
   return readMigrations(join(/*turbopackIgnore: true*/ process.cwd(), 'src/server/db/migrations'), {
     '0003-ledger.sql': upgrade0003,
     '0007-operation-names.sql': upgrade0007,
+    '0008-assemblies.sql': upgrade0008,
   })
 }
 

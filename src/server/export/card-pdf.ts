@@ -2,9 +2,8 @@ import type { PDFPage } from 'pdf-lib'
 import { type DrawingShape, type DrawingView, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { countWords } from '@/core/logbook'
-import { ALLOYS, type AlloyId } from '@/core/metals'
-import type { DesignStep } from '@/core/route'
-import { wordsOf } from '@/core/route'
+import { ALLOYS } from '@/core/metals'
+import { metalsOf, nameOfThing, type PiecePlan, partOfStep, wordsOf } from '@/core/piece'
 import { formatPlain, formatValue } from '@/core/units'
 import { FAINT, INK, type Kit, makeKit, PAPERS, type Paper, PT_PER_MM, pathOf, printable, SAW, wrap } from './pdf-kit'
 
@@ -13,9 +12,7 @@ export interface CardPrint {
   readonly jobTitle: string
   readonly quantity: number
   readonly spares: number
-  readonly alloy: AlloyId
-  readonly result: FormResult
-  readonly steps: readonly DesignStep[]
+  readonly plan: PiecePlan
   readonly paper: Paper
 }
 
@@ -76,27 +73,38 @@ function drawWorking(kit: Kit, page: PDFPage, result: FormResult, at: { x: numbe
   }
 }
 
+/** What a step is done to, where a piece has more than one thing. */
+function onWords({ plan }: CardPrint, on: PiecePlan['steps'][number]['on']): string {
+  const { parts, others, joints } = plan.assembly
+  if (parts.length + others.length < 2) return ''
+  const names = on.map(({ thing }) =>
+    joints.some(({ id }) => id === thing) ? thing.replaceAll('-', ' ') : nameOfThing(plan, others, thing),
+  )
+  return ` · ${names.join(', ')}`
+}
+
+/** As many rows of steps as a column holds. */
+const STEP_ROWS = 44
+
 function drawSteps(kit: Kit, print: CardPrint, page: PDFPage, at: { x: number; y: number }): void {
   let y = drawLines(page, ['Steps'], at, { size: 11, font: kit.bold }) - 2
-  const thicknessMm = print.result.blanks[0]?.thicknessMm ?? 1
-  print.steps.forEach((step, i) => {
-    const words = wordsOf(step, { alloy: print.alloy, thicknessMm })
+  const { plan } = print
+  const metals = metalsOf(plan)
+  const size = plan.steps.length > STEP_ROWS / 2 ? 7 : 9
+  plan.steps.forEach((step, i) => {
+    const words = wordsOf(step, metals.get(partOfStep(plan, step.on) ?? ''))
     const target = step.target
       ? `  (${step.target.label.toLowerCase()} ${formatPlain(step.target.valueMm, 2)} ± ${formatPlain(step.target.plusMinusMm, 2)} mm)`
       : ''
-    page.drawRectangle({ x: at.x, y: y - 1, width: 7, height: 7, borderColor: INK, borderWidth: 0.6 })
-    y =
-      drawLines(
-        page,
-        wrap(`${i + 1}  ${words.title}${target}`, kit.text, 9, COLUMN - 14),
-        { x: at.x + 13, y },
-        { size: 9, font: kit.text },
-      ) - 2
+    const reasons = step.overrides?.map(({ rule, reason }) => `  [${rule} all the same: ${reason}]`).join('') ?? ''
+    page.drawRectangle({ x: at.x, y: y - 1, width: size - 2, height: size - 2, borderColor: INK, borderWidth: 0.6 })
+    const lines = wrap(printable(`${i + 1}  ${words.title}${onWords(print, step.on)}${target}${reasons}`), kit.text, size, COLUMN - 14)
+    y = drawLines(page, lines, { x: at.x + 13, y }, { size, font: kit.text }) - (size > 8 ? 2 : 0.5)
   })
 }
 
 /** What stops the work stands at the answer, in a box, on paper as on screen; gives where it ends. */
-function drawStops(kit: Kit, page: PDFPage, { checks }: FormResult, at: { x: number; y: number }, width: number): number {
+function drawStops(kit: Kit, page: PDFPage, checks: FormResult['checks'], at: { x: number; y: number }, width: number): number {
   const stops = checks.filter((check) => check.level === 'stop')
   if (stops.length === 0) return at.y + 4
   const lines = stops.flatMap((check) => wrap(printable(`STOP. ${check.message}`), kit.bold, 10, width - 16))
@@ -106,7 +114,7 @@ function drawStops(kit: Kit, page: PDFPage, { checks }: FormResult, at: { x: num
 }
 
 /** What it is cut from: metal and thickness, each blank's own where they differ. */
-function metalWords({ blanks }: FormResult): string {
+function metalWords(blanks: FormResult['blanks']): string {
   const alike = new Set(blanks.map((blank) => `${blank.alloy} ${blank.thicknessMm}`)).size === 1
   const words = blanks.map((blank) => {
     const metal = `${ALLOYS[blank.alloy].title} ${formatPlain(blank.thicknessMm, 3)} mm`
@@ -115,35 +123,61 @@ function metalWords({ blanks }: FormResult): string {
   return alike ? (words[0] ?? '') : words.join(', ')
 }
 
-/** The card to pin above the bench: drawing, cut size, working and steps, on one page. */
+/** The cut size of each part of a piece of several. */
+function drawParts(kit: Kit, page: PDFPage, { parts }: PiecePlan, at: { x: number; y: number }): number {
+  const lines = parts.flatMap(({ name, count, result }) =>
+    result
+      ? [
+          printable(
+            `${count > 1 ? `${count} x ` : ''}${name.toLowerCase()}: ${result.answer.name} ${formatPlain(result.answer.markAt, 2)} mm`,
+          ),
+        ]
+      : [printable(`${name.toLowerCase()}: sizes still open`)],
+  )
+  return drawLines(page, lines, at, { size: 10, font: kit.mono })
+}
+
+/** The card to pin above the bench: drawing, cut sizes, working and steps, on one page. */
 export async function cardPdf(print: CardPrint): Promise<Uint8Array> {
   const kit = await makeKit(`${print.pieceName}, piece card`)
   const paper = PAPERS[print.paper]
   const page = kit.pdf.addPage([paper.width * PT_PER_MM, paper.height * PT_PER_MM])
   const top = (paper.height - 18) * PT_PER_MM
-  const { answer } = print.result
+  const results = print.plan.parts.flatMap(({ result }) => result ?? [])
+  const [main] = results
   page.drawText(printable(print.pieceName), { x: LEFT, y: top, size: 20, font: kit.bold, color: INK })
-  const facts = `${print.jobTitle}  ·  ${countWords(print)}  ·  ${metalWords(print.result)}  ·  ${formatPlain(print.result.results.massG?.value ?? 0, 2)} g each`
+  const massG = print.plan.parts.reduce((sum, { result, count }) => sum + count * (result?.results.massG?.value ?? 0), 0)
+  const metals = metalWords(results.flatMap(({ blanks }) => blanks))
+  const facts = `${print.jobTitle}  ·  ${countWords(print)}  ·  ${metals}  ·  ${formatPlain(massG, 2)} g each`
   const wide = (paper.width - 28) * PT_PER_MM
   const factsEnd = drawLines(page, wrap(printable(facts), kit.text, 9, wide), { x: LEFT, y: top - 16 }, { size: 9, font: kit.text })
-  page.drawText(printable(`${answer.name}: mark at ${formatPlain(answer.markAt, 2)} mm`), {
-    x: LEFT,
-    y: factsEnd - 14,
-    size: 16,
-    font: kit.mono,
-    color: INK,
-  })
-  const stopsEnd = drawStops(kit, page, print.result, { x: LEFT, y: factsEnd - 32 }, wide)
-  const height = 62 * PT_PER_MM
-  print.result.drawing.views.slice(0, 2).forEach((view, i) => {
+  const isOne = print.plan.parts.length === 1
+  if (main && isOne)
+    page.drawText(printable(`${main.answer.name}: mark at ${formatPlain(main.answer.markAt, 2)} mm`), {
+      x: LEFT,
+      y: factsEnd - 14,
+      size: 16,
+      font: kit.mono,
+      color: INK,
+    })
+  const partsEnd = isOne ? factsEnd - 18 : drawParts(kit, page, print.plan, { x: LEFT, y: factsEnd - 8 })
+  const checks = results.flatMap((result) => result.checks)
+  const stopsEnd = drawStops(kit, page, checks, { x: LEFT, y: partsEnd - 14 }, wide)
+  const height = (isOne ? 62 : 44) * PT_PER_MM
+  const views = isOne ? (main?.drawing.views ?? []) : results.flatMap(({ drawing }) => drawing.views.slice(0, 1))
+  views.slice(0, 2).forEach((view, i) => {
     drawView(kit, page, view, { x: LEFT + i * (COLUMN + 6 * PT_PER_MM), y: stopsEnd - height, width: COLUMN, height })
   })
   const under = stopsEnd - height - 26
-  drawWorking(kit, page, print.result, { x: LEFT, y: under })
+  if (main) drawWorking(kit, page, main, { x: LEFT, y: under })
   drawSteps(kit, print, page, { x: LEFT + COLUMN + 6 * PT_PER_MM, y: under })
-  page.drawText(
-    printable(`Calculated by version ${print.result.coreVersion}. Heat and chemistry: follow the product's safety sheet and local rules.`),
-    { x: LEFT, y: 10 * PT_PER_MM, size: 7, font: kit.text, color: FAINT },
-  )
+  const version = main ? `Calculated by version ${main.coreVersion}. ` : ''
+  page.drawText(printable(`${version}Heat and chemistry: follow the product's safety sheet and local rules.`), {
+    x: LEFT,
+    y: 10 * PT_PER_MM,
+    size: 7,
+    font: kit.text,
+    color: FAINT,
+  })
   return kit.pdf.save()
 }

@@ -1,10 +1,11 @@
 import { mkdirSync } from 'node:fs'
 import { FORMS } from '@/core/forms'
 import { shapeOf } from '@/core/logbook'
+import { onePart } from '@/core/piece'
 import { dataFolder } from '../data-folder'
 import { databasePath } from '../db/connection'
 import { openDb } from '../db/open'
-import { itemUid, makeRepositories, type Repositories, type Tray } from '../db/repositories'
+import { designSchema, itemUid, makeRepositories, type Repositories, type Tray } from '../db/repositories'
 import { letFolderGo } from '../folder-lock'
 import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
 
@@ -19,34 +20,35 @@ function addJobs(to: Repositories): number[] {
     const form = FORMS[i % FORMS.length] ?? FORMS[0]
     const status = i < 60 ? 'in-work' : 'handed-over'
     const jobId = to.jobs.addJob({ title: `Order ${i + 1}`, customer: `Customer ${i % 240}`, dueOn: null, status, note: '' })
-    const part = { id: 'part-1', form: form.id, inputVersion: form.inputVersion, input: { ...form.example } }
     return to.jobs.addPiece({
       jobId,
       name: `${form.title} ${i + 1}`,
       quantity: A_TRAY,
       spares: 1,
-      design: { parts: [part], bought: 'annealed' },
+      design: designSchema.parse(
+        onePart({ form: form.id, inputVersion: form.inputVersion, input: { ...form.example }, bought: 'annealed' }),
+      ),
     })
   })
 }
 
 /** A tray as it lies in the book: every workpiece measured and done at its last measured step. */
 function addReadings(to: Repositories, tray: Tray, workshopUid: string, seed: number): void {
-  const outcome = tray.plan.outcomes.find((item) => item.primary)
+  const outcome = tray.plan.parts[0].outcomes.find((item) => item.primary)
   const step = tray.plan.steps.at(-1)
   if (!outcome || !step) return
   const at = new Date(Date.UTC(2017, 0, 1) + seed * 3_600_000).toISOString()
   for (let n = 1; n <= A_TRAY; n++) {
-    const uid = itemUid(tray.uid, tray.plan.part, n)
-    const item = { uid, part: tray.plan.part, instance: n }
+    const uid = itemUid(tray.uid, tray.plan.parts[0].part, n)
+    const item = { uid, part: tray.plan.parts[0].part, instance: n }
     const valueMm = outcome.valueMm + 0.1 + 0.05 * Math.sin(seed * 31 + n)
     const reading = { dimension: outcome.dimension, valueMm, typed: valueMm.toFixed(2), instrument: 'typed', simulated: false }
     const base = { workshopUid, device: 'bench', trayId: tray.id, item, stepId: step.id, at, receivedAt: at, reverses: null }
     const sequence = 2 * (seed * A_TRAY + n)
     const entryId = to.entries.add({ ...base, token: `reading-${sequence}`, sequence, kind: 'reading', reading })
     to.entries.add({ ...base, token: `done-${sequence}`, sequence: sequence + 1, kind: 'done' })
-    const { form, alloy, method, thicknessMm } = tray.plan
-    const { sizeMm = 1, depthMm = 0 } = shapeOf(thicknessMm, tray.plan.outcomes)
+    const [{ form, alloy, method, thicknessMm }] = tray.plan.parts
+    const { sizeMm = 1, depthMm = 0 } = shapeOf(thicknessMm, tray.plan.parts[0].outcomes)
     const { dimension, label } = outcome
     const told = {
       item: uid,
@@ -73,8 +75,9 @@ function addTrays(to: Repositories, pieceIds: readonly number[]): void {
   for (let i = 0; i < TRAYS; i++) {
     const piece = to.jobs.piece(pieceIds[i % 12 === 0 ? i % pieceIds.length : i % 7] ?? 0)
     const plan = piece && planDesign(piece.design, options)
-    if (!piece || !plan?.ok) continue
-    const tray = to.trays.one(to.trays.add(piece.id, A_TRAY, freezePlan(piece, plan)))
+    const frozen = piece && plan && freezePlan(piece, plan)
+    if (!piece || !frozen) continue
+    const tray = to.trays.one(to.trays.add(piece.id, A_TRAY, frozen))
     if (!tray) continue
     addReadings(to, tray, uid, i)
     if (i >= TRAYS - OPEN_TRAYS) continue

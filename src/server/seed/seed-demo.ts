@@ -1,7 +1,9 @@
+import { findForm } from '@/core/forms'
 import { packLayout } from '@/core/layout'
-import { type DesignStep, editsBetween, insertAnneal } from '@/core/route'
+import type { BoughtTemper } from '@/core/metals'
+import { type DesignStep, editsBetween, insertAnneal, onePart } from '@/core/piece'
 import { findStartingSet, type ToolKind } from '@/core/toolwall'
-import { type Design, itemUid, type NewEntry, type NewJob, type Repositories } from '../db/repositories'
+import { designSchema, itemUid, type NewEntry, type NewJob, type Repositories } from '../db/repositories'
 import { instanceOf } from '../services/cut-layout'
 import { beginTray, replayLedger } from '../services/ledger'
 import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
@@ -26,15 +28,13 @@ interface SeedPiece {
   readonly spares: number
   readonly form: string
   readonly input: Readonly<Record<string, unknown>>
-  readonly bought?: Design['bought']
+  readonly bought?: BoughtTemper
 }
 
 function addPiece(to: Repositories, seed: SeedPiece): number {
   const jobId = to.jobs.jobs({ page: 1, size: 50 }).find((job) => job.title === seed.job.title)?.id ?? to.jobs.addJob(seed.job)
-  const design: Design = {
-    parts: [{ id: 'part-1', form: seed.form, inputVersion: 1, input: seed.input }],
-    bought: seed.bought ?? 'unknown',
-  }
+  const { form, input, bought = 'unknown' } = seed
+  const design = designSchema.parse(onePart({ form, inputVersion: findForm(form)?.inputVersion ?? 1, input, bought }))
   return to.jobs.addPiece({ jobId, name: seed.name, quantity: seed.quantity, spares: seed.spares, design })
 }
 
@@ -44,6 +44,7 @@ function addTray(to: Repositories, pieceId: number, size: number) {
   const plan = piece && planDesign(piece.design, planOptions(to))
   if (!piece || !plan?.ok) throw new Error(`demonstration piece ${pieceId} has no plan: ${JSON.stringify(plan)}`)
   const frozen = freezePlan(piece, plan)
+  if (!frozen) throw new Error(`demonstration piece ${pieceId} has open sizes`)
   const id = beginTray(to, pieceId, size, frozen)
   return { id, uid: to.trays.one(id)?.uid ?? '', frozen }
 }
@@ -56,7 +57,7 @@ function log(
   entry: Pick<NewEntry, 'kind' | 'stepId' | 'text' | 'reading'>,
 ): void {
   const at = new Date().toISOString()
-  const { part } = tray.frozen
+  const [{ part }] = tray.frozen.parts
   const sequence = to.entries.count() + 1
   to.entries.add({
     ...entry,
@@ -81,7 +82,7 @@ function logSteps(to: Repositories, tray: ReturnType<typeof addTray>, size: numb
 }
 
 function addReadings(to: Repositories, tray: ReturnType<typeof addTray>, growthsMm: readonly number[]): void {
-  const outcome = tray.frozen.outcomes.find((item) => item.primary)
+  const outcome = tray.frozen.parts[0].outcomes.find((item) => item.primary)
   const stepId = tray.frozen.steps.at(-1)?.id ?? ''
   growthsMm.forEach((growth, i) => {
     const valueMm = Number(((outcome?.valueMm ?? 0) + growth).toFixed(2))
@@ -103,10 +104,15 @@ function hardRoute(to: Repositories, pieceId: number): void {
   const plan = piece && planDesign(piece.design, planOptions(to))
   if (!piece || !plan?.ok) return
   const cold = plan.steps.filter((step) => !TOGETHER.has(step.op))
-  const planish: DesignStep = { id: 'planish+rim', op: 'planish', params: { thinnedFraction: 0.09, what: 'the rim' } }
-  const steps = cold.flatMap((step) => (step.op === 'file' && step.params.what === 'the rim level' ? [planish, step] : [step]))
+  const planish: DesignStep = {
+    id: 'planish+rim',
+    op: 'planish',
+    on: [{ thing: 'part-1' }],
+    params: { thinnedFraction: 0.09, what: 'the rim' },
+  }
+  const steps = cold.flatMap((step) => (step.op === 'sand-flat' ? [planish, step] : [step]))
   const at = steps.findIndex((step) => step.op === 'planish')
-  const route = insertAnneal(steps, at, (op) => ({ id: `${op}+rim`, op, params: {} }))
+  const route = insertAnneal(steps, at, (op) => ({ id: `${op}+rim`, op, on: [{ thing: 'part-1' }], params: {} }))
   to.jobs.revise(pieceId, { ...piece.design, route: editsBetween(plan.base, route) })
 }
 

@@ -1,4 +1,4 @@
-import { type Compared, comparePieces, type PieceComparison } from '@/core/route'
+import { type Compared, comparePieces, type PieceComparison } from '@/core/piece'
 import type { Piece, Repositories } from '../db/repositories'
 import { planDesign, planOptions } from './piece-plan'
 
@@ -11,12 +11,7 @@ export interface ComparedPieces {
 /** Two pieces planned and compared, or undefined where one of them cannot be planned as it stands. */
 export function compareTwo(repositories: Repositories, one: Piece, two: Piece): ComparedPieces | undefined {
   const options = planOptions(repositories)
-  const compared = [one, two].flatMap(({ design }): Compared[] => {
-    const plan = planDesign(design, options)
-    return plan.ok ? [{ design, plan }] : []
-  })
-  const [first, second] = compared
-  return first && second
-    ? { first, second, comparison: comparePieces(first, second, options.figures ?? {}, repositories.settings.read().currency) }
-    : undefined
+  const [first, second] = [one, two].map(({ design }): Compared => ({ design, plan: planDesign(design, options) }))
+  const comparison = first && second && comparePieces(first, second, options.figures ?? {}, repositories.settings.read().currency)
+  return first && second && comparison ? { first, second, comparison } : undefined
 }

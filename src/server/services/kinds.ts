@@ -1,6 +1,8 @@
-import { FORMS, familyOf } from '@/core/forms'
+import { KIT_PREFIX } from '@/core/entries'
+import { FORMS, familyOf, findForm } from '@/core/forms'
+import { KITS } from '@/core/kits'
+import { designFromKit, onePart, planPiece } from '@/core/piece'
 import type { Repositories } from '../db/repositories'
-import { planDesign } from './piece-plan'
 import { type PieceThumb, thumbOf } from './piece-thumb'
 
 /** A kind of piece as it is picked: by its picture, its words and how often it was made. */
@@ -16,12 +18,18 @@ type Drawn = Omit<KindView, 'made'>
 
 let drawn: Promise<readonly Drawn[]> | undefined
 
-/** Each form by its example; whoever else asks meanwhile is answered in between. */
+/** Each form by its example, and each kit by its parts; whoever else asks meanwhile is answered in between. */
 async function drawAll(): Promise<readonly Drawn[]> {
   const all: Drawn[] = []
   for (const { id, title, inputVersion, example } of FORMS) {
-    const plan = planDesign({ parts: [{ id: 'part-1', form: id, inputVersion, input: { ...example } }], bought: 'unknown' }, {})
+    const plan = planPiece(onePart({ form: id, inputVersion, input: { ...example } }))
     all.push({ id, title, family: familyOf(id), thumb: thumbOf(plan) })
+    await new Promise(setImmediate)
+  }
+  for (const kit of KITS) {
+    const sized = designFromKit(kit)
+    const parts = sized.parts.map((part) => ({ ...part, input: { ...findForm(part.form)?.example } }))
+    all.push({ id: `${KIT_PREFIX}${kit.id}`, title: kit.title, family: 'Of several parts', thumb: thumbOf(planPiece({ ...sized, parts })) })
     await new Promise(setImmediate)
   }
   return all

@@ -1,5 +1,5 @@
 import { type LayoutItem, type LayoutSheet, placedRegion } from '@/core/layout'
-import type { PlanOptions } from '@/core/route'
+import type { PlannedPart, PlanOptions } from '@/core/piece'
 import type { Piece, Repositories, Stock } from '../db/repositories'
 import { planDesign } from './piece-plan'
 
@@ -20,31 +20,37 @@ export function isItemOf(id: string, pieceId: number): boolean {
   return id.split('/')[0] === `piece-${pieceId}`
 }
 
-/** Blanks of a job's pieces cut from sheet: quantity and spares, circles kept exact. */
+/** The blanks of one part cut from sheet, as many as its pieces take, circles kept exact. */
+function itemsOfPart(piece: Piece, { id, count, result }: PlannedPart): { readonly item: LayoutItem; readonly blank: string }[] {
+  const blanks = result?.blanks.filter((blank) => blank.stock === 'sheet') ?? []
+  return blanks.map((blank) => {
+    const shape =
+      blank.circleRadiusMm === undefined
+        ? { outer: blank.outline.map(([x, y]): [number, number] => [x, y]) }
+        : { circle: { radiusMm: blank.circleRadiusMm } }
+    const rotations: LayoutItem['rotations'] = blank.circleRadiusMm === undefined ? [0, 90] : [0]
+    const item = {
+      id: itemId(piece.id, id, blank.id),
+      qty: (piece.quantity + piece.spares) * count * (blank.each ?? 1),
+      holes: blank.holes.map((hole) => hole.map(([x, y]): [number, number] => [x, y])),
+      alloy: blank.alloy,
+      thicknessMm: blank.thicknessMm,
+      rotations,
+      ...shape,
+    }
+    return { item, blank: blank.name }
+  })
+}
+
+/** Blanks of a job's pieces cut from sheet: of every part that has its size, quantity and spares. */
 export function itemsOfPieces(pieces: readonly Piece[], options: PlanOptions): JobItem[] {
   return pieces.flatMap((piece) => {
-    const plan = planDesign(piece.design, options)
-    if (!plan.ok) return []
-    const part = piece.design.parts[0]?.id ?? ''
-    return plan.result.blanks
-      .filter((blank) => blank.stock === 'sheet')
-      .map((blank, _, all) => {
-        const shape =
-          blank.circleRadiusMm === undefined
-            ? { outer: blank.outline.map(([x, y]): [number, number] => [x, y]) }
-            : { circle: { radiusMm: blank.circleRadiusMm } }
-        const rotations: LayoutItem['rotations'] = blank.circleRadiusMm === undefined ? [0, 90] : [0]
-        const item = {
-          id: itemId(piece.id, part, blank.id),
-          qty: (piece.quantity + piece.spares) * (blank.each ?? 1),
-          holes: blank.holes.map((hole) => hole.map(([x, y]): [number, number] => [x, y])),
-          alloy: blank.alloy,
-          thicknessMm: blank.thicknessMm,
-          rotations,
-          ...shape,
-        }
-        return { item, name: all.length > 1 ? `${piece.name}, ${blank.name}` : piece.name, pieceId: piece.id }
-      })
+    const { parts } = planDesign(piece.design, options)
+    const items = parts.flatMap((part) => itemsOfPart(piece, part).map((one) => ({ ...one, part })))
+    return items.map(({ item, blank, part }) => {
+      const own = parts.length > 1 ? `${piece.name}, ${part.name.toLowerCase()}` : `${piece.name}, ${blank}`
+      return { item, name: items.length > 1 ? own : piece.name, pieceId: piece.id }
+    })
   })
 }
 

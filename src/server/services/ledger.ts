@@ -1,6 +1,6 @@
 import { countedReading, shapeOf, trayProgress } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
-import { type FrozenPlan, itemUid, type NewRecordRow, type Repositories, type Tray } from '../db/repositories'
+import { type FrozenPart, type FrozenPlan, itemUid, type NewRecordRow, type Repositories, type Tray } from '../db/repositories'
 
 /** The steps of a tray as progress sees them. */
 export function progressSteps(tray: Tray) {
@@ -19,14 +19,14 @@ export function standTray(repositories: Repositories, tray: Tray, at: string): v
   repositories.trays.stand(tray.id, standing, finished ? (tray.finishedAt ?? at) : null)
 }
 
-function rowOf(repositories: Repositories, tray: Tray, item: string, instance: number): NewRecordRow | undefined {
-  const outcome = tray.plan.outcomes.find((candidate) => candidate.primary)
+function rowOf(repositories: Repositories, tray: Tray, part: FrozenPart, item: string, instance: number): NewRecordRow | undefined {
+  const outcome = part.outcomes.find((candidate) => candidate.primary)
   if (!outcome) return undefined
   const entries = repositories.entries.ofItem(tray.id, item)
   const reading = countedReading(entries, outcome.dimension, repositories.workshopRow().demonstration)
   if (!reading || reading.value === null) return undefined
-  const { form, alloy, method, thicknessMm } = tray.plan
-  const { sizeMm = 1, depthMm = 0 } = shapeOf(thicknessMm, tray.plan.outcomes)
+  const { form, alloy, method, thicknessMm, outcomes } = part
+  const { sizeMm = 1, depthMm = 0 } = shapeOf(thicknessMm, outcomes)
   return {
     item,
     entryId: reading.id,
@@ -49,10 +49,11 @@ function rowOf(repositories: Repositories, tray: Tray, item: string, instance: n
 /** Tells the book what stands of one item of a tray, or of all of them. */
 export function bookItems(repositories: Repositories, tray: Tray, instance: number | null): void {
   const instances = instance === null ? Array.from({ length: tray.size }, (_, i) => i + 1) : [instance]
-  for (const n of instances) {
-    const item = itemUid(tray.uid, tray.plan.part, n)
-    repositories.record.keep(item, rowOf(repositories, tray, item, n))
-  }
+  for (const part of tray.plan.parts)
+    for (const n of instances) {
+      const item = itemUid(tray.uid, part.part, n)
+      repositories.record.keep(item, rowOf(repositories, tray, part, item, n))
+    }
 }
 
 /** A tray of workpieces on a frozen plan, at its first step. */

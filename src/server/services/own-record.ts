@@ -1,5 +1,5 @@
 import { type OwnAllowance, ownAllowanceOf } from '@/core/logbook'
-import type { PlanOptions } from '@/core/route'
+import type { PlanOptions } from '@/core/piece'
 import type { RecordGroup, RecordRow, Repositories } from '../db/repositories'
 import { planDesign } from './piece-plan'
 import { dimensionedThumbOf, type PieceThumb } from './piece-thumb'
@@ -26,9 +26,10 @@ const PIECES_SHOWN = 4
 export function ownAllowanceOfPiece(repositories: Repositories, pieceId: number, options: PlanOptions): PieceAllowance | undefined {
   const piece = repositories.jobs.piece(pieceId)
   const plan = piece && planDesign(piece.design, options)
-  if (!piece || !plan?.ok) return undefined
-  const methods = repositories.record.methodsOf(plan.result.form, plan.temper.alloy)
-  return { pieceId, name: piece.name, own: ownAllowanceOf(plan.result, methods), picture: dimensionedThumbOf(plan) }
+  const [main] = plan?.parts ?? []
+  if (!piece || !plan || !main?.result || !main.metal) return undefined
+  const methods = repositories.record.methodsOf(main.form, main.metal.alloy)
+  return { pieceId, name: piece.name, own: ownAllowanceOf(main.result, methods), picture: dimensionedThumbOf(plan) }
 }
 
 /** The book’s groups, the fullest first; one page of them. */

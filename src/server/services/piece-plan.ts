@@ -1,11 +1,12 @@
-import type { AlloyId } from '@/core/metals'
-import { type PiecePlan, type PlanOptions, planPiece, walkTemper } from '@/core/route'
-import type { Design, FrozenPlan, Piece, Repositories } from '../db/repositories'
+import type { Ref } from '@/core/assembly'
+import { ALLOYS, type AlloyId } from '@/core/metals'
+import { type PartMetal, type PiecePlan, type PlanOptions, planPiece, type RouteTemper, routeTemper } from '@/core/piece'
+import type { Design, FrozenPart, FrozenPlan, Piece, Repositories } from '../db/repositories'
 
-/** What a workshop brings to every plan: its ring system, its own tools and its own figures. */
+/** What a workshop brings to every plan: its ring system, its own tools and figures, and its answers about the order of work. */
 export function planOptions({ settings, tools }: Pick<Repositories, 'settings' | 'tools'>): Required<PlanOptions> {
-  const { ringSystem, figures } = settings.read()
-  return { ringSystem, figures, tools: tools.owned() }
+  const { ringSystem, figures, orderSchools } = settings.read()
+  return { ringSystem, figures, tools: tools.owned(), schools: orderSchools }
 }
 
 /** The plan of a stored design under the workshop's settings. */
@@ -13,34 +14,82 @@ export function planDesign(design: Design, options: PlanOptions): PiecePlan {
   return planPiece(design, options)
 }
 
-/** The plan as a tray takes it to the bench; it does not change when the design does. */
-export function freezePlan(piece: Piece, plan: Extract<PiecePlan, { ok: true }>): FrozenPlan {
-  const { result } = plan
+function frozenParts(plan: PiecePlan): FrozenPart[] {
+  return plan.parts.flatMap(({ id, name, form, count, result, metal }) =>
+    result && metal
+      ? [
+          {
+            part: id,
+            name,
+            form,
+            count,
+            alloy: metal.alloy,
+            thicknessMm: metal.thicknessMm,
+            method: result.method,
+            answer: result.answer,
+            bought: metal.bought,
+            widthMm: metal.widthMm,
+            regions: [...(metal.regions ?? [])],
+            outcomes: [...result.outcomes],
+          },
+        ]
+      : [],
+  )
+}
+
+/** The plan as a tray takes it to the bench; it does not change when the design does. Undefined while sizes are open. */
+export function freezePlan(piece: Piece, plan: PiecePlan): FrozenPlan | undefined {
+  const [main, ...parts] = frozenParts(plan)
+  if (!plan.ok || !main) return undefined
+  const { joints, others, schools } = plan.assembly
   return {
-    coreVersion: result.coreVersion,
-    part: piece.design.parts[0]?.id ?? 'part-1',
-    form: result.form,
+    version: 2,
+    coreVersion: plan.parts[0]?.result?.coreVersion ?? '',
     pieceName: piece.name,
-    alloy: plan.temper.alloy,
-    thicknessMm: plan.temper.thicknessMm,
-    method: result.method,
-    answer: result.answer,
-    bought: piece.design.bought,
-    widthMm: plan.temper.widthMm,
-    regions: [...(plan.temper.regions ?? [])],
-    outcomes: [...result.outcomes],
-    steps: plan.steps.map((step) => ({ ...step, params: { ...step.params } })),
+    parts: [main, ...parts],
+    others: others.map((other) => ({ name: '', ...other })),
+    joints: joints.map((joint) => ({ ...joint, members: [...joint.members] })),
+    schools: { ...schools },
+    steps: plan.steps.map(({ id, op, on, params, target, overrides }) => ({
+      id,
+      op,
+      on: [...on],
+      params: { ...params },
+      ...(target ? { target } : {}),
+      ...(overrides ? { overrides: [...overrides] } : {}),
+    })),
   }
 }
 
-/** The temper walk of a frozen plan. */
-export function walkFrozen(plan: FrozenPlan) {
-  return walkTemper({
-    alloy: plan.alloy as AlloyId,
-    thicknessMm: plan.thicknessMm,
-    widthMm: plan.widthMm,
-    bought: plan.bought,
-    regions: plan.regions,
-    steps: plan.steps,
-  })
+function metalOf({ alloy, thicknessMm, widthMm, bought, regions }: FrozenPart): PartMetal {
+  return { alloy: alloy in ALLOYS ? (alloy as AlloyId) : 'sterling-925', thicknessMm, widthMm, bought, regions }
+}
+
+/** The metals of a frozen plan, by part. */
+export function frozenMetals({ parts }: FrozenPlan): ReadonlyMap<string, PartMetal> {
+  return new Map(parts.map((part) => [part.part, metalOf(part)]))
+}
+
+/** The part that a frozen step works on: the first it is done to, of a joint the first it joins, or the only one. */
+export function partOfFrozen({ parts, joints }: FrozenPlan, on: readonly Ref[]): FrozenPart {
+  const things = on.flatMap(({ thing }) => [thing, ...(joints.find(({ id }) => id === thing)?.members.map((ref) => ref.thing) ?? [])])
+  const [main] = parts
+  return things.flatMap((thing) => parts.find(({ part }) => part === thing) ?? [])[0] ?? main
+}
+
+/** What a frozen step is done to, by name; empty where a piece has only one part. */
+export function namesOfFrozen({ parts, others }: FrozenPlan, on: readonly Ref[]): string {
+  if (parts.length + others.length < 2) return ''
+  const nameOf = (thing: string) =>
+    parts.find(({ part }) => part === thing)?.name || others.find(({ id }) => id === thing)?.name || thing.replaceAll('-', ' ')
+  return on.map(({ thing }) => nameOf(thing).toLowerCase()).join(', ')
+}
+
+/** The metal along the route of a frozen plan. */
+export function walkFrozen(plan: FrozenPlan): RouteTemper {
+  const [main] = plan.parts
+  const { others, joints, schools } = plan
+  const parts = plan.parts.map((part) => ({ id: part.part, form: part.form, bought: part.bought }))
+  const steps = plan.steps.map((step) => ({ ...step, on: step.on.length > 0 ? step.on : [{ thing: main.part }] }))
+  return routeTemper({ parts, others, joints, schools, steps }, frozenMetals(plan))
 }

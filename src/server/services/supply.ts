@@ -1,6 +1,5 @@
 import { type StockPiece, type Supply, supplyOf } from '@/core/costing'
-import type { FormResult } from '@/core/forms'
-import type { BoughtTemper } from '@/core/metals'
+import type { PiecePlan } from '@/core/piece'
 import type { Repositories } from '../db/repositories'
 
 /** The layout of what the drawer may hold gets so long; what it has not placed by then counts as short. */
@@ -11,16 +10,14 @@ function stockOf({ drawer }: Pick<Repositories, 'drawer'>): StockPiece[] {
 }
 
 /** What the drawer holds of a piece's metal, and what to buy where it is short. */
-export function supplyFor(repositories: Repositories, result: FormResult, qty: number, bought: BoughtTemper): Supply[] {
+export function supplyFor(repositories: Repositories, plan: PiecePlan, qty: number): Supply[] {
   const { kerfMm, marginMm, figures } = repositories.settings.read()
   const began = performance.now()
   const elapsedS = () => (performance.now() - began) / 1000
-  return supplyOf(result.blanks, qty, {
-    drawer: stockOf(repositories),
-    kerfMm,
-    marginMm,
-    bought,
-    figures,
-    control: { elapsedS, shouldStop: () => elapsedS() > SECONDS },
+  const drawer = stockOf(repositories)
+  return plan.parts.flatMap(({ result, metal, count }, i) => {
+    const mayTakeS = (SECONDS * (i + 1)) / plan.parts.length
+    const control = { elapsedS, shouldStop: () => elapsedS() > mayTakeS }
+    return result && metal ? supplyOf(result.blanks, qty * count, { drawer, kerfMm, marginMm, bought: metal.bought, figures, control }) : []
   })
 }

@@ -1,12 +1,18 @@
 import type { Target } from '@/core/forms'
 import type { BenchWords } from '@/core/operations'
-import type { TemperWalk } from '@/core/route'
+import type { RouteTemper } from '@/core/piece'
 import type { PieceThumb } from '@/server/services/piece-thumb'
 
 /** A step of a tray with everything the bench shows of it. */
 export interface BenchStepView {
   readonly id: string
   readonly op: string
+  /** The part whose metal it works: readings and losses of the step are that part's. */
+  readonly part: string
+  /** What it is done to, by name; empty where the piece has only one part. */
+  readonly on: string
+  /** Why it stands where a rule would not have it. */
+  readonly reasons: readonly { readonly rule: string; readonly reason: string }[]
   readonly title: string
   readonly together: boolean
   readonly caution: string | null
@@ -33,7 +39,7 @@ export interface BenchEntry {
 export interface BenchTrayView {
   readonly id: number
   readonly uid: string
-  readonly part: string
+  readonly parts: readonly string[]
   readonly pieceId: number
   readonly name: string
   readonly size: number
@@ -42,6 +48,6 @@ export interface BenchTrayView {
   readonly colour: string
   readonly steps: readonly BenchStepView[]
   readonly entries: readonly BenchEntry[]
-  readonly walk: TemperWalk
+  readonly walk: RouteTemper
   readonly thumb: PieceThumb | null
 }

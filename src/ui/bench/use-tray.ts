@@ -17,8 +17,10 @@ export type NewBenchEntry = Pick<OutgoingEntry, 'kind'> &
     readonly workpiece: number | null
   }
 
-function itemOf(tray: BenchTrayView, workpiece: number | null): string | null {
-  return workpiece === null ? null : `${tray.uid}/${tray.part}/${workpiece}`
+/** The item an entry is of: of the part that its step works, and where it is of no step, of the first. */
+function itemOf(tray: BenchTrayView, stepId: string | null, workpiece: number | null): string | null {
+  const part = tray.steps.find(({ id }) => id === stepId)?.part ?? tray.parts[0]
+  return workpiece === null ? null : `${tray.uid}/${part}/${workpiece}`
 }
 
 function asEntry({ entry }: QueuedEntry): BenchEntry {
@@ -63,7 +65,7 @@ export function useTray(tray: BenchTrayView) {
         token: randomText(),
         device: deviceName(),
         tray: tray.uid,
-        item: itemOf(tray, workpiece),
+        item: itemOf(tray, stepId, workpiece),
         step: stepId,
         at: new Date().toISOString(),
       }),

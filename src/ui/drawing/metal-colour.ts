@@ -5,3 +5,6 @@ import { ALLOYS } from '@/core/metals'
 export function metalColour({ blanks }: Pick<FormResult, 'blanks'>) {
   return ALLOYS[blanks[0]?.alloy ?? 'sterling-925'].colour
 }
+
+/** A part of which the metal is not known yet. */
+export const PLAIN_METAL = { face: '#c3ccd0', edge: '#4f5c60' } as const

@@ -5,12 +5,12 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import type { Supply } from '@/core/costing'
 import { type DrawingView, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { type GrowthSums, type Losses, ownAllowanceOf } from '@/core/logbook'
-import { type PieceDesign, walkTemper } from '@/core/route'
+import { metalsOf, type PieceDesign, routeTemper } from '@/core/piece'
 import { SaveWords } from '../acting/save-words'
 import { metalColour } from '../drawing/metal-colour'
 import { ScaleDrawing } from '../drawing/scale-drawing'
@@ -42,6 +42,10 @@ interface SizeStationProps {
     readonly redoId: number | null
     readonly design: PieceDesign
   }
+  /** Which of its parts is sized here. */
+  readonly partId: string
+  /** Where it stands among its parts; none where it is the only one. */
+  readonly parts: ReactNode
   /** The record of this form and metal, by method. */
   readonly methods: Readonly<Record<string, GrowthSums>>
   readonly losses: Losses
@@ -140,8 +144,8 @@ function Stage({
 }
 
 /** Finished piece to blank: what was measured at the left, the metal in the middle, the answer and its working at the right. */
-export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeStationProps) {
-  const design = useDesign(piece)
+export function SizeStation({ piece, partId, parts, methods, losses, supply, cardHref }: SizeStationProps) {
+  const design = useDesign(piece, partId)
   const say = useNotice()
   const move = async (way: 'undo' | 'redo') => {
     const problem = await design.move(way)
@@ -149,11 +153,12 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
   }
   useKeys({ undo: () => void move('undo'), redo: () => void move('redo') })
   const isPhone = useMediaQuery('(max-width:899.95px)')
-  const { plan, typed } = design
-  const shown = useLast(plan.ok ? plan : undefined)
-  const issues = plan.ok ? {} : Object.fromEntries(plan.issues.map((issue) => [issue.path, issue.message]))
-  const result = shown?.result
-  const walk = shown ? walkTemper(shown.temper) : undefined
+  const { plan, typed, part } = design
+  const shown = useLast(part?.result ? plan : undefined)
+  const issues = Object.fromEntries((part?.issues ?? []).map((issue) => [issue.path, issue.message]))
+  const result = shown?.parts.find(({ id }) => id === part?.id)?.result
+  const isSized = part?.result !== undefined
+  const walk = shown ? routeTemper(shown.assembly, metalsOf(shown)) : undefined
   return (
     <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0, overflow: { md: 'hidden' } }}>
       <Box
@@ -165,7 +170,7 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
           gridTemplateRows: { md: 'minmax(0, 1fr)' },
         }}
       >
-        {isPhone && result && plan.ok ? (
+        {isPhone && result && isSized ? (
           <Box sx={{ position: 'sticky', top: 0, zIndex: 5, px: 1 }}>
             <AnswerBox result={result} />
           </Box>
@@ -189,6 +194,7 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
               </Button>
             </Box>
           </Box>
+          {parts}
           <FormFields
             formId={design.formId}
             values={typed}
@@ -219,7 +225,7 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
             </>
           ) : null}
         </Box>
-        <Stage result={result} faded={!plan.ok} onHandle={design.nudge} />
+        <Stage result={result} faded={!isSized} onHandle={design.nudge} />
         <Box
           component="section"
           aria-label="Answer and working"
@@ -231,11 +237,11 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
               Print the card
             </Button>
           </Box>
-          {result && plan.ok ? (
+          {result && isSized ? (
             <AnswerColumn
               result={result}
               isAnswerAbove={isPhone}
-              count={piece.quantity + piece.spares}
+              count={(piece.quantity + piece.spares) * (part?.count ?? 1)}
               supply={<SupplyPanel supply={supply} />}
               record={
                 <OwnRecord
@@ -250,7 +256,7 @@ export function SizeStation({ piece, methods, losses, supply, cardHref }: SizeSt
           )}
         </Box>
       </Box>
-      {walk ? <Ribbon walk={walk} /> : null}
+      {walk && walk.steps.length > 0 ? <Ribbon walk={walk} /> : null}
     </Box>
   )
 }

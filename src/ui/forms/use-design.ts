@@ -1,7 +1,7 @@
 'use client'
 import { useMemo, useRef, useState } from 'react'
 import { type FormField, findForm } from '@/core/forms'
-import { type PieceDesign, planPiece } from '@/core/route'
+import { type DesignPart, type PieceDesign, planPiece } from '@/core/piece'
 import type { ActionInput } from '@/server/actions/perform'
 import { usePieceSaving } from '../acting/use-piece-saving'
 import { useWorkshop } from '../shared/workshop-context'
@@ -48,6 +48,11 @@ function inputOf(
   return { ...Object.fromEntries(fields), schools }
 }
 
+/** A design with something of one part changed. */
+function withPart(design: PieceDesign, id: string | undefined, change: Partial<DesignPart>): PieceDesign {
+  return { ...design, parts: design.parts.map((part) => (part.id === id ? { ...part, ...change } : part)) }
+}
+
 interface Piece {
   readonly id: number
   readonly quantity: number
@@ -56,39 +61,41 @@ interface Piece {
   readonly design: PieceDesign
 }
 
-/** A piece's design under the hands: what is typed, what it comes to, and its saving as revisions. */
-export function useDesign(piece: Piece) {
-  const { ringSystem, bench } = useWorkshop()
-  const part = piece.design.parts[0]
+const schoolsIn = (input: Readonly<Record<string, unknown>>) => (input.schools as Readonly<Record<string, string>> | undefined) ?? {}
+
+/** One part of a piece under the hands: what is typed, what it comes to, and the saving of its design as revisions. */
+export function useDesign(piece: Piece, partId: string) {
+  const { ringSystem, bench, orderSchools } = useWorkshop()
+  const part = piece.design.parts.find(({ id }) => id === partId) ?? piece.design.parts[0]
   const formId = part?.form ?? ''
   const stored = part?.input ?? {}
   const [typed, setTyped] = useState(() => typedOf(formId, stored))
-  const [schools, setSchools] = useState<Readonly<Record<string, string>>>((stored.schools as Record<string, string> | undefined) ?? {})
+  const [schools, setSchools] = useState<Readonly<Record<string, string>>>(schoolsIn(stored))
   const saving = usePieceSaving(piece, () => {
     setTyped(typedOf(formId, stored))
-    setSchools((stored.schools as Record<string, string> | undefined) ?? {})
+    setSchools(schoolsIn(stored))
   })
 
   const input = useMemo(() => inputOf(formId, typed, stored, schools), [formId, typed, stored, schools])
-  const plan = useMemo(
-    () =>
-      planPiece(
-        { ...piece.design, parts: [{ id: part?.id ?? 'part-1', form: formId, inputVersion: part?.inputVersion ?? 1, input }] },
-        { ringSystem, ...bench },
-      ),
-    [piece.design, formId, part?.id, part?.inputVersion, input, ringSystem, bench],
+  const design = useMemo(() => withPart(piece.design, part?.id, { input }), [piece.design, part?.id, input])
+  const plan = useMemo(() => planPiece(design, { ringSystem, schools: orderSchools, ...bench }), [design, ringSystem, orderSchools, bench])
+  const planned = plan.parts.find(({ id }) => id === part?.id)
+  /** Sizes that were open when the page came are kept however far they have got; a size that stood is only replaced by one that stands. */
+  const wasOpen = useMemo(
+    () => planPiece(piece.design, { ringSystem, ...bench }).parts.find(({ id }) => id === part?.id)?.result === undefined,
+    [piece.design, ringSystem, bench, part?.id],
   )
 
   function remember(): PieceDesign | undefined {
-    if (!plan.ok) return undefined
-    const { understood } = plan.result
+    if (!planned?.result && !wasOpen) return undefined
+    const understood = planned?.result?.understood ?? {}
     const kept = Object.fromEntries(
       Object.entries(input).map(([name, value]) => {
         const read = understood[name]
         return [name, read ? { typed: read.typed, mm: read.mm } : value]
       }),
     )
-    return { ...piece.design, parts: [{ id: part?.id ?? 'part-1', form: formId, inputVersion: part?.inputVersion ?? 1, input: kept }] }
+    return withPart(piece.design, part?.id, { input: kept })
   }
   const latest = useRef(remember)
   latest.current = remember
@@ -103,6 +110,7 @@ export function useDesign(piece: Piece) {
     typed,
     schools,
     plan,
+    part: planned,
     state: saving.state,
     revision: saving.revision,
     change: (field: string, value: string) => {
@@ -112,7 +120,7 @@ export function useDesign(piece: Piece) {
     nudge: (field: string, by: number) => {
       const found = fieldsOf(formId).find((item) => item.name === field)
       const meta = found?.kind === 'number' ? found.meta : undefined
-      const now = Number(plan.ok ? mmOf(input[field], plan.result.understood[field]?.mm) : 0)
+      const now = Number(planned?.result ? mmOf(input[field], planned.result.understood[field]?.mm) : 0)
       const next = Math.min(meta?.maximum ?? Infinity, Math.max(meta?.minimum ?? 0, now + by))
       // a ring's bare number would be a question
       const unit = meta?.size === 'ring' ? ' mm' : ''

@@ -16,6 +16,8 @@ interface RibbonProps {
   readonly piece?: PieceThumb | null
   readonly onAnneal?: (before: number) => void
   readonly hasHead?: boolean
+  /** Where it stands under the strands of a route: its bars under their steps, and scrolled with them. */
+  readonly under?: { readonly left: number; readonly column: number }
 }
 
 const HEIGHT = 78
@@ -153,7 +155,7 @@ function RibbonStep({ state, dark, isNow, piece, onAnneal }: RibbonStepProps) {
 }
 
 /** The temper ribbon: how hard the metal is after each step, where it was softened, where it would split. */
-export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHead = true }: RibbonProps) {
+export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHead = true, under }: RibbonProps) {
   const last = walk.steps.reduce(
     (worst, state) => (state.workUsedFraction > worst.workUsedFraction ? state : worst),
     walk.steps[0] ?? walk.start,
@@ -168,13 +170,22 @@ export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHea
         bgcolor: dark ? 'transparent' : PALETTE.white,
         color: text,
         borderTop: dark ? 'none' : `1px solid ${PALETTE.hairline}`,
-        px: dark ? 0 : 2.5,
+        px: dark || under ? 0 : 2.5,
         pt: dark ? 0 : 1,
         pb: 1,
       }}
     >
       {hasHead ? (
-        <Box sx={{ display: 'flex', justifyContent: 'space-between', mb: 0.25, gap: 1, flexWrap: 'wrap' }}>
+        <Box
+          sx={{
+            display: 'flex',
+            justifyContent: 'space-between',
+            mb: 0.25,
+            gap: 1,
+            flexWrap: 'wrap',
+            ...(under ? { position: 'sticky', left: 0, width: 'min(900px, 100%)', px: 2.5 } : {}),
+          }}
+        >
           <Typography variant="h2">Temper along the route, hardness (HV) after each step</Typography>
           <Typography sx={{ color: PALETTE.muted }}>
             least work left:{' '}
@@ -185,7 +196,12 @@ export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHea
           </Typography>
         </Box>
       ) : null}
-      <Box tabIndex={0} role="region" aria-label="Temper after each step" sx={{ overflowX: 'auto', overflowY: 'hidden' }}>
+      <Box
+        {...(under ? {} : { tabIndex: 0 })}
+        role="region"
+        aria-label="Temper after each step"
+        sx={under ? { pl: `${under.left}px` } : { overflowX: 'auto', overflowY: 'hidden' }}
+      >
         <Box
           component="ol"
           sx={{
@@ -194,7 +210,7 @@ export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHea
             p: 0,
             display: 'flex',
             position: 'relative',
-            minWidth: walk.steps.length * 66,
+            ...(under ? { width: walk.steps.length * under.column } : { minWidth: walk.steps.length * 66 }),
             pt: dark ? '16px' : '12px',
           }}
         >

@@ -1,7 +1,16 @@
 'use client'
-import { useState } from 'react'
-import type { BoughtTemper } from '@/core/metals'
-import { type DesignStep, editsBetween, isUnedited, type PieceDesign, planPiece } from '@/core/route'
+import { useMemo, useState } from 'react'
+import {
+  changeParams,
+  type DesignPart,
+  ownStepId,
+  type PieceDesign,
+  type PiecePlan,
+  planPiece,
+  type WantedRoute,
+  wantedOf,
+  withRoute,
+} from '@/core/piece'
 import type { ActionInput } from '@/server/actions/perform'
 import { useAct } from '../acting/act-provider'
 import { usePieceSaving } from '../acting/use-piece-saving'
@@ -12,48 +21,54 @@ export interface RoutedPiece {
   readonly quantity: number
   readonly spares: number
   readonly revision: number
-  readonly design: PieceDesign & { readonly orderNote?: string | undefined }
+  readonly design: PieceDesign
 }
 
-/** A piece's route under the hands: its steps, what is kept of them, and the tray that starts from what is kept. */
-export function useRoute(piece: RoutedPiece) {
-  const { ringSystem, bench } = useWorkshop()
-  const act = useAct()
-  const plan = planPiece(piece.design, { ringSystem, ...bench })
-  const [steps, setSteps] = useState<readonly DesignStep[]>(plan.ok ? plan.steps : [])
-  const [bought, setBought] = useState<BoughtTemper>(piece.design.bought)
-  const [note, setNote] = useState(piece.design.orderNote ?? '')
-  const [problem, setProblem] = useState('')
-  const saving = usePieceSaving(piece, () => {
-    if (plan.ok) setSteps(plan.steps)
-    setBought(piece.design.bought)
-    setNote(piece.design.orderNote ?? '')
-  })
-  function keep(next: { steps?: readonly DesignStep[]; bought?: BoughtTemper; note?: string }) {
-    if (next.steps) setSteps(next.steps)
-    if (next.bought) setBought(next.bought)
-    const unfit = new Set(plan.ok ? plan.misfits.map((misfit) => misfit.id) : [])
-    const changed = piece.design.route?.changed.filter((change) => !unfit.has(change.id))
-    const edits = plan.ok && next.steps ? editsBetween(plan.base, next.steps, changed) : piece.design.route
-    const design = {
-      ...piece.design,
-      bought: next.bought ?? bought,
-      route: edits && !isUnedited(edits) ? edits : undefined,
-      orderNote: next.note ?? note,
-    }
-    setProblem('')
-    saving.saveSoon(() => ({ pieceId: piece.id, design: design as ActionInput<'saveDesign'>['design'] }), 0)
-  }
-  /** Starts a tray from the route as it stands here; never from one that is still on its way. */
-  async function startTray(onStarted: (trayId: number) => void) {
-    setProblem('')
-    if (!(await saving.stored())) return
-    const asked = { pieceId: piece.id, size: piece.quantity + piece.spares }
-    const started = await act('startTray', asked, { revision: saving.revision.current, quiet: true })
-    if (started.ok) onStarted(started.trayId)
-    else setProblem(started.message)
-  }
-  /** One change of the piece back, or forward again. */
-  const move = async (way: 'undo' | 'redo') => setProblem(await saving.move(way))
-  return { move, state: saving.state, plan, bench, steps, bought, note, setNote, problem: saving.refusal || problem, keep, startTray }
+/** A step of the smith's own gets a name that never comes again on any route. */
+export function newStepId(op: string): string {
+  const [number = 0] = crypto.getRandomValues(new Uint32Array(1))
+  return ownStepId(op, number.toString(36))
 }
+
+/** A piece's route under the hands: the design as it stands here, its plan, and the tray that starts from what is kept. */
+export function useRoute(piece: RoutedPiece) {
+  const { ringSystem, orderSchools, bench } = useWorkshop()
+  const act = useAct()
+  const [design, setDesign] = useState<PieceDesign>(piece.design)
+  const [problem, setProblem] = useState('')
+  const options = useMemo(() => ({ ringSystem, schools: orderSchools, ...bench }), [ringSystem, orderSchools, bench])
+  const plan: PiecePlan = useMemo(() => planPiece(design, options), [design, options])
+  const saving = usePieceSaving(piece, () => setDesign(piece.design))
+  function keepDesign(next: PieceDesign) {
+    setDesign(next)
+    setProblem('')
+    saving.saveSoon(() => ({ pieceId: piece.id, design: next as ActionInput<'saveDesign'>['design'] }), 0)
+  }
+  const wanted = wantedOf(plan, design)
+  const keep = (next: WantedRoute) => keepDesign(withRoute(design, plan, next))
+  return {
+    design,
+    plan,
+    options,
+    bench,
+    wanted,
+    keep,
+    setParams: (id: string, params: Readonly<Record<string, unknown>>) => keep(changeParams(plan, wanted, id, params)),
+    setPart: (id: string, change: Partial<DesignPart>) =>
+      keepDesign({ ...design, parts: design.parts.map((part) => (part.id === id ? { ...part, ...change } : part)) }),
+    state: saving.state,
+    problem: saving.refusal || problem,
+    /** One change of the piece back, or forward again. */
+    move: async (way: 'undo' | 'redo') => setProblem(await saving.move(way)),
+    /** Starts a tray from the route as it stands here; never from one that is still on its way. */
+    startTray: async (onStarted: (trayId: number) => void) => {
+      setProblem('')
+      if (!(await saving.stored())) return
+      const asked = { pieceId: piece.id, size: piece.quantity + piece.spares }
+      const started = await act('startTray', asked, { revision: saving.revision.current, quiet: true })
+      if (started.ok) onStarted(started.trayId)
+      else setProblem(started.message)
+    },
+  }
+}
+export type RouteHand = ReturnType<typeof useRoute>

@@ -16,6 +16,8 @@ export interface WorkshopView {
   readonly ringSystem: RingSystem
   /** What a bare gauge number means where metal is put into the drawer. */
   readonly gaugeSystem: GaugeSystem
+  /** The workshop's answers about the order of work, where they are not the usual ones. */
+  readonly orderSchools: Readonly<Record<string, string>>
   readonly defaultAlloy: AlloyId
   readonly units: 'mm' | 'inch' | 'both'
   /** The currency that prices are in, as three letters. */
@@ -36,6 +38,7 @@ const WorkshopContext = createContext<WorkshopView>({
   practice: false,
   ringSystem: 'US',
   gaugeSystem: 'B&S',
+  orderSchools: {},
   defaultAlloy: 'sterling-925',
   units: 'both',
   currency: 'EUR',

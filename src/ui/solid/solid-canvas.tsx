@@ -1,9 +1,9 @@
 'use client'
 import { Canvas, useFrame, useThree } from '@react-three/fiber'
 import { type RefObject, useEffect, useMemo, useRef } from 'react'
-import { EdgesGeometry, type Group, type OrthographicCamera } from 'three'
-import { piecesMesh, type SolidPart } from '@/core/drawing'
-import { solidGeometry } from './solid-geometry'
+import { type BufferGeometry, EdgesGeometry, type Group, type OrthographicCamera } from 'three'
+import type { Mesh } from '@/core/drawing'
+import { solidGeometries } from './solid-geometry'
 
 /** How it is turned, rad. */
 export interface Turn {
@@ -11,10 +11,16 @@ export interface Turn {
   pitch: number
 }
 
-interface SolidCanvasProps {
-  readonly parts: readonly SolidPart[]
-  readonly formed: number
+/** A surface in the colour of its metal. */
+export interface ColouredBody {
+  readonly mesh: Mesh
   readonly colour: { readonly face: string; readonly edge: string }
+}
+
+interface SolidCanvasProps {
+  readonly bodies: readonly ColouredBody[]
+  /** Plates, domes and cones are made lying down; strips and wires stand on their edge already. */
+  readonly isStanding: boolean
   /** Read at every frame; the canvas is redrawn when `redraw` is called. */
   readonly turn: RefObject<Turn>
   readonly turning: boolean
@@ -26,13 +32,33 @@ const ROOM = 0.84
 /** Faces that meet at more than this have their edge drawn. */
 const EDGE_DEG = 30
 
-function Piece({ parts, formed, colour, turn, onReady }: Omit<SolidCanvasProps, 'turning'>) {
+function Body({ geometry, colour }: { readonly geometry: BufferGeometry } & Pick<ColouredBody, 'colour'>) {
+  const edges = useMemo(() => new EdgesGeometry(geometry, EDGE_DEG), [geometry])
+  useEffect(() => () => edges.dispose(), [edges])
+  return (
+    <>
+      <mesh geometry={geometry}>
+        <meshLambertMaterial color={colour.face} />
+      </mesh>
+      <lineSegments geometry={edges}>
+        <lineBasicMaterial color={colour.edge} />
+      </lineSegments>
+    </>
+  )
+}
+
+function Piece({ bodies, isStanding, turn, onReady }: Omit<SolidCanvasProps, 'turning'>) {
   const group = useRef<Group>(null)
   const invalidate = useThree((state) => state.invalidate)
   const size = useThree((state) => state.size)
   const camera = useThree((state) => state.camera) as OrthographicCamera
-  const { geometry, radiusMm } = useMemo(() => solidGeometry(piecesMesh(parts, formed)), [parts, formed])
-  useEffect(() => () => geometry.dispose(), [geometry])
+  const { geometries, radiusMm } = useMemo(() => solidGeometries(bodies.map(({ mesh }) => mesh)), [bodies])
+  useEffect(
+    () => () => {
+      for (const geometry of geometries) geometry.dispose()
+    },
+    [geometries],
+  )
   useEffect(() => onReady(invalidate), [onReady, invalidate])
   useEffect(() => {
     camera.zoom = (ROOM * Math.min(size.width, size.height)) / (2 * radiusMm)
@@ -41,22 +67,16 @@ function Piece({ parts, formed, colour, turn, onReady }: Omit<SolidCanvasProps, 
     camera.updateProjectionMatrix()
     invalidate()
   }, [camera, size, radiusMm, invalidate])
-  // plates, domes and cones are made lying down; strips and wires stand on their edge already
-  const standing = parts[0]?.solid.kind !== 'swept'
   useFrame(() => {
     group.current?.rotation.set(turn.current.pitch, turn.current.yaw, 0)
   })
-  const edges = useMemo(() => new EdgesGeometry(geometry, EDGE_DEG), [geometry])
-  useEffect(() => () => edges.dispose(), [edges])
   return (
     <group ref={group}>
-      <group rotation={standing ? [-Math.PI / 2, 0, 0] : [0, 0, 0]}>
-        <mesh geometry={geometry}>
-          <meshLambertMaterial color={colour.face} />
-        </mesh>
-        <lineSegments geometry={edges}>
-          <lineBasicMaterial color={colour.edge} />
-        </lineSegments>
+      <group rotation={isStanding ? [-Math.PI / 2, 0, 0] : [0, 0, 0]}>
+        {geometries.map((geometry, i) => {
+          const colour = bodies[i]?.colour
+          return colour ? <Body key={geometry.uuid} geometry={geometry} colour={colour} /> : null
+        })}
       </group>
     </group>
   )

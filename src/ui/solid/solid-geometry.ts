@@ -1,18 +1,28 @@
-import { BufferAttribute, BufferGeometry } from 'three'
+import { Box3, BufferAttribute, BufferGeometry, Sphere, Vector3 } from 'three'
 import { toCreasedNormals } from 'three/examples/jsm/utils/BufferGeometryUtils.js'
 import type { Mesh } from '@/core/drawing'
 
 /** Faces that meet at less than this are shaded as one curve. */
 const CREASE_RAD = 0.5
 
-/** A mesh for the screen: about the middle of its own box, with the radius of the ball round it, mm. */
-export function solidGeometry(mesh: Mesh): { readonly geometry: BufferGeometry; readonly radiusMm: number } {
+function plainGeometry(mesh: Mesh): BufferGeometry {
   const plain = new BufferGeometry()
   plain.setAttribute('position', new BufferAttribute(new Float32Array(mesh.positions), 3))
   plain.setIndex([...mesh.triangles])
-  plain.center()
-  plain.computeBoundingSphere()
-  const geometry = toCreasedNormals(plain, CREASE_RAD)
-  plain.dispose()
-  return { geometry, radiusMm: plain.boundingSphere?.radius ?? 1 }
+  plain.computeBoundingBox()
+  return plain
+}
+
+/** Meshes for the screen, where they stand, about the middle of the box round them all; with the radius of the ball round it, mm. */
+export function solidGeometries(meshes: readonly Mesh[]): { readonly geometries: readonly BufferGeometry[]; readonly radiusMm: number } {
+  const plain = meshes.map(plainGeometry)
+  const box = plain.reduce((all, { boundingBox }) => (boundingBox ? all.union(boundingBox) : all), new Box3())
+  const middle = box.getCenter(new Vector3())
+  const geometries = plain.map((geometry) => {
+    geometry.translate(-middle.x, -middle.y, -middle.z)
+    const creased = toCreasedNormals(geometry, CREASE_RAD)
+    geometry.dispose()
+    return creased
+  })
+  return { geometries, radiusMm: box.getBoundingSphere(new Sphere()).radius || 1 }
 }

@@ -2,24 +2,28 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { ALLOYS } from '@/core/metals'
 import { findOperation } from '@/core/operations'
-import { type PlanOptions, toolNotes, wordsOf } from '@/core/route'
+import { type PlanOptions, wordsOf } from '@/core/piece'
+import { toolNotes } from '@/core/route'
 import type { Tray } from '@/server/db/repositories'
-import { planDesign, planOptions, walkFrozen } from '@/server/services/piece-plan'
+import { frozenMetals, namesOfFrozen, partOfFrozen, planDesign, planOptions, walkFrozen } from '@/server/services/piece-plan'
 import { thumbOf } from '@/server/services/piece-thumb'
 import { workshop } from '@/server/workshop'
 import { BenchStep } from '@/ui/bench/bench-step'
 import type { BenchStepView } from '@/ui/bench/tray-view'
 
 function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepView[] {
-  const alloy = Object.values(ALLOYS).find((item) => item.id === plan.alloy) ?? ALLOYS['sterling-925']
-  const notes = toolNotes(plan.steps, { thicknessMm: plan.thicknessMm, ...options })
-  return plan.steps.map((step, i) => {
+  const metals = frozenMetals(plan)
+  return plan.steps.map((step) => {
     const operation = findOperation(step.op)
-    const words = wordsOf(step, { alloy: alloy.id, thicknessMm: plan.thicknessMm })
-    const own = notes.find((note) => note.step === i)
+    const part = partOfFrozen(plan, step.on)
+    const words = wordsOf(step, metals.get(part.part))
+    const [own] = toolNotes([step], { thicknessMm: part.thicknessMm, ...options })
     return {
       id: step.id,
       op: step.op,
+      part: part.part,
+      on: namesOfFrozen(plan, step.on),
+      reasons: step.overrides?.map(({ rule, reason }) => ({ rule, reason })) ?? [],
       title: operation?.title ?? step.op,
       together: operation?.together ?? false,
       caution: operation?.caution ?? null,
@@ -43,19 +47,20 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
   if (!tray) notFound()
   const piece = repositories.jobs.piece(tray.pieceId)
   const options = planOptions(repositories)
-  const alloy = Object.values(ALLOYS).find((item) => item.id === tray.plan.alloy) ?? ALLOYS['sterling-925']
+  const [main] = tray.plan.parts
+  const alloy = Object.values(ALLOYS).find((item) => item.id === main.alloy) ?? ALLOYS['sterling-925']
   return (
     <BenchStep
       key={tray.uid}
       tray={{
         id: tray.id,
         uid: tray.uid,
-        part: tray.plan.part,
+        parts: tray.plan.parts.map(({ part }) => part),
         pieceId: tray.pieceId,
         name: tray.plan.pieceName,
         size: tray.size,
         alloyTitle: alloy.title.toLowerCase(),
-        thicknessMm: tray.plan.thicknessMm,
+        thicknessMm: main.thicknessMm,
         colour: alloy.colour.bench,
         steps: stepViews(tray, options),
         entries: repositories.entries.standing(tray.id),

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation'
 import { ownKerf } from '@/core/advice'
-import type { PlanOptions } from '@/core/route'
+import type { PlanOptions } from '@/core/piece'
 import type { Repositories, StoredLayout } from '@/server/db/repositories'
 import { sayArchived, sayCut } from '@/server/services/cut-layout'
 import { itemsOfPieces, layoutSheetOf, reservedOn } from '@/server/services/layout-items'

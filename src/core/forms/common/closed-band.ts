@@ -15,10 +15,10 @@ import { ALLOYS, type AlloyId } from '../../metals/alloys'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import { derive, given, type WorkingLog } from '../../working/derive'
-import type { Answer, BlankSpec, Check, FormPlan, OutcomeSpec, RouteStepSpec, SchoolChoice } from '../contract'
+import type { Answer, BlankSpec, Check, FormPlan, OutcomeSpec, SchoolChoice, SizedStep } from '../contract'
 import { bandPlaces } from './places'
 import { hazardNotes, markedAt, sheetBlank, targetOf, wireBlank } from './plan-kit'
-import { closedRoute } from './routes'
+import { bentSteps } from './sized-steps'
 import { ringSolid, stripSection } from './solids'
 
 /** A strip or wire bent into a closed round band: what rings and bangles have in common. */
@@ -153,8 +153,8 @@ export function closedBandChecks(band: ClosedBand): Check[] {
   return [...checks, ...hazardNotes(band.alloy)]
 }
 
-function routeOf(band: ClosedBand, markAt: number): RouteStepSpec[] {
-  return closedRoute({
+function sizedSteps(band: ClosedBand, markAt: number): SizedStep[] {
+  return bentSteps({
     what: band.stock === 'round-wire' ? 'the wire' : 'the strip',
     cutMm: markAt,
     insideRadiusMm: fittedMm(band) / 2,
@@ -208,7 +208,7 @@ export function planClosedBand(log: WorkingLog, band: ClosedBand, bench: Bench):
       lengthMm: Math.min(lengthMm, markAt),
       wire,
     }),
-    route: routeOf(band, markAt),
+    sizedSteps: sizedSteps(band, markAt),
     regions: ['outside', 'inside'],
     method: `${wire ? 'round wire' : 'strip'}, ${BAND_LENGTH_TEXTS[band.schools.length].title.toLowerCase()}`,
   }

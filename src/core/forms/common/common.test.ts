@@ -8,8 +8,8 @@ import { BLANK_SCHOOLS, domeBlankMm } from './dome-blank'
 import { freeOutline } from './free-outline'
 import { roundOvalMm } from './oval'
 import { stackView } from './rivet-stack'
-import { bezelRoute, closedRoute, flatRoute, openRoute } from './routes'
 import { sheetAlong, shellSection } from './shell'
+import { bentSteps, holeSteps } from './sized-steps'
 import { bendsAlong, taperOf } from './solids'
 import { roundStoneMm, stoneOutline } from './stone'
 
@@ -209,24 +209,24 @@ describe('discs for domes', () => {
   })
 })
 
-describe('routes that forms share', () => {
+describe('steps whose sizes forms share', () => {
   const target = { dimension: 'insideMm', label: 'Inside', valueMm: 17, plusMinusMm: 0.1 }
   const spec = { what: 'the strip', cutMm: 57, insideRadiusMm: 8.5, on: 'the ring mandrel', target }
-  const ops = (steps: readonly { readonly op: string }[]) => steps.map((step) => step.op).join(' ')
-  it('closed: bent, soldered, pickled, trued', () =>
-    expect(ops(closedRoute(spec))).toBe('saw file anneal bend solder pickle true-up file finish'))
-  it('open: pickled before it is bent, and no solder', () =>
-    expect(ops(openRoute(spec))).toBe('saw file anneal pickle bend true-up finish'))
-  it('round a stone: to its plate with a solder that flows lower, the stone last', () => {
-    const steps = bezelRoute(spec, 'same')
-    expect(ops(steps)).toBe('saw file anneal bend solder pickle true-up file solder pickle finish set-stone')
-    expect(steps.filter((step) => step.op === 'solder').map((step) => step.params.solder)).toEqual(['hard-75', 'medium-70'])
+  it('what is bent: how long it is cut, to which radius, on what it is trued, and what comes out', () => {
+    const steps = bentSteps(spec)
+    expect(steps.find(({ op }) => op === 'saw')?.target?.valueMm).toBe(57)
+    expect(steps.find(({ op }) => op === 'bend')?.params).toMatchObject({ insideRadiusMm: 8.5, what: 'it round' })
+    expect(steps.find(({ op }) => op === 'true-up')).toMatchObject({ params: { on: 'the ring mandrel' }, target })
   })
-  it('flat: sawn, filed, finished', () => expect(ops(flatRoute('the plate', 40, target))).toBe('saw file finish'))
+  it('a hole is drilled up to 12 mm, and pierced, sawn and filed beyond', () => {
+    expect(holeSteps('holes', 12).map(({ op }) => op)).toEqual(['drill', 'punch-hole'])
+    expect(holeSteps('holes', 12.5).map(({ op }) => op)).toEqual(['drill', 'saw', 'file', 'punch-hole'])
+    expect(holeSteps('hole', 0)).toEqual([])
+  })
   it('keeps to what the steps take, however large the piece', () => {
-    const [saw, , , bend] = closedRoute({ ...spec, cutMm: 1e6, insideRadiusMm: -3 })
-    expect(saw?.params.cutMm).toBe(2000)
-    expect(bend?.params.insideRadiusMm).toBe(0)
+    const steps = bentSteps({ ...spec, cutMm: 1e6, insideRadiusMm: -3 })
+    expect(steps.find(({ op }) => op === 'saw')?.params.cutMm).toBe(2000)
+    expect(steps.find(({ op }) => op === 'bend')?.params.insideRadiusMm).toBe(0)
   })
 })
 

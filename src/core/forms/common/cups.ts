@@ -3,7 +3,7 @@ import { figureOf } from '../../tables/figures'
 import { DAPPING_PUNCHES_MM } from '../../tables/tools/dapping'
 import { type Bench, usable } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
-import type { Check, RouteStepSpec, Target } from '../contract'
+import type { Check, SizedStep, Target } from '../contract'
 
 /** The punches from a disc down to a sphere (both through the middle of the metal), the smith's own where there are any. */
 export function cupsFor(thicknessMm: number, bench: Bench, discMm: number, radiusMm: number) {
@@ -21,17 +21,21 @@ export function cupsFor(thicknessMm: number, bench: Bench, discMm: number, radiu
 
 export type Cups = ReturnType<typeof cupsFor>
 
-/** One step for each punch, large to small; the last knows what it should come to. */
-export function dapSteps(punchesMm: readonly number[], discMm: number, last?: Target): RouteStepSpec[] {
-  return punchesMm.map((punchMm, i) => ({
-    op: 'dap',
-    params: {
-      punchMm,
-      discMm,
-      ...(punchesMm.length > 1 ? { place: `Punch ${i + 1} of ${punchesMm.length}` } : {}),
-    },
-    ...(last && i === punchesMm.length - 1 ? { target: last } : {}),
-  }))
+/** One step for each punch, large to small; the last knows what it should come to. The first may be done in a hollow of wood. */
+export function dapSteps(punchesMm: readonly number[], discMm: number, last?: Target): SizedStep[] {
+  const first = punchesMm.slice(0, 1).map((punchMm): SizedStep => ({ op: 'dap', at: 'wood', params: { punchMm, discMm } }))
+  const steps = punchesMm.map(
+    (punchMm, i): SizedStep => ({
+      op: 'dap',
+      params: {
+        punchMm,
+        discMm,
+        ...(punchesMm.length > 1 ? { place: `Punch ${i + 1} of ${punchesMm.length}` } : {}),
+      },
+      ...(last && i === punchesMm.length - 1 ? { target: last } : {}),
+    }),
+  )
+  return [...first, ...steps]
 }
 
 /** What the steps down to the last sphere are, and whether there is a punch for each. */

@@ -1,6 +1,5 @@
 import { ellipseOutline, roundedRectangle } from '../../geometry/outline'
 import type { Outline } from '../../geometry/point'
-import { ALLOY_TITLES } from '../../metals/alloys'
 import { choice, lengthMm } from '../../units/fields'
 import { derive, given, type WorkingLog } from '../../working/derive'
 import { roundOvalMm } from './oval'
@@ -22,9 +21,6 @@ export interface Stone {
   readonly stoneWidthMm: number
   readonly cornerMm: number
 }
-
-/** What a wall is soldered to. */
-export const plateAlloy = () => choice('Metal of its plate', { same: 'The same', ...ALLOY_TITLES }).default('same')
 
 export const STONE_TURNED = {
   path: ['stoneWidthMm'],

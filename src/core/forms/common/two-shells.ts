@@ -19,8 +19,8 @@ import {
   targetOf,
   view,
 } from './plan-kit'
-import { holeSteps } from './routes'
 import { shellSection } from './shell'
+import { holeSteps } from './sized-steps'
 
 interface TwoShells extends CommonInput {
   readonly holeMm: number
@@ -112,17 +112,13 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
       }),
       discView(discMm, answer.markAt, 'Blank, two of it'),
     ],
-    route: [
+    sizedSteps: [
       { op: 'saw', params: { what: 'the two discs', cutMm: answer.markAt } },
-      ...holeSteps(input.holeMm),
-      { op: 'anneal', params: {} },
-      { op: 'pickle', params: {} },
+      ...holeSteps('hole', input.holeMm),
       ...dapSteps(sequence.punchesMm, answer.markAt),
-      { op: 'file', params: { what: 'the rims until they meet' } },
-      { op: 'solder', params: { solder: 'hard-75', what: 'the halves' } },
-      { op: 'pickle', params: {} },
       { op: 'finish', params: {}, target },
     ],
+    ...(input.holeMm > 0 ? {} : { without: ['hole'] }),
     regions: ['crown', 'rim'],
     solids: [1 as const, -1 as const].map((facing) => ({
       solid: {

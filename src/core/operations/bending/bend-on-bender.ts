@@ -1,6 +1,7 @@
 import * as z from 'zod'
-import { lengthMm } from '../../units/fields'
 import { defineOperation } from '../contract'
+import { BEND_MANNERS } from './bend'
+import { bentEffect, bentParams } from './bent'
 
 export const bendOnBender = defineOperation({
   id: 'bend-on-bender',
@@ -11,6 +12,7 @@ export const bendOnBender = defineOperation({
   handsOnS: 90,
   waitS: 0,
   does: 'formed; temper +0.1',
-  params: z.object({ insideRadiusMm: lengthMm({ label: 'Inside radius', min: 0, max: 1000 }).optional(), what: z.string().optional() }),
+  params: z.object({ ...bentParams(), manner: z.enum(BEND_MANNERS).optional(), what: z.string().optional() }),
+  effect: bentEffect,
   words: { say: 'Strip square in the bender, a little at each pass, turning it end for end.' },
 })

@@ -1,8 +1,7 @@
 import * as z from 'zod'
-import { bendStrain } from '../../forming/strain'
-import { lengthMm } from '../../units/fields'
 import { formatPlain } from '../../units/format'
-import { COMPRESSION_WEIGHT, defineOperation, UNWORKED } from '../contract'
+import { defineOperation } from '../contract'
+import { bentEffect, bentParams } from './bent'
 
 /** How it is bent: round a former and shut, over on a line, with pliers to a shape, or wound on a rod. */
 export const BEND_MANNERS = ['round', 'fold', 'shape', 'coil'] as const
@@ -37,22 +36,17 @@ export const bend = defineOperation({
   waitS: 0,
   does: 'formed; temper +0.1 (how!=correct); temper +0.02 (how=correct)',
   params: z.object({
-    insideRadiusMm: lengthMm({ label: 'Inside radius', min: 0, max: 1000 }),
+    ...bentParams(),
     manner: z.enum(BEND_MANNERS).default('round'),
     how: z.string().optional(),
+    to: z.string().optional(),
     what: z.string().optional(),
     region: z.string().optional(),
-    webMm: lengthMm({ label: 'Left under the score', min: 0.01, max: 12 }).optional(),
   }),
-  effect: ({ insideRadiusMm, region, webMm }, { thicknessMm, widthMm }) => {
-    const strain = bendStrain(insideRadiusMm, webMm ?? thicknessMm, widthMm)
-    const outer = { strain, weight: 1, held: 'bend' } as const
-    if (region) return { elsewhere: UNWORKED, at: { [region]: outer } }
-    return { elsewhere: UNWORKED, at: { outside: outer, inside: { ...outer, weight: COMPRESSION_WEIGHT } } }
-  },
-  words: ({ insideRadiusMm, manner, what }) => ({
-    title: `Bend ${what ?? 'it round'}`,
-    facts: [{ label: 'Inside radius', value: `${formatPlain(insideRadiusMm, 2)} mm` }],
+  effect: bentEffect,
+  words: ({ insideRadiusMm, manner, what, how, to }) => ({
+    title: how === 'correct' ? 'Correct the bend' : `Bend ${what ?? (to ? `it to an ${to}` : 'it round')}`,
+    facts: insideRadiusMm === undefined ? [] : [{ label: 'Inside radius', value: `${formatPlain(insideRadiusMm, 2)} mm` }],
     ...BEND_WORDS[manner],
   }),
 })

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { defineOperation } from '../contract'
+import { bentEffect, bentParams } from './bent'
 
 export const squeezeOval = defineOperation({
   id: 'squeeze-oval',
@@ -10,6 +11,7 @@ export const squeezeOval = defineOperation({
   handsOnS: 20,
   waitS: 0,
   does: 'oval, seamSide=@seam; temper +0.05',
-  params: z.object({ seam: z.enum(['long', 'short']).optional() }),
+  params: z.object({ ...bentParams(), seam: z.enum(['long', 'short']).optional() }),
+  effect: bentEffect,
   words: { say: 'Open the pliers inside the ring at the mark, the seam on a long side.' },
 })

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { defineOperation } from '../contract'
+import { bentEffect, bentParams } from './bent'
 
 export const windCoil = defineOperation({
   id: 'wind-coil',
@@ -11,6 +12,7 @@ export const windCoil = defineOperation({
   waitS: 0,
   caution: 'Eye protection; let the end run out under your thumb.',
   does: 'temper +0.1',
-  params: z.object({}),
+  params: z.object({ ...bentParams() }),
+  effect: bentEffect,
   words: { say: 'Hold one end against the rod and wind tight, each turn against the last.' },
 })

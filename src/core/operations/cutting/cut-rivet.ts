@@ -1,4 +1,6 @@
 import * as z from 'zod'
+import { lengthMm } from '../../units/fields'
+import { formatPlain } from '../../units/format'
 import { defineOperation } from '../contract'
 
 export const cutRivet = defineOperation({
@@ -11,6 +13,15 @@ export const cutRivet = defineOperation({
   waitS: 0,
   includes: '*, square-ends',
   does: 'cut, no endFlat; burr',
-  params: z.object({ preheaded: z.boolean().optional(), length: z.enum(['rough', 'final']).optional() }),
-  words: { say: 'Saw it over length, file one end flat, measure it in the stack and file the other.' },
+  params: z.object({
+    cutMm: lengthMm({ label: 'Cut length', min: 0.5, max: 2000 }).optional(),
+    what: z.string().optional(),
+    preheaded: z.boolean().optional(),
+    length: z.enum(['rough', 'final']).optional(),
+  }),
+  words: ({ cutMm, what }) => ({
+    title: `Cut ${what ?? 'the rivet'}`,
+    say: 'Saw it over length, file one end flat, measure it in the stack and file the other.',
+    facts: cutMm ? [{ label: 'Cut at', value: `${formatPlain(cutMm, 2)} mm` }] : [],
+  }),
 })

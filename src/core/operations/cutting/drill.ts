@@ -16,14 +16,14 @@ export const drill = defineOperation({
   place: 'hole',
   caution: 'Clamp the work and wear eye protection: a catching bit spins thin sheet.',
   params: z.object({
-    diameterMm: lengthMm({ label: 'Hole', min: 0.3, max: 20 }),
+    diameterMm: lengthMm({ label: 'Hole', min: 0.3, max: 20 }).optional(),
     fit: z.enum(['tight', 'slide', 'loose']).optional(),
     for: z.string().optional(),
   }),
   effect: () => ({ elsewhere: UNWORKED }),
   words: ({ diameterMm }) => ({
-    title: `Drill ${formatPlain(diameterMm, 2)} mm`,
+    title: diameterMm ? `Drill ${formatPlain(diameterMm, 2)} mm` : 'Drill the hole',
     say: 'Dimple first, back the sheet with wood, then take the burr off both sides.',
-    facts: [{ label: 'Bit', value: `${formatPlain(diameterMm, 2)} mm` }],
+    facts: diameterMm ? [{ label: 'Bit', value: `${formatPlain(diameterMm, 2)} mm` }] : [],
   }),
 })

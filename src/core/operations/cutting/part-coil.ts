@@ -11,6 +11,13 @@ export const partCoil = defineOperation({
   waitS: 0,
   caution: 'Hold the coil with wood, not pliers. Eye protection.',
   does: 'cut, endsSquare',
-  params: z.object({}),
-  words: { say: 'Tape round the coil, saw down one side with a fine blade, turning with the coil.' },
+  params: z.object({ by: z.enum(['saw', 'cutters']).optional() }),
+  words: ({ by }) => ({
+    title: 'Part the coil',
+    say:
+      by === 'cutters'
+        ? 'Flush cutters, ring by ring, the flat side to the ring; each end is trimmed flat.'
+        : 'Tape round the coil, saw down one side with a fine blade, turning with the coil.',
+    facts: [],
+  }),
 })

@@ -1,4 +1,6 @@
 import * as z from 'zod'
+import { lengthMm } from '../../units/fields'
+import { formatPlain } from '../../units/format'
 import { defineOperation } from '../contract'
 
 export const punchHole = defineOperation({
@@ -12,6 +14,14 @@ export const punchHole = defineOperation({
   includes: 'mark, *',
   does: 'place: hole, holeFit=@fit; drilled',
   place: 'hole',
-  params: z.object({ fit: z.enum(['tight', 'slide', 'loose']).optional(), for: z.string().optional() }),
-  words: { say: 'Screw punch square on the mark, turned down in one go.' },
+  params: z.object({
+    diameterMm: lengthMm({ label: 'Hole', min: 0.3, max: 40 }).optional(),
+    fit: z.enum(['tight', 'slide', 'loose']).optional(),
+    for: z.string().optional(),
+  }),
+  words: ({ diameterMm }) => ({
+    title: diameterMm ? `Punch ${formatPlain(diameterMm, 2)} mm` : 'Punch the hole',
+    say: 'Screw punch square on the mark, turned down in one go.',
+    facts: diameterMm ? [{ label: 'Punch', value: `${formatPlain(diameterMm, 2)} mm` }] : [],
+  }),
 })

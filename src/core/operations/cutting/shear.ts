@@ -1,4 +1,6 @@
 import * as z from 'zod'
+import { lengthMm } from '../../units/fields'
+import { formatPlain } from '../../units/format'
 import { defineOperation } from '../contract'
 
 export const shear = defineOperation({
@@ -12,6 +14,10 @@ export const shear = defineOperation({
   caution: 'Fingers clear of the blades; shear cuts leave razor edges.',
   does: 'cut, no endsSquare; burr',
   place: 'outline',
-  params: z.object({}),
-  words: { say: 'Line the mark up with the blade, waste to the far side. Shears bend the edge a little: leave room to true it.' },
+  params: z.object({ cutMm: lengthMm({ label: 'Cut size', min: 0.5, max: 2000 }).optional(), what: z.string().optional() }),
+  words: ({ cutMm, what }) => ({
+    title: `Shear ${what ?? 'the blank'}`,
+    say: 'Line the mark up with the blade, waste to the far side. Shears bend the edge a little: leave room to true it.',
+    facts: cutMm ? [{ label: 'Cut at', value: `${formatPlain(cutMm, 2)} mm` }] : [],
+  }),
 })

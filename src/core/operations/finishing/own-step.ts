@@ -10,5 +10,5 @@ export const ownStep = defineOperation({
   handsOnS: 60,
   waitS: 0,
   params: z.object({ what: z.string().optional(), min: z.number().min(0).max(10000).optional() }),
-  words: { say: 'As it is written.' },
+  words: ({ what }) => ({ title: what ?? 'Own step', say: 'As it is written.', facts: [] }),
 })

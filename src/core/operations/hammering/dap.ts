@@ -15,13 +15,15 @@ export const dap = defineOperation({
   does: 'formed; temper +0.1',
   caution: 'Never a hardened hammer face on a hardened punch: use a brass or soft-faced mallet, and wear eye protection.',
   params: z.object({
-    punchMm: lengthMm({ label: 'Punch', min: 1, max: 120 }),
-    discMm: lengthMm({ label: 'Disc', min: 1, max: 500 }),
+    punchMm: lengthMm({ label: 'Punch', min: 1, max: 120 }).optional(),
+    discMm: lengthMm({ label: 'Disc', min: 1, max: 500 }).optional(),
     place: z.string().optional(),
+    hollow: z.string().optional(),
     hollowMm: lengthMm({ label: 'Hollow', min: 1, max: 150 }).optional(),
     block: z.enum(['wood', 'steel']).optional(),
   }),
   effect: ({ punchMm, discMm }, { thicknessMm }) => {
+    if (punchMm === undefined || discMm === undefined) return undefined
     const radius = Math.max((punchMm + thicknessMm) / 2, discMm / 4 + 1e-9)
     const hoop = Math.abs(rimHoopStrain(discMm, radius))
     const bent = thicknessMm / radius
@@ -33,10 +35,12 @@ export const dap = defineOperation({
       },
     }
   },
-  words: ({ punchMm, place }, { thicknessMm }) => ({
-    title: `Dome with the ${formatPlain(punchMm, 1)} mm punch`,
+  words: ({ punchMm, place, block }, { thicknessMm }) => ({
+    title: `Dome${block === 'wood' ? ' in wood' : ''}${punchMm ? ` with the ${formatPlain(punchMm, 1)} mm punch` : ''}`,
     say: `${place ? `${place}. ` : ''}Work in rings from the rim inwards, light blows, turning it between each. Move on when it sits in the cup without rocking.`,
-    facts: [{ label: 'Punch / cup', value: `${formatPlain(punchMm, 1)} / ${formatPlain(punchMm + 2 * thicknessMm, 1)} mm or over` }],
+    facts: punchMm
+      ? [{ label: 'Punch / cup', value: `${formatPlain(punchMm, 1)} / ${formatPlain(punchMm + 2 * thicknessMm, 1)} mm or over` }]
+      : [],
     watch: 'If the rim ripples, stop. Go back to the wider cup and chase it flat from the rim before going deeper.',
   }),
 })

@@ -106,11 +106,13 @@ export function makeTrayRepository(db: Db, now: () => string = () => new Date().
     lines: (limit: number): TrayLine[] => lines.all(limit).map((row) => trayLineRow.parse(row)),
     add: db.transaction((pieceId: number, size: number, { steps, ...plan }: FrozenPlan): number => {
       const uid = newUid()
-      const { id } = insert.run(uid, pieceId, size, plan.form, plan.alloy, plan.method, JSON.stringify(plan), now())
+      const [main] = plan.parts
+      const { id } = insert.run(uid, pieceId, size, main.form, main.alloy, main.method, JSON.stringify(plan), now())
       steps.forEach(({ id: stepId, ...content }, position) => {
         insertStep.run(id, stepId, position, JSON.stringify({ version: 1, ...content }))
       })
-      for (let instance = 1; instance <= size; instance++) insertItem.run(itemUid(uid, plan.part, instance), id, plan.part, instance)
+      for (const { part } of plan.parts)
+        for (let instance = 1; instance <= size; instance++) insertItem.run(itemUid(uid, part, instance), id, part, instance)
       return id
     }),
     stand: (id: number, { stepIndex, inHand, doneHere, lost }: TrayStanding, finishedAt: string | null) =>

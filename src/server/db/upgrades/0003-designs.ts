@@ -1,9 +1,10 @@
 import * as z from 'zod'
-import { type DesignStep, editsBetween, isUnedited, planPiece } from '@/core/route'
+import { type DesignStep, editsBetween, isUnedited, type PieceDesign, planPiece } from '@/core/piece'
 import { type OwnTool, ownToolSchema } from '@/core/toolwall'
 import type { Db } from '../db'
 import { makeSettingsRepository } from '../repositories/settings'
 import { writer } from '../write'
+import { nameNow } from './old-steps'
 
 /** As the operation is named today, whose routes the old steps are found again on. */
 const oldName = z.string().transform((name) => name.replace(/^press(?=$|-)/, 'press-die'))
@@ -15,17 +16,15 @@ const oldDesign = z.object({
   orderNote: z.string().optional(),
 })
 
-/** Steps were numbered by their place; each is found again on the form's route by that name, or else by its operation in turn. */
-function renamed(base: readonly DesignStep[], stored: readonly DesignStep[]): DesignStep[] {
-  const byOldName = new Map(base.map((step, i) => [`${step.op}-${i + 1}`, step.id]))
-  const exact = new Map(stored.flatMap((step) => (byOldName.has(step.id) ? [[step.id, byOldName.get(step.id) ?? '']] : [])))
-  const free = base.filter((step) => ![...exact.values()].includes(step.id))
+/** Steps were numbered by their place; each is found again on the usual route by its operation, in turn. */
+function renamed(form: string, base: readonly DesignStep[], stored: readonly z.output<typeof oldStep>[], part: string): DesignStep[] {
+  const ids = new Set(base.map((step) => step.id))
+  const times = new Map<string, number>()
   return stored.map((step) => {
-    const own = exact.get(step.id)
-    if (own) return { ...step, id: own }
-    const at = free.findIndex((candidate) => candidate.op === step.op)
-    const [found] = at < 0 ? [] : free.splice(at, 1)
-    return { ...step, id: found?.id ?? `${step.op}+${step.id}` }
+    const time = (times.get(step.op) ?? 0) + 1
+    times.set(step.op, time)
+    const now = nameNow(form, time === 1 ? step.op : `${step.op}.${time}`)
+    return { ...step, on: [{ thing: part }], id: ids.has(now) ? now : `${step.op}+${step.id}` }
   })
 }
 
@@ -65,10 +64,25 @@ function upgradeDesigns(db: Db): void {
   for (const row of db.prepare('SELECT id, design_json FROM piece_revisions').all()) {
     const { id, design_json } = z.object({ id: z.number(), design_json: z.string() }).parse(row)
     const { parts, route, bought, orderNote } = oldDesign.parse(JSON.parse(design_json))
-    const design = { parts: parts.map((part, i) => ({ id: `part-${i + 1}`, ...part })), bought, ...(orderNote ? { orderNote } : {}) }
+    const design: PieceDesign = {
+      parts: parts.map((part, i) => ({ id: `part-${i + 1}`, name: '', bought, ...part })),
+      others: [],
+      joints: [],
+      keep: [],
+      schools: {},
+    }
+    const [part] = design.parts
     const plan = planPiece(design, options)
-    const edits = route && plan.ok ? editsBetween(plan.base, renamed(plan.base, route)) : undefined
-    keep.run(JSON.stringify({ ...design, ...(edits && !isUnedited(edits) ? { route: edits } : {}) }), id)
+    const edits = route && part && plan.ok ? editsBetween(plan.base, renamed(part.form, plan.base, route, part.id)) : undefined
+    keep.run(
+      JSON.stringify({
+        version: 2,
+        ...design,
+        ...(orderNote ? { orderNote } : {}),
+        ...(edits && !isUnedited(edits) ? { route: edits } : {}),
+      }),
+      id,
+    )
   }
 }
 
@@ -81,7 +95,7 @@ function blankNames(db: Db): Map<string, string> {
   for (const { id, design_json } of rows) {
     const plan = planPiece(JSON.parse(design_json))
     if (!plan.ok) continue
-    plan.result.blanks
+    plan.parts[0]?.result?.blanks
       .filter((blank) => blank.stock === 'sheet')
       .forEach((blank, i) => {
         names.set(i === 0 ? `piece-${id}` : `piece-${id}.${i + 1}`, `piece-${id}/part-1/${blank.id}`)

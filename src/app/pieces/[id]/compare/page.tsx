@@ -1,9 +1,16 @@
 import { notFound } from 'next/navigation'
-import { compareTwo } from '@/server/services/compare'
+import type { FormResult } from '@/core/forms'
+import { type ComparedPieces, compareTwo } from '@/server/services/compare'
 import { workshop } from '@/server/workshop'
 import { CompareStation } from '@/ui/compare/compare-station'
 
 const OTHERS_OFFERED = 60
+
+/** The first part of each that has its size. */
+function shownResults({ first, second }: ComparedPieces): [FormResult, FormResult] | null {
+  const [one, two] = [first, second].map(({ plan }) => plan.parts.find(({ result }) => result !== undefined)?.result)
+  return one && two ? [one, two] : null
+}
 
 interface ComparePageProps {
   readonly params: Promise<{ id: string }>
@@ -24,7 +31,7 @@ export default async function ComparePage({ params, searchParams }: ComparePageP
       piece={{ id: piece.id, name: piece.name }}
       others={others.map((item) => ({ id: item.id, name: item.name, jobTitle: item.jobTitle }))}
       otherId={other?.id ?? null}
-      results={compared ? [compared.first.plan.result, compared.second.plan.result] : null}
+      results={compared ? shownResults(compared) : null}
       comparison={compared?.comparison ?? null}
     />
   )

@@ -21,7 +21,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { closedRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { stripSection } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec, SchoolChoice } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -189,8 +189,8 @@ function planHollow(input: Input, bench: Bench): FormPlan {
       }),
       section[1] ?? view('blank', 'Blank', {}),
     ],
-    route: [
-      ...closedRoute({
+    sizedSteps: [
+      ...bentSteps({
         what: 'the strip',
         cutMm: answer.markAt,
         insideRadiusMm: predictedMm / 2,

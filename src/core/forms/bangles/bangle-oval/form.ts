@@ -21,7 +21,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { closedRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { aroundSolid, stripSection } from '../../common/solids'
 import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -125,7 +125,13 @@ function planOval(input: Input, bench: Bench): FormPlan {
         width: `${formatPlain(input.widthMm, 2)} wide`,
       }),
     ],
-    route: closedRoute({ what: 'the strip', cutMm: answer.markAt, insideRadiusMm: Math.max(1, tightest), on: 'the oval mandrel', target }),
+    sizedSteps: bentSteps({
+      what: 'the strip',
+      cutMm: answer.markAt,
+      insideRadiusMm: Math.max(1, tightest),
+      on: 'the oval mandrel',
+      target,
+    }),
     regions: ['outside', 'inside'],
     solids: aroundSolid(setOffMm(ellipseOutline(a, b), input.thicknessMm / 2), stripSection(input.widthMm, input.thicknessMm)),
     method: 'oval from strip',

@@ -21,7 +21,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { openRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { bentSolid, stripSection, taperOf } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -232,7 +232,7 @@ function planCuff(input: Input, bench: Bench): FormPlan {
         handles: [{ field: 'widthMm', label: 'width in the middle', at: [0, input.widthMm / 2], along: [0, 1], gain: 2 }],
       }),
     ],
-    route: openRoute({
+    sizedSteps: bentSteps({
       what: 'the cuff',
       cutMm: answer.markAt,
       insideRadiusMm: worn / (2 * Math.PI),

@@ -20,7 +20,6 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { flatRoute } from '../../common/routes'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -221,10 +220,10 @@ function planRow(input: Input, bench: Bench): FormPlan {
     }),
     checks: checksOf(input, { beads, closedMm, given1, over }),
     views: viewsOf(input, { answer, beads, centres, outline, overAllMm }),
-    route: [
-      { op: 'solder', params: { solder: 'hard-75', what: 'the beads on the backing' } },
-      { op: 'pickle', params: {} },
-      ...flatRoute('the scallops', overAllMm, target),
+    sizedSteps: [
+      { op: 'saw', at: 'around', params: { what: 'the scallops', cutMm: Math.min(2000, Math.max(0.5, overAllMm)) } },
+      { op: 'file', at: 'around', params: { what: 'the edge to the line' }, target },
+      { op: 'finish', params: {}, target },
     ],
     method: `bead row, ${SEATS[input.seat].toLowerCase()}`,
   })

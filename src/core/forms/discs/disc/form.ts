@@ -9,7 +9,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { commonFields, type OutputOf } from '../../common/fields'
 import { asked, hazardNotes, markedAt, sheetBlank, targetOf } from '../../common/plan-kit'
-import { holeSteps } from '../../common/routes'
+import { holeSteps } from '../../common/sized-steps'
 import type { Answer, Check, FormPlan, OutcomeSpec, SchoolChoice } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -211,17 +211,17 @@ function planDisc(input: Input, bench: Bench): FormPlan {
     choices: [],
     checks: checksOf(input),
     drawing: drawDisc(input, markAt),
-    route: [
+    sizedSteps: [
       ...(sawn
         ? [
             { op: 'saw' as const, params: { what: 'the disc', cutMm: markAt } },
-            { op: 'file' as const, params: { what: 'the edge round' }, target },
+            { op: 'file' as const, params: { what: input.edge === 'rounded' ? 'the edge round, then over' : 'the edge round' }, target },
           ]
         : [{ op: 'saw' as const, params: { what: 'a square for the cutter' } }]),
-      ...holeSteps(input.holeMm),
-      ...(input.edge === 'rounded' ? [{ op: 'file' as const, params: { what: 'the edge over' } }] : []),
+      ...holeSteps('holes', input.holeMm),
       { op: 'finish', params: {}, target },
     ],
+    ...(input.holeMm > 0 ? {} : { without: ['holes'] }),
     regions: ['body'],
     method: CUT_TEXT[input.schools.cut].title.toLowerCase(),
   }

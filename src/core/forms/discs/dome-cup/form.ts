@@ -190,11 +190,9 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
     choice: schoolChoice('blank', 'Calculation', school, BLANK_TEXTS, (id) => domeBlankMm([], id, mid)),
     checks: [...checksOf(input, { answer, nearest, punchMm }), stepsCheck(sequence)],
     views: viewsOf(input, { answer, centre, dome, calculatedMm }),
-    route: [
+    sizedSteps: [
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
       { op: 'file', params: { what: 'the rim true' } },
-      { op: 'anneal', params: {} },
-      { op: 'pickle', params: {} },
       ...dapSteps(sequence.punchesMm.length > 0 ? sequence.punchesMm : [last], Math.max(1, answer.markAt), height),
       { op: 'finish', params: {}, ...(rim ? { target: rim } : {}) },
     ],

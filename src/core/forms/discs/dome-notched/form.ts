@@ -27,6 +27,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { shellSection } from '../../common/shell'
+import { windowSteps } from '../../common/sized-steps'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -246,18 +247,15 @@ function planNotched(input: Input, bench: Bench): FormPlan {
     choice: schoolChoice('flat', 'How dome and disc answer', school, FLAT_TEXTS, discOf),
     checks: [...checksOf(input, left), stepsCheck(sequence)],
     views: viewsOf(input, { answer, cut, holes, opening, r, calculatedMm, window }),
-    route: [
+    sizedSteps: [
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
       { op: 'file', params: { what: 'the rim true' } },
-      ...(window ? [{ op: 'drill' as const, params: { diameterMm: 1 } }] : []),
-      { op: 'anneal', params: {} },
-      { op: 'pickle', params: {} },
+      ...windowSteps(window ? 'the window, inside its line' : 'the notch, inside its line'),
       ...dapSteps(
         sequence.punchesMm.length > 0 ? sequence.punchesMm : [Math.max(1, Math.min(120, 2 * radius - input.thicknessMm))],
         Math.max(1, answer.markAt),
         target,
       ),
-      { op: 'saw', params: { what: window ? 'the window, inside its line' : 'the notch, inside its line', side: 'inside' } },
       { op: 'finish', params: {}, target },
     ],
     regions: ['crown', 'rim'],

@@ -5,7 +5,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { type Cups, cupsFor, dapSteps } from '../../common/cups'
 import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm, domeSpread } from '../../common/dome-blank'
 import { answerOf, discBlank } from '../../common/plan-kit'
-import type { Answer, FormPlan, OutcomeSpec, Quantity, RouteStepSpec, SchoolChoice, Target } from '../../contract'
+import type { Answer, FormPlan, OutcomeSpec, Quantity, SchoolChoice, SizedStep, Target } from '../../contract'
 import { defineForm } from '../../define-form'
 import { domeChecks } from './checks'
 import { drawDome } from './drawing'
@@ -46,7 +46,7 @@ function inverse(input: DomeInput, mid: DomeMid, discMm: number): Record<string,
 }
 
 /** The steps of the punches, each with the height it should come to. */
-function heightSteps(input: DomeInput, sequence: Cups, discMm: number, shiftMm: number): RouteStepSpec[] {
+function heightSteps(input: DomeInput, sequence: Cups, discMm: number, shiftMm: number): SizedStep[] {
   const steps = dapSteps(sequence.punchesMm, discMm)
   return steps.map((step, i) => {
     const last = i === steps.length - 1
@@ -59,7 +59,7 @@ function heightSteps(input: DomeInput, sequence: Cups, discMm: number, shiftMm: 
   })
 }
 
-function routeOf(input: DomeInput, sequence: Cups, blankMm: number, markAt: number): RouteStepSpec[] {
+function sizedSteps(input: DomeInput, sequence: Cups, blankMm: number, markAt: number): SizedStep[] {
   const shiftMm = input.heightMm - middleOf(input).heightMm
   const width: Target = { dimension: 'widthMm', label: 'Across the rim', valueMm: input.widthMm, plusMinusMm: 0.3 }
   return [
@@ -69,10 +69,8 @@ function routeOf(input: DomeInput, sequence: Cups, blankMm: number, markAt: numb
       target: { dimension: 'discMm', label: 'Disc', valueMm: markAt, plusMinusMm: 0.2 },
     },
     { op: 'file', params: { what: 'the edge smooth' } },
-    { op: 'anneal', params: {} },
-    { op: 'pickle', params: {} },
     ...heightSteps(input, sequence, blankMm, shiftMm),
-    { op: 'file', params: { what: 'the rim level' }, target: width },
+    { op: 'sand-flat', params: {}, target: width },
     { op: 'finish', params: {}, target: { ...width, dimension: 'heightMm', label: 'Height', valueMm: input.heightMm, plusMinusMm: 0.2 } },
   ]
 }
@@ -146,7 +144,7 @@ function planDome(input: DomeInput, bench: Bench): FormPlan {
       },
     ],
     drawing: drawDome(input, mid, blankMm, markAt),
-    route: routeOf(input, sequence, blankMm, markAt),
+    sizedSteps: sizedSteps(input, sequence, blankMm, markAt),
     regions: ['crown', 'rim'],
     method: BLANK_TEXTS[input.schools.blank].title.toLowerCase(),
   }

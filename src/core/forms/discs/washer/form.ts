@@ -20,6 +20,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
+import { windowSteps } from '../../common/sized-steps'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -149,15 +150,14 @@ function planWasher(input: Input, bench: Bench): FormPlan {
     }),
     checks: checksOf(input, web),
     views: viewsOf(input, { answer, sawWindowMm }),
-    route: [
-      { op: 'drill', params: { diameterMm: 1 } },
-      { op: 'saw', params: { what: 'the window, inside its line', side: 'inside' } },
+    sizedSteps: [
+      ...windowSteps('the window, inside its line'),
       {
         op: 'saw',
         params: { what: 'the rim, outside its line', cutMm: answer.markAt },
         target: { ...target, dimension: 'cutMm', valueMm: answer.markAt },
       },
-      { op: 'file', params: { what: 'both edges to the line' }, target },
+      { op: 'file', params: { what: 'the rim to the line' }, target },
       { op: 'finish', params: {}, target },
     ],
     method: 'sawn',

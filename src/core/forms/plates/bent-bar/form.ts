@@ -18,7 +18,7 @@ import {
   stripView,
   targetOf,
 } from '../../common/plan-kit'
-import { openRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { bentSolid, stripSection } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -172,7 +172,7 @@ function planBar(input: Input, bench: Bench): FormPlan {
         width: `${formatPlain(input.widthMm, 2)} wide`,
       }),
     ],
-    route: openRoute({
+    sizedSteps: bentSteps({
       what: 'the bar',
       cutMm: answer.markAt,
       insideRadiusMm: input.radiusMm,

@@ -24,7 +24,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { flatRoute } from '../../common/routes'
+import { flatSteps, windowSteps } from '../../common/sized-steps'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -273,17 +273,10 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
     choice: schoolChoice('bar', 'What the tongue turns on', school, BAR_TEXTS, (id) => alongOf([], input, id)),
     checks: checksOf(input),
     views: viewsOf(input, { across, answer, barMm, finished, outline, shift, start, windows }),
-    route: [
-      { op: 'drill', params: { diameterMm: 1 } },
-      {
-        op: 'saw',
-        params: { what: school === 'centre' ? 'both windows, inside the line' : 'the window, inside the line', side: 'inside' },
-      },
-      ...flatRoute('the rim', answer.markAt, target).slice(0, 2),
-      { op: 'anneal', params: {} },
-      { op: 'pickle', params: {} },
+    sizedSteps: [
+      ...windowSteps(school === 'centre' ? 'both windows, inside the line' : 'the window, inside the line'),
+      ...flatSteps('the rim', answer.markAt, target),
       { op: 'bend', params: { insideRadiusMm: barMm / 2, what: 'the eye of the tongue round the bar', manner: 'shape', region: 'tongue' } },
-      { op: 'finish', params: {}, target },
     ],
     method: `buckle, ${BAR_TEXTS[school].title.toLowerCase()}`,
   })

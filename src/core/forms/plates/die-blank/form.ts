@@ -205,10 +205,8 @@ function planDie(input: Input, bench: Bench): FormPlan {
       }),
       sectionView(input, x),
     ],
-    route: [
-      { op: 'saw', params: { what: 'the blank', cutMm: Math.min(2000, answer.markAt) } },
-      { op: 'anneal', params: {} },
-      { op: 'pickle', params: {} },
+    sizedSteps: [
+      { op: 'saw', at: 'rough', params: { cutMm: Math.min(2000, answer.markAt) } },
       {
         op: 'press-die',
         params: {

@@ -206,17 +206,12 @@ function planStar(input: Input, bench: Bench): FormPlan {
     choice: { ...schoolChoice('cut', 'What is done to the tips', school, CUT_TEXTS, (id) => pointsOf(input, id)), unit: 'count' },
     checks: checksOf(input, points),
     views: viewsOf(input, { answer, cut, cutDepthMm, each, r, school, sheet, star, tip }),
-    route: [
-      { op: 'saw', params: { what: 'the sheet', cutMm: Math.min(2000, answer.markAt) } },
-      { op: 'anneal', params: {} },
-      {
-        op: 'bend',
-        params: { insideRadiusMm: input.thicknessMm / 2, what: 'all ridges, then all valleys', manner: 'fold', region: 'creases' },
-      },
-      { op: 'anneal', params: {} },
-      ...(school === 'half' ? [{ op: 'saw' as const, params: { what: 'the tips, on their ridges', side: 'on' } }] : []),
-      { op: 'finish', params: {}, target },
+    sizedSteps: [
+      { op: 'shear', params: { what: 'the sheet', cutMm: Math.min(2000, answer.markAt) } },
+      { op: 'fold', params: { insideRadiusMm: input.thicknessMm / 2, what: 'all ridges, then all valleys', region: 'creases' } },
+      { op: 'open-layers', params: {}, target },
     ],
+    ...(school === 'half' ? {} : { without: ['cut-rays'] }),
     regions: ['faces', 'creases'],
     solids: [{ solid: star, at: [0, 0, 0] }],
     method: `folded star, ${SHEETS[input.sheet].toLowerCase()}`,

@@ -290,29 +290,22 @@ function planBox(input: Input, bench: Bench): FormPlan {
       }),
       sectionView(input),
     ],
-    route: [
+    sizedSteps: [
       { op: 'saw', params: { what: 'the cross, corners out', cutMm: Math.min(2000, answer.markAt) } },
+      { op: 'file', params: { what: corner === 'mitre' ? 'the edges square, the wall ends to 45°' : 'the edges square' } },
+      { op: 'file', at: 'grooves', params: { what: 'the grooves at a right angle' } },
       {
-        op: 'file',
-        params: {
-          what: `${school === 'scored' ? 'the grooves at a right angle' : 'the edges square'}${corner === 'mitre' ? ', the wall ends to 45°' : ''}`,
-        },
-      },
-      { op: 'anneal', params: {} },
-      {
-        op: 'bend',
+        op: 'fold',
         params: {
           // the tip of a scoring tool is round by about half of what it leaves (estimate)
           ...(school === 'scored' ? { insideRadiusMm: web / 2, webMm: Math.max(0.01, web) } : { insideRadiusMm: input.radiusMm }),
           what: 'the four walls up',
-          manner: 'fold',
           region: 'fold',
         },
       },
-      { op: 'solder', params: { solder: 'hard-75', what: 'grooves and corners' } },
-      { op: 'pickle', params: {} },
       { op: 'finish', params: {}, target },
     ],
+    ...(school === 'scored' ? {} : { without: ['grooves'] }),
     regions: ['bottom', 'fold'],
     solids: [
       {

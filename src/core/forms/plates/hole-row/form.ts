@@ -17,7 +17,7 @@ import {
   stroke,
   view,
 } from '../../common/plan-kit'
-import { flatRoute, holeSteps } from '../../common/routes'
+import { flatSteps, holeSteps } from '../../common/sized-steps'
 import type { Answer, Check, FormPlan } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -215,9 +215,9 @@ function planHoleRow(input: Input, bench: Bench): FormPlan {
         handles: [{ field: 'widthMm', label: 'width', at: [answer.markAt / 2, input.widthMm], along: [0, 1], gain: 1 }],
       }),
     ],
-    route: [
-      ...holeSteps(input.holeMm),
-      ...flatRoute('the strip', answer.markAt, { dimension: 'rowMm', label: 'Row, over the holes', valueMm: rowMm, plusMinusMm: 0.2 }),
+    sizedSteps: [
+      ...holeSteps('holes', input.holeMm),
+      ...flatSteps('the strip', answer.markAt, { dimension: 'rowMm', label: 'Row, over the holes', valueMm: rowMm, plusMinusMm: 0.2 }),
     ],
     method: `row of holes, ${ROW_TEXTS[school].title.toLowerCase()}`,
   })

@@ -23,7 +23,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { flatRoute, holeSteps } from '../../common/routes'
+import { flatSteps, holeSteps, windowSteps } from '../../common/sized-steps'
 import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 import { openingChecks, openingsOf, WINDOWS, windowOf } from './openings'
@@ -155,16 +155,12 @@ function planPlate(input: Input, bench: Bench): FormPlan {
     }),
     checks: [...openingChecks(input, finished), ...hazardNotes(input.alloy)],
     views: viewsOf(input, { box, cut, finished, grow, holes, plain, sawLine, upright }),
-    route: [
-      ...holeSteps(input.holeMm),
-      ...(input.window === 'none'
-        ? []
-        : [
-            { op: 'drill' as const, params: { diameterMm: 1 } },
-            { op: 'saw' as const, params: { what: 'the window, inside its line', side: 'inside' } },
-          ]),
-      ...flatRoute('the outline', answer.markAt, target),
+    sizedSteps: [
+      ...holeSteps('holes', input.holeMm),
+      ...(input.window === 'none' ? [] : windowSteps('the window, inside its line')),
+      ...flatSteps('the outline', answer.markAt, target),
     ],
+    without: [...(input.holeMm > 0 ? [] : ['holes']), ...(input.window === 'none' ? ['window'] : [])],
     places: platePlaces(finished, holes, input.thicknessMm),
     solids: [{ solid: { kind: 'plate', outline: finished, holes, thicknessMm: input.thicknessMm }, at: [0, 0, 0] }],
     method: `plate, ${PLATE_SHAPES[input.shape].toLowerCase()}`,

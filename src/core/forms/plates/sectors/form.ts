@@ -21,7 +21,6 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { flatRoute } from '../../common/routes'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -224,10 +223,9 @@ function planSectors(input: Input, bench: Bench): FormPlan {
     choice: { ...schoolChoice('split', 'How it is divided', school, SPLIT_TEXTS, (id) => partsOf(input, id)), unit: 'count' },
     checks: checksOf(input, { chordMm, parts, school }),
     views: viewsOf(input, { answer, eachRad, parts, r }),
-    route: [
-      ...flatRoute('the stamping', answer.markAt, target).slice(0, 1),
-      { op: 'saw', params: { what: 'the parts, on their lines', side: 'on' } },
-      ...flatRoute('', 1, target).slice(1),
+    sizedSteps: [
+      { op: 'file', at: 'cuts', params: { what: 'the edges to the line' }, target },
+      { op: 'finish', params: {}, target },
     ],
     method: `parts of a stamping, ${SPLIT_TEXTS[school].title.toLowerCase()}`,
   })

@@ -21,7 +21,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { closedRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { ringSolid, stripSection } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -193,7 +193,7 @@ function planResize(input: Input, bench: Bench): FormPlan {
         'Piece',
       ),
     ],
-    route: closedRoute({
+    sizedSteps: bentSteps({
       what: larger ? 'the joint open, and the piece' : 'the piece out at the joint',
       cutMm: answer.markAt,
       insideRadiusMm: input.wantedMm / 2,

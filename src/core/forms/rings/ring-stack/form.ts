@@ -22,7 +22,7 @@ import {
   view,
 } from '../../common/plan-kit'
 import { bandLengthChoice, fittedAnswer, fittedBand, fittedOutcome } from '../../common/ring-fit'
-import { closedRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { stripSection } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -161,7 +161,7 @@ function planStack(input: Input, bench: Bench): FormPlan {
     choices: [schoolChoice('fit', 'Fit of the whole set', input.schools.fit, FIT_TEXTS, (id) => fitOf(input, id, bench))],
     checks: checksOf(input, { fitMm, wholeMm }),
     views: viewsOf(input, { answer, outer, pitch, wholeMm }),
-    route: closedRoute({ what: 'the strips', cutMm: answer.markAt, insideRadiusMm: inside / 2, on: 'the ring mandrel', target }),
+    sizedSteps: bentSteps({ what: 'the strips', cutMm: answer.markAt, insideRadiusMm: inside / 2, on: 'the ring mandrel', target }),
     regions: ['outside', 'inside'],
     solids: Array.from({ length: input.ringCount }, (_, i) => ({
       solid: {

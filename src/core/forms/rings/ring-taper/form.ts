@@ -11,7 +11,7 @@ import type { WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { completePlan, hazardNotes, limitCheck, region, schoolChoice, sheetBlank, stroke, targetOf, view } from '../../common/plan-kit'
 import { bandLengthChoice, fittedAnswer, fittedBand, fittedOutcome } from '../../common/ring-fit'
-import { closedRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { ringSolid, stripSection, taperOf } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -144,7 +144,7 @@ function planTaper(input: Input, bench: Bench): FormPlan {
         handles: [{ field: 'frontMm', label: 'front', at: [answer.markAt / 2, f], along: [0, 1], gain: 2 }],
       }),
     ],
-    route: closedRoute({ what: 'the tapered strip', cutMm: answer.markAt, insideRadiusMm: inside / 2, on: 'the ring mandrel', target }),
+    sizedSteps: bentSteps({ what: 'the tapered strip', cutMm: answer.markAt, insideRadiusMm: inside / 2, on: 'the ring mandrel', target }),
     regions: ['outside', 'inside'],
     solids: ringSolid(inside, input.thicknessMm / 2, stripSection(input.frontMm, input.thicknessMm), taperOf(outline)),
     method: 'tapered strip',

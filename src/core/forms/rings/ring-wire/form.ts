@@ -7,7 +7,7 @@ import { choice, lengthMm, ringDiameterMm } from '../../../units/fields'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, asked, completePlan, hazardNotes, jointOf, lengthBlank, schoolChoice, targetOf } from '../../common/plan-kit'
-import { closedRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { ringSolid, stripSection } from '../../common/solids'
 import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -125,7 +125,7 @@ function planRingWire(input: Input, bench: Bench): FormPlan {
       lengthMm: Math.min(lengthMm, answer.markAt),
       wire: true,
     }).views,
-    route: closedRoute({
+    sizedSteps: bentSteps({
       what: 'the wire',
       cutMm: answer.markAt,
       insideRadiusMm: input.insideDiameterMm / 2,

@@ -20,7 +20,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { openRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { bentSolid, stripSection } from '../../common/solids'
 import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -153,7 +153,7 @@ function planRingWrap(input: Input, bench: Bench): FormPlan {
         width: `${formatPlain(input.widthMm, 2)} wide`,
       }),
     ],
-    route: openRoute({
+    sizedSteps: bentSteps({
       what: 'the strip',
       cutMm: answer.markAt,
       insideRadiusMm: input.insideDiameterMm / 2,

@@ -9,7 +9,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, asked, completePlan, hazardNotes, limitCheck, region, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
 import { EDGE_SCHOOLS, edgeCheck, edgeChoice, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
-import { holeSteps } from '../../common/routes'
+import { holeSteps } from '../../common/sized-steps'
 import { stackSolid } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -168,13 +168,11 @@ function planBallRivet(input: Input, bench: Bench): FormPlan {
       { ...side, shapes: [...side.shapes, region(circleOutline(r).map(([x, y]) => [x, y + grip + r] as const))] },
       headedView(input, headed),
     ],
-    route: [
+    sizedSteps: [
       { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, Math.max(0.5, answer.markAt)) } },
       { op: 'melt', params: { what: 'the ball on one end' } },
-      { op: 'pickle', params: {} },
-      ...holeSteps(input.holeMm),
+      ...holeSteps('hole', input.holeMm),
       { op: 'rivet', params: { thinnedFraction: 0.3, what: 'the back head, ball in a hollow' }, target },
-      { op: 'finish', params: {}, target },
     ],
     solids: stackSolid(input, headed),
     method: `ball rivet, ${BACK_TEXTS[school].title.toLowerCase()}`,

@@ -7,7 +7,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, asked, bySchool, completePlan, hazardNotes, limitCheck, schoolChoice, targetOf, wireBlank } from '../../common/plan-kit'
 import { EDGE_SCHOOLS, edgeCheck, edgeChoice, freeEndCheck, gripOf, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
-import { holeSteps } from '../../common/routes'
+import { holeSteps } from '../../common/sized-steps'
 import { stackSolid } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -181,14 +181,12 @@ function planHidden(input: Input, bench: Bench): FormPlan {
         },
       ),
     ],
-    route: [
-      ...holeSteps(input.holeMm),
-      ...holeSteps(input.seatMm),
-      { op: 'anneal', params: {} },
-      { op: 'saw', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },
+    sizedSteps: [
+      ...holeSteps('hole', input.holeMm),
+      ...holeSteps('seat', input.seatMm),
+      { op: 'cut-rivet', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },
       { op: 'rivet', params: { thinnedFraction: 0.3, what: 'the wire into both seats' }, target },
-      { op: 'file', params: { what: 'both ends flush' } },
-      { op: 'finish', params: {}, target },
+      { op: 'file', at: 'head', params: { what: 'both ends flush' } },
     ],
     solids: stackSolid(input, [
       [0, 0],

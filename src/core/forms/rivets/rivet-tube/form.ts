@@ -10,7 +10,7 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, asked, completePlan, hazardNotes, lengthBlank, limitCheck, schoolChoice, targetOf } from '../../common/plan-kit'
 import { EDGE_SCHOOLS, edgeCheck, edgeChoice, gripOf, headedView, passageChecks, stackFields, stackView } from '../../common/rivet-stack'
-import { holeSteps } from '../../common/routes'
+import { holeSteps } from '../../common/sized-steps'
 import { stackSolid } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -200,14 +200,10 @@ function planTubeRivet(input: Input, bench: Bench): FormPlan {
     choices: [edgeChoice(input, input.schools.edge)],
     checks: checksOf(input, { answer, rimMm, strain }),
     views: viewsOf(input, { flare, grip, headed, outer, outline }),
-    route: [
-      ...holeSteps(input.holeMm),
-      { op: 'file', params: { what: 'the burr off both sides' } },
-      { op: 'saw', params: { what: 'the tube, in a tube holder', cutMm: Math.max(0.5, answer.markAt) } },
-      { op: 'anneal', params: {} },
-      { op: 'file', params: { what: 'its ends flat' } },
+    sizedSteps: [
+      ...holeSteps('hole', input.holeMm),
+      { op: 'cut-rivet', params: { what: 'the tube, in a tube holder', cutMm: Math.max(0.5, answer.markAt) } },
       { op: 'rivet', params: { thinnedFraction: 0.15, what: 'both rims over, a little each side' }, target },
-      { op: 'finish', params: {}, target },
     ],
     solids: stackSolid(input, headed),
     method: `tube rivet, ${FLARE_TEXTS[school].title.toLowerCase()}`,

@@ -19,7 +19,7 @@ import {
   stackFields,
   stackView,
 } from '../../common/rivet-stack'
-import { holeSteps } from '../../common/routes'
+import { holeSteps } from '../../common/sized-steps'
 import { stackSolid } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -265,14 +265,10 @@ function planRivet(input: Input, bench: Bench): FormPlan {
     choices: [edgeChoice(input, input.schools.edge)],
     checks: checksOf(input, { above, answer, headMm, plusTwo, ratio, calculatedMm }),
     views: [sideView(input, above, below), headedView(input, headed)],
-    route: [
-      ...holeSteps(input.holeMm),
-      { op: 'file', params: { what: 'the burr off both sides' } },
-      { op: 'anneal', params: {} },
-      { op: 'saw', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },
-      { op: 'file', params: { what: 'its ends flat' } },
+    sizedSteps: [
+      ...holeSteps('hole', input.holeMm),
+      { op: 'cut-rivet', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },
       { op: 'rivet', params: { thinnedFraction: 0.3, what: 'both heads, a little each side' }, target },
-      { op: 'finish', params: {}, target },
     ],
     solids: stackSolid(input, headed),
     method: `wire rivet, ${SCHOOL_TEXTS[school].title.toLowerCase()}`,

@@ -22,7 +22,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { flatRoute } from '../../common/routes'
+import { flatSteps, windowSteps } from '../../common/sized-steps'
 import { cornerFits, notTurned, STONE_CORNER, STONE_TURNED, stoneFields, stoneOutline, stoneShape } from '../../common/stone'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -203,15 +203,11 @@ function planBackPlate(input: Input, bench: Bench): FormPlan {
         handles: [{ field: 'stoneLengthMm', label: 'length', at: [input.stoneLengthMm / 2, 0], along: [1, 0], gain: 2 }],
       }),
     ],
-    route: [
-      ...(window.length > 0
-        ? [
-            { op: 'drill' as const, params: { diameterMm: 1 } },
-            { op: 'saw' as const, params: { what: 'the window, inside its line', side: 'inside' } },
-          ]
-        : []),
-      ...flatRoute('the plate', answer.markAt, target),
+    sizedSteps: [
+      ...(window.length > 0 ? windowSteps('the window, inside its line') : []),
+      ...flatSteps('the plate', answer.markAt, target),
     ],
+    ...(window.length > 0 ? {} : { without: ['window'] }),
     method: `back plate, ${EDGE_TEXTS[school].title.toLowerCase()}`,
   })
 }

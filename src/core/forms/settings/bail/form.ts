@@ -20,7 +20,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { openRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { bentSolid, stripSection, taperOf } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -176,7 +176,7 @@ function planBail(input: Input, bench: Bench): FormPlan {
         handles: [{ field: 'widthMm', label: 'width', at: [answer.markAt / 2, input.widthMm / 2], along: [0, 1], gain: 2 }],
       }),
     ],
-    route: openRoute({
+    sizedSteps: bentSteps({
       what: 'the leaf',
       cutMm: answer.markAt,
       insideRadiusMm: input.chainMm / 2,

@@ -23,19 +23,9 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { bezelRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { aroundSolid, stripSection } from '../../common/solids'
-import {
-  cornerFits,
-  notTurned,
-  plateAlloy,
-  roundStoneMm,
-  STONE_CORNER,
-  STONE_TURNED,
-  stoneFields,
-  stoneOutline,
-  stoneShape,
-} from '../../common/stone'
+import { cornerFits, notTurned, roundStoneMm, STONE_CORNER, STONE_TURNED, stoneFields, stoneOutline, stoneShape } from '../../common/stone'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -69,7 +59,6 @@ const input = () =>
       bearingMm: lengthMm({ label: 'Bearing inside, from below', min: 0, max: 20, help: 'What the stone stands on.' }).default(1),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness('Wall'),
-      plateAlloy: plateAlloy(),
       easeMm: lengthMm({ label: 'Ease on the size', min: 0, max: 1 }).default(0.05),
       ...closingFields(0.1),
       schools: schoolsField({ repeat: ['nearest', 'over', 'plain'] }),
@@ -227,16 +216,13 @@ function planGallery(input: Input, bench: Bench): FormPlan {
     choice: schoolChoice('repeat', 'How the pattern closes', input.schools.repeat, REPEAT_TEXTS, (id) => lengthOf([], input, id)),
     checks: checksOf(input, { looseMm, over }),
     views: viewsOf(input, { a, marks, stone, strip }),
-    route: bezelRoute(
-      {
-        what: 'the gallery',
-        cutMm: answer.markAt,
-        insideRadiusMm: input.stoneWidthMm / 2,
-        on: 'a bezel mandrel',
-        target,
-      },
-      input.plateAlloy,
-    ),
+    sizedSteps: bentSteps({
+      what: 'the gallery',
+      cutMm: answer.markAt,
+      insideRadiusMm: input.stoneWidthMm / 2,
+      on: 'a bezel mandrel',
+      target,
+    }),
     regions: ['outside', 'inside', OVER_THE_STONE],
     solids: aroundSolid(setOffMm(stone, input.thicknessMm / 2), stripSection(input.galleryMm, input.thicknessMm)),
     method: `gallery bezel, ${REPEAT_TEXTS[input.schools.repeat].title.toLowerCase()}`,
@@ -248,6 +234,8 @@ export const bezelGallery = defineForm({
   title: 'Gallery bezel',
   summary: 'A patterned wall round a stone: how many whole repeats close on it, how loose that leaves the stone, how high it stands.',
   input,
+  // what it is soldered to is a part of its own
+  upgrades: [({ plateAlloy: _, ...input }) => input],
   onlyWhen: { cornerMm: ['shape', 'cushion'] },
   example: {
     shape: 'oval',

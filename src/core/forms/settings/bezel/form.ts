@@ -22,12 +22,11 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { bezelRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { aroundSolid, stripSection } from '../../common/solids'
 import {
   cornerFits,
   notTurned,
-  plateAlloy,
   roundStoneMm,
   STONE_CORNER,
   STONE_SHAPES,
@@ -67,7 +66,6 @@ const input = () =>
       turnMm: lengthMm({ label: 'Turns in at', min: 0.1, max: 50, help: 'Height where the stone begins to curve inward.' }).default(1.2),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness('Wall'),
-      plateAlloy: plateAlloy(),
       easeMm: lengthMm({ label: 'Ease on the size', min: 0, max: 1, help: 'So that the stone drops in: 0 to 0.1.' }).default(0.05),
       stepMm: lengthMm({
         label: 'Bearing under the stone',
@@ -257,16 +255,13 @@ function planBezel(input: Input, bench: Bench): FormPlan {
       wallView(input, heightMm),
       stripView(answer.markAt, heightMm, { length: `cut ${formatPlain(answer.markAt, 2)}`, width: `${formatPlain(heightMm, 2)} high` }),
     ],
-    route: bezelRoute(
-      {
-        what: 'the strip',
-        cutMm: answer.markAt,
-        insideRadiusMm: Math.max(0.5, input.stoneWidthMm / 2),
-        on: 'a bezel mandrel',
-        target,
-      },
-      input.plateAlloy,
-    ),
+    sizedSteps: bentSteps({
+      what: 'the strip',
+      cutMm: answer.markAt,
+      insideRadiusMm: Math.max(0.5, input.stoneWidthMm / 2),
+      on: 'a bezel mandrel',
+      target,
+    }),
     regions: ['outside', 'inside', OVER_THE_STONE],
     places: wallPlaces({ middle, heightMm, thicknessMm: input.thicknessMm }),
     solids: aroundSolid(middle, stripSection(heightMm, input.thicknessMm)),
@@ -279,6 +274,8 @@ export const bezel = defineForm({
   title: 'Bezel',
   summary: 'A wall round a stone of any convex shape: how long and how high to cut it, and whether it will hold.',
   input,
+  // what it is soldered to is a part of its own
+  upgrades: [({ plateAlloy: _, ...input }) => input],
   onlyWhen: { cornerMm: ['shape', 'cushion'], roundMm: ['shape', 'wrapped'] },
   example: {
     shape: 'oval',

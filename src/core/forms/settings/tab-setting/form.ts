@@ -347,13 +347,10 @@ function planTabs(input: Input, bench: Bench): FormPlan {
       }),
       setView(input, lapLeft),
     ],
-    route: [
+    sizedSteps: [
       { op: 'saw', params: { what: 'the outline', cutMm: Math.min(2000, envelope), side: 'by-line' } },
       { op: 'file', params: { what: 'the edge to the line' } },
-      { op: 'anneal', params: {} },
-      { op: 'pickle', params: {} },
-      { op: 'bend', params: { insideRadiusMm: input.bendRadiusMm, what: 'the tabs up', manner: 'fold' } },
-      { op: 'finish', params: {} },
+      { op: 'tabs-up', params: { insideRadiusMm: input.bendRadiusMm } },
       { op: 'set-stone', params: { by: 'tabs', tabCount: input.tabCount }, target },
     ],
     method: `tabs, ${TAB_TEXTS[input.schools.tab].title.toLowerCase()}`,

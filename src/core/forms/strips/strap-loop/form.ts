@@ -20,7 +20,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { closedRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { aroundSolid, stripSection } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -209,7 +209,7 @@ function planLoop(input: Input, bench: Bench): FormPlan {
       }),
       strapView(input),
     ],
-    route: closedRoute({
+    sizedSteps: bentSteps({
       what: 'the strip',
       cutMm: answer.markAt,
       insideRadiusMm: Math.max(0.2, input.radiusMm),

@@ -18,7 +18,6 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { flatRoute } from '../../common/routes'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -244,7 +243,11 @@ function planLinks(input: Input, bench: Bench): FormPlan {
         handles: [{ field: 'widthMm', label: 'width', at: [rolledMm / 2, input.widthMm], along: [0, 1], gain: 1 }],
       }),
     ],
-    route: flatRoute('the strip', answer.markAt, target),
+    sizedSteps: [
+      { op: 'saw', at: 'rough', params: { cutMm: Math.min(2000, Math.max(0.5, answer.markAt)) } },
+      { op: 'file', at: 'rough', params: { what: 'the ends to the line' } },
+      { op: 'divide', params: {}, target },
+    ],
     method: `strip links, ${CUT_TEXTS[input.schools.cut].title.toLowerCase()}`,
   })
 }

@@ -22,7 +22,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { closedRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { aroundSolid, stripSection } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -191,7 +191,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
         ],
       },
     ],
-    route: closedRoute({
+    sizedSteps: bentSteps({
       what: 'the strip',
       cutMm: answer.markAt,
       insideRadiusMm: input.bendRadiusMm,

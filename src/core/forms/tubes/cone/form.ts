@@ -19,7 +19,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { closedRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { ringSolid, stripSection } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -218,7 +218,7 @@ function planCone(input: Input, bench: Bench): FormPlan {
         notes: [],
       }),
     ],
-    route: closedRoute({
+    sizedSteps: bentSteps({
       what: 'the blank',
       cutMm: answer.markAt,
       insideRadiusMm: Math.max(0.5, frustum.smallRadiusMm),

@@ -22,7 +22,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { closedRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { bentSolid, stripSection } from '../../common/solids'
 import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -280,7 +280,7 @@ function planFerrule(input: Input, bench: Bench): FormPlan {
           })
         : creasedView(input, answer.markAt, creaseMm),
     ],
-    route: closedRoute({
+    sizedSteps: bentSteps({
       what: rough ? 'the top' : 'the strip',
       cutMm: answer.markAt,
       insideRadiusMm,

@@ -20,7 +20,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
-import { closedRoute } from '../../common/routes'
+import { bentSteps } from '../../common/sized-steps'
 import { aroundSolid, stripSection } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -151,7 +151,7 @@ function planOvalTube(input: Input, bench: Bench): FormPlan {
         width: `${formatPlain(input.lengthMm, 2)} long`,
       }),
     ],
-    route: closedRoute({
+    sizedSteps: bentSteps({
       what: 'the strip',
       cutMm: answer.markAt,
       insideRadiusMm: Math.max(0, roundMm / 2 - input.thicknessMm),

@@ -123,11 +123,10 @@ function planBall(input: Input, bench: Bench): FormPlan {
         width: `${formatPlain(input.thicknessMm, 2)} wire`,
       }),
     ],
-    route: [
-      { op: 'saw', params: { what: 'the wire', cutMm: Math.max(0.5, answer.markAt) } },
+    sizedSteps: [
+      { op: 'saw', at: 'rough', params: { cutMm: Math.max(0.5, answer.markAt) } },
       { op: 'melt', params: { what: 'it into a ball' } },
-      { op: 'pickle', params: {} },
-      { op: 'finish', params: {}, target },
+      { op: 'match', params: {}, target },
     ],
     solids: [{ solid: { kind: 'turned', profile: arcPoints([0, 0], input.ballMm / 2, -Math.PI / 2, Math.PI / 2) }, at: [0, 0, 0] }],
     method: `ball, ${LOSS_TEXTS[input.schools.loss].title.toLowerCase()}`,

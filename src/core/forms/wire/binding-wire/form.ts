@@ -134,10 +134,7 @@ function planBinding(input: Input, bench: Bench): FormPlan {
         'Wire of one binding',
       ),
     ],
-    route: [
-      { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, answer.markAt) } },
-      { op: 'bend', params: { insideRadiusMm: 0.5, what: 'the kinks and twist the ends', manner: 'shape' } },
-    ],
+    sizedSteps: [{ op: 'saw', at: 'rough', params: { cutMm: Math.min(2000, answer.markAt) } }],
     solids: aroundSolid(
       setOffMm(school === 'block' ? roundedRectangle(2 * a, 2 * b, 0.2) : ellipseOutline(a, b), input.thicknessMm / 2),
       circleOutline(input.thicknessMm / 2),

@@ -160,11 +160,9 @@ function planBorder(input: Input, bench: Bench): FormPlan {
         'Before rolling',
       ),
     ],
-    route: [
+    sizedSteps: [
       { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, answer.markAt) } },
-      { op: 'anneal', params: {} },
       { op: 'roll', params: { fromMm: input.thicknessMm, toMm: Math.min(input.thicknessMm, high) } },
-      { op: 'anneal', params: {} },
       {
         op: 'bend',
         params: { insideRadiusMm: Math.min(1000, input.borderMm / (2 * Math.PI)), what: 'it round the edge', manner: 'shape' },

@@ -18,7 +18,6 @@ import {
   targetOf,
   wireBlank,
 } from '../../common/plan-kit'
-import { openRoute } from '../../common/routes'
 import { wireSolid } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -166,14 +165,11 @@ function planEarWire(input: Input, bench: Bench): FormPlan {
         'Straight, two of it',
       ),
     ],
-    route: openRoute({
-      what: 'the two wires',
-      cutMm: answer.markAt,
-      insideRadiusMm: input.rodMm / 2,
-      on: 'the rod',
-      bend: { what: 'them round the rod, both together', manner: 'shape' },
-      target,
-    }),
+    sizedSteps: [
+      { op: 'saw', params: { what: 'the two wires', cutMm: Math.min(2000, Math.max(0.5, answer.markAt)) } },
+      { op: 'form-hook', params: { insideRadiusMm: input.rodMm / 2, what: 'them round the rod, both together' } },
+      { op: 'trim-tail', params: {}, target },
+    ],
     solids: wireSolid(segmentsOf(input), input.thicknessMm),
     method: `ear wire, ${END_TEXTS[input.schools.end].title.toLowerCase()}`,
   })

@@ -7,7 +7,6 @@ import { derive, given, type WorkingLog } from '../../../working/derive'
 import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, asked, completePlan, hazardNotes, limitCheck, schoolChoice, stripView, targetOf, wireBlank } from '../../common/plan-kit'
-import { openRoute } from '../../common/routes'
 import { wireSolid } from '../../common/solids'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
@@ -146,14 +145,11 @@ function planHook(input: Input, bench: Bench): FormPlan {
         'Straight',
       ),
     ],
-    route: openRoute({
-      what: 'the wire',
-      cutMm: answer.markAt,
-      insideRadiusMm: input.hookMm / 2,
-      on: 'round pliers',
-      bend: { what: 'the hook', manner: 'shape' },
-      target,
-    }),
+    sizedSteps: [
+      { op: 'saw', params: { what: 'the wire', cutMm: Math.min(2000, Math.max(0.5, answer.markAt)) } },
+      { op: 'form-hook', params: { insideRadiusMm: input.hookMm / 2, what: 'the hook' }, target },
+      { op: 'tumble', params: {}, target },
+    ],
     solids: wireSolid(segmentsOf(input), input.thicknessMm),
     method: `hook, ${SHAPE_TEXTS[input.schools.shape].title.toLowerCase()}`,
   })

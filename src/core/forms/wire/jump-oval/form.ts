@@ -162,14 +162,10 @@ function planJumpOval(input: Input, bench: Bench): FormPlan {
         'One turn, straight',
       ),
     ],
-    route: [
-      { op: 'anneal', params: {} },
-      { op: 'bend', params: { insideRadiusMm: Math.min(1000, rodMm / 2), what: 'the coil on its rod', manner: 'coil' } },
-      { op: 'saw', params: { what: 'down the coil' } },
-      { op: 'solder', params: { solder: 'hard-75', what: 'the seam' } },
-      { op: 'pickle', params: {} },
-      { op: 'bend', params: { insideRadiusMm: b, what: 'it oval at the plier mark', manner: 'shape' }, target },
-      { op: 'finish', params: {}, target },
+    sizedSteps: [
+      { op: 'wind-coil', params: { insideRadiusMm: Math.min(1000, rodMm / 2) } },
+      { op: 'squeeze-oval', params: { insideRadiusMm: b }, target },
+      { op: 'tumble', params: {}, target },
     ],
     regions: ['outside', 'inside'],
     solids: aroundSolid(setOffMm(inside, wire / 2), circleOutline(wire / 2)),

@@ -169,15 +169,10 @@ function planJumpRings(input: Input, bench: Bench): FormPlan {
     choice: schoolChoice('cut', 'How the coil is cut', input.schools.cut, CUT_TEXTS, (id) => wireOf([], input, id)),
     checks: checksOf(input, ratio),
     views: viewsOf(input, { coilMm, inner, outer, shown, total }),
-    route: [
-      { op: 'anneal', params: {} },
-      { op: 'bend', params: { insideRadiusMm: input.insideMm / 2, what: 'the coil on its rod', manner: 'coil' } },
-      { op: 'saw', params: { what: input.schools.cut === 'saw' ? 'down the coil' : 'the rings apart with cutters' } },
-      {
-        op: 'finish',
-        params: {},
-        target: { dimension: 'insideMm', label: 'Inside', valueMm: insideMm, plusMinusMm: 0.1 },
-      },
+    sizedSteps: [
+      { op: 'wind-coil', params: { insideRadiusMm: input.insideMm / 2 } },
+      { op: 'part-coil', params: { by: input.schools.cut === 'saw' ? 'saw' : 'cutters' } },
+      { op: 'tumble', params: {}, target: { dimension: 'insideMm', label: 'Inside', valueMm: insideMm, plusMinusMm: 0.1 } },
     ],
     regions: ['outside', 'inside'],
     solids: ringSolid(input.insideMm, input.thicknessMm / 2, circleOutline(input.thicknessMm / 2)),

@@ -17,9 +17,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
       jobTitle: piece.jobTitle,
       quantity: piece.quantity,
       spares: piece.spares,
-      alloy: plan.temper.alloy,
-      result: plan.result,
-      steps: plan.steps,
+      plan,
       paper: settings.read().paper,
     })
     return new Response(Buffer.from(bytes), {

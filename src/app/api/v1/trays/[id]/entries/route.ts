@@ -11,7 +11,8 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
     return Response.json({
       workshop: workshopRow().uid,
       tray: tray.uid,
-      part: tray.plan.part,
+      part: tray.plan.parts[0].part,
+      parts: tray.plan.parts.map(({ part }) => part),
       size: tray.size,
       entries: entries.standing(tray.id),
     })

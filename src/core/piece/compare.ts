@@ -1,17 +1,17 @@
+import type { FormResult } from '../forms/contract'
 import type { FormField } from '../forms/fields'
 import { findForm } from '../forms/registry'
-import { ALLOYS, type AlloyId } from '../metals/alloys'
+import { ALLOYS } from '../metals/alloys'
 import { figureOf, type OwnFigures } from '../tables/figures'
 import { formatMoney, formatPlain } from '../units/format'
-import type { PieceDesign, PiecePlan } from './plan-piece'
-import { walkTemper } from './temper'
-
-type Planned = Extract<PiecePlan, { ok: true }>
+import type { DesignPart, PieceDesign } from './design'
+import type { PiecePlan, PlannedPart } from './plan-piece'
+import { metalsOf, routeTemper } from './route-temper'
 
 /** A piece as it is compared: its design, and what it came to. */
 export interface Compared {
   readonly design: PieceDesign
-  readonly plan: Planned
+  readonly plan: PiecePlan
 }
 
 /** One line of the comparison; `difference` is second less first where both are numbers. */
@@ -37,16 +37,27 @@ function typedOf(field: FormField, value: unknown): string {
   return field.kind === 'number' && field.meta.unit === 'mm' && /^[\d.]+$/.test(text) ? `${text} mm` : text
 }
 
-function enteredRows(first: PieceDesign, second: PieceDesign): CompareRow[] {
-  const [a, b] = [first.parts[0], second.parts[0]]
+/** Fields of one part that were entered differently; the part is named where the piece has several. */
+function rowsOfPart(a: DesignPart | undefined, b: DesignPart | undefined, prefix: string): CompareRow[] {
   const fields = new Map<string, FormField>()
   for (const part of [a, b])
     for (const field of findForm(part?.form ?? '')?.fields ?? []) fields.set(field.name, fields.get(field.name) ?? field)
   const rows = [...fields.values()].map((field): CompareRow => {
     const [one, two] = [typedOf(field, a?.input[field.name]), typedOf(field, b?.input[field.name])]
-    return { label: field.label, first: one, second: two, differs: one !== two, difference: '' }
+    return { label: `${prefix}${field.label}`, first: one, second: two, differs: one !== two, difference: '' }
   })
   return rows.filter((row) => row.differs && row.label !== 'How many')
+}
+
+function enteredRows(first: PieceDesign, second: PieceDesign): CompareRow[] {
+  const several = first.parts.length > 1 || second.parts.length > 1
+  const ids = [...new Set([...first.parts, ...second.parts].map(({ id }) => id))]
+  const sameIds = first.parts.length > 1 && second.parts.length > 1
+  if (!sameIds) return rowsOfPart(first.parts[0], second.parts[0], '')
+  return ids.flatMap((id) => {
+    const [a, b] = [first, second].map((design) => design.parts.find((part) => part.id === id))
+    return rowsOfPart(a, b, several ? `${a?.name || b?.name || id}: ` : '')
+  })
 }
 
 /** What differs between the design that stands and one that would take its place, field by field. */
@@ -57,13 +68,18 @@ export function fieldLines(
   const entered = enteredRows(now, yours).map((row) => ({ label: row.label, now: row.first || '–', yours: row.second || '–' }))
   const others = [
     { label: 'Methods', now: schoolsOf(now), yours: schoolsOf(yours) },
-    { label: 'As bought', now: now.bought, yours: yours.bought },
+    { label: 'As bought', now: boughtText(now), yours: boughtText(yours) },
+    { label: 'Parts', now: thingsText(now), yours: thingsText(yours) },
     { label: 'Changes on the route', now: editsText(now), yours: editsText(yours) },
   ]
   return [...entered, ...others.filter((line) => line.now !== line.yours)]
 }
 
-const schoolsOf = (design: PieceDesign) => JSON.stringify(design.parts[0]?.input.schools ?? {}).replace(/[{}"]/g, '')
+const plain = (value: unknown) => JSON.stringify(value).replace(/[{}"]/g, '')
+const schoolsOf = ({ parts, schools }: PieceDesign) =>
+  [...parts.map((part) => plain(part.input.schools ?? {})), plain(schools)].filter(Boolean).join('; ')
+const boughtText = ({ parts }: PieceDesign) => parts.map(({ bought }) => bought).join(', ')
+const thingsText = ({ parts, others, joints }: PieceDesign) => [...parts, ...others, ...joints].map(({ id }) => id).join(', ')
 
 function editsText({ route }: PieceDesign): string {
   if (!route) return 'none'
@@ -71,7 +87,9 @@ function editsText({ route }: PieceDesign): string {
     ...route.removed.map((id) => `without ${id}`),
     ...route.placed.map((item) => `${item.id} after ${item.after ?? 'the start'}`),
   ]
-  return [...steps, ...route.changed.map((item) => `${item.id}: ${JSON.stringify(item.params)}`)].join(', ') || 'none'
+  const changed = route.changed.map((item) => `${item.id}: ${JSON.stringify(item.params)}`)
+  const reasons = route.reasons?.map(({ id, rule, reason }) => `${id} against ${rule}: ${reason}`) ?? []
+  return [...steps, ...changed, ...reasons].join(', ') || 'none'
 }
 
 function amountRow(label: string, first: number, second: number, write: (value: number) => string): CompareRow {
@@ -94,18 +112,25 @@ function textRow(label: string, first: string, second: string): CompareRow {
   return { label, first, second, differs: first !== second, difference: '' }
 }
 
-function facts({ plan }: Compared, figures: OwnFigures) {
-  const { result } = plan
-  const alloy = plan.temper.alloy as AlloyId
-  const massG = result.results.massG?.value ?? 0
-  const walk = walkTemper(plan.temper)
-  const count = (level: string) => result.checks.filter((check) => check.level === level).length
+type Worked = PlannedPart & { readonly result: FormResult }
+
+const massOf = ({ result, count }: Worked) => count * (result.results.massG?.value ?? 0)
+const sheetMm2 = ({ result, count }: Worked) =>
+  count * result.blanks.reduce((sum, blank) => sum + (blank.stock === 'sheet' ? blank.areaMm2 * (blank.each ?? 1) : 0), 0)
+const sumOf = (parts: readonly Worked[], of: (part: Worked) => number) => parts.reduce((sum, part) => sum + of(part), 0)
+
+function facts(plan: PiecePlan, main: Worked, figures: OwnFigures) {
+  const parts = plan.parts.filter((part): part is Worked => part.result !== undefined)
+  const { result } = main
+  const metals = [...new Set(parts.flatMap(({ metal }) => metal?.alloy ?? []))]
+  const walk = routeTemper(plan.assembly, metalsOf(plan))
+  const count = (level: string) => sumOf(parts, (part) => part.result.checks.filter((check) => check.level === level).length)
   return {
     result,
-    massG,
-    cost: massG * figureOf(`price-${alloy}`, figures),
-    metal: ALLOYS[alloy].title,
-    sheetCm2: result.blanks.reduce((sum, blank) => sum + (blank.stock === 'sheet' ? blank.areaMm2 * (blank.each ?? 1) : 0), 0) / 100,
+    massG: sumOf(parts, massOf),
+    cost: sumOf(parts, (part) => massOf(part) * (part.metal ? figureOf(`price-${part.metal.alloy}`, figures) : 0)),
+    metal: metals.map((alloy) => ALLOYS[alloy].title).join(', '),
+    sheetCm2: sumOf(parts, sheetMm2) / 100,
     leastLeft: 100 * walk.steps.reduce((least, state) => Math.min(least, state.workLeftFraction), 1),
     stops: count('stop'),
     warns: count('warn'),
@@ -115,9 +140,13 @@ function facts({ plan }: Compared, figures: OwnFigures) {
   }
 }
 
-/** Two pieces side by side: what was entered differently, and what each comes to. */
-export function comparePieces(first: Compared, second: Compared, figures: OwnFigures, currency: string): PieceComparison {
-  const [a, b] = [facts(first, figures), facts(second, figures)]
+const mainOf = ({ parts }: PiecePlan) => parts.find((part): part is Worked => part.result !== undefined)
+
+/** Two pieces side by side: what was entered differently, and what each comes to; undefined where one of them has no size yet. */
+export function comparePieces(first: Compared, second: Compared, figures: OwnFigures, currency: string): PieceComparison | undefined {
+  const [one, two] = [mainOf(first.plan), mainOf(second.plan)]
+  if (!one || !two) return undefined
+  const [a, b] = [facts(first.plan, one, figures), facts(second.plan, two, figures)]
   return {
     entered: enteredRows(first.design, second.design),
     comesTo: [

@@ -1,3 +1,4 @@
+import type { Override, Ref } from '../assembly/assembly'
 import { findOperation } from '../operations/catalogue'
 import type { DesignStep } from './design-step'
 
@@ -7,7 +8,14 @@ export interface PlacedStep {
   readonly after: string | null
   readonly before: string | null
   /** What the step is, where it is the smith's own. */
-  readonly own?: { readonly op: string; readonly params: Readonly<Record<string, unknown>> } | undefined
+  readonly own?:
+    | {
+        readonly op: string
+        readonly on: readonly Ref[]
+        readonly params: Readonly<Record<string, unknown>>
+        readonly unfolded?: boolean | undefined
+      }
+    | undefined
 }
 
 /** What a smith has changed on the route that the form gives. The numbers stay the form's own and follow the size. */
@@ -15,6 +23,10 @@ export interface RouteEdits {
   readonly removed: readonly string[]
   readonly placed: readonly PlacedStep[]
   readonly changed: readonly { readonly id: string; readonly params: Readonly<Record<string, unknown>> }[]
+  /** Why steps stand where a rule would not have them. */
+  readonly reasons?: readonly (Override & { readonly id: string })[] | undefined
+  /** Steps that stay where they are when the route is put in order. */
+  readonly pinned?: readonly string[] | undefined
 }
 
 export const NO_EDITS: RouteEdits = { removed: [], placed: [], changed: [] }
@@ -44,19 +56,29 @@ function keptInOrder(wanted: readonly string[], order: ReadonlyMap<string, numbe
   return new Set(ends.reduce<readonly string[]>((best, end) => (end.run.length > best.length ? end.run : best), []))
 }
 
-/** What turns the form's route into the one that is wanted. Parameters of the form's own steps are not compared: they follow the size. */
-export function editsBetween(base: readonly DesignStep[], wanted: readonly DesignStep[], changed: RouteEdits['changed'] = []): RouteEdits {
+/**
+ * What turns the usual route into the one that is wanted. Parameters of steps of the usual route are not compared: they follow the size.
+ * What was changed, the reasons and the pins of `kept` stay, of the steps that are still there.
+ */
+export function editsBetween(base: readonly DesignStep[], wanted: readonly DesignStep[], kept: Partial<RouteEdits> = {}): RouteEdits {
   const order = new Map(base.map((step, i) => [step.id, i]))
   const ids = wanted.map((step) => step.id)
-  const kept = keptInOrder(ids, order)
+  const inOrder = keptInOrder(ids, order)
+  const isThere = ({ id }: { readonly id: string }) => ids.includes(id)
+  const reasons = kept.reasons?.filter(isThere) ?? []
+  const pinned = kept.pinned?.filter((id) => ids.includes(id)) ?? []
   return {
     removed: base.filter((step) => !ids.includes(step.id)).map((step) => step.id),
     placed: wanted.flatMap((step, i): PlacedStep[] => {
-      if (kept.has(step.id)) return []
+      if (inOrder.has(step.id)) return []
       const place = { id: step.id, after: ids[i - 1] ?? null, before: ids[i + 1] ?? null }
-      return [order.has(step.id) ? place : { ...place, own: { op: step.op, params: step.params } }]
+      if (order.has(step.id)) return [place]
+      const { op, on, params, unfolded } = step
+      return [{ ...place, own: { op, on, params, ...(unfolded ? { unfolded } : {}) } }]
     }),
-    changed: changed.filter((change) => ids.includes(change.id)),
+    changed: (kept.changed ?? []).filter(isThere),
+    ...(reasons.length > 0 ? { reasons } : {}),
+    ...(pinned.length > 0 ? { pinned } : {}),
   }
 }
 
@@ -108,10 +130,20 @@ export function applyEdits(base: readonly DesignStep[], edits: RouteEdits): { re
     if (step) steps[at] = withParams(step, params, misfits)
     else misfits.push({ id, message: `${named(id)} was changed; this size does not have it.` })
   }
-  return { steps, misfits }
+  return { steps: steps.map((step) => marked(step, edits)), misfits }
+}
+
+/** A step with its reasons and its pin. */
+function marked(step: DesignStep, { reasons = [], pinned = [] }: RouteEdits): DesignStep {
+  const overrides = reasons.filter(({ id }) => id === step.id).map(({ id: _, ...override }) => override)
+  const isPinned = pinned.includes(step.id)
+  if (overrides.length === 0 && !isPinned) return step
+  return { ...step, ...(overrides.length > 0 ? { overrides } : {}), ...(isPinned ? { pinned: true } : {}) }
 }
 
 /** Whether nothing was changed. */
 export function isUnedited(edits: RouteEdits): boolean {
-  return edits.removed.length + edits.placed.length + edits.changed.length === 0
+  return (
+    edits.removed.length + edits.placed.length + edits.changed.length + (edits.reasons?.length ?? 0) + (edits.pinned?.length ?? 0) === 0
+  )
 }

@@ -1,11 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { FORMS, findForm } from '../forms/registry'
+import { onePart, type PieceDesign } from './design'
 import type { DesignStep } from './design-step'
 import { applyEdits, editsBetween, isUnedited, NO_EDITS } from './edits'
-import { type PieceDesign, planPiece } from './plan-piece'
+import { planPiece } from './plan-piece'
 
-const step = (id: string, params: Record<string, unknown> = {}): DesignStep => ({ id, op: id.split(/[.+]/)[0] ?? id, params })
+const step = (id: string, params: Record<string, unknown> = {}): DesignStep => ({
+  id,
+  op: id.split(/[.+]/)[0] ?? id,
+  on: [{ thing: 'part-1' }],
+  params,
+})
 const BASE = ['saw', 'file', 'anneal', 'dap', 'dap.2', 'file.2', 'finish'].map((id) => step(id))
 const ids = (steps: readonly DesignStep[]) => steps.map((item) => item.id)
 
@@ -43,7 +49,7 @@ describe('edits over a route', () => {
     expect(bare.misfits.map((item) => item.message).join(' ')).toMatch(/stood beside .* it is at the end now\./)
   })
   it('of a parameter hold over the size, where the operation can read them, and are said to be idle where not', () => {
-    const base = [{ id: 'anneal', op: 'anneal', params: { timeS: 60 } }]
+    const base = [step('anneal', { timeS: 60 })]
     const change = (timeS: unknown) => applyEdits(base, { ...NO_EDITS, changed: [{ id: 'anneal', params: { timeS } }] })
     expect(change(90)).toMatchObject({ steps: [{ params: { timeS: 90 } }], misfits: [] })
     expect(change('for ever')).toMatchObject({ steps: [{ params: { timeS: 60 } }], misfits: [{ id: 'anneal' }] })
@@ -53,15 +59,12 @@ describe('edits over a route', () => {
 
 describe('a route that was edited does not go stale', () => {
   const ring = (insideDiameterMm: string, route?: PieceDesign['route']): PieceDesign => ({
-    parts: [
-      {
-        id: 'part-1',
-        form: 'ring-band',
-        inputVersion: 1,
-        input: { insideDiameterMm, alloy: 'sterling-925', thicknessMm: 1.2, widthMm: 4 },
-      },
-    ],
-    bought: 'annealed',
+    ...onePart({
+      form: 'ring-band',
+      inputVersion: 1,
+      input: { insideDiameterMm, alloy: 'sterling-925', thicknessMm: 1.2, widthMm: 4 },
+      bought: 'annealed',
+    }),
     route,
   })
   it('a ring made US 10 after a step was moved at US 6 has every number of US 10', () => {
@@ -79,18 +82,16 @@ describe('a route that was edited does not go stale', () => {
 })
 
 describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => {
-  const plan = planPiece({
-    parts: [{ id: 'part-1', form: form.id, inputVersion: form.inputVersion, input: form.example }],
-    bought: 'annealed',
-  })
-  if (!plan.ok) throw new Error(form.id)
+  const plan = planPiece(onePart({ form: form.id, inputVersion: form.inputVersion, input: form.example, bought: 'annealed' }))
+  const result = plan.parts[0]?.result
+  if (!result) throw new Error(form.id)
   it('names each step and each blank once', () => {
-    for (const names of [ids(plan.steps), plan.result.blanks.map((blank) => blank.id)]) expect(new Set(names).size).toBe(names.length)
-    expect(plan.result.blanks.every((blank) => /^[a-z0-9]+(-[a-z0-9]+)*$/.test(blank.id))).toBe(true)
+    for (const names of [ids(plan.steps), result.blanks.map((blank) => blank.id)]) expect(new Set(names).size).toBe(names.length)
+    expect(result.blanks.every((blank) => /^[a-z0-9]+(-[a-z0-9]+)*$/.test(blank.id))).toBe(true)
   })
   it('calls its blanks the same whatever the metal’s thickness', () => {
     const other = findForm(form.id)?.run({ ...form.example, thicknessMm: 0.7 })
-    if (other?.ok && other.result.blanks.length === plan.result.blanks.length)
-      expect(other.result.blanks.map((blank) => blank.id)).toEqual(plan.result.blanks.map((blank) => blank.id))
+    if (other?.ok && other.result.blanks.length === result.blanks.length)
+      expect(other.result.blanks.map((blank) => blank.id)).toEqual(result.blanks.map((blank) => blank.id))
   })
 })

@@ -1,0 +1,24 @@
+export { addJoint, addOther, addPart, changeJoint, changeOther, changePart, removeThing } from './change-design'
+export {
+  ADDABLE_OPERATIONS,
+  addStep,
+  changeParams,
+  giveReason,
+  ownStepId,
+  pinStep,
+  unfoldStep,
+  type WantedRoute,
+  wantedOf,
+  withRoute,
+} from './change-route'
+export { type Compared, type CompareRow, comparePieces, fieldLines, type PieceComparison } from './compare'
+export { type DesignJoint, type DesignOther, type DesignPart, type JointPose, onePart, type PieceDesign } from './design'
+export type { DesignStep } from './design-step'
+export { applyEdits, editsBetween, isUnedited, type Misfit, NO_EDITS, type PlacedStep, type RouteEdits } from './edits'
+export { formRoute } from './form-route'
+export { designFromKit } from './from-kit'
+export { type PartMetal, type PiecePlan, type PlannedPart, type PlanOptions, planPiece } from './plan-piece'
+export { metalsOf, type PartWalk, type RouteState, type RouteTemper, routeTemper, SPLIT_RULE } from './route-temper'
+export { partOfCopy, type StandingPiece, standingPiece, standingViews } from './standing'
+export { type StrandStep, type Strands, strandsOf } from './strands'
+export { insertAnneal, nameOfThing, partOfStep, wordsOf } from './words'

@@ -1,0 +1,144 @@
+import type { Assembly, AssemblyStep } from '../assembly/assembly'
+import { findOperation } from '../operations/catalogue'
+import { type RouteStep, type TemperState, type TemperWalk, walkTemper } from '../route/temper'
+import { type Act, heatOf, walkOrder } from '../rules/act'
+import { Walk } from '../rules/walk'
+import type { PartMetal, PiecePlan } from './plan-piece'
+import { wordsOf } from './words'
+
+/** The rule by which a reason lifts a step that the metal may not stand. */
+export const SPLIT_RULE = 'split'
+
+interface Touch {
+  readonly step: number
+  readonly route: RouteStep
+}
+
+/** An act as the ledger reads it: the parameters of its operation alone; undefined where its sizes are still open. */
+function readable({ op, params }: Act): RouteStep | undefined {
+  const own = Object.fromEntries(Object.entries(params).filter(([name]) => name in op.params.shape))
+  return findOperation(op.id)?.read(own).ok ? { op: op.id, params: own } : undefined
+}
+
+/** Parts and others that an act touches: what it is done to, of a heat all that it reaches. */
+function touchedBy(walk: Walk, act: Act): Iterable<string> {
+  return heatOf(act) === undefined ? act.things : walk.attached(act.things)
+}
+
+/** The acts that touch each part, each repeated group once. */
+function touchesOf(assembly: Assembly): ReadonlyMap<string, readonly Touch[]> {
+  const walk = Walk.of(assembly)
+  const touches = new Map<string, Touch[]>()
+  const note = (act: Act) => {
+    const route = readable(act)
+    if (!route) return
+    for (const part of touchedBy(walk, act)) touches.set(part, [...(touches.get(part) ?? []), { step: act.index, route }])
+  }
+  const seen = new Set<number>()
+  for (const index of walkOrder(assembly)) {
+    const step = assembly.steps[index]
+    if (!step) continue
+    const acts = walk.acts(step, index)
+    walk.doActs(acts)
+    if (!seen.has(index)) acts.forEach(note)
+    seen.add(index)
+  }
+  return touches
+}
+
+/** The metal of one part along a route: its walk, and which step of the route each state of it stands after. */
+export interface PartWalk {
+  readonly part: string
+  readonly walk: TemperWalk
+  readonly at: readonly number[]
+}
+
+function walkPart(part: string, metal: PartMetal, touches: readonly Touch[]): PartWalk {
+  const issues = new Set(walkTemper({ ...metal, steps: touches.map(({ route }) => route) }).issues.map(({ path }) => path))
+  const done = touches.filter((_, i) => !issues.has(`steps.${i}`))
+  return { part, walk: walkTemper({ ...metal, steps: done.map(({ route }) => route) }), at: done.map(({ step }) => step) }
+}
+
+/** The metal of every part of which alloy and thickness are known, step by step. */
+export function partWalks(assembly: Assembly, metals: ReadonlyMap<string, PartMetal>): PartWalk[] {
+  const touches = touchesOf(assembly)
+  return assembly.parts.flatMap(({ id }) => {
+    const metal = metals.get(id)
+    return metal ? [walkPart(id, metal, touches.get(id) ?? [])] : []
+  })
+}
+
+/** The metal after a step of the route: of the part that is worst there, among those the step touches. */
+export interface RouteState extends TemperState {
+  readonly part: string
+}
+
+/** The metal along a whole route, a state for each of its steps. */
+export interface RouteTemper extends Omit<TemperWalk, 'steps'> {
+  readonly steps: readonly RouteState[]
+  readonly parts: readonly PartWalk[]
+}
+
+interface Standing {
+  readonly part: string
+  readonly state: TemperState
+  readonly isTouched: boolean
+}
+
+const LIGHTS: readonly TemperState['light'][] = ['green', 'amber', 'red']
+
+/** What all that one step does to a part comes to: it stands as the last of it left it, and was hot where any of it was. */
+function together(states: readonly TemperState[], last: TemperState): TemperState {
+  const hot = states.findLast(({ heat }) => heat)
+  const light = LIGHTS[Math.max(...states.map((state) => LIGHTS.indexOf(state.light)))] ?? last.light
+  return {
+    ...last,
+    light,
+    heat: hot !== undefined,
+    softenedFraction: hot?.softenedFraction ?? null,
+    meltingMarginC: hot?.meltingMarginC ?? null,
+    coarseGrain: states.some(({ coarseGrain }) => coarseGrain),
+  }
+}
+
+/** A step that does nothing to the metal leaves it as it is; no heat of an earlier step is its own. */
+function untouched(state: TemperState): TemperState {
+  return { ...state, heat: false, light: 'green', softenedFraction: null, meltingMarginC: null, coarseGrain: false }
+}
+
+/** Where a part stands after a step: its last state up to there, and whether the step is one that touches it. */
+function standingAt({ part, walk, at }: PartWalk, index: number): Standing {
+  const last = walk.steps[at.findLastIndex((step) => step <= index)]
+  const here = walk.steps.filter((_, i) => at[i] === index)
+  if (last && here.length > 0) return { part, state: together(here, last), isTouched: true }
+  return { part, state: untouched(last ?? walk.start), isTouched: false }
+}
+
+const worse = (a: Standing, b: Standing) => (b.state.workUsedFraction > a.state.workUsedFraction ? b : a)
+
+function stateAt(walks: readonly PartWalk[], metals: ReadonlyMap<string, PartMetal>, step: AssemblyStep, index: number): RouteState[] {
+  const standing = walks.map((walk) => standingAt(walk, index))
+  const touched = standing.filter(({ isTouched }) => isTouched)
+  const [first, ...rest] = touched.length > 0 ? touched : standing
+  if (!first) return []
+  const { part, state } = rest.reduce(worse, first)
+  return [{ ...state, op: step.op, title: wordsOf(step, metals.get(part)).title, part }]
+}
+
+/** The metal along the route of a piece: after each step the part that is worst, and every part by itself. */
+export function routeTemper(assembly: Assembly, metals: ReadonlyMap<string, PartMetal>): RouteTemper {
+  const parts = partWalks(assembly, metals)
+  const [start] = parts.map(({ walk }) => walk.start)
+  return {
+    start: start ?? walkTemper({ alloy: 'sterling-925', thicknessMm: 1, bought: 'annealed', steps: [] }).start,
+    steps: assembly.steps.flatMap((step, i) => stateAt(parts, metals, step, i)),
+    annealBefore: [...new Set(parts.flatMap(({ walk, at }) => walk.annealBefore.flatMap((i) => at[i] ?? [])))].sort((a, b) => a - b),
+    issues: [],
+    parts,
+  }
+}
+
+/** The metals of a plan, by part. */
+export function metalsOf({ parts }: Pick<PiecePlan, 'parts'>): ReadonlyMap<string, PartMetal> {
+  return new Map(parts.flatMap(({ id, metal }) => (metal ? [[id, metal] as const] : [])))
+}

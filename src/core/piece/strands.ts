@@ -1,0 +1,56 @@
+import type { Assembly } from '../assembly/assembly'
+import { findOperation } from '../operations/catalogue'
+import { Walk } from '../rules/walk'
+
+/** What a step of the route does to the strands: which it touches, and which run together once it is done. */
+export interface StrandStep {
+  /** Things the step is done to. */
+  readonly on: readonly string[]
+  /** Things that hang together after it, each group in the order of the strands; a thing by itself is a group of its own. */
+  readonly groups: readonly (readonly string[])[]
+  /** How it joins, where it joins strands. */
+  readonly joins: 'hot' | 'cold' | undefined
+}
+
+export interface Strands {
+  /** Parts and others, in the order they are drawn: those that belong together beside each other. */
+  readonly things: readonly string[]
+  readonly steps: readonly StrandStep[]
+}
+
+/** Parts and others that a step or a joint names, parts first. */
+function thingsOf({ parts, others, steps, joints }: Assembly): string[] {
+  const named = new Set([
+    ...steps.flatMap(({ on }) => on.map(({ thing }) => thing)),
+    ...joints.flatMap(({ members }) => members.map(({ thing }) => thing)),
+  ])
+  const ids = [...parts, ...others.filter(({ id }) => named.has(id))].map(({ id }) => id)
+  return ids.length > 0 ? ids : parts.map(({ id }) => id)
+}
+
+function groupsOf(walk: Walk, things: readonly string[]): string[][] {
+  const left = new Set(things)
+  return things.flatMap((thing) => {
+    if (!left.has(thing)) return []
+    const attached = walk.attached([thing])
+    const group = things.filter((other) => other === thing || (attached.has(other) && left.has(other)))
+    for (const one of group) left.delete(one)
+    return [group]
+  })
+}
+
+/** The strands of a route: one for each part and for what goes on it, which run together where they are joined. */
+export function strandsOf(assembly: Assembly): Strands {
+  const things = thingsOf(assembly)
+  const joinedTo = new Map(assembly.joints.map(({ id, members }) => [id, members.map(({ thing }) => thing)]))
+  const walk = Walk.of(assembly)
+  const steps = assembly.steps.map((step, i): StrandStep => {
+    const before = groupsOf(walk, things).length
+    walk.do(step, i)
+    const groups = groupsOf(walk, things)
+    const on = step.on.flatMap(({ thing }) => (thing === 'piece' ? things : (joinedTo.get(thing) ?? [thing])))
+    const joins = findOperation(step.op)?.joins === 'hot' ? 'hot' : 'cold'
+    return { on: [...new Set(on)].filter((thing) => things.includes(thing)), groups, joins: groups.length < before ? joins : undefined }
+  })
+  return { things, steps }
+}

@@ -1,0 +1,48 @@
+import type { Ref } from '../assembly/assembly'
+import { ALLOYS } from '../metals/alloys'
+import { findOperation } from '../operations/catalogue'
+import type { BenchWords, OperationContext } from '../operations/contract'
+import type { RouteStep } from '../route/temper'
+import type { PartMetal, PiecePlan } from './plan-piece'
+
+/** Metal of which nothing is known yet. */
+const SOME_METAL: OperationContext = { alloy: ALLOYS['sterling-925'], thicknessMm: 1, widthMm: 20 }
+
+function contextOf(metal: Pick<PartMetal, 'alloy' | 'thicknessMm' | 'widthMm'> | undefined): OperationContext {
+  if (!metal) return SOME_METAL
+  return { alloy: ALLOYS[metal.alloy], thicknessMm: metal.thicknessMm, widthMm: metal.widthMm ?? 20 * metal.thicknessMm }
+}
+
+/** What the smith reads at a step; one whose sizes are still open reads as its operation, and an unknown operation as its own id. */
+export function wordsOf(step: RouteStep, metal: Pick<PartMetal, 'alloy' | 'thicknessMm' | 'widthMm'> | undefined): BenchWords {
+  const operation = findOperation(step.op)
+  if (!operation) return { title: step.op, say: 'This version does not know this step; see the route.', facts: [] }
+  const own = Object.fromEntries(Object.entries(step.params ?? {}).filter(([name]) => name in operation.params.shape))
+  const read = operation.read(own)
+  return read.ok ? read.step.words(contextOf(metal)) : { title: operation.title, say: 'Its sizes are still open.', facts: [] }
+}
+
+/** The part whose metal a step works: the first it is done to, of a joint the first it joins. */
+export function partOfStep(
+  { parts, assembly }: { readonly parts: readonly { readonly id: string }[]; readonly assembly: Pick<PiecePlan['assembly'], 'joints'> },
+  on: readonly Ref[],
+): string | undefined {
+  const ids = on.flatMap(({ thing }) => [thing, ...(assembly.joints.find(({ id }) => id === thing)?.members.map((ref) => ref.thing) ?? [])])
+  return ids.find((id) => parts.some((part) => part.id === id)) ?? parts[0]?.id
+}
+
+/** The name of a thing as a smith would say it: its own, or its id with the hyphens gone. */
+export function nameOfThing(
+  plan: Pick<PiecePlan, 'parts'>,
+  others: readonly { readonly id: string; readonly name?: string }[],
+  id: string,
+): string {
+  const named = plan.parts.find((part) => part.id === id)?.name ?? others.find((other) => other.id === id)?.name
+  return (named || id.replaceAll('-', ' ')).toLowerCase()
+}
+
+/** The same route with an anneal (and the pickle that should follow it) before a step, on what that step is done to. */
+export function insertAnneal<T extends RouteStep>(steps: readonly T[], before: number, make: (op: 'anneal' | 'pickle') => T): T[] {
+  const needsPickle = steps[before]?.op !== 'pickle'
+  return [...steps.slice(0, before), make('anneal'), ...(needsPickle ? [make('pickle')] : []), ...steps.slice(before)]
+}

@@ -1,0 +1,77 @@
+import { ALLOYS } from '@/core/metals'
+import {
+  type DesignStep,
+  metalsOf,
+  nameOfThing,
+  type PiecePlan,
+  partOfStep,
+  routeTemper,
+  SPLIT_RULE,
+  strandsOf,
+  wordsOf,
+} from '@/core/piece'
+import { checkRoute, type Finding, isOverridden } from '@/core/rules'
+import type { BoardStep } from './strand-board'
+
+/** How everything a step can be done to is called. */
+export function namesIn(plan: PiecePlan): ReadonlyMap<string, string> {
+  const { parts, others, joints } = plan.assembly
+  const several = parts.length + others.length > 1
+  return new Map([
+    ...parts.map(({ id }) => [id, several ? nameOfThing(plan, others, id) : ''] as const),
+    ...others.map(({ id }) => [id, nameOfThing(plan, others, id)] as const),
+    ...joints.map(({ id }) => [id, id.replaceAll('-', ' ')] as const),
+    ['piece', several ? 'the whole piece' : ''],
+  ])
+}
+
+/** What the board shows of a route: its strands, what each step is called, the metal, and what it breaks. */
+export function routeView(plan: PiecePlan, steps: readonly DesignStep[]) {
+  const assembly = { ...plan.assembly, steps }
+  const metals = metalsOf(plan)
+  const names = namesIn(plan)
+  const onWords = ({ on }: DesignStep) =>
+    on
+      .map(({ thing }) => names.get(thing) ?? thing)
+      .filter(Boolean)
+      .join(', ')
+  const wordsFor = (step: DesignStep) => wordsOf(step, metals.get(partOfStep(plan, step.on) ?? ''))
+  return {
+    assembly,
+    names,
+    strands: strandsOf(assembly),
+    temper: routeTemper(assembly, metals),
+    findings: checkRoute(assembly).findings,
+    colours: new Map([...metals].map(([id, { alloy }]) => [id, ALLOYS[alloy].colour.face] as const)),
+    board: steps.map((step): BoardStep => ({ step, title: wordsFor(step).title, on: onWords(step) })),
+    wordsFor,
+    onWords,
+  }
+}
+export type RouteView = ReturnType<typeof routeView>
+
+/** Where the metal may give way, said as a rule is: a reason lifts it there. */
+export function splitFindings({ assembly, temper }: RouteView): Finding[] {
+  return temper.steps.flatMap((state, i) => {
+    if (state.light !== 'red') return []
+    const left = Math.round(100 * state.workLeftFraction)
+    const message = state.heat
+      ? `At “${state.title}” the heat comes within ${Math.max(0, Math.round(state.meltingMarginC ?? 0))} °C of melting the metal.`
+      : `At “${state.title}” the metal has about ${left} % work left and may split: anneal before it.`
+    const overridden = isOverridden(assembly, SPLIT_RULE, [i])
+    return [
+      {
+        rule: SPLIT_RULE,
+        shape: 'needs',
+        level: 'stop',
+        steps: [i],
+        on: [state.part],
+        message,
+        clauses: [],
+        fixed: false,
+        under: [],
+        overridden,
+      },
+    ]
+  })
+}

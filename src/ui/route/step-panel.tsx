@@ -1,0 +1,189 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { lightOf } from '@/core/forming'
+import { findOperation, type ParamField, paramFields } from '@/core/operations'
+import type { DesignStep, RouteState } from '@/core/piece'
+import type { ToolNote } from '@/core/route'
+import { ChoiceField } from '../shared/choice-field'
+import { SizeField } from '../shared/size-field'
+import { PALETTE } from '../theme/palette'
+
+const LIGHT_WORDS = { green: 'easy', amber: 'anneal soon', red: 'may split' } as const
+const LIGHT_COLOUR = { green: PALETTE.verdigris, amber: PALETTE.ochre, red: PALETTE.fire } as const
+
+/** A heat that is red is so for its own reason: work is not what it does. */
+function lightWords({ light, heat, meltingMarginC, workUsedFraction }: RouteState): string {
+  if (!heat || light === 'green' || lightOf(workUsedFraction) === light) return LIGHT_WORDS[light]
+  return `${Math.max(0, Math.round(meltingMarginC ?? 0))} °C from melting`
+}
+
+/** Share of the limit that no anneal gives back, of the part that has lost the most. */
+const lostFraction = ({ regions }: RouteState) => Math.max(0, ...regions.map((region) => region.damageFraction))
+/** Less than this is not worth a line. */
+const LOST_SHOWN = 0.02
+
+function Metal({ state, part }: { readonly state: RouteState; readonly part: string }) {
+  return (
+    <Box sx={{ my: 1 }}>
+      <Typography sx={{ fontSize: 13.5 }}>
+        {part ? `${part}: ` : ''}
+        {state.temper.replaceAll('-', ' ')}, hardness <span className="fig">{Math.round(state.hardnessHv)} HV</span>
+      </Typography>
+      <Typography sx={{ fontSize: 13.5, color: LIGHT_COLOUR[state.light] }}>
+        <b className="fig">{Math.round(100 * state.workLeftFraction)} %</b> work left, {lightWords(state)}
+      </Typography>
+      {lostFraction(state) > LOST_SHOWN ? (
+        <Typography sx={{ fontSize: 13, color: PALETTE.fire }}>
+          {Math.round(100 * lostFraction(state))} % is gone for good: cracks have begun, and no anneal closes them
+        </Typography>
+      ) : null}
+    </Box>
+  )
+}
+
+/** What was typed into a parameter as the step keeps it: a plain number as a number, a size as it was written. */
+function readTyped({ kind }: ParamField, text: string): unknown {
+  if (text.trim() === '') return undefined
+  if (kind === 'yes') return text === 'yes'
+  const number = Number(text.replace(',', '.'))
+  return kind !== 'text' && kind !== 'choice' && Number.isFinite(number) ? number : text
+}
+
+function textOf({ kind }: ParamField, value: unknown): string {
+  if (kind === 'yes') return value === true ? 'yes' : ''
+  return value === undefined || value === null ? '' : typeof value === 'number' ? String(Number(value.toFixed(3))) : String(value)
+}
+
+interface ParamProps {
+  readonly step: DesignStep
+  readonly field: ParamField
+  readonly onChange: (params: Readonly<Record<string, unknown>>) => void
+}
+
+/** One parameter, edited in place; what does not read is said beside it and not kept. */
+function Param({ step, field, onChange }: ParamProps) {
+  const stored = textOf(field, step.params[field.name])
+  const [text, setText] = useState(stored)
+  const [shown, setShown] = useState(stored)
+  if (shown !== stored) {
+    // the size has changed, or a change was taken back
+    setShown(stored)
+    setText(stored)
+  }
+  const [problem, setProblem] = useState<string>()
+  function take(typed: string) {
+    if (typed === stored) return
+    const read = findOperation(step.op)?.read({ ...step.params, [field.name]: readTyped(field, typed) })
+    setProblem(read && !read.ok ? read.message : undefined)
+    if (read?.ok) onChange({ [field.name]: readTyped(field, typed) })
+  }
+  if (field.kind === 'choice' || field.kind === 'yes') {
+    const options = field.kind === 'yes' ? ['yes'] : field.options
+    return (
+      <ChoiceField
+        label={field.label}
+        value={text}
+        options={{
+          '': field.kind === 'yes' ? 'no' : 'not said',
+          ...Object.fromEntries(options.map((option) => [option, option.replaceAll('-', ' ')])),
+        }}
+        error={problem}
+        onChange={(typed) => {
+          setText(typed)
+          take(typed)
+        }}
+      />
+    )
+  }
+  return (
+    <SizeField
+      label={field.label}
+      value={text}
+      unit={field.unit}
+      error={problem}
+      wide={field.kind === 'text'}
+      onChange={setText}
+      onBlur={() => take(text)}
+    />
+  )
+}
+
+export interface StepPanelProps {
+  readonly step: DesignStep
+  readonly title: string
+  readonly say: string
+  readonly watch: string | undefined
+  /** What it is done to, by name; empty where the piece has only one thing. */
+  readonly on: string
+  readonly state: RouteState | undefined
+  readonly statePart: string
+  readonly tool: ToolNote | undefined
+  readonly isPinned: boolean
+  readonly onParams: (params: Readonly<Record<string, unknown>>) => void
+  readonly onPin: (isPinned: boolean) => void
+  readonly onUnfold: () => void
+  readonly onDouble: () => void
+}
+
+/** The chosen step: what is done, to what, with what, what it does to the metal, and everything of it that can be changed. */
+export function StepPanel({
+  step,
+  title,
+  say,
+  watch,
+  on,
+  state,
+  statePart,
+  tool,
+  isPinned,
+  onParams,
+  onPin,
+  onUnfold,
+  onDouble,
+}: StepPanelProps) {
+  const operation = findOperation(step.op)
+  const includes = operation && !step.unfolded ? operation.includes.filter(({ op }) => op !== '*') : []
+  return (
+    <Box component="section" aria-label="The chosen step" sx={{ borderBottom: `1px solid ${PALETTE.hairline}`, pb: 1.5 }}>
+      <Typography variant="h2">{title}</Typography>
+      {on ? <Typography sx={{ color: PALETTE.muted }}>{on}</Typography> : null}
+      <Typography variant="body2" sx={{ mt: 0.5 }}>
+        {say}
+      </Typography>
+      {watch ? (
+        <Typography variant="body2" sx={{ color: PALETTE.muted }}>
+          {watch}
+        </Typography>
+      ) : null}
+      {operation?.caution ? (
+        <Typography variant="body2" sx={{ borderLeft: `3px solid ${PALETTE.ochre}`, pl: 1, mt: 0.75 }}>
+          {operation.caution}
+        </Typography>
+      ) : null}
+      {tool ? (
+        <Typography variant="body2" sx={{ color: tool.level === 'note' ? PALETTE.ochre : PALETTE.verdigris, mt: 0.5 }}>
+          {tool.message}
+        </Typography>
+      ) : null}
+      {state ? <Metal state={state} part={statePart} /> : null}
+      {paramFields(step.op).map((field) => (
+        <Param key={`${step.id}-${field.name}`} step={step} field={field} onChange={onParams} />
+      ))}
+      {includes.length > 0 ? (
+        <Typography variant="body2" sx={{ mt: 0.5, color: PALETTE.muted }}>
+          With it: {includes.map(({ op }) => (findOperation(op)?.title ?? op).toLowerCase()).join(', ')}.
+        </Typography>
+      ) : null}
+      <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
+        {includes.length > 0 ? <Button onClick={onUnfold}>Part it into its steps</Button> : null}
+        <Button onClick={onDouble}>Do it twice</Button>
+        <Button aria-pressed={isPinned} onClick={() => onPin(!isPinned)}>
+          {isPinned ? 'May move again' : 'Keep it here'}
+        </Button>
+      </Box>
+    </Box>
+  )
+}

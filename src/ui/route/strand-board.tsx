@@ -1,0 +1,216 @@
+'use client'
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  type DragOverEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core'
+import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from '@dnd-kit/sortable'
+import { CSS } from '@dnd-kit/utilities'
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import Typography from '@mui/material/Typography'
+import { useId } from 'react'
+import type { DesignStep, Strands } from '@/core/piece'
+import type { Finding } from '@/core/rules'
+import { PALETTE } from '../theme/palette'
+import { type BoardShape, boardShape, COLUMN, LEFT } from './board-shape'
+import { StepMenu } from './step-menu'
+import { StepTag } from './step-tag'
+
+export interface BoardStep {
+  readonly step: DesignStep
+  readonly title: string
+  /** What it is done to, by name; empty where the piece has only one thing. */
+  readonly on: string
+}
+
+interface StrandBoardProps {
+  readonly strands: Strands
+  readonly steps: readonly BoardStep[]
+  readonly colours: ReadonlyMap<string, string>
+  readonly names: ReadonlyMap<string, string>
+  readonly findings: readonly Finding[]
+  readonly chosen: string | undefined
+  readonly onChoose: (id: string) => void
+  readonly onOver: (from: number, to: number) => void
+  readonly onDrop: (from: number, to: number) => void
+  readonly onRemove: (index: number) => void
+}
+
+/** What is no metal: a strand of its own, thin and dotted. */
+const PLAIN = PALETTE.muted
+
+/** The wires of the route: one for each part, bent to the one it is joined to, and from there side by side. */
+function Cords({ shape, colours, names }: { readonly shape: BoardShape } & Pick<StrandBoardProps, 'colours' | 'names'>) {
+  return (
+    <>
+      {shape.cords.map(({ thing, path, from }) => {
+        const colour = colours.get(thing)
+        return (
+          <g key={thing}>
+            <path
+              d={path}
+              fill="none"
+              stroke={PALETTE.steelEdge}
+              strokeWidth={colour ? 5.5 : 1.5}
+              strokeDasharray={colour ? undefined : '2 4'}
+            />
+            {colour ? <path d={path} fill="none" stroke={colour} strokeWidth={3.5} /> : null}
+            {shape.cords.length > 1 ? (
+              <text x={from[0]} y={from[1]} fontSize={13} fill={colour ? PALETTE.ink : PLAIN} fontWeight={600}>
+                {names.get(thing) ?? thing}
+              </text>
+            ) : null}
+          </g>
+        )
+      })}
+      {shape.tags.map(({ x, y, others, joins }, i) => (
+        <g key={`${x}-${i}`}>
+          {others.map((other) => (
+            <g key={other}>
+              <line x1={x} x2={x} y1={y} y2={other} stroke={PALETTE.steelEdge} strokeWidth={1.5} />
+              <circle cx={x} cy={other} r={4} fill={PALETTE.steel} stroke={PALETTE.steelEdge} />
+            </g>
+          ))}
+          {joins === 'hot' ? <path d={`M${x - 26} ${y + 14}l8 -15 8 15z`} fill={PALETTE.fire} /> : null}
+          {joins === 'cold' ? (
+            <rect x={x - 25} y={y + 4} width={10} height={10} fill="none" stroke={PALETTE.ink} strokeWidth={1.5} />
+          ) : null}
+        </g>
+      ))}
+    </>
+  )
+}
+
+/** A broken rule, from the step it begins at to the one that breaks it; a word at each end says which. */
+function Breaks({ shape, findings }: { readonly shape: BoardShape; readonly findings: readonly Finding[] }) {
+  return findings.map(({ rule, level, steps, overridden }) => {
+    const [first, last] = [shape.tags[steps[0] ?? 0], shape.tags[steps.at(-1) ?? 0]]
+    if (!first || !last) return null
+    const colour = overridden ? PALETTE.muted : level === 'stop' ? PALETTE.fire : PALETTE.ochre
+    const dip = Math.min(shape.height - 4, Math.max(first.y, last.y) + 26)
+    const path =
+      first === last
+        ? `M${last.x - 16} ${dip}h32`
+        : `M${first.x} ${first.y + 18}C${first.x} ${dip + 10} ${last.x} ${dip + 10} ${last.x} ${last.y + 18}`
+    return (
+      <g key={`${rule}-${steps.join('-')}`}>
+        <path d={path} fill="none" stroke={colour} strokeWidth={2} strokeDasharray={overridden ? '2 4' : '7 4'} />
+        <text x={last.x + 19} y={last.y + 20} fontSize={12} fontWeight={700} fill={colour}>
+          {rule}
+        </text>
+      </g>
+    )
+  })
+}
+
+interface ColumnProps extends Pick<StrandBoardProps, 'onRemove' | 'onChoose'> {
+  readonly item: BoardStep
+  readonly index: number
+  readonly count: number
+  readonly y: number
+  readonly height: number
+  readonly isChosen: boolean
+  readonly onMove: (by: number) => void
+}
+
+function StepColumn({ item, index, count, y, height, isChosen, onMove, onRemove, onChoose }: ColumnProps) {
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: item.step.id })
+  return (
+    <Box
+      component="li"
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      sx={{ width: COLUMN, flexShrink: 0, position: 'relative', pt: `${height}px`, textAlign: 'center' }}
+    >
+      <Box sx={{ position: 'absolute', left: COLUMN / 2 - 18, top: y - 12 }}>
+        <StepTag
+          number={index + 1}
+          label={`Drag ${item.title}`}
+          isChosen={isChosen}
+          attributes={attributes}
+          listeners={listeners}
+          onChoose={() => onChoose(item.step.id)}
+        />
+      </Box>
+      <ButtonBase
+        onClick={() => onChoose(item.step.id)}
+        aria-pressed={isChosen}
+        sx={{
+          display: 'block',
+          width: '100%',
+          minHeight: 64,
+          px: 0.25,
+          fontSize: 12.5,
+          lineHeight: 1.2,
+          verticalAlign: 'top',
+          fontWeight: isChosen ? 700 : 500,
+          color: isChosen ? PALETTE.verdigris : PALETTE.ink,
+          overflowWrap: 'anywhere',
+        }}
+      >
+        {item.title}
+        {item.on ? (
+          <Box component="span" sx={{ display: 'block', color: PALETTE.muted, fontWeight: 400 }}>
+            {item.on}
+          </Box>
+        ) : null}
+      </ButtonBase>
+      <StepMenu title={item.title} isFirst={index === 0} isLast={index === count - 1} onMove={onMove} onRemove={() => onRemove(index)} />
+    </Box>
+  )
+}
+
+/** The route as the metal runs: a wire for each part, a stamped tag on it for each step, wires bound together where they are joined. */
+export function StrandBoard({ strands, steps, colours, names, findings, chosen, onChoose, onOver, onDrop, onRemove }: StrandBoardProps) {
+  const dndId = useId()
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  )
+  const shape = boardShape(strands)
+  const indexOf = (id: unknown) => steps.findIndex(({ step }) => step.id === id)
+  const over = ({ active, over: target }: DragOverEvent) => target && onOver(indexOf(active.id), indexOf(target.id))
+  const dropped = ({ active, over: target }: DragEndEvent) => onDrop(indexOf(active.id), target ? indexOf(target.id) : indexOf(active.id))
+  return (
+    <Box sx={{ position: 'relative', width: shape.width }}>
+      <svg width={shape.width} height={shape.height} style={{ position: 'absolute', left: 0, top: 0 }} aria-hidden="true">
+        <Cords shape={shape} colours={colours} names={names} />
+        <Breaks shape={shape} findings={findings} />
+      </svg>
+      <DndContext
+        id={dndId}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragOver={over}
+        onDragEnd={dropped}
+        onDragCancel={() => onDrop(0, 0)}
+      >
+        <SortableContext items={steps.map(({ step }) => step.id)} strategy={horizontalListSortingStrategy}>
+          <Box component="ol" aria-label="Steps in order" sx={{ listStyle: 'none', m: 0, p: 0, pl: `${LEFT}px`, display: 'flex' }}>
+            {steps.map((item, i) => (
+              <StepColumn
+                key={item.step.id}
+                item={item}
+                index={i}
+                count={steps.length}
+                y={shape.tags[i]?.y ?? 0}
+                height={shape.height}
+                isChosen={item.step.id === chosen}
+                onChoose={onChoose}
+                onMove={(by) => onDrop(i, i + by)}
+                onRemove={onRemove}
+              />
+            ))}
+          </Box>
+        </SortableContext>
+      </DndContext>
+      {steps.length === 0 ? <Typography sx={{ p: 2 }}>There is no step yet.</Typography> : null}
+    </Box>
+  )
+}
