@@ -103,7 +103,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   openWorkshop: () => ({ name: 'demo' }),
   putBackCut: () => ({ id: cutId }),
   restoreBackup: () => ({ file: 'x.db', shownLastAt: null }),
-  saveDesign: () => ({ pieceId, design: { ...DISC, bought: 'hard' } }),
+  saveDesign: () => ({ pieceId, design: designOf('disc', { diameterMm: 22, alloy: 'copper-c110', thicknessMm: 0.9 }) }),
   saveJob: () => ({ id: jobId, title: 'Renamed' }),
   saveLayout: () => ({ jobId, sheetId: 1, kerfMm: 0.5, marginMm: 1, placements: [] }),
   saveSettings: () => ({ workshopName: 'Renamed' }),
@@ -237,7 +237,7 @@ describe('an edit that arrives twice', () => {
     const asked = {
       workshop: to.workshopRow().uid,
       revision: to.jobs.piece(pieceId)?.revision ?? 0,
-      input: { pieceId, design: { ...DISC, bought: 'hard' } },
+      input: { pieceId, design: designOf('disc', { diameterMm: 22, alloy: 'copper-c110', thicknessMm: 0.9 }) },
     }
     const [first, again] = [await perform('saveDesign', asked), await perform('saveDesign', asked)]
     expect(first).toMatchObject({ ok: true })

@@ -1,8 +1,11 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { findForm } from '@/core/forms'
 import { rectangleOutline } from '@/core/geometry'
+import { planPiece } from '@/core/piece'
+import { checkRoute } from '@/core/rules'
 import type { ActionName } from '@/server/actions/names'
 import { type ActionInput, perform } from '@/server/actions/perform'
-import type { Repositories } from '@/server/db/repositories'
+import { designSchema, type Repositories } from '@/server/db/repositories'
 import { tempWorkshop } from '../support/temp-db'
 
 const open = vi.hoisted(() => ({ repositories: undefined as unknown }))
@@ -48,7 +51,7 @@ describe('jobs and pieces', () => {
   it('a piece without a job is given one of its own name', async () => {
     const { id, jobId } = await aPiece()
     expect(to.jobs.job(jobId)?.title).toBe('Token')
-    expect(to.jobs.piece(id)).toMatchObject({ quantity: 3, spares: 1, design: { bought: 'unknown' } })
+    expect(to.jobs.piece(id)).toMatchObject({ quantity: 3, spares: 1, design: { version: 2, parts: [{ bought: 'unknown' }] } })
   })
   it('a piece of which nothing was typed starts from its form’s example', async () => {
     const added = await act('addPiece', { name: 'Dome', form: 'dome' })
@@ -163,16 +166,30 @@ describe('the bench', () => {
       'plate',
     )
     expect(said(await act('startTray', { pieceId: near.id, size: 2 }))).toMatch(/^Not released to the bench: /)
-    const { id } = await aPiece()
-    const route = {
-      removed: [],
-      changed: [],
-      placed: [{ id: 'anneal+x', after: 'finish', before: null, own: { op: 'anneal', on: [{ thing: 'part-1' }], params: {} } }],
+  })
+  it('does not start what is out of order without a reason, and the reason holds for that rule alone', async () => {
+    const { id } = await aPiece({ ...findForm('dome')?.example }, 'dome')
+    const route = { removed: ['pickle'], changed: [], placed: [] }
+    const part = { id: 'part-1', form: 'dome', inputVersion: 1, input: { ...findForm('dome')?.example }, bought: 'annealed' as const }
+    const plan = planPiece(designSchema.parse({ parts: [part], route }))
+    const stops = checkRoute(plan.assembly).findings.filter(({ level }) => level === 'stop')
+    const [stop] = stops
+    if (!stop) throw new Error('nothing is out of order')
+    await act('saveDesign', { pieceId: id, design: { parts: [part], route } })
+    expect(said(await act('startTray', { pieceId: id, size: 2 }))).toBe(
+      `Not released to the bench: ${stop.message} Change the route, or give a reason there to override it.`,
+    )
+    const step = plan.steps[stop.steps.at(-1) ?? 0]?.id ?? ''
+    const because = (rule: string, reason: string) => ({ ...route, reasons: [{ id: step, rule, reason }] })
+    for (const [rule, reason] of [
+      [stop.rule, 'because'],
+      ['P99', 'scale is wanted here'],
+    ] as const) {
+      await act('saveDesign', { pieceId: id, design: { parts: [part], route: because(rule, reason) } })
+      expect(said(await act('startTray', { pieceId: id, size: 2 }))).toContain('Not released to the bench')
     }
-    const design = { parts: [{ id: 'part-1', form: 'disc', inputVersion: 1, input: DISC, bought: 'annealed' as const }], route }
-    await act('saveDesign', { pieceId: id, design })
-    expect(said(await act('startTray', { pieceId: id, size: 2 }))).toMatch(/^Not released to the bench: A torch after finishing/)
-    await act('saveDesign', { pieceId: id, design: { ...design, orderNote: 'heat colours are wanted' } })
+    const reasons = stops.map(({ rule, steps }) => ({ id: plan.steps[steps.at(-1) ?? 0]?.id ?? '', rule, reason: 'scale is wanted here' }))
+    await act('saveDesign', { pieceId: id, design: { parts: [part], route: { ...route, reasons } } })
     expect(said(await act('startTray', { pieceId: id, size: 2 }))).toBe('done')
   })
   it.each([0, -1, 1.5, 5001, Number.NaN])('a tray of %f is none', async (size) => {

@@ -56,7 +56,7 @@ const RECKONED_ANEW = new Set(['cone'])
 describe('the last version’s demonstration, opened by this one', () => {
   const { to, path } = oldDemonstration()
   it('is copied beside itself first', () => expect(existsSync(`${path}.before-0003.bak`)).toBe(true))
-  it.each(before.pieces.map((piece) => [piece.name, piece] as const))('%s comes to the same numbers and the same steps', (_, piece) => {
+  it.each(before.pieces.map((piece) => [piece.name, piece] as const))('%s comes to the same numbers, on a route that fits', (_, piece) => {
     const design = to.jobs.piece(piece.id)?.design
     if (!design) throw new Error('no piece')
     const plan = planDesign(design, planOptions(to))
@@ -66,11 +66,10 @@ describe('the last version’s demonstration, opened by this one', () => {
     if (!RECKONED_ANEW.has(form)) expect(result.answer.value).toBeCloseTo(piece.answer.value, 9)
     // marked no coarser than before: finer where the coarse mark would have put the piece out of its band
     expect(result.answer.markAt).toBeLessThanOrEqual(piece.answer.markAt + (RECKONED_ANEW.has(form) ? 3 : 1e-9))
-    const ops = plan.steps.map((step) => step.op)
-    // every step that was there is there still, in its order; a form may have gained some, such as a stage of a dome or an anneal
-    const kept = ops.reduce((at, op) => (op === piece.ops[at] ? at + 1 : at), 0)
-    expect(kept).toBe(piece.ops.length)
+    // forms stand on their usual routes now; what the smith had put in or taken out is so still
+    expect(plan.steps.filter(({ op }) => op === 'planish')).toHaveLength(piece.ops.filter((op) => op === 'planish').length)
     expect(plan.misfits).toEqual([])
+    expect(plan.faults).toEqual([])
     expect(design.parts.map((part) => part.id)).toEqual(['part-1'])
   })
   it.each(before.trays.map((tray) => [tray.id, tray] as const))('tray %i stands where it stood, with every entry', (id, tray) => {

@@ -29,6 +29,13 @@ export const settingsSchema = z.object({
   figures: z.record(z.string(), z.number()).default({}),
   /** The workshop's own methods: by the id of a choice, the way that a new piece starts with. */
   methods: z.record(z.string(), z.string()).default({}),
+  /** What the torch brings into the work, W. */
+  torchW: z.coerce
+    .number({ error: 'Torch: so many watts, such as 150' })
+    .min(10, { error: 'Torch: at least 10 W' })
+    .max(5000, { error: 'Torch: at most 5000 W' })
+    .default(150),
+  flux: z.enum(['white-paste', 'borax', 'liquid']).default('white-paste'),
   /** The workshop's answers to questions of the order of work, where they are not the usual ones. */
   orderSchools: z.record(z.string(), z.string()).default({}),
   /** Whether the questions of the first start were answered or put aside. */

@@ -9,6 +9,8 @@ export interface Kit {
   readonly parts: readonly AssemblyPart[]
   readonly others: readonly AssemblyOther[]
   readonly joints: readonly AssemblyJoint[]
+  /** Sizes said once: by part and field, the other size it is bound to. */
+  readonly bound?: Readonly<Record<string, Readonly<Record<string, string>>>>
   /** Answers that this kind of piece sets of its own. */
   readonly schools: Readonly<Record<string, string>>
   /** The route, as `writtenRoute` reads it. */

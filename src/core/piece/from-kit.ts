@@ -5,7 +5,7 @@ import type { PieceDesign } from './design'
 /** A name as a smith would write it: the id with its hyphens gone. */
 const nameOf = (id: string) => id.charAt(0).toUpperCase() + id.slice(1).replaceAll('-', ' ')
 
-/** A piece started from a kit: its parts, joints and route, all sizes still open. */
+/** A piece started from a kit: its parts, joints and route, all sizes still open but those that follow from others. */
 export function designFromKit(kit: Kit): PieceDesign {
   return {
     kit: kit.id,
@@ -14,7 +14,7 @@ export function designFromKit(kit: Kit): PieceDesign {
       name: nameOf(id),
       form,
       inputVersion: findForm(form)?.inputVersion ?? 1,
-      input: {},
+      input: { ...kit.bound?.[id] },
       bought,
       ...(count ? { count } : {}),
     })),

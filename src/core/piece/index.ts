@@ -21,4 +21,5 @@ export { type PartMetal, type PiecePlan, type PlannedPart, type PlanOptions, pla
 export { metalsOf, type PartWalk, type RouteState, type RouteTemper, routeTemper, SPLIT_RULE } from './route-temper'
 export { partOfCopy, type StandingPiece, standingPiece, standingViews } from './standing'
 export { type StrandStep, type Strands, strandsOf } from './strands'
+export { type HeatCard, ownedSolders, type TorchBook, torchBook } from './torch'
 export { insertAnneal, nameOfThing, partOfStep, wordsOf } from './words'

@@ -29,6 +29,9 @@ const WORKS: ReadonlySet<string> = new Set([
 
 /** Regions that a route leaves as they were bought, and only the heat reaches. */
 const LEFT_ALONE: Readonly<Record<string, readonly string[]>> = {
+  // a bezel is pushed over its stone on the route of the piece it is part of
+  bezel: ['over the stone'],
+  'bezel-gallery': ['over the stone'],
   'fold-star': ['faces'],
   'folded-box': ['bottom'],
   buckle: ['frame'],

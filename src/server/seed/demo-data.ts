@@ -102,6 +102,13 @@ export const JOBS = {
     status: 'promised',
     note: 'Number plate riveted on a backing plate; signal glass in the crest.',
   },
+  fittings: {
+    title: 'Fittings of several parts',
+    customer: 'Museum shop, Tarn Halt',
+    dueOn: '2027-03-05',
+    status: 'promised',
+    note: 'One of each kind, for the glass case by the booking hall.',
+  },
   whistle: {
     title: 'Whistle chain',
     customer: 'Guards’ mess, Orrin Vale',

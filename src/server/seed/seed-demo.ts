@@ -1,7 +1,8 @@
 import { findForm } from '@/core/forms'
+import { findKit } from '@/core/kits'
 import { packLayout } from '@/core/layout'
 import type { BoughtTemper } from '@/core/metals'
-import { type DesignStep, editsBetween, insertAnneal, onePart } from '@/core/piece'
+import { type DesignStep, designFromKit, editsBetween, insertAnneal, onePart } from '@/core/piece'
 import { findStartingSet, type ToolKind } from '@/core/toolwall'
 import { designSchema, itemUid, type NewEntry, type NewJob, type Repositories } from '../db/repositories'
 import { instanceOf } from '../services/cut-layout'
@@ -18,6 +19,7 @@ import {
   WALL_MEASURED,
   WALL_SETS,
 } from './demo-data'
+import { KIT_PIECES } from './demo-kits'
 
 const TOGETHER = new Set(['anneal', 'pickle'])
 
@@ -303,6 +305,7 @@ function seedFittings(to: Repositories): void {
       quantity: 1,
       spares: 0,
       form: 'strip-links',
+      bought: 'annealed',
       input: { linkMm: 19, widthMm: 6, linkCount: 26, stripCount: 2, alloy: 'nickel-silver-c752', thicknessMm: ga('20', 0.8118) },
     },
     {
@@ -376,6 +379,18 @@ function seedFittings(to: Repositories): void {
   for (const piece of pieces) addPiece(to, piece)
 }
 
+/** A piece of each kit there is. */
+function seedKits(to: Repositories): void {
+  const jobId = to.jobs.addJob(JOBS.fittings)
+  for (const { kit: id, name, quantity, inputs } of KIT_PIECES) {
+    const kit = findKit(id)
+    if (!kit) throw new Error(`no kit ${id}`)
+    const open = designFromKit(kit)
+    const parts = open.parts.map((part) => ({ ...part, input: { ...part.input, ...inputs[part.id] } }))
+    to.jobs.addPiece({ jobId, name, quantity, spares: 0, design: designSchema.parse({ ...open, parts }) })
+  }
+}
+
 /** Fills an empty database with the railway's workshop, jobs at every stage. */
 export function seedDemo(to: Repositories): void {
   to.transaction(() => {
@@ -413,6 +428,7 @@ export function seedDemo(to: Repositories): void {
     })
     seedFinial(to)
     seedFittings(to)
+    seedKits(to)
     replayLedger(to)
   })
 }

@@ -46,7 +46,7 @@ export function OrderPanel({ offer, onLeave }: { readonly offer: OrderOffer; rea
             Move them
           </Button>
         ) : null}
-        <Button onClick={onLeave}>Leave it</Button>
+        <Button onClick={onLeave}>Cancel</Button>
       </Box>
     </Box>
   )

@@ -58,10 +58,12 @@ interface RibbonStepProps {
   readonly dark: boolean
   readonly isNow: boolean
   readonly piece: PieceThumb | null
+  /** Whether it says its name: under the strands of a route the tags do. */
+  readonly isNamed: boolean
   readonly onAnneal: (() => void) | undefined
 }
 
-function RibbonStep({ state, dark, isNow, piece, onAnneal }: RibbonStepProps) {
+function RibbonStep({ state, dark, isNow, piece, isNamed, onAnneal }: RibbonStepProps) {
   const text = dark ? PALETTE.petrolText : PALETTE.ink
   return (
     <Box component="li" title={sayState(state)} sx={{ flex: 1, minWidth: 0, position: 'relative' }}>
@@ -128,7 +130,7 @@ function RibbonStep({ state, dark, isNow, piece, onAnneal }: RibbonStepProps) {
           color: dark && !isNow ? PALETTE.petrolMuted : text,
         }}
       >
-        {labelOf(state)}
+        {isNamed ? labelOf(state) : ''}
         <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}>
           {sayState(state)}
         </Box>
@@ -243,6 +245,7 @@ export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHea
               state={state}
               dark={dark}
               isNow={now === i}
+              isNamed={!under}
               piece={now === i ? piece : null}
               onAnneal={walk.annealBefore.includes(i) && onAnneal ? () => onAnneal(i) : undefined}
             />

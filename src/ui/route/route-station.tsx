@@ -146,39 +146,34 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
         overflow: { md: 'hidden' },
       }}
     >
-      <Box
-        component="section"
-        aria-label="Steps"
-        tabIndex={0}
-        sx={{ overflow: 'auto', display: 'flex', flexDirection: 'column', justifyContent: 'space-between', pt: 1.5, pb: 1 }}
-      >
-        <StrandBoard
-          strands={shown.strands}
-          steps={view.board}
-          colours={view.colours}
-          names={view.names}
-          findings={shown.findings.filter(({ level }) => level !== 'note')}
-          chosen={chosen?.id}
-          onChoose={setChosen}
-          onOver={(from, to) => setLifted([from, to])}
-          onDrop={reorder}
-          onRemove={(i) => {
-            keep({ ...wanted, steps: wanted.steps.filter((_, j) => j !== i) })
-            say({ text: `${view.board[i]?.title ?? 'The step'} is taken out.`, undo: () => hand.move('undo') })
-          }}
-        />
-        {shown.temper.steps.length > 0 ? (
-          <Box sx={{ width: LEFT + wanted.steps.length * COLUMN + 12, mt: 2, bgcolor: PALETTE.white }}>
-            <Ribbon walk={shown.temper} onAnneal={addAnneal} under={{ left: LEFT, column: COLUMN }} />
-          </Box>
-        ) : null}
-      </Box>
-      <Box
-        component="section"
-        aria-label="Metal and bench"
-        sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}
-      >
-        <SaveWords state={hand.state} />
+      <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, minWidth: 0 }}>
+        <Box
+          component="section"
+          aria-label="Steps"
+          tabIndex={0}
+          sx={{ overflow: 'auto', pt: 1.5, flexShrink: 0, maxHeight: { md: '72%' } }}
+        >
+          <StrandBoard
+            strands={shown.strands}
+            steps={view.board}
+            colours={view.colours}
+            names={view.names}
+            findings={shown.findings.filter(({ level }) => level !== 'note')}
+            chosen={chosen?.id}
+            onChoose={setChosen}
+            onOver={(from, to) => setLifted([from, to])}
+            onDrop={reorder}
+            onRemove={(i) => {
+              keep({ ...wanted, steps: wanted.steps.filter((_, j) => j !== i) })
+              say({ text: `${view.board[i]?.title ?? 'The step'} is taken out.`, undo: () => hand.move('undo') })
+            }}
+          />
+          {shown.temper.steps.length > 0 ? (
+            <Box sx={{ width: LEFT + wanted.steps.length * COLUMN + 12, mt: 1, bgcolor: PALETTE.white }}>
+              <Ribbon walk={shown.temper} onAnneal={addAnneal} under={{ left: LEFT, column: COLUMN }} />
+            </Box>
+          ) : null}
+        </Box>
         {chosen ? (
           <StepPanel
             key={chosen.id}
@@ -205,6 +200,13 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
             }}
           />
         ) : null}
+      </Box>
+      <Box
+        component="section"
+        aria-label="Metal and bench"
+        sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}
+      >
+        <SaveWords state={hand.state} />
         {plan.faults.map(({ path, message }) => (
           <Typography key={path} role="alert" sx={{ color: PALETTE.fire, mt: 1 }}>
             {message}

@@ -147,42 +147,60 @@ export function StepPanel({
   const operation = findOperation(step.op)
   const includes = operation && !step.unfolded ? operation.includes.filter(({ op }) => op !== '*') : []
   return (
-    <Box component="section" aria-label="The chosen step" sx={{ borderBottom: `1px solid ${PALETTE.hairline}`, pb: 1.5 }}>
-      <Typography variant="h2">{title}</Typography>
-      {on ? <Typography sx={{ color: PALETTE.muted }}>{on}</Typography> : null}
-      <Typography variant="body2" sx={{ mt: 0.5 }}>
-        {say}
-      </Typography>
-      {watch ? (
-        <Typography variant="body2" sx={{ color: PALETTE.muted }}>
-          {watch}
+    <Box
+      component="section"
+      aria-label="The chosen step"
+      sx={{
+        flex: 1,
+        overflowY: 'auto',
+        borderTop: `1px solid ${PALETTE.hairline}`,
+        px: 2.5,
+        py: 1.5,
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.1fr) minmax(0, 1fr)' },
+        columnGap: 4,
+        alignContent: 'start',
+      }}
+    >
+      <Box>
+        <Typography variant="h2">{title}</Typography>
+        {on ? <Typography sx={{ color: PALETTE.muted }}>{on}</Typography> : null}
+        <Typography variant="body2" sx={{ mt: 0.5 }}>
+          {say}
         </Typography>
-      ) : null}
-      {operation?.caution ? (
-        <Typography variant="body2" sx={{ borderLeft: `3px solid ${PALETTE.ochre}`, pl: 1, mt: 0.75 }}>
-          {operation.caution}
-        </Typography>
-      ) : null}
-      {tool ? (
-        <Typography variant="body2" sx={{ color: tool.level === 'note' ? PALETTE.ochre : PALETTE.verdigris, mt: 0.5 }}>
-          {tool.message}
-        </Typography>
-      ) : null}
-      {state ? <Metal state={state} part={statePart} /> : null}
-      {paramFields(step.op).map((field) => (
-        <Param key={`${step.id}-${field.name}`} step={step} field={field} onChange={onParams} />
-      ))}
-      {includes.length > 0 ? (
-        <Typography variant="body2" sx={{ mt: 0.5, color: PALETTE.muted }}>
-          With it: {includes.map(({ op }) => (findOperation(op)?.title ?? op).toLowerCase()).join(', ')}.
-        </Typography>
-      ) : null}
-      <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
-        {includes.length > 0 ? <Button onClick={onUnfold}>Part it into its steps</Button> : null}
-        <Button onClick={onDouble}>Do it twice</Button>
-        <Button aria-pressed={isPinned} onClick={() => onPin(!isPinned)}>
-          {isPinned ? 'May move again' : 'Keep it here'}
-        </Button>
+        {watch ? (
+          <Typography variant="body2" sx={{ color: PALETTE.muted }}>
+            {watch}
+          </Typography>
+        ) : null}
+        {operation?.caution ? (
+          <Typography variant="body2" sx={{ borderLeft: `3px solid ${PALETTE.ochre}`, pl: 1, mt: 0.75 }}>
+            {operation.caution}
+          </Typography>
+        ) : null}
+        {tool ? (
+          <Typography variant="body2" sx={{ color: tool.level === 'note' ? PALETTE.ochre : PALETTE.verdigris, mt: 0.5 }}>
+            {tool.message}
+          </Typography>
+        ) : null}
+        {includes.length > 0 ? (
+          <Typography variant="body2" sx={{ mt: 0.5, color: PALETTE.muted }}>
+            With it: {[...new Set(includes.map(({ op }) => (findOperation(op)?.title ?? op).toLowerCase()))].join(', ')}.
+          </Typography>
+        ) : null}
+      </Box>
+      <Box>
+        {state ? <Metal state={state} part={statePart} /> : null}
+        {paramFields(step.op).map((field) => (
+          <Param key={`${step.id}-${field.name}`} step={step} field={field} onChange={onParams} />
+        ))}
+        <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
+          {includes.length > 0 ? <Button onClick={onUnfold}>Part it into its steps</Button> : null}
+          <Button onClick={onDouble}>Do it twice</Button>
+          <Button aria-pressed={isPinned} onClick={() => onPin(!isPinned)}>
+            {isPinned ? 'Let it move' : 'Hold its place'}
+          </Button>
+        </Box>
       </Box>
     </Box>
   )

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useMemo } from 'react'
 import { useWatch } from 'react-hook-form'
+import { ORDER_SCHOOLS } from '@/core/assembly'
 import { type Settings, settingsSchema } from '@/core/entries'
 import type { MethodChoice } from '@/core/forms'
 import { ALLOY_TITLES } from '@/core/metals'
@@ -13,14 +14,37 @@ import { useWorkshop } from '../shared/workshop-context'
 import { type SettingGroup, SettingGroups } from './setting-groups'
 
 /** What can be entered here; own figures are set in the Tables, beside their presets. */
-type Typed = { [K in Exclude<keyof Settings, 'figures' | 'methods' | 'greeted' | 'trialJobId'>]: string } & {
+type Typed = { [K in Exclude<keyof Settings, 'figures' | 'methods' | 'greeted' | 'trialJobId' | 'orderSchools'>]: string } & {
   readonly methods: Record<string, string>
+  readonly orderSchools: Record<string, string>
 }
 
 function typedOf(settings: Settings, methods: readonly MethodChoice[]): Typed {
-  const { figures: _, greeted: __, trialJobId: ___, methods: own, ...plain } = settings
-  const words = Object.fromEntries(Object.entries(plain).map(([key, value]) => [key, String(value)])) as Omit<Typed, 'methods'>
-  return { ...words, methods: Object.fromEntries(methods.map((choice, i) => [`m${i}`, own[choice.key] ?? choice.preset])) }
+  const { figures: _, greeted: __, trialJobId: ___, methods: own, orderSchools, ...plain } = settings
+  const words = Object.fromEntries(Object.entries(plain).map(([key, value]) => [key, String(value)])) as Omit<
+    Typed,
+    'methods' | 'orderSchools'
+  >
+  const order = Object.fromEntries(ORDER_SCHOOLS.map(({ id, usual }) => [id, orderSchools[id] ?? usual]))
+  return {
+    ...words,
+    orderSchools: order,
+    methods: Object.fromEntries(methods.map((choice, i) => [`m${i}`, own[choice.key] ?? choice.preset])),
+  }
+}
+
+function OrderAnswer({ school }: { readonly school: (typeof ORDER_SCHOOLS)[number] }) {
+  const options = Object.fromEntries(
+    Object.entries(school.answers).map(([id, words]) => [id, id === school.usual ? `${words} (usual)` : words]),
+  )
+  return (
+    <>
+      <EntryChoice name={`orderSchools.${school.id}`} label={school.question} options={options} width={200} />
+      <Typography variant="body2" sx={{ pb: 0.5 }}>
+        The others: {school.changes}
+      </Typography>
+    </>
+  )
 }
 
 function Method({ choice, at }: { readonly choice: MethodChoice; readonly at: number }) {
@@ -89,6 +113,22 @@ function groupsOf(isDemo: boolean, methods: readonly MethodChoice[]): readonly S
       ],
     },
     {
+      title: 'Torch',
+      settings: [
+        { words: 'torch power watts heat soldering', field: <EntrySize name="torchW" label="The torch brings in" unit="W" /> },
+        {
+          words: 'flux paste borax liquid soldering',
+          field: (
+            <EntryChoice
+              name="flux"
+              label="Flux"
+              options={{ 'white-paste': 'white fluoride paste', borax: 'borax', liquid: 'self-pickling liquid' }}
+            />
+          ),
+        },
+      ],
+    },
+    {
       title: 'Paper',
       settings: [
         { words: 'paper a4 letter print', field: <EntryChoice name="paper" label="Paper" options={{ A4: 'A4', Letter: 'Letter' }} /> },
@@ -119,6 +159,14 @@ function groupsOf(isDemo: boolean, methods: readonly MethodChoice[]): readonly S
           },
         ]),
     {
+      title: 'Order of work',
+      about: 'Where good smiths differ on what comes first. It holds for every route; a piece may have answers of its own.',
+      settings: ORDER_SCHOOLS.map((school) => ({
+        words: `${school.id} ${school.question} ${Object.values(school.answers).join(' ')} ${school.changes}`,
+        field: <OrderAnswer school={school} />,
+      })),
+    },
+    {
       title: 'Methods',
       about: 'What a new piece starts with. Each piece can have another; those that are there stay as they are.',
       settings: methods.map((choice, at) => ({
@@ -141,15 +189,22 @@ export function Preferences({ settings, methods, looking }: PreferencesProps) {
   const told = useTold()
   const { settingsRevision, name } = useWorkshop()
   const groups = useMemo(() => groupsOf(name === 'demo', methods), [name, methods])
-  async function send({ methods: chosen, ...typed }: Typed) {
+  async function send({ methods: chosen, orderSchools: answers, ...typed }: Typed) {
+    const orderSchools = Object.fromEntries(ORDER_SCHOOLS.flatMap(({ id, usual }) => (answers[id] === usual ? [] : [[id, answers[id]]])))
     const own = Object.fromEntries(
       methods.flatMap((choice, at) => {
         const id = chosen[`m${at}`]
         return id === undefined || id === choice.preset ? [] : [[choice.key, id]]
       }),
     )
-    const before = Object.fromEntries([...Object.keys(typed), 'methods'].map((name) => [name, settings[name as keyof Settings]]))
-    return told('saveSettings', { ...typed, methods: own }, { revision: settingsRevision, text: 'The settings are saved.', back: before })
+    const before = Object.fromEntries(
+      [...Object.keys(typed), 'methods', 'orderSchools'].map((name) => [name, settings[name as keyof Settings]]),
+    )
+    return told(
+      'saveSettings',
+      { ...typed, methods: own, orderSchools },
+      { revision: settingsRevision, text: 'The settings are saved.', back: before },
+    )
   }
   return (
     <EntryForm<Typed>

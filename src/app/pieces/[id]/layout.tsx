@@ -1,9 +1,12 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
+import { HOT_JOINTS } from '@/core/assembly'
 import { findForm } from '@/core/forms'
+import { findKit } from '@/core/kits'
 import { countWords } from '@/core/logbook'
 import { ALLOY_IDS } from '@/core/metals'
+import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { Stations } from '@/ui/forms/piece-head'
 import { PageHead } from '@/ui/shared/page-head'
@@ -21,10 +24,13 @@ export async function generateMetadata({ params }: { params: Promise<{ id: strin
 
 export default async function PieceLayout({ children, params }: { children: ReactNode; params: Promise<{ id: string }> }) {
   const { id } = await params
-  const piece = workshop().jobs.piece(Number(id))
+  const repositories = workshop()
+  const piece = repositories.jobs.piece(Number(id))
   if (!piece) notFound()
   const input = piece.design.parts[0]?.input ?? {}
   const form = findForm(piece.design.parts[0]?.form ?? '')
+  const plan = planDesign(piece.design, planOptions(repositories))
+  const kit = findKit(piece.design.kit)
   return (
     <>
       <PageHead
@@ -35,9 +41,9 @@ export default async function PieceLayout({ children, params }: { children: Reac
           thickness: typedText(input.thicknessMm),
         }}
         title={piece.name}
-        sub={`${piece.archivedAt === null ? '' : 'in the archive · '}${countWords(piece)} · ${form?.title.toLowerCase() ?? ''} · for ${piece.jobTitle}`}
+        sub={`${piece.archivedAt === null ? '' : 'in the archive · '}${countWords(piece)} · ${(kit?.title ?? form?.title ?? '').toLowerCase()} · for ${piece.jobTitle}`}
       >
-        <Stations pieceId={piece.id} />
+        <Stations pieceId={piece.id} hasJoints={plan.assembly.joints.some(({ kind }) => HOT_JOINTS.includes(kind))} />
       </PageHead>
       {children}
     </>

@@ -5,7 +5,7 @@ export const buckleDoubleD: Kit = {
   title: 'Double-D buckle',
   parts: [
     { id: 'frame', form: 'buckle' },
-    { id: 'tongue', form: 'wire-tongue' },
+    { id: 'tongue', form: 'hook' },
   ],
   others: [{ id: 'strap', kind: 'leather', standsC: 60 }],
   joints: [

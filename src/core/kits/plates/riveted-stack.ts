@@ -15,6 +15,11 @@ export const rivetedStack: Kit = {
     { id: 'shown', kind: 'rivet', members: [member('upper.holes'), member('lower.holes'), member('wires.ends')] },
     { id: 'flush', kind: 'rivet', members: [member('upper.seats'), member('lower.seats'), member('hidden.ends')] },
   ],
+  bound: {
+    lower: { lengthMm: '= upper.lengthMm', widthMm: '= upper.widthMm' },
+    wires: { upperMm: '= upper.thicknessMm', lowerMm: '= lower.thicknessMm', holeMm: '= upper.holeMm' },
+    hidden: { upperMm: '= upper.thicknessMm', lowerMm: '= lower.thicknessMm' },
+  },
   schools: {},
   steps: `
     saw upper+lower · file upper+lower · sand upper+lower (gritUm 35) · drill upper @holes (fit tight) [S03 A] ·

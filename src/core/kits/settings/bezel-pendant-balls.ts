@@ -22,6 +22,7 @@ export const bezelPendantBalls: Kit = {
     { id: 'set', kind: 'bezel', members: [member('bezel.lip'), member('stone')] },
     { id: 'hung', kind: 'link', members: [member('chain'), member('bail.inside')] },
   ],
+  bound: { plate: { stoneLengthMm: '= bezel.stoneLengthMm', stoneWidthMm: '= bezel.stoneWidthMm' } },
   schools: {},
   steps: `
     measure stone · saw bezel · square-ends bezel · bend bezel · solder bezel-seam · pickle bezel ·

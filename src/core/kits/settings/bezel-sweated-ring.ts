@@ -25,6 +25,7 @@ export const bezelSweatedRing: Kit = {
     { id: 'set', kind: 'bezel', members: [member('bezel.lip'), member('stone')] },
     { id: 'hung', kind: 'link', members: [member('bail.inside'), member('plate.hole')] },
   ],
+  bound: { plate: { stoneLengthMm: '= bezel.stoneLengthMm', stoneWidthMm: '= bezel.stoneWidthMm' } },
   schools: {},
   steps: `
     measure stone · saw bezel · square-ends bezel · bend bezel · solder bezel-seam · pickle bezel ·

@@ -5,7 +5,7 @@ export const stackingRingsApplied: Kit = {
   title: 'Stacking rings with an applied shape',
   parts: [
     { id: 'ring', form: 'ring-stack' },
-    { id: 'shape', form: 'applied-shape' },
+    { id: 'shape', form: 'plate' },
   ],
   others: [],
   joints: [

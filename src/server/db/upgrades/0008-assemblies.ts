@@ -68,7 +68,7 @@ function reasonsFor(design: PieceDesign, note: string | undefined): RouteEdits['
 
 /** A design of one part with the edits of its route, as it is kept now. */
 function ofOnePart(raw: unknown): PieceDesign {
-  const { version, parts, bought, route } = oldDesign.parse(raw)
+  const { parts, bought, route } = oldDesign.parse(raw)
   const [part] = parts
   const plain: PieceDesign = {
     parts: parts.map((one) => ({ ...one, name: '', bought })),

@@ -1,0 +1,23 @@
+import { torchBook } from '@/core/piece'
+import { torchCardsPdf } from '@/server/export/torch-cards-pdf'
+import { notFound } from '@/server/http/answer'
+import { ofWorkshop } from '@/server/http/of-workshop'
+import { planDesign, planOptions } from '@/server/services/piece-plan'
+import { workshop } from '@/server/workshop'
+
+export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  return ofWorkshop(request, async () => {
+    const repositories = workshop()
+    const piece = repositories.jobs.piece(Number(id))
+    if (!piece) return notFound('this piece is not there')
+    const options = planOptions(repositories)
+    const { torchW, flux, paper } = repositories.settings.read()
+    const book = torchBook(planDesign(piece.design, options), { tools: options.tools, torchW, flux })
+    if (book.heats.length === 0) return notFound('this piece has no joint that is made by heat')
+    const bytes = await torchCardsPdf({ pieceName: piece.name, jobTitle: piece.jobTitle, book, paper })
+    return new Response(Buffer.from(bytes), {
+      headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="torch-${Number(id)}.pdf"` },
+    })
+  })
+}
