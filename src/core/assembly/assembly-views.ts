@@ -37,10 +37,16 @@ export function standingBodies(
   return { bodies, undrawn }
 }
 
+/** The highest point of a standing part. */
+const topOf = ({ mesh }: StandingBody) =>
+  mesh.positions.reduce((top, at, i) => (i % 3 === 2 ? Math.max(top, at) : top), Number.NEGATIVE_INFINITY)
+
 /** Standing parts in section along their middle, and from above; each part a region of its own, with its name. */
 export function viewsOfBodies(bodies: readonly StandingBody[], isApart = false): AssemblyView[] {
+  // what lies on top is drawn last
+  const upwards = [...bodies].sort((a, b) => topOf(a) - topOf(b))
   const view = (id: string, title: string, regionsOf: typeof planOf): AssemblyView => {
-    const drawn = bodies.map((body) => ({ body, regions: regionsOf(body.mesh) }))
+    const drawn = upwards.map((body) => ({ body, regions: regionsOf(body.mesh) }))
     const named = new Set<string>()
     return {
       id,

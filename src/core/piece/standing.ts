@@ -64,9 +64,9 @@ const poseOf = ({ u, v, angleDeg, offsetMm }: JointPose): Pose => ({
   ...(offsetMm === undefined ? {} : { offsetMm }),
 })
 
-/** Where one of several stands on a place when nothing was said: round its rim, one after another from the top. */
-function roundTheRim(target: Place | undefined, index: number, count: number): Pose {
-  if (count < 2 || !target?.finishedCurve) return {}
+/** Where one of several, or what a piece hangs by, stands on a place when nothing was said: round its rim, one after another from the top. */
+function roundTheRim(target: Place | undefined, role: DesignJoint['role'], index: number, count: number): Pose {
+  if ((count < 2 && role !== 'bail') || !target?.finishedCurve) return {}
   const box = boundsOf(target.finishedCurve)
   const turn = Math.PI / 2 + (2 * Math.PI * index) / count
   return { uMm: (RIM_SHARE * (box.maxX - box.minX) * Math.cos(turn)) / 2, vMm: (RIM_SHARE * (box.maxY - box.minY) * Math.sin(turn)) / 2 }
@@ -108,7 +108,7 @@ export function standingPiece({ parts }: PiecePlan, { joints }: Pick<PieceDesign
       id: joint.id,
       small: { thing: copyOf(small.thing, i), place: smallPlace },
       target: { thing: target.thing, place: targetPlace },
-      pose: joint.poses?.[i] ? poseOf(joint.poses[i]) : roundTheRim(placeOf(target.thing, targetPlace), i, count),
+      pose: joint.poses?.[i] ? poseOf(joint.poses[i]) : roundTheRim(placeOf(target.thing, targetPlace), joint.role, i, count),
     }))
   })
   const smalls = new Set(standing.map(({ small }) => partOfCopy(small.thing)))

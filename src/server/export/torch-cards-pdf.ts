@@ -38,7 +38,7 @@ function amountWords({ joints }: HeatCard): string[] {
     if (!solder) return `${name}: no solder, fused`
     const flows = `${SOLDERS[solder].title}, flows at ${flowC} °C`
     if (!amount) return `${name}: ${flows}`
-    return `${name}: ${flows}; ${amount.pallionCount} pallions of 1 x 1 x 0.25, one every ${formatPlain(amount.spacingMm, 1)} mm, or ${formatPlain(amount.wireLengthMm, 1)} mm of 0.5 wire`
+    return `${name}: ${flows}; ${amount.pallionCount} of 1 x 1 x 0.25, one every ${formatPlain(amount.spacingMm, 1)} mm, or ${formatPlain(amount.wireLengthMm, 1)} mm of 0.5 wire`
   })
 }
 
@@ -75,12 +75,7 @@ function drawCard(kit: Kit, page: PDFPage, print: TorchPrint, card: HeatCard, in
   write.say('Then, before anything else goes on', 15, true)
   for (const { test, fails } of JOINT_TESTS) write.say(`${test} ${fails}`, 12)
   write.space()
-  write.say(
-    `${card.caution} Eyes, hair and sleeves; ventilate: flux and zinc fume. Follow the product’s safety sheet and local rules.`,
-    10,
-    false,
-    FAINT,
-  )
+  write.say(`${card.caution} Ventilate: flux and zinc fume.`, 10, false, FAINT)
 }
 
 /** One page for each heat, to stand beside the torch: what goes on, with how much of what, where the flame goes and what to look for. */

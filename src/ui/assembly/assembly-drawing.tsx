@@ -23,9 +23,24 @@ interface ViewProps extends Omit<AssemblyDrawingProps, 'views'> {
   readonly height: number
 }
 
+/** Lines of lettering want so much room, px. */
+const LINE_PX = 19
+
+/** Names one under the other where they would lie on each other. */
+function spreadOut(labels: readonly { readonly x: number; readonly y: number; readonly text: string }[]) {
+  let last = Number.NEGATIVE_INFINITY
+  return [...labels]
+    .sort((a, b) => a.y - b.y)
+    .map((label) => {
+      last = Math.max(label.y, last + LINE_PX)
+      return { ...label, toY: last }
+    })
+}
+
 function View({ view, width, height, colours, chosen, onPick }: ViewProps) {
   const [over, setOver] = useState<string>()
   const fit = fitView(view, width, height)
+  const labels = spreadOut(view.notes.map(({ at, text }) => ({ x: fit.toX(at[0]), y: fit.toY(at[1]), text })))
   const pathOf = (outline: Outline) =>
     `${outline.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${fit.toX(x).toFixed(1)} ${fit.toY(y).toFixed(1)}`).join('')}Z`
   return (
@@ -62,10 +77,10 @@ function View({ view, width, height, colours, chosen, onPick }: ViewProps) {
             />
           )
         })}
-        {view.notes.map(({ at, text }, i) => (
-          <g key={`${text}-${i}`} pointerEvents="none">
-            <path d={`M${fit.toX(at[0]) + 2} ${fit.toY(at[1])}l10 -6h8`} fill="none" stroke={PALETTE.muted} />
-            <text x={fit.toX(at[0]) + 23} y={fit.toY(at[1]) - 2} fontSize={13} fill={PALETTE.ink}>
+        {labels.map(({ x, y, toY, text }) => (
+          <g key={text} pointerEvents="none">
+            <path d={`M${x + 2} ${y}L${x + 14} ${toY}h7`} fill="none" stroke={PALETTE.muted} />
+            <text x={x + 24} y={toY + 5} fontSize={13} fill={PALETTE.ink} stroke={PALETTE.ground} strokeWidth={4} paintOrder="stroke">
               {text}
             </text>
           </g>

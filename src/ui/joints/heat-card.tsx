@@ -17,7 +17,7 @@ function Amounts({ card }: { readonly card: HeatCard }) {
             <>
               : {SOLDERS[solder].title}, flows at <span className="fig">{flowC} °C</span>
               {amount
-                ? `; ${amount.pallionCount} pallions of 1 × 1 × 0.25 mm, one every ${formatPlain(amount.spacingMm, 1)} mm, or ${formatPlain(amount.wireLengthMm, 1)} mm of 0.5 wire, or ${formatPlain(amount.pasteLengthMm, 1)} mm of paste`
+                ? `; ${amount.pallionCount} ${amount.pallionCount === 1 ? 'pallion' : 'pallions'} of 1 × 1 × 0.25 mm${amount.pallionCount > 1 ? `, one every ${formatPlain(amount.spacingMm, 1)} mm` : ''}, or ${formatPlain(amount.wireLengthMm, 1)} mm of 0.5 wire, or ${formatPlain(amount.pasteLengthMm, 1)} mm of paste`
                 : '; say how long the seam is, and the amount follows'}
               {metals
                 .map(({ alloy, marginC }) =>
@@ -82,7 +82,7 @@ export function HeatCardView({ card, number }: { readonly card: HeatCard; readon
           </Typography>
         ) : null}
         <Typography variant="body2" sx={{ mt: 1 }}>
-          {card.caution} Eyes, hair and sleeves; ventilate. Follow the product’s safety sheet and local rules.
+          {card.caution}
         </Typography>
       </Box>
       <Box>

@@ -11,6 +11,9 @@ interface HeatLadderProps {
   readonly onChoose: (index: number) => void
 }
 
+/** Lettering that lines run under. */
+const HALO = { stroke: PALETTE.ground, strokeWidth: 5, paintOrder: 'stroke' } as const
+
 /** The melting range of each solder of a heat, a bar from where it begins to where it flows. */
 function Solders({ card, shape, x }: { readonly card: HeatCard; readonly shape: LadderShape; readonly x: number }) {
   return card.solders.map((id, i) => {
@@ -21,10 +24,10 @@ function Solders({ card, shape, x }: { readonly card: HeatCard; readonly shape: 
       <g key={id}>
         <rect x={left} y={top} width={24} height={Math.max(3, bottom - top)} fill={PALETTE.steel} stroke={PALETTE.steelEdge} />
         <line x1={left - 4} x2={left + 28} y1={top} y2={top} stroke={PALETTE.fire} strokeWidth={3} />
-        <text x={left + 32} y={top + 5} fontSize={13} fontFamily={FONTS.mono} fill={PALETTE.ink}>
+        <text x={left + 32} y={top + 5} fontSize={13} fontFamily={FONTS.mono} fill={PALETTE.ink} {...HALO}>
           {liquidusC}
         </text>
-        <text x={left + 32} y={top + 22} fontSize={12.5} fill={PALETTE.muted}>
+        <text x={left + 32} y={top + 22} fontSize={12.5} fill={PALETTE.muted} {...HALO}>
           {title.replace(/ \(.*/, '')}
         </text>
       </g>
@@ -53,7 +56,7 @@ function Metals({ card, shape, x }: { readonly card: HeatCard; readonly shape: L
         strokeWidth={5}
       />
       <text x={x - RUNG / 2 + 10} y={shape.toY(solidusC) - 8} fontSize={12.5} fill={PALETTE.muted}>
-        {title} melts from {solidusC}
+        {title} melts from {Math.round(solidusC)}
       </text>
     </g>
   ))
@@ -77,7 +80,7 @@ function Reaches({ book, shape }: { readonly book: TorchBook; readonly shape: La
               strokeWidth={2}
               strokeDasharray={gapC < 10 ? '3 3' : undefined}
             />
-            <text x={x2 - 22} y={(y1 + y2) / 2 + 5} textAnchor="end" fontSize={13} fontFamily={FONTS.mono} fill={colour}>
+            <text x={x2 - 22} y={(y1 + y2) / 2 + 5} textAnchor="end" fontSize={13} fontFamily={FONTS.mono} fill={colour} {...HALO}>
               {gapC >= 0 ? `${gapC}° under` : `${-gapC}° over`}
             </text>
           </g>
