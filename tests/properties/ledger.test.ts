@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { standingEntries, trayProgress } from '@/core/logbook'
 import { keepEntry } from '@/server/services/keep-entry'
-import { progressSteps, replayLedger } from '@/server/services/ledger'
+import { replayLedger, stepsOf } from '@/server/services/ledger'
 import { addPiece, designOf, entryFor, NOW, type TestTray, trayOf } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
 
@@ -88,7 +88,7 @@ describe('the ledger against a model that remembers everything', () => {
           const standing = standingEntries(kept)
           expect(to.entries.standing(tray.id).map((entry) => entry.token)).toEqual(standing.map((entry) => entry.token))
 
-          const progress = trayProgress(SIZE, progressSteps(tray), standing)
+          const progress = trayProgress(SIZE, stepsOf(to, tray), standing)
           const stored = to.trays.one(tray.id)
           expect(stored?.standing).toEqual({
             stepIndex: progress.stepIndex,

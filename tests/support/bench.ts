@@ -3,7 +3,7 @@ import type { BoughtTemper } from '@/core/metals'
 import { onePart } from '@/core/piece'
 import { type Design, designSchema, itemUid, type Repositories } from '@/server/db/repositories'
 import { keepEntry } from '@/server/services/keep-entry'
-import { beginTray, progressSteps } from '@/server/services/ledger'
+import { beginTray, stepsOf } from '@/server/services/ledger'
 import { freezePlan, planDesign, planOptions } from '@/server/services/piece-plan'
 
 export const NOW = '2027-03-01T10:00:00.000Z'
@@ -75,7 +75,7 @@ export function saidOf(answer: DoorAnswer): string {
 /** Takes some workpieces through steps of the tray's route, up to but not including one. */
 export function workThrough(to: Repositories, tray: TestTray, workpieces: readonly number[], upTo = tray.plan.steps.length): void {
   const moves = () => to.entries.moves(tray.id)
-  for (const { id, together } of progressSteps(tray).slice(0, upTo)) {
+  for (const { id, together } of stepsOf(to, tray).slice(0, upTo)) {
     const pieces = together ? [null] : workpieces
     for (const workpiece of pieces)
       if (!moves().some((move) => move.kind === 'done' && move.stepId === id && move.workpiece === workpiece))

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next'
 import { type PlanOptions, wordsOf } from '@/core/piece'
 import type { Repositories, Tray } from '@/server/db/repositories'
+import { stepsOf } from '@/server/services/ledger'
 import { frozenMetals, partOfFrozen, planDesign, planOptions, walkFrozen } from '@/server/services/piece-plan'
 import { thumbOf } from '@/server/services/piece-thumb'
 import { waitingOf } from '@/server/services/tray-state'
@@ -19,7 +20,8 @@ const TRAYS_IN_TABLE = 2500
 function viewOf(repositories: Repositories, tray: Tray, options: PlanOptions): TrayView {
   const piece = repositories.jobs.piece(tray.pieceId)
   const { plan, standing, finishedAt } = tray
-  const step = plan.steps[standing.stepIndex]
+  const steps = stepsOf(repositories, tray)
+  const step = steps[standing.stepIndex]
   const finished = finishedAt !== null
   return {
     id: tray.id,
@@ -27,12 +29,12 @@ function viewOf(repositories: Repositories, tray: Tray, options: PlanOptions): T
     size: tray.size,
     lost: standing.lost,
     stepNumber: standing.stepIndex + 1,
-    stepCount: plan.steps.length,
+    stepCount: steps.length,
     finished,
     next: step && !finished ? wordsOf(step, frozenMetals(plan).get(partOfFrozen(plan, step.on).part)).title : 'Finished',
     needsHeat: !finished && step?.op === 'anneal',
     waiting: finished ? null : waitingOf(repositories, tray),
-    walk: finished ? null : walkFrozen(plan),
+    walk: finished ? null : walkFrozen({ ...plan, steps }),
     thumb: finished || !piece ? null : thumbOf(planDesign(piece.design, options)),
   }
 }

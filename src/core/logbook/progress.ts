@@ -3,6 +3,8 @@ export interface ProgressStep {
   readonly id: string
   /** Whether the whole tray goes through it together. */
   readonly together: boolean
+  /** The one workpiece it is for, where it is rework; all of them otherwise. */
+  readonly only?: number | undefined
 }
 
 export interface ProgressEvent {
@@ -35,10 +37,11 @@ export function trayProgress(size: number, steps: readonly ProgressStep[], event
   const alive = Array.from({ length: size }, (_, i) => i + 1).filter((n) => !lost.includes(n))
   for (const [stepIndex, step] of steps.entries()) {
     const done = new Set(events.filter((event) => event.kind === 'done' && event.stepId === step.id).map((event) => event.workpiece))
-    if (step.together ? done.has(null) : alive.every((n) => done.has(n))) continue
+    const through = step.only === undefined ? alive : alive.filter((n) => n === step.only)
+    if (step.together ? done.has(null) : through.every((n) => done.has(n))) continue
     if (alive.length === 0) break
-    const workpiece = step.together ? null : (alive.find((n) => !done.has(n)) ?? null)
-    return { stepIndex, workpiece, lost, alive, doneHere: step.together ? 0 : alive.filter((n) => done.has(n)).length, finished: false }
+    const workpiece = step.together ? null : (through.find((n) => !done.has(n)) ?? null)
+    return { stepIndex, workpiece, lost, alive, doneHere: step.together ? 0 : through.filter((n) => done.has(n)).length, finished: false }
   }
   return { stepIndex: steps.length, workpiece: null, lost, alive, doneHere: 0, finished: true }
 }

@@ -1,11 +1,11 @@
 import * as z from 'zod'
 import type { DoorAnswer } from '@/core/commands'
-import { READING_REACH } from '@/core/logbook'
+import { FAILED, PASSED, READING_REACH, TESTED } from '@/core/logbook'
 import { parseSize } from '@/core/sizes'
 import { formatPlain, issuesOf, plainWords, sayIssue } from '@/core/units'
 import { ENTRY_KINDS, type Entry, type NewEntry, type Repositories, type Tray } from '../db/repositories'
 import { simulatedIds } from '../instruments/simulated'
-import { bookItems, progressSteps, standTray } from './ledger'
+import { bookItems, standTray, stepsOf } from './ledger'
 
 const when = z.iso.datetime({ error: 'a time such as 2027-03-01T10:20:00.000Z' })
 
@@ -57,13 +57,10 @@ interface Place {
 function placeOf(repositories: Repositories, tray: Tray, sent: Sent): Checked<Place> {
   const found = sent.item === null ? undefined : repositories.trays.item(sent.item, tray.id)
   if (sent.item !== null && !found) return no('bad-input', `this tray of ${tray.size} has no piece "${sent.item}"`, 'item')
-  const stepIndex = sent.step === null ? -1 : tray.plan.steps.findIndex((step) => step.id === sent.step)
+  const steps = stepsOf(repositories, tray)
+  const stepIndex = sent.step === null ? -1 : steps.findIndex((step) => step.id === sent.step)
   if (sent.step !== null && stepIndex < 0)
-    return no(
-      'bad-input',
-      `this tray’s route has no step "${sent.step}"; it has ${tray.plan.steps.map((step) => step.id).join(', ')}`,
-      'step',
-    )
+    return no('bad-input', `this tray’s route has no step "${sent.step}"; it has ${steps.map((step) => step.id).join(', ')}`, 'step')
   const item = found && sent.item !== null ? { uid: sent.item, ...found } : null
   return { ok: true, value: { item, stepIndex: stepIndex < 0 ? null : stepIndex } }
 }
@@ -73,16 +70,17 @@ type Reading = NonNullable<NewEntry['reading']>
 /** The first step before this one that the item is not through yet. */
 function openBefore(repositories: Repositories, tray: Tray, instance: number, stepIndex: number): string | undefined {
   const moves = repositories.entries.moves(tray.id)
-  return progressSteps(tray)
+  return stepsOf(repositories, tray)
     .slice(0, stepIndex)
     .find(
       (step) =>
+        (step.only === undefined || step.only === instance) &&
         !moves.some((move) => move.kind === 'done' && move.stepId === step.id && move.workpiece === (step.together ? null : instance)),
     )?.id
 }
 
 function readingOf(repositories: Repositories, tray: Tray, sent: Sent, place: Place): Checked<Reading> {
-  const step = place.stepIndex === null ? undefined : tray.plan.steps[place.stepIndex]
+  const step = place.stepIndex === null ? undefined : stepsOf(repositories, tray)[place.stepIndex]
   if (!step || !place.item || place.stepIndex === null) return no('bad-input', 'a reading is of one piece at one step', 'item')
   const { target } = step
   if (!target) return no('bad-input', `nothing is measured at the step "${step.id}"`, 'step')
@@ -126,25 +124,51 @@ function reversedBy(repositories: Repositories, tray: Tray, sent: Sent): Checked
   return { ok: true, value: entry }
 }
 
+/** A test is of one piece, at a step that tests something, and says what came of it. */
+function testFault(
+  repositories: Repositories,
+  tray: Tray,
+  sent: Sent,
+  item: Place['item'],
+  stepIndex: number | null,
+): DoorAnswer | undefined {
+  const step = stepIndex === null ? undefined : stepsOf(repositories, tray)[stepIndex]
+  if (!item || !step || !TESTED.has(step.op)) return refuse('bad-input', 'a test is of one piece, at a step that tests it', 'step')
+  if (!sent.text?.startsWith(PASSED) && !sent.text?.startsWith(FAILED))
+    return refuse('bad-input', `the result of a test is "${PASSED}" or "${FAILED}: what was seen"`, 'text')
+  return undefined
+}
+
 function moveFault(repositories: Repositories, tray: Tray, sent: Sent, { item, stepIndex }: Place): DoorAnswer | undefined {
   if (sent.kind === 'loss' && !item) return refuse('bad-input', 'a loss is of one piece; say which', 'item')
   const moves = repositories.entries.moves(tray.id)
   const isLost = item && moves.some((move) => move.kind === 'loss' && move.workpiece === item.instance)
   if (isLost && sent.kind !== 'note' && sent.kind !== 'reversal')
     return refuse('conflict', `Piece ${item.instance} was lost before; it is out of the tray.`, 'item')
-  if (sent.kind !== 'done') return undefined
+  if (sent.kind === 'test') return testFault(repositories, tray, sent, item, stepIndex)
+  return sent.kind === 'done' ? doneFault(repositories, tray, item, stepIndex) : undefined
+}
+
+/** A step is done once by each piece, or once by the tray together; rework by its own piece alone. */
+function doneFault(repositories: Repositories, tray: Tray, item: Place['item'], stepIndex: number | null): DoorAnswer | undefined {
   if (stepIndex === null) return refuse('bad-input', 'a step is done; say which', 'step')
-  const { together, id } = progressSteps(tray)[stepIndex] ?? { together: false, id: '' }
+  const { together, id, only } = stepsOf(repositories, tray)[stepIndex] ?? { together: false, id: '' }
   if (together !== (item === null))
     return refuse(
       'bad-input',
       together ? 'the tray goes through this step together; name no piece' : 'this step is done piece by piece; say which',
       'item',
     )
-  const isDone = moves.some((move) => move.kind === 'done' && move.stepId === id && move.workpiece === (item?.instance ?? null))
-  return isDone
-    ? refuse('conflict', item ? `Piece ${item.instance} is through this step already.` : 'The tray is through this step already.', 'step')
-    : undefined
+  if (only !== undefined && item?.instance !== only)
+    return refuse('bad-input', `this step is the rework of piece ${only}; no other goes through it`, 'item')
+  const workpiece = item?.instance ?? null
+  const moves = repositories.entries.moves(tray.id)
+  if (!moves.some((move) => move.kind === 'done' && move.stepId === id && move.workpiece === workpiece)) return undefined
+  return refuse(
+    'conflict',
+    item ? `Piece ${item.instance} is through this step already.` : 'The tray is through this step already.',
+    'step',
+  )
 }
 
 function keptAnswer(repositories: Repositories, tray: Tray, entry: Pick<Entry, 'token' | 'value'>): DoorAnswer {

@@ -1,15 +1,26 @@
-import { countedReading, shapeOf, trayProgress } from '@/core/logbook'
+import { countedReading, type ReworkableStep, shapeOf, trayProgress, withRework } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
-import { type FrozenPart, type FrozenPlan, itemUid, type NewRecordRow, type Repositories, type Tray } from '../db/repositories'
+import {
+  type FrozenPart,
+  type FrozenPlan,
+  type FrozenStep,
+  itemUid,
+  type NewRecordRow,
+  type Repositories,
+  type Tray,
+} from '../db/repositories'
 
-/** The steps of a tray as progress sees them. */
-export function progressSteps(tray: Tray) {
-  return tray.plan.steps.map((step) => ({ id: step.id, together: findOperation(step.op)?.together ?? false }))
+type TrayStep = FrozenStep & ReworkableStep
+
+/** The steps of a tray: its frozen route, and the rework that failed tests have asked for. */
+export function stepsOf(repositories: Pick<Repositories, 'entries'>, tray: Tray): readonly TrayStep[] {
+  const route = tray.plan.steps.map((step): TrayStep => ({ ...step, together: findOperation(step.op)?.together ?? false }))
+  return withRework(route, repositories.entries.tests(tray.id), ({ target: _, overrides: __, ...step }) => step)
 }
 
 /** Where a tray stands, from its entries. */
 export function progressOf(repositories: Repositories, tray: Tray) {
-  return trayProgress(tray.size, progressSteps(tray), repositories.entries.moves(tray.id))
+  return trayProgress(tray.size, stepsOf(repositories, tray), repositories.entries.moves(tray.id))
 }
 
 /** Writes down where a tray stands now, so that a page of trays need not read every entry. */

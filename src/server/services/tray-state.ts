@@ -1,7 +1,7 @@
 import type { TrayProgress } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
 import type { Entry, Repositories, Tray } from '../db/repositories'
-import { progressOf } from './ledger'
+import { progressOf, stepsOf } from './ledger'
 
 export interface Waiting {
   readonly title: string
@@ -18,7 +18,7 @@ export interface TrayState {
 /** What looks after itself since a step was done, and since when. */
 export function waitingOf(repositories: Repositories, tray: Tray): Waiting | null {
   const last = repositories.entries.lastDone(tray.id)
-  const step = tray.plan.steps.find((item) => item.id === last?.stepId)
+  const step = stepsOf(repositories, tray).find((item) => item.id === last?.stepId)
   const operation = step && findOperation(step.op)
   return last && operation && operation.waitS > 0 ? { title: operation.title, sinceAt: last.at, waitS: operation.waitS } : null
 }

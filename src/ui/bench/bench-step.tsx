@@ -6,6 +6,7 @@ import { useKeys } from '../keys/use-keys'
 import { Ribbon } from '../route/ribbon'
 import { FONTS, PALETTE } from '../theme/palette'
 import { BigButton } from './big-button'
+import { FailedPanel } from './failed-panel'
 import { FarQuestion, ReadingBox } from './reading-box'
 import { StepFacts } from './step-facts'
 import { StepPicture } from './step-picture'
@@ -45,14 +46,14 @@ function Finished({ tray, bench }: { readonly tray: BenchTrayView; readonly benc
 }
 
 /** What looks after itself since the last step done, and since when. */
-function waitingNow(tray: BenchTrayView, entries: readonly BenchEntry[]) {
+function waitingNow(steps: readonly BenchStepView[], entries: readonly BenchEntry[]) {
   const last = entries.findLast((entry) => entry.kind === 'done')
-  const step = tray.steps.find((item) => item.id === last?.stepId)
+  const step = steps.find((item) => item.id === last?.stepId)
   return last && step && step.waitS > 0 ? { title: step.title, sinceAt: last.at, waitS: step.waitS } : null
 }
 
 function Head({ tray, bench, number }: { readonly tray: BenchTrayView; readonly bench: Bench; readonly number: number }) {
-  const waiting = waitingNow(tray, bench.entries)
+  const waiting = waitingNow(bench.steps, bench.entries)
   return (
     <Box
       component="header"
@@ -69,7 +70,7 @@ function Head({ tray, bench, number }: { readonly tray: BenchTrayView; readonly 
       ) : null}
       <Box sx={{ flex: 1 }} />
       <span>
-        step {number} of {tray.steps.length}
+        step {number} of {bench.steps.length}
       </span>
       <BigButton plain onPress={bench.leave} keyId="back">
         leave the bench
@@ -102,6 +103,8 @@ function Side({ tray, step, bench, kept }: StepProps) {
     >
       {panel.kind === 'wrong' ? (
         <WrongPanel onWrong={bench.lose} onNote={bench.noteDown} onBack={bench.onEsc} />
+      ) : panel.kind === 'failed' ? (
+        <FailedPanel onFailed={bench.failed} onBack={bench.onEsc} />
       ) : (
         <Box sx={{ flex: 1, display: 'grid', alignItems: 'center' }}>
           <StepPicture op={step.op} params={step.params} metal={tray.colour} />
@@ -138,9 +141,10 @@ function Actions({ tray, step, bench, kept }: StepProps) {
         borderTop: { xs: `1px solid ${PALETTE.petrolLine}`, md: 'none' },
       }}
     >
-      <BigButton main onPress={bench.done} keyId="done">
-        {step.together ? 'Done, whole tray' : 'Done, next piece'}
+      <BigButton main onPress={bench.isTest ? bench.passed : bench.done} keyId="done">
+        {bench.isTest ? 'It holds' : step.together ? 'Done, whole tray' : 'Done, next piece'}
       </BigButton>
+      {bench.isTest ? <BigButton onPress={() => bench.show('failed')}>It failed</BigButton> : null}
       {step.target ? (
         <BigButton onPress={bench.measure} keyId="measure">
           Take a reading
@@ -169,6 +173,7 @@ function Actions({ tray, step, bench, kept }: StepProps) {
               {progress.workpiece}
             </b>{' '}
             of <b className="fig">{tray.size}</b>
+            {step.only === undefined ? null : ', this piece alone'}
           </>
         )}
         {kept === null ? null : (
@@ -195,7 +200,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
   const { panel, step } = bench
   const bare = panel.kind === 'none'
   useKeys({
-    done: bare && step ? bench.done : undefined,
+    done: bare && step ? (bench.isTest ? bench.passed : bench.done) : undefined,
     measure: bare ? bench.measure : undefined,
     wrong: bare && step ? () => bench.show('wrong') : undefined,
     takeBack: bare ? bench.takeBack : undefined,
@@ -248,7 +253,9 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
         />
       ) : null}
       {panel.kind === 'ask' ? <FarQuestion panel={panel} onAnswer={bench.answer} onBack={bench.onEsc} /> : null}
-      {panel.kind === 'ask' || panel.kind === 'wrong' ? null : <Actions tray={tray} step={step} bench={bench} kept={kept} />}
+      {panel.kind === 'ask' || panel.kind === 'wrong' || panel.kind === 'failed' ? null : (
+        <Actions tray={tray} step={step} bench={bench} kept={kept} />
+      )}
       <Box sx={{ px: 3.5, pb: 1 }}>
         <Ribbon walk={tray.walk} dark now={index} piece={tray.thumb} hasHead={false} />
       </Box>

@@ -6,7 +6,7 @@ import { FONTS, PALETTE } from '../theme/palette'
 import type { BenchStepView } from './tray-view'
 
 function Facts({ step, walk, index }: { readonly step: BenchStepView; readonly walk: TemperWalk; readonly index: number }) {
-  const before = walk.steps[index - 1] ?? walk.start
+  const before = walk.steps[Math.min(index, walk.steps.length) - 1] ?? walk.start
   const metal = `${before.temper.replaceAll('-', ' ')}, ${Math.round(100 * before.workLeftFraction)} % work left`
   const rows = [...step.words.facts, { label: 'Metal now', value: metal }]
   return (
@@ -43,8 +43,14 @@ export function StepFacts({ step, walk, index }: { readonly step: BenchStepView;
       >
         {step.words.title}
       </Typography>
+      {step.onWords ? <Typography sx={{ fontSize: 22, color: PALETTE.verdigrisBench, mt: 0.5 }}>{step.onWords}</Typography> : null}
       <Typography sx={{ fontSize: 20, lineHeight: 1.42, mt: 1.5, maxWidth: 580 }}>{step.words.say}</Typography>
       <Facts step={step} walk={walk} index={index} />
+      {step.reasons.map(({ rule, reason }) => (
+        <Callout key={rule} colour={PALETTE.ribbonNow} label={`Against ${rule}, all the same.`}>
+          {reason}
+        </Callout>
+      ))}
       {step.words.watch ? (
         <Callout colour={PALETTE.fireBench} label="Watch.">
           {step.words.watch}

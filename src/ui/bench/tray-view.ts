@@ -9,8 +9,12 @@ export interface BenchStepView {
   readonly op: string
   /** The part whose metal it works: readings and losses of the step are that part's. */
   readonly part: string
-  /** What it is done to, by name; empty where the piece has only one part. */
-  readonly on: string
+  /** What it is done to. */
+  readonly on: readonly { readonly thing: string }[]
+  /** The same by name; empty where the piece has only one part. */
+  readonly onWords: string
+  /** The one workpiece it is for, where it is rework. */
+  readonly only?: number
   /** Why it stands where a rule would not have it. */
   readonly reasons: readonly { readonly rule: string; readonly reason: string }[]
   readonly title: string
@@ -47,6 +51,8 @@ export interface BenchTrayView {
   readonly thicknessMm: number
   readonly colour: string
   readonly steps: readonly BenchStepView[]
+  /** The steps of a rework, as they read: those of a piece whose joint failed its test. */
+  readonly rework: Readonly<Record<string, Pick<BenchStepView, 'title' | 'caution' | 'words' | 'waitS'>>>
   readonly entries: readonly BenchEntry[]
   readonly walk: RouteTemper
   readonly thumb: PieceThumb | null

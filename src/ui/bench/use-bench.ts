@@ -1,11 +1,11 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { type FarOff, farOff } from '@/core/logbook'
+import { asksForRework, FAILED, type FarOff, farOff, PASSED, TESTED } from '@/core/logbook'
 import { parseSize } from '@/core/sizes'
 import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
-import type { BenchEntry, BenchTrayView } from './tray-view'
+import type { BenchEntry, BenchStepView, BenchTrayView } from './tray-view'
 import { useCalipers } from './use-calipers'
 import { type NewBenchEntry, useTray } from './use-tray'
 
@@ -14,19 +14,19 @@ const LEAVING_MS = 1500
 
 /** What lies over the step: nothing, the box for a reading, a question about one, why a piece is lost. */
 export type Panel =
-  | { readonly kind: 'none' | 'type' | 'wrong' }
+  | { readonly kind: 'none' | 'type' | 'wrong' | 'failed' }
   | { readonly kind: 'ask'; readonly far: FarOff; readonly typed: string; readonly instrument: string; readonly from: 'type' | 'none' }
 
 const NONE: Panel = { kind: 'none' }
-const SAID: Readonly<Record<string, string>> = { done: 'done', loss: 'lost', note: 'the note', reading: 'the reading' }
+const SAID: Readonly<Record<string, string>> = { done: 'done', loss: 'lost', note: 'the note', reading: 'the reading', test: 'the test' }
 
 /** One tray under the hands: what may be pressed, and what each press writes down. */
 export function useBench(tray: BenchTrayView) {
   const router = useRouter()
   const { practice } = useWorkshop()
   const onTray = useTray(tray)
-  const { progress, entries, add } = onTray
-  const step = tray.steps[progress.stepIndex] ?? null
+  const { progress, entries, steps, add } = onTray
+  const step = steps[progress.stepIndex] ?? null
   const [panel, setPanel] = useState<Panel>(NONE)
   const [said, setSaid] = useState('')
   /** Set while a steady figure is waited for. */
@@ -87,10 +87,22 @@ export function useBench(tray: BenchTrayView) {
 
   /** A piece is done once at a step, however often the key is struck before the page has moved on. */
   const doneAt = useRef('')
-  const markDone = async () => {
+  const markDone = async (result?: string) => {
     if (doneAt.current === place) return
     doneAt.current = place
+    if (result !== undefined && !(await write({ kind: 'test', ...here, text: result }, ''))) {
+      doneAt.current = ''
+      return
+    }
     if (!(await write({ kind: 'done', ...here }, ''))) doneAt.current = ''
+  }
+
+  /** A joint that fails goes round again, this piece alone; a fit that fails is tried again at the same step. */
+  const failTest = async (seen: string) => {
+    if (!step) return
+    const text = seen ? `${FAILED}: ${seen}` : FAILED
+    if (!(await write({ kind: 'test', ...here, text }, 'Noted. Try it again when it is mended.'))) return
+    if (asksForRework(step.op)) await write({ kind: 'done', ...here }, 'Clean, pickle, flux and solder it again: the steps come next.')
   }
 
   const takeBack = async () => {
@@ -99,7 +111,7 @@ export function useBench(tray: BenchTrayView) {
     if (!last) return setSaid('There is nothing to take back.')
     await write(
       { kind: 'reversal', stepId: last.stepId, workpiece: last.workpiece, reverses: last.token },
-      `Taken back: ${wordsOf(tray, last)}.`,
+      `Taken back: ${wordsOf(steps, last)}.`,
     )
   }
 
@@ -135,6 +147,9 @@ export function useBench(tray: BenchTrayView) {
     holding,
     calipers,
     done: () => void markDone(),
+    isTest: step !== null && TESTED.has(step.op),
+    passed: () => void markDone(PASSED),
+    failed: (seen: string) => void failTest(seen),
     lose: (text: string) => void write({ kind: 'loss', ...here, workpiece: progress.workpiece ?? progress.alive[0] ?? 1, text }, ''),
     noteDown: (text: string) => void write({ kind: 'note', ...here, text }, 'Note kept.'),
     take,
@@ -145,12 +160,12 @@ export function useBench(tray: BenchTrayView) {
     takeBack: () => void takeBack(),
     onEsc,
     leave,
-    show: (kind: 'type' | 'wrong') => setPanel(panel.kind === kind ? NONE : { kind }),
+    show: (kind: 'type' | 'wrong' | 'failed') => setPanel(panel.kind === kind ? NONE : { kind }),
   }
 }
 
-function wordsOf(tray: BenchTrayView, entry: BenchEntry): string {
-  const step = tray.steps.find((item) => item.id === entry.stepId)
+function wordsOf(steps: readonly BenchStepView[], entry: BenchEntry): string {
+  const step = steps.find((item) => item.id === entry.stepId)
   const piece = entry.workpiece === null ? 'the whole tray' : `piece ${entry.workpiece}`
   return `${SAID[entry.kind] ?? entry.kind}, ${piece}${step ? `, ${step.title.toLowerCase()}` : ''}`
 }

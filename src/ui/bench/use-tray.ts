@@ -1,12 +1,12 @@
 'use client'
-import { useCallback, useState } from 'react'
-import { standingEntries, trayProgress } from '@/core/logbook'
+import { useCallback, useMemo, useState } from 'react'
+import { standingEntries, trayProgress, withRework } from '@/core/logbook'
 import { randomText } from '../shared/random-text'
 import { useWorkshop } from '../shared/workshop-context'
 import { deviceName } from './queue/device'
 import type { OutgoingEntry, QueuedEntry } from './queue/store'
 import { useEntryQueue } from './queue/use-entry-queue'
-import type { BenchEntry, BenchTrayView } from './tray-view'
+import type { BenchEntry, BenchStepView, BenchTrayView } from './tray-view'
 
 const ANSWER_WITHIN_MS = 8000
 
@@ -18,8 +18,8 @@ export type NewBenchEntry = Pick<OutgoingEntry, 'kind'> &
   }
 
 /** The item an entry is of: of the part that its step works, and where it is of no step, of the first. */
-function itemOf(tray: BenchTrayView, stepId: string | null, workpiece: number | null): string | null {
-  const part = tray.steps.find(({ id }) => id === stepId)?.part ?? tray.parts[0]
+function itemOf(tray: BenchTrayView, steps: readonly BenchStepView[], stepId: string | null, workpiece: number | null): string | null {
+  const part = steps.find(({ id }) => id === stepId)?.part ?? tray.parts[0]
   return workpiece === null ? null : `${tray.uid}/${part}/${workpiece}`
 }
 
@@ -55,7 +55,12 @@ export function useTray(tray: BenchTrayView) {
   const sent = queue.sent.filter(isOfTray)
   const waiting = queue.queued.filter((item) => isOfTray(item) && item.refused === null)
   const entries = standingEntries([...known, ...[...sent, ...waiting].map(asEntry)])
-  const progress = trayProgress(tray.size, tray.steps, entries)
+  const steps = useMemo(
+    () =>
+      withRework(tray.steps, entries, (step, op) => ({ ...step, ...(op === 'solder' ? {} : tray.rework[op]), target: null, reasons: [] })),
+    [tray, entries],
+  )
+  const progress = trayProgress(tray.size, steps, entries)
 
   const add = useCallback(
     async ({ stepId, workpiece, ...words }: NewBenchEntry): Promise<boolean> =>
@@ -65,14 +70,15 @@ export function useTray(tray: BenchTrayView) {
         token: randomText(),
         device: deviceName(),
         tray: tray.uid,
-        item: itemOf(tray, stepId, workpiece),
+        item: itemOf(tray, steps, stepId, workpiece),
         step: stepId,
         at: new Date().toISOString(),
       }),
-    [queue.add, uid, tray],
+    [queue.add, uid, tray, steps],
   )
   return {
     entries,
+    steps,
     progress,
     add,
     waitingCount: waiting.length,

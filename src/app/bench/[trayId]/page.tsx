@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { REWORK_LOOP } from '@/core/logbook'
 import { ALLOYS } from '@/core/metals'
 import { findOperation } from '@/core/operations'
 import { type PlanOptions, wordsOf } from '@/core/piece'
@@ -9,7 +10,7 @@ import { frozenMetals, namesOfFrozen, partOfFrozen, planDesign, planOptions, wal
 import { thumbOf } from '@/server/services/piece-thumb'
 import { workshop } from '@/server/workshop'
 import { BenchStep } from '@/ui/bench/bench-step'
-import type { BenchStepView } from '@/ui/bench/tray-view'
+import type { BenchStepView, BenchTrayView } from '@/ui/bench/tray-view'
 
 function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepView[] {
   const metals = frozenMetals(plan)
@@ -22,7 +23,8 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepVie
       id: step.id,
       op: step.op,
       part: part.part,
-      on: namesOfFrozen(plan, step.on),
+      on: step.on,
+      onWords: namesOfFrozen(plan, step.on),
       reasons: step.overrides?.map(({ rule, reason }) => ({ rule, reason })) ?? [],
       title: operation?.title ?? step.op,
       together: operation?.together ?? false,
@@ -33,6 +35,17 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepVie
       words: own ? { ...words, facts: [...words.facts, { label: 'Your tool', value: own.message.replace(/^Yours: /, '') }] } : words,
     }
   })
+}
+
+/** What the steps of a rework read as. */
+function reworkViews(): BenchTrayView['rework'] {
+  return Object.fromEntries(
+    REWORK_LOOP.map((op) => {
+      const operation = findOperation(op)
+      const title = operation?.title ?? op
+      return [op, { title, caution: operation?.caution ?? null, waitS: operation?.waitS ?? 0, words: wordsOf({ op }, undefined) }]
+    }),
+  )
 }
 
 export async function generateMetadata({ params }: { params: Promise<{ trayId: string }> }): Promise<Metadata> {
@@ -63,6 +76,7 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
         thicknessMm: main.thicknessMm,
         colour: alloy.colour.bench,
         steps: stepViews(tray, options),
+        rework: reworkViews(),
         entries: repositories.entries.standing(tray.id),
         walk: walkFrozen(tray.plan),
         thumb: piece ? thumbOf(planDesign(piece.design, options)) : null,

@@ -109,6 +109,7 @@ export function makeEntryRepository(db: Db) {
   const moves = db.prepare(
     `SELECT e.step_id, e.instance, e.kind FROM entries e WHERE e.tray_id = ? AND e.kind IN ('done', 'loss') AND ${STANDING}`,
   )
+  const tests = db.prepare(`SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'test' AND ${STANDING} ORDER BY e.id`)
   const ofItem = db.prepare(`SELECT e.* FROM entries e WHERE e.item_uid = ? AND ${STANDING} ORDER BY e.id`)
   const together = db.prepare(`SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'done' AND e.item_uid IS NULL AND ${STANDING}`)
   const lastDone = db.prepare(
@@ -119,7 +120,7 @@ export function makeEntryRepository(db: Db) {
       WHERE e.kind = 'loss' AND ${STANDING} ORDER BY e.id DESC LIMIT ? OFFSET ?`,
   )
   const ofPiece = db.prepare(
-    `SELECT e.* FROM entries e JOIN trays t ON t.id = e.tray_id WHERE t.piece_id = ? AND e.kind IN ('loss', 'note') AND ${STANDING} ORDER BY e.id DESC LIMIT ?`,
+    `SELECT e.* FROM entries e JOIN trays t ON t.id = e.tray_id WHERE t.piece_id = ? AND e.kind IN ('loss', 'note', 'test') AND ${STANDING} ORDER BY e.id DESC LIMIT ?`,
   )
   const read = (row: unknown): Entry | undefined => (row ? entryRow.parse(row) : undefined)
   const all = (rows: readonly unknown[]): Entry[] => rows.map((row) => entryRow.parse(row))
@@ -154,13 +155,15 @@ export function makeEntryRepository(db: Db) {
     /** The entry that takes this one back. */
     reversalOf: (token: string) => read(reversal.get(token)),
     standing: (trayId: number) => all(standing.all(trayId)),
+    /** Results of tests that stand, in the order they were told. */
+    tests: (trayId: number) => all(tests.all(trayId)),
     /** What moves a tray on: steps done and pieces lost. */
     moves: (trayId: number) => moves.all(trayId).map((row) => moveRow.parse(row)),
     /** Everything that stands of one item, and what its whole tray went through. */
     ofItem: (trayId: number, item: string) => all([...together.all(trayId), ...ofItem.all(item)]),
     lastDone: (trayId: number) => read(lastDone.get(trayId)),
     losses: (page: Page): LossLine[] => losses.all(page.size, offsetOf(page)).map((row) => lossRow.parse(row)),
-    /** Losses and notes of a piece, newest first. */
+    /** Losses, notes and results of tests of a piece, newest first. */
     wordsOf: (pieceId: number, limit: number) => all(ofPiece.all(pieceId, limit)),
   }
 }

@@ -13,7 +13,7 @@ import { makeToolRepository } from './tools'
 import { makeTrayRepository } from './trays'
 
 export { ARCHIVE_KINDS, type ArchiveKind, type Hanging } from './archive'
-export { type Design, designSchema, type FrozenPart, type FrozenPlan } from './design'
+export { type Design, designSchema, type FrozenPart, type FrozenPlan, type FrozenStep } from './design'
 export type { NewStock, Stock, StockNote } from './drawer'
 export { ENTRY_KINDS, type Entry, type LossLine, type NewEntry } from './entries'
 export type { Named } from './finding'

@@ -8,7 +8,7 @@ export interface OutgoingEntry {
   readonly tray: string
   readonly item: string | null
   readonly step: string | null
-  readonly kind: 'done' | 'loss' | 'note' | 'reading' | 'reversal'
+  readonly kind: 'done' | 'loss' | 'note' | 'reading' | 'reversal' | 'test'
   /** The device's own time when it happened. */
   readonly at: string
   readonly text?: string
