@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { changeStep, DEMO } from './places'
+import { addStep, changeStep, DEMO } from './places'
 
 test('a line with how many, how wide and a hole becomes a piece of just that', async ({ page }) => {
   await page.goto(`${DEMO}/drawer`)
@@ -23,13 +23,13 @@ test('a setting is drawn flat and set, and no torch comes after its stone withou
     await new Promise((done) => setTimeout(done, 1500))
     await route.continue()
   })
-  await page.getByLabel('Add a step').selectOption('Solder')
-  await expect(page.getByText('Every torch step comes before the stone').first()).toBeVisible()
+  await addStep(page, 'Solder', 'the whole piece')
+  await expect(page.getByText(/cannot take the flame/).first()).toBeVisible()
   await page.getByRole('button', { name: /Start a tray/ }).click()
-  await expect(page.getByText(/^Not released to the bench: A torch after finishing/)).toBeVisible()
+  await expect(page.getByText(/^Not released to the bench: Stones, cement and plastics cannot take the flame/)).toBeVisible()
   await page.unroute('**/api/act/saveDesign')
   await changeStep(page, 'Solder the joint', 'out')
-  await expect(page.getByText('Every torch step comes before the stone')).toBeHidden()
+  await expect(page.getByText(/cannot take the flame/)).toBeHidden()
 })
 
 test('a rivet is drawn as it is cut and as it is headed, and heat after it is stopped', async ({ page }) => {
@@ -37,10 +37,10 @@ test('a rivet is drawn as it is cut and as it is headed, and heat after it is st
   await expect(page.getByRole('group', { name: /^Headed: head 2\.69$/ })).toBeVisible()
   await page.goto(`${DEMO}/pieces/9/route`)
   await expect(page.getByRole('listitem').filter({ hasText: 'Rivet both heads, a little each side' }).first()).toBeVisible()
-  await page.getByLabel('Add a step').selectOption('Anneal')
-  await expect(page.getByText('Every torch step comes before the rivet').first()).toBeVisible()
+  await addStep(page, 'Anneal', 'the whole piece')
+  await expect(page.getByText(/Heat softens the head of a rivet/).first()).toBeVisible()
   await changeStep(page, 'Anneal', 'out')
-  await expect(page.getByText('Every torch step comes before the rivet')).toBeHidden()
+  await expect(page.getByText(/Heat softens the head of a rivet/)).toBeHidden()
 })
 
 test('links say what your strip comes to, before anything is cut', async ({ page }) => {

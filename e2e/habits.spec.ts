@@ -34,7 +34,7 @@ test('a change of a size is taken back by key and done again, also while its fie
 
 test('a step taken out of a route can be put back, from the notice and by key', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/6/route`)
-  const steps = page.getByRole('region', { name: 'Steps' }).getByRole('listitem')
+  const steps = page.getByRole('list', { name: 'Steps in order' }).getByRole('listitem')
   const count = await steps.count()
   await changeStep(page, 'Pickle', 'out')
   await expect(steps).toHaveCount(count - 1)

@@ -36,6 +36,14 @@ export const VIEWS = [
   '/no-such-place',
 ] as const
 
+/** Puts a step at the end of a route, as a smith would: by the first letters of what it is. */
+export async function addStep(page: Page, title: string, on?: string): Promise<void> {
+  await page.getByLabel('Add a step').fill(title)
+  await page.getByRole('option', { name: title, exact: true }).click()
+  if (on) await page.getByLabel('Done to').selectOption(on)
+  await page.getByRole('button', { name: 'Add it at the end' }).click()
+}
+
 const STEP_WORDS = { earlier: 'Do it earlier', later: 'Do it later', out: 'Take it out' } as const
 
 /** Does something with a step of a route by its menu, as a smith would; of several alike the last. */

@@ -1,3 +1,4 @@
+export { cautionsOf, type TrayCaution } from './cautions'
 export { addJoint, addOther, addPart, changeJoint, changeOther, changePart, removeThing } from './change-design'
 export {
   ADDABLE_OPERATIONS,

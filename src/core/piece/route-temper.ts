@@ -54,9 +54,10 @@ export interface PartWalk {
 }
 
 function walkPart(part: string, metal: PartMetal, touches: readonly Touch[]): PartWalk {
-  const issues = new Set(walkTemper({ ...metal, steps: touches.map(({ route }) => route) }).issues.map(({ path }) => path))
-  const done = touches.filter((_, i) => !issues.has(`steps.${i}`))
-  return { part, walk: walkTemper({ ...metal, steps: done.map(({ route }) => route) }), at: done.map(({ step }) => step) }
+  const walk = walkTemper({ ...metal, steps: touches.map(({ route }) => route) })
+  // what the ledger could not read has no state of its own
+  const unread = new Set(walk.issues.map(({ path }) => path))
+  return { part, walk, at: touches.flatMap(({ step }, i) => (unread.has(`steps.${i}`) ? [] : [step])) }
 }
 
 /** The metal of every part of which alloy and thickness are known, step by step. */

@@ -1,8 +1,9 @@
-import type { Assembly, AssemblyJoint, AssemblyPart, AssemblyStep, Ref } from '../assembly/assembly'
+import { type Assembly, type AssemblyJoint, type AssemblyPart, type AssemblyStep, HOT_JOINTS, type Ref } from '../assembly/assembly'
 import { schoolsWith } from '../assembly/schools'
 import { formAssembly } from '../kits/form-routes'
 import { writtenRoute } from '../kits/notation'
 import { findKit } from '../kits/registry'
+import { checkRoute, isLegal } from '../rules/check'
 import { putInOrder } from '../rules/order/put-in-order'
 import type { PieceDesign } from './design'
 import { jointSteps } from './joint-steps'
@@ -48,12 +49,23 @@ function byHand(design: PieceDesign, parts: readonly AssemblyPart[], chosen: Rea
     schools,
     steps: [
       ...steps.filter((step) => !isLast(step)),
-      ...design.joints.flatMap((joint) => jointSteps(joint, schools)),
+      ...design.joints.filter(isHot).flatMap((joint) => jointSteps(joint, schools)),
       ...writtenRoute('finish piece', schools),
+      ...design.joints.filter((joint) => !isHot(joint)).flatMap((joint) => jointSteps(joint, schools)),
     ],
   }
-  const { steps: order } = putInOrder(assembly)
-  return { ...assembly, steps: order.flatMap((i) => assembly.steps[i] ?? []) }
+  return inOrder(assembly)
+}
+
+const isHot = ({ kind }: AssemblyJoint) => HOT_JOINTS.includes(kind)
+
+/** A longer route than this is not put in order unasked: it would hold up every change of the piece. */
+const MOST_STEPS = 60
+
+/** A route that breaks a rule put in order, where that takes no time that is noticed. */
+function inOrder(assembly: Assembly): Assembly {
+  if (assembly.steps.length > MOST_STEPS || isLegal(checkRoute(assembly))) return assembly
+  return { ...assembly, steps: putInOrder(assembly).steps.flatMap((i) => assembly.steps[i] ?? []) }
 }
 
 const things = ({ parts, others, joints }: Pick<Assembly, 'parts' | 'others' | 'joints'>) =>
@@ -81,9 +93,7 @@ function byKit(design: PieceDesign, parts: readonly AssemblyPart[], chosen: Read
     schools,
     steps: [...addedParts.flatMap((one) => one.steps), ...steps, ...addedJoints.flatMap((joint) => jointSteps(joint, schools))],
   }
-  if (addedParts.length + addedJoints.length === 0) return assembly
-  const { steps: order } = putInOrder(assembly)
-  return { ...assembly, steps: order.flatMap((i) => assembly.steps[i] ?? []) }
+  return addedParts.length + addedJoints.length === 0 ? assembly : inOrder(assembly)
 }
 
 /** The assembly of a piece with the route it has before the smith changes anything: the kit's, or each form's own with its joints. */

@@ -232,7 +232,7 @@ function seedBangles(to: Repositories): void {
   })
   finishedTray(to, id, OLD_BANGLE_GROWTHS_MM)
   const tray = addTray(to, id, 4)
-  logSteps(to, tray, 4, tray.frozen.steps.findIndex((step) => step.op === 'pickle') + 1)
+  logSteps(to, tray, 4, tray.frozen.steps.findLastIndex((step) => step.op === 'pickle') + 1)
 }
 
 function seedFinial(to: Repositories): void {

@@ -72,6 +72,9 @@ function Head({ tray, bench, number }: { readonly tray: BenchTrayView; readonly 
       <span>
         step {number} of {bench.steps.length}
       </span>
+      <BigButton plain href={`/bench/${tray.id}/cautions`}>
+        cautions
+      </BigButton>
       <BigButton plain onPress={bench.leave} keyId="back">
         leave the bench
       </BigButton>

@@ -40,7 +40,7 @@ export function FieldRows({ fields, values, understood, issues, onChange, onLeav
           key={name}
           label={field.label}
           value={value}
-          options={field.titles}
+          options={value === '' ? { '': 'choose', ...field.titles } : field.titles}
           error={issues[name]}
           onChange={(key) => onChange(name, key)}
           {...(choiceWidth ? { width: choiceWidth } : {})}

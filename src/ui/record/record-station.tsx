@@ -24,10 +24,12 @@ interface RecordStationProps {
     readonly text: string
   }[]
   readonly trayIds: readonly number[]
+  /** Steps that went to the bench against a rule, each with the reason that was given. */
+  readonly reasons: readonly { readonly key: string; readonly step: string; readonly rule: string; readonly reason: string }[]
 }
 
 /** What came out of this piece, and what it means for the next blank. */
-export function RecordStation({ pieceId, rows, own, picture, events, trayIds }: RecordStationProps) {
+export function RecordStation({ pieceId, rows, own, picture, events, trayIds, reasons }: RecordStationProps) {
   const [first] = rows
   return (
     <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.4fr) minmax(0, 1fr)' }, gap: 3 }}>
@@ -88,7 +90,26 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds }: 
             <Box component="ul" sx={{ pl: 2.5, m: 0 }}>
               {events.map((event) => (
                 <li key={event.id}>
-                  {event.kind === 'loss' ? `piece ${event.workpiece} went wrong` : 'note'}: {event.text || 'no reason given'}
+                  {event.kind === 'loss'
+                    ? `piece ${event.workpiece} went wrong`
+                    : event.kind === 'test'
+                      ? `piece ${event.workpiece}, test`
+                      : 'note'}
+                  : {event.text || 'no reason given'}
+                </li>
+              ))}
+            </Box>
+          </>
+        ) : null}
+        {reasons.length > 0 ? (
+          <>
+            <Typography variant="h2" sx={{ mt: 2 }}>
+              Against the order of work
+            </Typography>
+            <Box component="ul" sx={{ pl: 2.5, m: 0 }}>
+              {reasons.map(({ key, step, rule, reason }) => (
+                <li key={key}>
+                  {step}, against {rule}: {reason}
                 </li>
               ))}
             </Box>

@@ -1,4 +1,6 @@
 import { notFound } from 'next/navigation'
+import { findOperation } from '@/core/operations'
+import type { Tray } from '@/server/db/repositories'
 import { ownAllowanceOfPiece } from '@/server/services/own-record'
 import { planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
@@ -15,6 +17,16 @@ interface RecordPageProps {
   readonly searchParams: Promise<{ page?: string | string[] }>
 }
 
+/** The reasons by which steps of trays stood against a rule, each once. */
+function reasonsOf(trays: readonly Tray[]) {
+  const all = trays.flatMap(({ plan }) =>
+    plan.steps.flatMap(({ id, op, overrides = [] }) =>
+      overrides.map(({ rule, reason }) => ({ key: `${id} ${rule} ${reason}`, step: findOperation(op)?.title ?? op, rule, reason })),
+    ),
+  )
+  return [...new Map(all.map((one) => [one.key, one])).values()]
+}
+
 export default async function RecordPage({ params, searchParams }: RecordPageProps) {
   const { id } = await params
   const page = pageNumber((await searchParams).page)
@@ -24,6 +36,7 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
   if (!piece) notFound()
   const allowance = ownAllowanceOfPiece(repositories, piece.id, planOptions(repositories))
   const own = allowance?.own
+  const ofPiece = trays.ofPiece(piece.id, TRAYS_SHOWN)
   return (
     <>
       <RecordStation
@@ -32,7 +45,8 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
         own={own && own.count > 0 ? own : null}
         picture={allowance?.picture ?? null}
         events={entries.wordsOf(piece.id, WORDS_SHOWN)}
-        trayIds={trays.ofPiece(piece.id, TRAYS_SHOWN).map((tray) => tray.id)}
+        trayIds={ofPiece.map((tray) => tray.id)}
+        reasons={reasonsOf(ofPiece)}
       />
       <Pager label="Pages of readings" page={page} pages={pagesOf(record.countOfPiece(piece.id), ROWS_A_PAGE)} />
     </>

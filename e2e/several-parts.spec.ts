@@ -1,0 +1,167 @@
+import { expect, type Locator, type Page, test } from '@playwright/test'
+import { addStep, changeStep, DEMO } from './places'
+
+/** A hand that counts what it enters: a press, a choice, a field filled in. */
+function counting(page: Page) {
+  const entered = { inputs: 0 }
+  return {
+    entered,
+    async press(what: Locator) {
+      entered.inputs++
+      await what.click()
+    },
+    async fill(label: string, text: string) {
+      entered.inputs++
+      const field = page.getByLabel(label, { exact: true })
+      await field.fill(text)
+      await field.blur()
+    },
+    async choose(label: string, option: string) {
+      entered.inputs++
+      await page.getByLabel(label, { exact: true }).selectOption(option)
+    },
+  }
+}
+
+test('a bezel on its plate, from a kit with open sizes to a legal route and printed torch cards, in 25 inputs at most', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO}/jobs`)
+  const hand = counting(page)
+  const job = page.getByRole('article', { name: 'Keyhole covers' })
+  await hand.press(job.getByRole('button', { name: 'Add a piece' }))
+  await hand.press(page.getByRole('button', { name: 'Bezel pendant with balls', exact: true }))
+  await hand.press(page.getByRole('button', { name: 'Add it and size it' }))
+
+  await expect(page.getByRole('list', { name: 'Parts' })).toContainText('sizes still open')
+  const part = async (name: string) => {
+    await hand.press(page.getByRole('navigation', { name: 'Parts' }).getByRole('link', { name, exact: true }))
+    await expect(page.getByRole('navigation', { name: 'Parts' }).getByRole('link', { name, exact: true })).toHaveAttribute(
+      'aria-current',
+      'page',
+    )
+  }
+  await hand.press(page.getByRole('link', { name: 'Size it' }))
+  await expect(page.getByLabel('Stone length', { exact: true })).toBeVisible()
+  await hand.fill('Stone length', '15.5')
+  await hand.fill('Stone width', '11.5')
+  await hand.choose('Metal', 'fine-silver')
+  await hand.fill('Wall', '27ga')
+  await expect(page.getByTestId('answer')).toBeVisible()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+  await part('Plate')
+  await hand.choose('Metal', 'sterling-925')
+  await hand.fill('Thickness', '21ga')
+  await expect(page.getByTestId('answer')).toBeVisible()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+  await part('Balls')
+  await hand.fill('Ball', '2.2')
+  await hand.choose('Metal', 'sterling-925')
+  await hand.fill('Wire', '17ga')
+  await expect(page.getByTestId('answer')).toBeVisible()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+  await part('Bail')
+  await hand.fill('Rod diameter, inside of the ring', '5')
+  await hand.choose('Metal', 'sterling-925')
+  await hand.fill('Wire', '16ga')
+  await expect(page.getByTestId('answer')).toBeVisible()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+
+  await hand.press(page.getByRole('link', { name: 'Joints' }))
+  await expect(page.getByRole('group', { name: 'Heats in order, by temperature' })).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Solder' })).toContainText('flows at 788 °C')
+  hand.entered.inputs++
+  const [cards] = await Promise.all([page.waitForEvent('popup'), page.getByRole('link', { name: 'Print the torch cards' }).click()])
+  const answer = await page.request.get(cards.url())
+  expect(answer.headers()['content-type']).toBe('application/pdf')
+  await cards.close()
+  expect(hand.entered.inputs).toBeLessThanOrEqual(25)
+
+  // the route it has is legal: nothing is said against it
+  await page.getByRole('link', { name: 'Route' }).click()
+  await expect(page.getByRole('list', { name: 'Steps in order' }).getByRole('listitem')).not.toHaveCount(0)
+  await expect(page.getByRole('list', { name: 'Rules that are broken' }).getByRole('listitem')).toHaveCount(0)
+})
+
+test('an assembly stands together, is taken apart, and a part is picked in the drawing', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/18`)
+  await expect(page.getByRole('group', { name: 'Section', exact: true })).toBeVisible()
+  await expect(page.getByRole('group', { name: 'From above', exact: true })).toContainText('Bezel')
+  await page.getByRole('button', { name: 'Taken apart' }).click()
+  await expect(page.getByRole('group', { name: 'Section, taken apart' })).toBeVisible()
+  await page
+    .getByRole('list', { name: 'Joints' })
+    .getByRole('button', { name: /bezel on plate/ })
+    .click()
+  await expect(page.getByRole('region', { name: 'What was picked' }).getByLabel('Kind of joint')).toHaveValue('tee')
+  await page.getByRole('list', { name: 'Parts' }).getByRole('button', { name: /Plate/ }).click()
+  await page.getByRole('link', { name: 'Size it' }).click()
+  // said once: the plate takes the stone's size from the bezel
+  await expect(page.getByLabel('Stone length', { exact: true })).toHaveValue('= bezel.stoneLengthMm')
+})
+
+test('a piece of one part is joined to another, and its route grows by the joint', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/3`)
+  await expect(page.getByRole('navigation', { name: 'Parts' })).toBeHidden()
+  await page.getByRole('link', { name: 'Join it to something' }).click()
+  await page.getByLabel('A part, or what goes on it').fill('Jump rings')
+  await page.getByRole('option', { name: 'Jump rings', exact: true }).click()
+  await expect(page.getByRole('list', { name: 'Parts' }).getByRole('listitem')).toHaveCount(2)
+  const add = page.getByRole('region', { name: 'Add to the piece' })
+  await add.getByLabel('Kind of joint').selectOption('point')
+  await add.getByRole('button', { name: 'Join them' }).click()
+  await expect(page.getByRole('list', { name: 'Joints' }).getByRole('listitem')).toHaveCount(1)
+  await page.getByRole('link', { name: 'Route' }).click()
+  await expect(page.getByRole('list', { name: 'Steps in order' })).toContainText('Solder')
+  await expect(page.getByRole('list', { name: 'Steps in order' })).toContainText('Wind the coil')
+})
+
+test('a step out of order is told by its rule, put right by one press, or lifted by a reason', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/23/route`)
+  const rules = page.getByRole('list', { name: 'Rules that are broken' })
+  const count = await rules.getByRole('listitem').count()
+  await addStep(page, 'Rivet', undefined)
+  await changeStep(page, 'Rivet', 'out')
+  await expect(rules.getByRole('listitem')).toHaveCount(count)
+  await page.goto(`${DEMO}/pieces/26/route`)
+  await addStep(page, 'Anneal', 'the whole piece')
+  const broken = rules.getByRole('listitem').filter({ hasText: /P0\d/ })
+  await expect(broken.first()).toBeVisible()
+  await page.getByRole('button', { name: 'Put it in order' }).click()
+  const order = page.getByRole('region', { name: 'Put in order' })
+  await expect(order).toContainText('Anneal')
+  await order.getByRole('button', { name: 'Move them' }).click()
+  await expect(broken).toHaveCount(0)
+})
+
+test('a tray of several parts names what each step is done to, and a failed joint goes round again', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/31/route`)
+  await page.getByRole('button', { name: /Start a tray/ }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  const next = async () => {
+    const at = await page.getByText(/^step \d+ of \d+$/).innerText()
+    const number = await page
+      .getByTestId('piece-number')
+      .innerText()
+      .catch(() => '')
+    await page.keyboard.press(' ')
+    await expect
+      .poll(async () =>
+        [
+          await page.getByText(/^step \d+ of \d+$/).innerText(),
+          await page
+            .getByTestId('piece-number')
+            .innerText()
+            .catch(() => ''),
+        ].join(),
+      )
+      .not.toBe([at, number].join())
+  }
+  await page.waitForTimeout(1200)
+  for (let n = 0; n < 60 && !(await page.getByRole('button', { name: 'It failed' }).isVisible()); n++) await next()
+  await expect(page.getByRole('button', { name: 'It holds' })).toBeVisible()
+  const before = Number((await page.getByText(/^step \d+ of \d+$/).innerText()).split(' ').at(-1))
+  await page.getByRole('button', { name: 'It failed' }).click()
+  await page.keyboard.press('1')
+  await expect(page.getByText(new RegExp(`of ${before + 5}$`))).toBeVisible()
+})
