@@ -52,7 +52,7 @@ test('a workshop whose file is broken says so on every page, and takes a backup 
     await expect(page.getByRole('alert').filter({ hasText: 'damaged' })).toBeVisible()
   }
   await page.getByRole('button', { name: 'Restore' }).click()
-  await expect(page.getByRole('dialog').getByRole('row', { name: /^Jobs/ })).toContainText('11')
+  await expect(page.getByRole('dialog').getByRole('row', { name: /^Jobs/ })).toContainText('12')
   await page.getByRole('button', { name: 'Restore it' }).click()
   await expect(page.getByText(/^Restored demo-.*is kept as demo-.*\.broken/)).toBeVisible({ timeout: 15000 })
   await page.goto(`${server.base}/jobs`)

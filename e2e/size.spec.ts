@@ -68,7 +68,7 @@ test('the route is reordered by key, the ribbon follows, and an anneal is offere
   await page.getByRole('button', { name: 'Put an anneal before it' }).click()
   await expect(page.getByText(/work left and may split/)).toBeHidden()
   expect(await worst()).toBeLessThan(before)
-  await changeStep(page, 'File the rim level', 'later')
+  await changeStep(page, 'Sand flat', 'later')
   await expect(page.getByRole('listitem').filter({ hasText: 'Sand and finish' }).first()).toBeVisible()
 })
 

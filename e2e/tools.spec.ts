@@ -64,5 +64,9 @@ test('a mandrel is read by its own calibration', async ({ page }) => {
 test('the route says which of one’s own tools a step takes', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/6/route`)
   await expect(page.getByText(/Yours: 6\/0 blade/)).toBeVisible()
+  await page
+    .getByRole('button', { name: /^Dome with the/ })
+    .first()
+    .click()
   await expect(page.getByText(/Yours: the 38 mm cup/).first()).toBeVisible()
 })

@@ -70,7 +70,7 @@ test('from an empty workshop to a corrected blank', async ({ page }) => {
   await page.goto(`${WORKSHOP}/pieces/1/route`)
   await expect(page.getByRole('list').filter({ hasText: 'Solder the joint' }).first()).toBeVisible()
   await page.getByRole('button', { name: 'Start a tray of 3 at the bench' }).click()
-  await expect(page.getByRole('heading', { name: 'Saw the strip' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Measure' })).toBeVisible()
 
   await walkTray(page)
   await page.getByRole('link', { name: 'See the record' }).click()

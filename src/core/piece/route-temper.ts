@@ -139,6 +139,27 @@ export function routeTemper(assembly: Assembly, metals: ReadonlyMap<string, Part
   }
 }
 
+/** Steps one after another at which a part is likely to give way, none of them a heat: together they are one thing to decide. */
+export interface Split {
+  readonly part: string
+  readonly steps: readonly number[]
+}
+
+/** Where the metal of a route is likely to crack, or comes too near melting. */
+export function splitsOf({ steps, parts }: RouteTemper): Split[] {
+  const splits: { part: string; steps: number[]; isHeat: boolean }[] = []
+  const touched = (part: string, index: number) => parts.find((walk) => walk.part === part)?.at.includes(index) ?? false
+  steps.forEach(({ part, light, heat }, i) => {
+    if (light !== 'red' || !touched(part, i)) return
+    const last = splits.at(-1)
+    const isSame = last !== undefined && last.part === part && !heat && !last.isHeat
+    const cooled = steps.slice((last?.steps.at(-1) ?? 0) + 1, i).some((state) => state.heat && state.part === part)
+    if (isSame && !cooled) last.steps.push(i)
+    else splits.push({ part, steps: [i], isHeat: heat })
+  })
+  return splits
+}
+
 /** The metals of a plan, by part. */
 export function metalsOf({ parts }: Pick<PiecePlan, 'parts'>): ReadonlyMap<string, PartMetal> {
   return new Map(parts.flatMap(({ id, metal }) => (metal ? [[id, metal] as const] : [])))

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { findOperation } from '@/core/operations'
-import { type PiecePlan, type RouteTemper, SPLIT_RULE } from '@/core/piece'
+import { type PiecePlan, type RouteTemper, SPLIT_RULE, splitsOf } from '@/core/piece'
 import type { TemperState } from '@/core/route'
 import { checkRoute, isOverridden } from '@/core/rules'
 import { beginTray } from '../services/ledger'
@@ -26,10 +26,10 @@ function stoppedBy({ assembly }: PiecePlan): string | undefined {
   return checkRoute(assembly).findings.find(({ level, overridden }) => level === 'stop' && !overridden)?.message
 }
 
-/** Why the metal is likely to give way, at the first step where no reason was given. */
-function splitsAt({ assembly }: PiecePlan, { steps }: RouteTemper): string | undefined {
-  const at = steps.findIndex((state, i) => state.light === 'red' && !isOverridden(assembly, SPLIT_RULE, [i]))
-  const state = steps[at]
+/** Why the metal is likely to give way, where no reason was given. */
+function splitsAt({ assembly }: PiecePlan, temper: RouteTemper): string | undefined {
+  const split = splitsOf(temper).find(({ steps }) => !isOverridden(assembly, SPLIT_RULE, steps))
+  const state = temper.steps[split?.steps[0] ?? -1]
   return state && sayRed(state)
 }
 

@@ -7,6 +7,7 @@ import {
   partOfStep,
   routeTemper,
   SPLIT_RULE,
+  splitsOf,
   strandsOf,
   wordsOf,
 } from '@/core/piece'
@@ -52,20 +53,21 @@ export type RouteView = ReturnType<typeof routeView>
 
 /** Where the metal may give way, said as a rule is: a reason lifts it there. */
 export function splitFindings({ assembly, temper }: RouteView): Finding[] {
-  return temper.steps.flatMap((state, i) => {
-    if (state.light !== 'red') return []
-    const left = Math.round(100 * state.workLeftFraction)
+  return splitsOf(temper).flatMap(({ part, steps }) => {
+    const [first = 0] = steps
+    const state = temper.steps[first]
+    if (!state) return []
     const message = state.heat
-      ? `At “${state.title}” the heat comes within ${Math.max(0, Math.round(state.meltingMarginC ?? 0))} °C of melting the metal.`
-      : `At “${state.title}” the metal has about ${left} % work left and may split: anneal before it.`
-    const overridden = isOverridden(assembly, SPLIT_RULE, [i])
+      ? `The heat comes within ${Math.max(0, Math.round(state.meltingMarginC ?? 0))} °C of melting the metal.`
+      : `The metal is likely to crack from here on: about ${Math.round(100 * state.workLeftFraction)} % of what it can take is left. Anneal before it.`
+    const overridden = isOverridden(assembly, SPLIT_RULE, steps)
     return [
       {
         rule: SPLIT_RULE,
         shape: 'needs',
         level: 'stop',
-        steps: [i],
-        on: [state.part],
+        steps: [first],
+        on: [part],
         message,
         clauses: [],
         fixed: false,
