@@ -38,7 +38,7 @@ export const VIEWS = [
 
 /** Puts a step at the end of a route, as a smith would: by the first letters of what it is. */
 export async function addStep(page: Page, title: string, on?: string): Promise<void> {
-  await page.getByLabel('Add a step').fill(title)
+  await page.getByRole('combobox', { name: 'Add a step' }).fill(title)
   await page.getByRole('option', { name: title, exact: true }).click()
   if (on) await page.getByLabel('Done to').selectOption(on)
   await page.getByRole('button', { name: 'Add it at the end' }).click()

@@ -65,7 +65,7 @@ test('the route says which of one’s own tools a step takes', async ({ page }) 
   await page.goto(`${DEMO}/pieces/6/route`)
   await expect(page.getByText(/Yours: 6\/0 blade/)).toBeVisible()
   await page
-    .getByRole('button', { name: /^Dome with the/ })
+    .getByRole('button', { name: /^Dome with the 36 mm/ })
     .first()
     .click()
   await expect(page.getByText(/Yours: the 38 mm cup/).first()).toBeVisible()

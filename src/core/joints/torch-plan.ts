@@ -1,4 +1,4 @@
-import type { Assembly, AssemblyJoint, AssemblyPart } from '../assembly/assembly'
+import { type Assembly, type AssemblyJoint, type AssemblyPart, HOT_JOINTS } from '../assembly/assembly'
 import { ALLOYS, type AlloyId } from '../metals/alloys'
 import { SOLDERS, type SolderId } from '../metals/solders'
 import { namedSolder } from '../rules/act'
@@ -108,6 +108,7 @@ function rungsOf(assembly: Assembly, heats: readonly JointHeat[]): Rung[] {
 
 /** The assembly with a solder for each joint that names none, chosen from those owned. */
 export function withSolders(assembly: Assembly, owned: readonly SolderId[]): Assembly {
+  if (assembly.joints.every(({ kind, solder }) => solder !== undefined || !HOT_JOINTS.includes(kind))) return assembly
   const rungs = rungsOf(assembly, jointHeats(assembly))
   if (rungs.every(({ solder }) => solder !== undefined)) return assembly
   const { solders } = chooseLadder(rungs, owned)

@@ -5,12 +5,15 @@ import type { Blank, FormResult } from '../forms/contract'
 import type { RunOptions } from '../forms/define-form'
 import { findForm } from '../forms/registry'
 import { boundsOf } from '../geometry/point'
+import { withSolders } from '../joints/torch-plan'
 import { findKit } from '../kits/registry'
+import { SOLDERS, type SolderId } from '../metals/solders'
 import type { RegionSize, TemperInput } from '../route/temper'
 import type { InputIssue } from '../sizes/read-fields'
 import type { DesignPart, PieceDesign } from './design'
 import type { DesignStep } from './design-step'
 import { applyEdits, type Misfit, NO_EDITS } from './edits'
+import { ownedSolders } from './owned-solders'
 import { usualAssembly } from './usual-route'
 import { withSizes } from './with-sizes'
 
@@ -132,6 +135,31 @@ function measured(joint: AssemblyJoint, parts: readonly PlannedPart[]): Assembly
   return joint.lengthMm === undefined && place?.lengthMm ? { ...joint, lengthMm: place.lengthMm } : joint
 }
 
+interface Soldered extends Assembly {
+  readonly steps: readonly DesignStep[]
+}
+
+/** Each joint with its solder, from those that are owned where it names none, and each soldering with the solder of its joints. */
+function soldered(assembly: Soldered, owned: readonly SolderId[]): Soldered {
+  const known = new Map(withSolders(assembly, owned).joints.flatMap(({ id, solder }) => (solder ? [[id, solder] as const] : [])))
+  const flowOf = (id: SolderId) => SOLDERS[id].liquidusC
+  const solderOf = ({ on }: DesignStep) =>
+    on
+      .flatMap(({ thing }) => known.get(thing) ?? [])
+      .reduce<SolderId | undefined>((top, id) => (top && flowOf(top) >= flowOf(id) ? top : id), undefined)
+  return {
+    ...assembly,
+    joints: assembly.joints.map((joint) => {
+      const solder = known.get(joint.id)
+      return solder ? { ...joint, solder } : joint
+    }),
+    steps: assembly.steps.map((step) => {
+      const solder = step.op === 'solder' && step.params.solder === undefined ? solderOf(step) : undefined
+      return solder ? { ...step, params: { ...step.params, solder } } : step
+    }),
+  }
+}
+
 /** Recomputes a piece from its design: every part, the steps in order, and what is wrong with either. */
 export function planPiece(design: PieceDesign, options: PlanOptions = {}): PiecePlan {
   const { inputs, issues: bound } = bindSizes(design.parts)
@@ -147,14 +175,15 @@ export function planPiece(design: PieceDesign, options: PlanOptions = {}): Piece
   )
   const base = named(sized, design.parts[0]?.id ?? '', usual.joints)
   const { steps, misfits } = applyEdits(base, design.route ?? NO_EDITS)
-  const assembly = { ...usual, joints: usual.joints.map((joint) => measured(joint, parts)), steps }
+  const joints = usual.joints.map((joint) => measured(joint, parts))
+  const assembly = soldered({ ...usual, joints, steps }, ownedSolders(options.tools ?? []))
   return {
     ok: parts.every(({ result }) => result !== undefined) && parts.length > 0,
     parts,
     issues: parts.flatMap(({ issues }) => issues),
     assembly,
     base,
-    steps,
+    steps: assembly.steps,
     misfits,
     faults: assemblyIssues(assembly),
   }

@@ -3,6 +3,7 @@ import { ALLOYS } from '../metals/alloys'
 import { findOperation } from '../operations/catalogue'
 import type { BenchWords, OperationContext } from '../operations/contract'
 import type { RouteStep } from '../route/temper'
+import type { NamedThings } from './names'
 import type { PartMetal, PiecePlan } from './plan-piece'
 
 /** Metal of which nothing is known yet. */
@@ -31,14 +32,10 @@ export function partOfStep(
   return ids.find((id) => parts.some((part) => part.id === id)) ?? parts[0]?.id
 }
 
-/** The name of a thing as a smith would say it: its own, or its id with the hyphens gone. */
-export function nameOfThing(
-  plan: Pick<PiecePlan, 'parts'>,
-  others: readonly { readonly id: string; readonly name?: string }[],
-  id: string,
-): string {
-  const named = plan.parts.find((part) => part.id === id)?.name ?? others.find((other) => other.id === id)?.name
-  return (named || id.replaceAll('-', ' ')).toLowerCase()
+/** What of a plan has a name: its parts by their own, those that only a route knows by their id. */
+export function namedThings({ parts, assembly }: Pick<PiecePlan, 'parts' | 'assembly'>): NamedThings {
+  const { others, joints } = assembly
+  return { parts: assembly.parts.map(({ id }) => ({ id, name: parts.find((part) => part.id === id)?.name })), others, joints }
 }
 
 /** The same route with an anneal (and the pickle that should follow it) before a step, on what that step is done to. */

@@ -37,6 +37,7 @@ export {
 } from './rings/rings'
 export { edgeDistanceMm, headStickOutMm, holeFillMm, RIVET_SCHOOLS } from './rivets/rivets'
 export { BLADES, type Blade, findBlade, kerfOfMm, pilotMm, teethInMetal, teethLimits } from './saws/blades'
+export { STONE_RISKS, type StoneRisk, stoneRisk } from './stones/stone-risk'
 export { bezelStripMm, ellipsePerimeterMm, OVAL_CABOCHONS } from './stones/stones'
 export { type Cell, type Column, type Ownership, type Row, SHELVES, type Shelf, type Table } from './table'
 export { DAPPING_CUPS_MM, DAPPING_PUNCHES_MM, largestPunchMm } from './tools/dapping'

@@ -3,7 +3,7 @@ import { type DrawingShape, type DrawingView, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { countWords } from '@/core/logbook'
 import { ALLOYS } from '@/core/metals'
-import { metalsOf, nameOfThing, type PiecePlan, partOfStep, wordsOf } from '@/core/piece'
+import { metalsOf, namedThings, onWords, type PiecePlan, partOfStep, wordsOf } from '@/core/piece'
 import { formatPlain, formatValue } from '@/core/units'
 import { FAINT, INK, type Kit, makeKit, PAPERS, type Paper, PT_PER_MM, pathOf, printable, SAW, wrap } from './pdf-kit'
 
@@ -73,16 +73,6 @@ function drawWorking(kit: Kit, page: PDFPage, result: FormResult, at: { x: numbe
   }
 }
 
-/** What a step is done to, where a piece has more than one thing. */
-function onWords({ plan }: CardPrint, on: PiecePlan['steps'][number]['on']): string {
-  const { parts, others, joints } = plan.assembly
-  if (parts.length + others.length < 2) return ''
-  const names = on.map(({ thing }) =>
-    joints.some(({ id }) => id === thing) ? thing.replaceAll('-', ' ') : nameOfThing(plan, others, thing),
-  )
-  return ` · ${names.join(', ')}`
-}
-
 /** As many rows of steps as a column holds. */
 const STEP_ROWS = 44
 
@@ -90,15 +80,22 @@ function drawSteps(kit: Kit, print: CardPrint, page: PDFPage, at: { x: number; y
   let y = drawLines(page, ['Steps'], at, { size: 11, font: kit.bold }) - 2
   const { plan } = print
   const metals = metalsOf(plan)
+  const things = namedThings(plan)
   const size = plan.steps.length > STEP_ROWS / 2 ? 7 : 9
   plan.steps.forEach((step, i) => {
     const words = wordsOf(step, metals.get(partOfStep(plan, step.on) ?? ''))
     const target = step.target
       ? `  (${step.target.label.toLowerCase()} ${formatPlain(step.target.valueMm, 2)} ± ${formatPlain(step.target.plusMinusMm, 2)} mm)`
       : ''
+    const done = onWords(things, step.on)
     const reasons = step.overrides?.map(({ rule, reason }) => `  [${rule} all the same: ${reason}]`).join('') ?? ''
     page.drawRectangle({ x: at.x, y: y - 1, width: size - 2, height: size - 2, borderColor: INK, borderWidth: 0.6 })
-    const lines = wrap(printable(`${i + 1}  ${words.title}${onWords(print, step.on)}${target}${reasons}`), kit.text, size, COLUMN - 14)
+    const lines = wrap(
+      printable(`${i + 1}  ${words.title}${done === '' ? '' : ` · ${done}`}${target}${reasons}`),
+      kit.text,
+      size,
+      COLUMN - 14,
+    )
     y = drawLines(page, lines, { x: at.x + 13, y }, { size, font: kit.text }) - (size > 8 ? 2 : 0.5)
   })
 }

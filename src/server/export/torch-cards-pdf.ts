@@ -32,9 +32,9 @@ function pen(kit: Kit, page: PDFPage, from: number, wide: number) {
 }
 
 /** How much solder one joint takes, as it is laid. */
-function amountWords({ joints }: HeatCard): string[] {
+function amountWords({ joints, names }: HeatCard): string[] {
   return joints.map(({ joint, solder, flowC, amount }) => {
-    const name = joint.replaceAll('-', ' ')
+    const name = names.get(joint) ?? joint
     if (!solder) return `${name}: no solder, fused`
     const flows = `${SOLDERS[solder].title}, flows at ${flowC} °C`
     if (!amount) return `${name}: ${flows}`
@@ -60,12 +60,7 @@ function drawCard(kit: Kit, page: PDFPage, print: TorchPrint, card: HeatCard, in
   write.say(card.plan.say, 14)
   for (const warning of card.plan.warnings) write.say(warning, 13, true, SAW)
   write.say(secondsWords(card), 12)
-  if (card.reached.length > 0)
-    write.say(
-      `Hold what is soldered already: ${card.reached.map((joint) => joint.replaceAll('-', ' ')).join(', ')}. This heat reaches it.`,
-      13,
-      true,
-    )
+  if (card.reached.length > 0) write.say(`Hold what is soldered already: ${card.reached.join(', ')}. This heat reaches it.`, 13, true)
   write.space()
   write.say('What to look for', 15, true)
   for (const { atC, see, act } of card.cues) write.say(`about ${atC} °C: ${see}. ${act}`, 13)

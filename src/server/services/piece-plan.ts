@@ -1,6 +1,6 @@
 import type { Ref } from '@/core/assembly'
 import { ALLOYS, type AlloyId } from '@/core/metals'
-import { type PartMetal, type PiecePlan, type PlanOptions, planPiece, type RouteTemper, routeTemper } from '@/core/piece'
+import { onWords, type PartMetal, type PiecePlan, type PlanOptions, planPiece, type RouteTemper, routeTemper } from '@/core/piece'
 import type { Design, FrozenPart, FrozenPlan, Piece, Repositories } from '../db/repositories'
 
 /** What a workshop brings to every plan: its ring system, its own tools and figures, and its answers about the order of work. */
@@ -78,11 +78,8 @@ export function partOfFrozen({ parts, joints }: FrozenPlan, on: readonly Ref[]):
 }
 
 /** What a frozen step is done to, by name; empty where a piece has only one part. */
-export function namesOfFrozen({ parts, others }: FrozenPlan, on: readonly Ref[]): string {
-  if (parts.length + others.length < 2) return ''
-  const nameOf = (thing: string) =>
-    parts.find(({ part }) => part === thing)?.name || others.find(({ id }) => id === thing)?.name || thing.replaceAll('-', ' ')
-  return on.map(({ thing }) => nameOf(thing).toLowerCase()).join(', ')
+export function namesOfFrozen({ parts, others, joints }: FrozenPlan, on: readonly Ref[]): string {
+  return onWords({ parts: parts.map(({ part, name }) => ({ id: part, name })), others, joints }, on)
 }
 
 /** The metal along the route of a frozen plan. */

@@ -37,8 +37,11 @@ export function AddThing({ hand, things, onAdded }: AddThingProps) {
   const { design, plan, keep } = hand
   const [kind, setKind] = useState<JointKind>('tee')
   const ids = Object.keys(things)
-  const [small, setSmall] = useState(ids.at(-1) ?? '')
-  const [target, setTarget] = useState(ids[0] ?? '')
+  const [smallChosen, setSmall] = useState<string>()
+  const [targetChosen, setTarget] = useState<string>()
+  // what was added last goes on what was there first, until something else is said
+  const small = smallChosen !== undefined && smallChosen in things ? smallChosen : (ids.at(-1) ?? '')
+  const target = targetChosen !== undefined && targetChosen in things ? targetChosen : (ids[0] ?? '')
   const [smallPlace, setSmallPlace] = useState('')
   const [targetPlace, setTargetPlace] = useState('')
   const take = ({ design: next, id }: ReturnType<typeof addPart>) => {

@@ -6,6 +6,7 @@ import NextLink from 'next/link'
 import { OTHER_KINDS, type OtherKind } from '@/core/assembly'
 import { BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { changeJoint, changeOther, changePart, type DesignOther, type DesignPart, removeThing } from '@/core/piece'
+import { STONE_RISKS, type StoneRisk } from '@/core/tables'
 import { formatPlain } from '@/core/units'
 import { ChoiceField } from '../shared/choice-field'
 import { SizeField } from '../shared/size-field'
@@ -66,6 +67,18 @@ function OtherFields({ thing: other, hand }: PanelProps<DesignOther>) {
         options={OTHER_KINDS}
         onChange={(kind) => keep(changeOther(design, other.id, { kind: kind as OtherKind }))}
       />
+      {other.kind === 'stone' ? (
+        <ChoiceField
+          label="Which stone"
+          value={STONE_RISKS.find((stone) => stone.name === other.name)?.id ?? ''}
+          options={{ '': 'not in the table', ...Object.fromEntries(STONE_RISKS.map((stone) => [stone.id, stone.name])) }}
+          onChange={(id) => {
+            const stone = STONE_RISKS.find((one) => one.id === id)
+            if (stone) keep(changeOther(design, other.id, { name: stone.name, standsC: stone.standsC, note: stoneNote(stone) }))
+          }}
+        />
+      ) : null}
+      {other.note ? <Typography variant="body2">{other.note}</Typography> : null}
       <SizeField
         label="Stands a heat of"
         unit="°C"
@@ -76,6 +89,13 @@ function OtherFields({ thing: other, hand }: PanelProps<DesignOther>) {
       />
     </>
   )
+}
+
+const TAKES = { no: 'no', short: 'only for a moment', yes: 'yes' } as const
+
+/** What is to be known of a stone before it is set. */
+function stoneNote({ mohs, breaks, acid, wet }: StoneRisk): string {
+  return `Mohs ${mohs}, ${breaks}; acid: ${TAKES[acid]}; water: ${TAKES[wet]}. Heat at the bench is a suggestion: try a like stone first.`
 }
 
 interface ThingPanelProps {

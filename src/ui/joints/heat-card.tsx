@@ -12,7 +12,7 @@ function Amounts({ card }: { readonly card: HeatCard }) {
     <Box component="ul" aria-label="Solder" sx={{ m: 0, pl: 2.25 }}>
       {card.joints.map(({ joint, solder, flowC, amount, metals }) => (
         <Typography component="li" key={joint} sx={{ fontSize: 14 }}>
-          <b>{joint.replaceAll('-', ' ')}</b>
+          <b>{card.names.get(joint) ?? joint}</b>
           {solder ? (
             <>
               : {SOLDERS[solder].title}, flows at <span className="fig">{flowC} °C</span>
@@ -77,8 +77,7 @@ export function HeatCardView({ card, number }: { readonly card: HeatCard; readon
         <Plan card={card} />
         {card.reached.length > 0 ? (
           <Typography sx={{ mt: 1, borderLeft: `4px solid ${PALETTE.ochre}`, pl: 1 }}>
-            This heat reaches {card.reached.map((joint) => joint.replaceAll('-', ' ')).join(', ')}: hold it with wire, or keep the flame
-            off.
+            This heat reaches {card.reached.join(', ')}: hold it with wire, or keep the flame off.
           </Typography>
         ) : null}
         <Typography variant="body2" sx={{ mt: 1 }}>

@@ -2,28 +2,25 @@ import { ALLOYS } from '@/core/metals'
 import {
   type DesignStep,
   metalsOf,
-  nameOfThing,
+  namedThings,
+  onWords,
   type PiecePlan,
   partOfStep,
   routeTemper,
   SPLIT_RULE,
   splitsOf,
   strandsOf,
+  thingNames,
   wordsOf,
 } from '@/core/piece'
 import { checkRoute, type Finding, isOverridden } from '@/core/rules'
 import type { BoardStep } from './strand-board'
 
-/** How everything a step can be done to is called. */
-export function namesIn(plan: PiecePlan): ReadonlyMap<string, string> {
-  const { parts, others, joints } = plan.assembly
-  const several = parts.length + others.length > 1
-  return new Map([
-    ...parts.map(({ id }) => [id, several ? nameOfThing(plan, others, id) : ''] as const),
-    ...others.map(({ id }) => [id, nameOfThing(plan, others, id)] as const),
-    ...joints.map(({ id }) => [id, id.replaceAll('-', ' ')] as const),
-    ['piece', several ? 'the whole piece' : ''],
-  ])
+/** How everything a step can be done to is called; the only part of a piece has no need of a name. */
+function namesIn(plan: PiecePlan): ReadonlyMap<string, string> {
+  const things = namedThings(plan)
+  const names = thingNames(things)
+  return things.parts.length + things.others.length > 1 ? names : new Map([...names].map(([id]) => [id, '']))
 }
 
 /** What the board shows of a route: its strands, what each step is called, the metal, and what it breaks. */
@@ -31,11 +28,7 @@ export function routeView(plan: PiecePlan, steps: readonly DesignStep[]) {
   const assembly = { ...plan.assembly, steps }
   const metals = metalsOf(plan)
   const names = namesIn(plan)
-  const onWords = ({ on }: DesignStep) =>
-    on
-      .map(({ thing }) => names.get(thing) ?? thing)
-      .filter(Boolean)
-      .join(', ')
+  const things = namedThings(plan)
   const wordsFor = (step: DesignStep) => wordsOf(step, metals.get(partOfStep(plan, step.on) ?? ''))
   return {
     assembly,
@@ -44,9 +37,8 @@ export function routeView(plan: PiecePlan, steps: readonly DesignStep[]) {
     temper: routeTemper(assembly, metals),
     findings: checkRoute(assembly).findings,
     colours: new Map([...metals].map(([id, { alloy }]) => [id, ALLOYS[alloy].colour.face] as const)),
-    board: steps.map((step): BoardStep => ({ step, title: wordsFor(step).title, on: onWords(step) })),
+    board: steps.map((step): BoardStep => ({ step, title: wordsFor(step).title, on: onWords(things, step.on) })),
     wordsFor,
-    onWords,
   }
 }
 export type RouteView = ReturnType<typeof routeView>

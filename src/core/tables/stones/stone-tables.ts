@@ -1,4 +1,5 @@
 import { defineTable } from '../table'
+import { STONE_RISKS } from './stone-risk'
 import { bezelStripMm, ellipsePerimeterMm, OVAL_CABOCHONS, ROUND_CABOCHONS } from './stones'
 
 /** Bezel wire most often used, fine silver, 28 ga, mm. */
@@ -50,6 +51,34 @@ export const stoneTables = [
         value,
         cells: { strip: bezelStripMm(Math.PI * value, STRIP_MM) },
         says: ['round stone', 'cabochon'],
+      })),
+  }),
+  defineTable({
+    id: 'stone-risk',
+    title: 'What stones take',
+    shelf: 'stones',
+    about:
+      'Hardness, how it breaks, the heat it stands and whether acid and water harm it. A sudden change is worse than the heat; one that is not here counts as the most delicate.',
+    unit: '°C',
+    valueLabel: 'stands, °C',
+    valueDigits: 0,
+    columns: [
+      { key: 'mohs', label: 'Mohs', digits: 1 },
+      { key: 'breaks', label: 'breaks' },
+      { key: 'acid', label: 'acid' },
+      { key: 'wet', label: 'wet' },
+    ],
+    source: 'bench-practice',
+    confidence: 'low',
+    ownership: 'own',
+    rows: () =>
+      STONE_RISKS.map(({ id, name, mohs, breaks, standsC, acid, wet, confidence }) => ({
+        id,
+        name,
+        value: standsC,
+        cells: { mohs, breaks, acid, wet },
+        confidence,
+        says: [id.replaceAll('-', ' '), ...name.toLowerCase().split(', ')],
       })),
   }),
   defineTable({
