@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test'
-import { addStep, changeStep, DEMO } from './places'
+import { addStep, DEMO } from './places'
 
 /** A hand that counts what it enters: a press, a choice, a field filled in. */
 function counting(page: Page) {
@@ -117,13 +117,8 @@ test('a piece of one part is joined to another, and its route grows by the joint
 })
 
 test('a step out of order is told by its rule, put right by one press, or lifted by a reason', async ({ page }) => {
-  await page.goto(`${DEMO}/pieces/23/route`)
-  const rules = page.getByRole('list', { name: 'Rules that are broken' })
-  const count = await rules.getByRole('listitem').count()
-  await addStep(page, 'Rivet', undefined)
-  await changeStep(page, 'Rivet', 'out')
-  await expect(rules.getByRole('listitem')).toHaveCount(count)
   await page.goto(`${DEMO}/pieces/26/route`)
+  const rules = page.getByRole('list', { name: 'Rules that are broken' })
   await addStep(page, 'Anneal', 'the whole piece')
   const broken = rules.getByRole('listitem').filter({ hasText: /P0\d/ })
   await expect(broken.first()).toBeVisible()

@@ -1,9 +1,10 @@
 import type { Assembly } from '../../assembly/assembly'
 import { checkRoute } from '../check'
+import { Walk } from '../walk'
 import { EXACT_UNITS, exactOrder } from './exact'
 import { Greedy, type Order } from './greedy'
 import { type Proposal, proposeMissing } from './propose'
-import { LASTING_WEIGHT, wrongWith } from './trial'
+import { doUnit, LASTING_WEIGHT, lasts, wrongWith } from './trial'
 import { keptOf, type Unit, unitsOf } from './units'
 
 /** A step that stands elsewhere than it did, and the rules on account of which. */
@@ -38,11 +39,43 @@ function better(assembly: Assembly, { units, wrong }: Known): Known | undefined 
   return undefined
 }
 
+/** So many steps are walked at most to see whether one move alone puts everything right. */
+const MOST_WALKED = 6000
+/** Of the units that stand wrongly so many are tried elsewhere. */
+const MOST_TRIED = 3
+
+/** Units that stand where only a move puts things right, the later of two first. */
+function misplaced(assembly: Assembly, units: readonly Unit[]): Unit[] {
+  const walk = Walk.of(assembly)
+  const steps = units.flatMap((unit) =>
+    doUnit(assembly, walk, unit)
+      .filter(lasts)
+      .flatMap((breach) => [...breach.steps].reverse()),
+  )
+  return [...new Set(steps.flatMap((step) => units.find((unit) => unit.steps.includes(step)) ?? []))].filter(({ pinned }) => !pinned)
+}
+
+/** The order in which one unit alone has moved and nothing is left that only a move puts right; undefined where there is none. */
+function oneMove(assembly: Assembly, { units, wrong, because }: Known): Known | undefined {
+  if (!isMovable(wrong) || units.length ** 2 * MOST_TRIED > MOST_WALKED) return undefined
+  let best: Known | undefined
+  for (const unit of misplaced(assembly, units).slice(0, MOST_TRIED)) {
+    const others = units.filter((one) => one !== unit)
+    for (let at = 0; at <= others.length; at++) {
+      const order = [...others.slice(0, at), unit, ...others.slice(at)]
+      if (order.some((one, i) => one.pinned && units.indexOf(one) !== i)) continue
+      const left = wrongWith(assembly, order)
+      if (!isMovable(left) && left < (best?.wrong ?? wrong)) best = { units: order, because, wrong: left }
+    }
+  }
+  return best
+}
+
 /** The best order known: of short routes of all there are, of long ones step by step until nothing is better; the given one where that is as good. */
 function bestOrder(assembly: Assembly, units: readonly Unit[]): Order {
   let best: Known = { units, because: new Map(), wrong: wrongWith(assembly, units) }
   while (best.wrong > 0) {
-    const next = better(assembly, best)
+    const next = oneMove(assembly, best) ?? better(assembly, best)
     if (!next) break
     best = next
   }
