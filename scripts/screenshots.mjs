@@ -16,7 +16,7 @@ const VIEWS = [
   ['joints', '/pieces/18/joints', 'Heat 3: bezel and plate'],
   ['round', '/pieces/8', '3D'],
   ['compare', '/pieces/12/compare'],
-  ['route', '/pieces/33/route'],
+  ['route', '/pieces/26/route'],
   ['record', '/pieces/2/record'],
   ['layout', '/layout/3'],
   ['drawer', '/drawer'],

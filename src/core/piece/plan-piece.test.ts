@@ -81,3 +81,14 @@ describe.each(KITS.map((kit) => [kit.id, kit] as const))('a piece from the kit %
     expect(isLegal(checkRoute(sized.assembly)), broken(sized).join('\n')).toBe(true)
   })
 })
+
+it('the hole that a rivet goes through is drilled to the rivet’s own size', () => {
+  const kit = KITS.find(({ id }) => id === 'wrapped-ring-tube-rivet')
+  if (!kit) throw new Error('no kit')
+  const open = designFromKit(kit)
+  const tube = { tubeMm: 2.4, thicknessMm: 0.3, alloy: 'sterling-925', upperMm: 1, lowerMm: 1, holeMm: 2.45 }
+  const plan = planPiece({ ...open, parts: open.parts.map((part) => (part.id === 'tube' ? { ...part, input: tube } : part)) })
+  const drills = plan.steps.filter(({ op, on }) => op === 'drill' && on.some(({ thing }) => thing === 'band'))
+  expect(drills.length).toBeGreaterThan(0)
+  for (const { params } of drills) expect(params.diameterMm).toBe(2.45)
+})

@@ -14,6 +14,7 @@ import type { DesignPart, PieceDesign } from './design'
 import type { DesignStep } from './design-step'
 import { applyEdits, type Misfit, NO_EDITS } from './edits'
 import { ownedSolders } from './owned-solders'
+import { withRivetHoles } from './rivet-holes'
 import { usualAssembly } from './usual-route'
 import { withSizes } from './with-sizes'
 
@@ -173,7 +174,7 @@ export function planPiece(design: PieceDesign, options: PlanOptions = {}): Piece
     (steps, { id, result }) => (result ? withSizes(steps, actsOn(usual, id, parts.length === 1), result) : steps),
     usual.steps,
   )
-  const base = named(sized, design.parts[0]?.id ?? '', usual.joints)
+  const base = named(withRivetHoles(usual, parts, sized), design.parts[0]?.id ?? '', usual.joints)
   const { steps, misfits } = applyEdits(base, design.route ?? NO_EDITS)
   const joints = usual.joints.map((joint) => measured(joint, parts))
   const assembly = soldered({ ...usual, joints, steps }, ownedSolders(options.tools ?? []))
