@@ -1,14 +1,14 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { build } from 'esbuild'
-import { kitsPage, rulesPage } from './route-pages.mjs'
+import { jointsPage, kitsPage, rulesPage } from './route-pages.mjs'
 
-/** Writes docs/forms/<id>.md, docs/tables.md and the pages of operations, rules and kits from the registries; with --check, fails where a page is not what they say. */
+/** Writes docs/forms/<id>.md, docs/tables.md and the pages of operations, rules, kits and joints from the registries; with --check, fails where a page is not what they say. */
 const check = process.argv.includes('--check')
 mkdirSync('dist', { recursive: true })
 await build({
   stdin: {
     contents:
-      "export { FORMS } from '@/core/forms'\nexport { rangeText } from '@/core/sizes'\nexport { SOURCES } from '@/core/sources'\nexport { SHELVES, TABLES } from '@/core/tables'\nexport { ADVISERS } from '@/core/advice'\nexport { formatValue } from '@/core/units'\nexport { OPERATIONS } from '@/core/operations'\nexport { RULES } from '@/core/rules'\nexport { ORDER_SCHOOLS } from '@/core/assembly'\nexport { FORM_ROUTES, KITS, schoolsIn } from '@/core/kits'\nexport { inputJsonSchema } from '@/core/forms/json-schema'",
+      "export { FORMS } from '@/core/forms'\nexport { rangeText } from '@/core/sizes'\nexport { SOURCES } from '@/core/sources'\nexport { SHELVES, TABLES } from '@/core/tables'\nexport { ADVISERS } from '@/core/advice'\nexport { formatValue } from '@/core/units'\nexport { OPERATIONS } from '@/core/operations'\nexport { RULES } from '@/core/rules'\nexport { HOT_JOINTS, JOINT_KINDS, ORDER_SCHOOLS } from '@/core/assembly'\nexport { JOINT_STEPS } from '@/core/piece/joint-steps'\nexport { SOLDERS } from '@/core/metals'\nexport { JOINT_TESTS } from '@/core/joints'\nexport { FORM_ROUTES, KITS, schoolsIn } from '@/core/kits'\nexport { inputJsonSchema } from '@/core/forms/json-schema'",
     resolveDir: '.',
     loader: 'ts',
   },
@@ -150,4 +150,5 @@ keep('docs/tables.md', tablesPage())
 keep('docs/operations.md', operationsPage())
 keep('docs/rules.md', rulesPage(core))
 keep('docs/kits.md', kitsPage(core))
+keep('docs/joints.md', jointsPage(core))
 process.exitCode = stale > 0 ? 1 : 0

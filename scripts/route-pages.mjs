@@ -87,3 +87,35 @@ export function kitsPage({ KITS, FORM_ROUTES, schoolsIn }) {
     '',
   ].join('\n')
 }
+
+/** Kinds of joint with their usual steps, the solders, and the tests of a joint. */
+export function jointsPage({ HOT_JOINTS, JOINT_KINDS, JOINT_STEPS, SOLDERS, JOINT_TESTS }) {
+  return [
+    '# Joints',
+    '',
+    `${MADE} The first member of a joint goes on the second. A joint added by hand brings these steps; a kit has its own.`,
+    '',
+    '| kind | made | usual steps |',
+    '| --- | --- | --- |',
+    ...Object.entries(JOINT_KINDS).map(
+      ([id, title]) => `| ${title} | ${HOT_JOINTS.includes(id) ? 'hot' : 'cold'} | ${inTable(oneLine(JOINT_STEPS[id]))} |`,
+    ),
+    '',
+    '## Solders',
+    '',
+    'Each later joint flows 20 °C or more under every earlier one that its heat reaches; 10 to 20 warns, less is a stop that a hold or a reason',
+    'lifts. A solder that flows at or above where a metal in its heat has melted is never allowed. Typical values; the maker’s sheet wins.',
+    '',
+    '| solder | of | begins, °C | flows, °C | confidence |',
+    '| --- | --- | --- | --- | --- |',
+    ...Object.values(SOLDERS).map(
+      ({ title, composition, solidusC, liquidusC, confidence }) =>
+        `| ${title} | ${composition} | ${solidusC} | ${liquidusC} | ${confidence} |`,
+    ),
+    '',
+    '## Tests',
+    '',
+    ...JOINT_TESTS.map(({ test, fails }) => `- ${test} ${fails}`),
+    '',
+  ].join('\n')
+}

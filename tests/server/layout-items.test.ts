@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { findForm } from '@/core/forms'
-import type { Repositories } from '@/server/db/repositories'
+import { KITS } from '@/core/kits'
+import { designFromKit } from '@/core/piece'
+import { designSchema, type Repositories } from '@/server/db/repositories'
 import { isItemOf, itemsOfPieces } from '@/server/services/layout-items'
 import { designOf } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
@@ -41,4 +43,16 @@ describe('blanks of a job for the layout', () => {
     expect(isItemOf('piece-12/part-1/disc', 12)).toBe(true)
     expect(isItemOf('piece-12/part-1/disc', 1)).toBe(false)
   })
+})
+
+it('a part that another is divided into takes no metal of its own', () => {
+  const { repositories: to } = tempWorkshop()
+  const kit = KITS.find(({ id }) => id === 'chain-strip-links')
+  if (!kit) throw new Error('no kit')
+  const open = designFromKit(kit)
+  const design = designSchema.parse({ ...open, parts: open.parts.map((part) => ({ ...part, input: { ...findForm(part.form)?.example } })) })
+  const jobId = to.jobs.addJob({ title: 'Chain', customer: '', dueOn: null, status: 'asked', note: '' })
+  to.jobs.addPiece({ jobId, name: 'Chain', quantity: 1, spares: 0, design })
+  const items = itemsOfPieces(to.jobs.pieces(jobId), {})
+  expect(items.map(({ item }) => item.id.split('/')[1])).toEqual(['strip'])
 })

@@ -52,6 +52,24 @@ export function pinStep(wanted: WantedRoute, id: string, isPinned: boolean): Wan
 /** A name for a step of the smith's own: its operation and something that comes only once. */
 export const ownStepId = (op: string, unique: string) => `${op}+${unique}`
 
+/** A step done to another thing: one of the smith's own as it is, another as a step of the smith's own in its place. */
+export function moveToThing(
+  plan: PiecePlan,
+  { steps, edits }: WantedRoute,
+  id: string,
+  thing: string,
+  unique: (op: string) => string,
+): WantedRoute {
+  return {
+    edits,
+    steps: steps.map((step) => {
+      if (step.id !== id) return step
+      const { target: _, ...same } = step
+      return { ...same, id: isOwn(plan, id) ? id : unique(step.op), on: [{ thing }] }
+    }),
+  }
+}
+
 /** A step put in before another, or at the end. */
 export function addStep(
   { steps, edits }: WantedRoute,

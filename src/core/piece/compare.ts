@@ -120,7 +120,7 @@ const sheetMm2 = ({ result, count }: Worked) =>
 const sumOf = (parts: readonly Worked[], of: (part: Worked) => number) => parts.reduce((sum, part) => sum + of(part), 0)
 
 function facts(plan: PiecePlan, main: Worked, figures: OwnFigures) {
-  const parts = plan.parts.filter((part): part is Worked => part.result !== undefined)
+  const parts = plan.parts.filter((part): part is Worked => part.result !== undefined && part.isCut)
   const { result } = main
   const metals = [...new Set(parts.flatMap(({ metal }) => metal?.alloy ?? []))]
   const walk = routeTemper(plan.assembly, metalsOf(plan))

@@ -5,6 +5,7 @@ export {
   addStep,
   changeParams,
   giveReason,
+  moveToThing,
   ownStepId,
   pinStep,
   unfoldStep,

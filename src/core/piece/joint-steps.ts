@@ -2,7 +2,7 @@ import { type AssemblyJoint, type AssemblyStep, JOINT_KINDS, type JointKind } fr
 import { writtenRoute } from '../kits/notation'
 
 /** The usual steps of a joint added by hand, as `writtenRoute` reads them: `joint` is the joint, `small` the part that is put on. */
-const STEPS: Readonly<Record<JointKind, string>> = {
+export const JOINT_STEPS: Readonly<Record<JointKind, string>> = {
   seam: 'solder joint · pickle small · clean-seam small',
   butt: 'solder joint · pickle small · test-joint joint',
   lap: 'solder joint · pickle small · test-joint joint',
@@ -26,7 +26,7 @@ const STEPS: Readonly<Record<JointKind, string>> = {
 /** The steps that make a joint of a piece put together by hand. */
 export function jointSteps(joint: AssemblyJoint, schools: Readonly<Record<string, string>>): AssemblyStep[] {
   const [small] = joint.members
-  return writtenRoute(STEPS[joint.kind], schools).map((step) => ({
+  return writtenRoute(JOINT_STEPS[joint.kind], schools).map((step) => ({
     ...step,
     on: step.on.map((ref) => ({ thing: ref.thing === 'joint' ? joint.id : (small?.thing ?? joint.id) })),
     ...(step.op === 'own-step' ? { params: { what: `${JOINT_KINDS[joint.kind]} it together`, min: 5 } } : {}),

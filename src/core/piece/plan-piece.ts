@@ -9,6 +9,7 @@ import { withSolders } from '../joints/torch-plan'
 import { findKit } from '../kits/registry'
 import { SOLDERS, type SolderId } from '../metals/solders'
 import type { RegionSize, TemperInput } from '../route/temper'
+import { namesIn } from '../rules/world'
 import type { InputIssue } from '../sizes/read-fields'
 import type { DesignPart, PieceDesign } from './design'
 import type { DesignStep } from './design-step'
@@ -31,6 +32,8 @@ export interface PlannedPart {
   readonly form: string
   /** How many of it one piece has. */
   readonly count: number
+  /** Whether it is cut from stock by itself; false where another part is divided into it. */
+  readonly isCut: boolean
   readonly result: FormResult | undefined
   readonly metal: PartMetal | undefined
   readonly issues: readonly InputIssue[]
@@ -78,7 +81,7 @@ function metalOf(result: FormResult, { bought }: DesignPart): PartMetal | undefi
 
 function planPart(part: DesignPart, worked: DesignPart['input'], options: PlanOptions, bound: readonly BoundIssue[]): PlannedPart {
   const form = findForm(part.form)
-  const own = { id: part.id, name: part.name || (form?.title ?? part.id), form: part.form, count: part.count ?? 1 }
+  const own = { id: part.id, name: part.name || (form?.title ?? part.id), form: part.form, count: part.count ?? 1, isCut: true }
   const open = (issues: readonly InputIssue[]): PlannedPart => ({ ...own, result: undefined, metal: undefined, issues })
   if (!form) return open([{ path: 'form', message: `the form "${part.form}" is not in this version` }])
   const unbound = bound.flatMap(({ path, message }) =>
@@ -164,12 +167,14 @@ function soldered(assembly: Soldered, owned: readonly SolderId[]): Soldered {
 /** Recomputes a piece from its design: every part, the steps in order, and what is wrong with either. */
 export function planPiece(design: PieceDesign, options: PlanOptions = {}): PiecePlan {
   const { inputs, issues: bound } = bindSizes(design.parts)
-  const parts = design.parts.map((part) => planPart(part, inputs.get(part.id) ?? part.input, options, bound))
+  const sizedParts = design.parts.map((part) => planPart(part, inputs.get(part.id) ?? part.input, options, bound))
   const metals = design.parts.flatMap((part, i) => {
-    const planned = parts[i]
+    const planned = sizedParts[i]
     return planned ? [assemblyPart(part, planned, design.kit)] : []
   })
   const usual = usualAssembly(design, metals, { ...options.schools, ...design.schools })
+  const divided = new Set(usual.steps.flatMap(({ params }) => namesIn(params.into)))
+  const parts = sizedParts.map((part) => ({ ...part, isCut: !divided.has(part.id) }))
   const sized = parts.reduce<readonly AssemblyStep[]>(
     (steps, { id, result }) => (result ? withSizes(steps, actsOn(usual, id, parts.length === 1), result) : steps),
     usual.steps,

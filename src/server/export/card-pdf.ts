@@ -140,10 +140,13 @@ export async function cardPdf(print: CardPrint): Promise<Uint8Array> {
   const paper = PAPERS[print.paper]
   const page = kit.pdf.addPage([paper.width * PT_PER_MM, paper.height * PT_PER_MM])
   const top = (paper.height - 18) * PT_PER_MM
-  const results = print.plan.parts.flatMap(({ result }) => result ?? [])
+  const results = print.plan.parts.flatMap(({ result, isCut }) => (result && isCut ? [result] : []))
   const [main] = results
   page.drawText(printable(print.pieceName), { x: LEFT, y: top, size: 20, font: kit.bold, color: INK })
-  const massG = print.plan.parts.reduce((sum, { result, count }) => sum + count * (result?.results.massG?.value ?? 0), 0)
+  const massG = print.plan.parts.reduce(
+    (sum, { result, count, isCut }) => sum + (isCut ? count : 0) * (result?.results.massG?.value ?? 0),
+    0,
+  )
   const metals = metalWords(results.flatMap(({ blanks }) => blanks))
   const facts = `${print.jobTitle}  ·  ${countWords(print)}  ·  ${metals}  ·  ${formatPlain(massG, 2)} g each`
   const wide = (paper.width - 28) * PT_PER_MM

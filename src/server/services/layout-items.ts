@@ -21,8 +21,8 @@ export function isItemOf(id: string, pieceId: number): boolean {
 }
 
 /** The blanks of one part cut from sheet, as many as its pieces take, circles kept exact. */
-function itemsOfPart(piece: Piece, { id, count, result }: PlannedPart): { readonly item: LayoutItem; readonly blank: string }[] {
-  const blanks = result?.blanks.filter((blank) => blank.stock === 'sheet') ?? []
+function itemsOfPart(piece: Piece, { id, count, result, isCut }: PlannedPart): { readonly item: LayoutItem; readonly blank: string }[] {
+  const blanks = (isCut ? result?.blanks.filter((blank) => blank.stock === 'sheet') : undefined) ?? []
   return blanks.map((blank) => {
     const shape =
       blank.circleRadiusMm === undefined

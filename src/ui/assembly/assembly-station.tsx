@@ -42,7 +42,11 @@ function partLine({ parts }: PiecePlan, id: string): ListedThing {
   return {
     id,
     name: part?.name ?? id,
-    detail: mark ? `${many}${mark.name} ${formatPlain(mark.markAt, 2)} mm` : `${many}sizes still open`,
+    detail: !mark
+      ? `${many}sizes still open`
+      : part?.isCut
+        ? `${many}${mark.name} ${formatPlain(mark.markAt, 2)} mm`
+        : `${many}comes off another part`,
     colour: part?.metal && ALLOYS[part.metal.alloy].colour.face,
     isOpen: !mark,
   }

@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { findOperation } from '@/core/operations'
-import { addStep, giveReason, insertAnneal, partOfStep, pinStep, unfoldStep } from '@/core/piece'
+import { addStep, giveReason, insertAnneal, moveToThing, partOfStep, pinStep, unfoldStep } from '@/core/piece'
 import { toolNotes } from '@/core/route'
 import { type Finding, putInOrder } from '@/core/rules'
 import { SaveWords } from '../acting/save-words'
@@ -126,12 +126,8 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
     const part = view.temper.steps[before]?.part ?? plan.parts[0]?.id ?? ''
     keep({ ...wanted, steps: insertAnneal(wanted.steps, before, (op) => ({ id: newStepId(op), op, on: [{ thing: part }], params: {} })) })
   }
-  const things = Object.fromEntries(
-    [...view.names]
-      .flatMap(([id, name]) => (name || plan.parts.length === 1 ? [[id, name || 'it']] : []))
-      .filter(([, name], _, all) => all.length > 1 || name),
-  ) as Record<string, string>
-  const only = plan.parts.length === 1 && plan.assembly.others.length === 0 && plan.assembly.joints.length === 0
+  const only = plan.assembly.parts.length + plan.assembly.others.length < 2
+  const things = only ? {} : Object.fromEntries(view.names)
   const toBench = () => void hand.startTray((trayId) => router.push(`/bench/${trayId}`))
   const [annealAt] = view.temper.annealBefore
   const isBroken = view.findings.some(({ level, overridden }) => level !== 'note' && !overridden)
@@ -193,6 +189,8 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
             isPinned={chosen.pinned === true}
             onParams={(params) => hand.setParams(chosen.id, params)}
             onPin={(isPinned) => keep(pinStep(wanted, chosen.id, isPinned))}
+            things={things}
+            onThing={(thing) => keep(moveToThing(plan, wanted, chosen.id, thing, newStepId))}
             onUnfold={() => keep(unfoldStep(wanted, chosen.id, newStepId))}
             onDouble={() => {
               const { id: _, target: __, ...same } = chosen

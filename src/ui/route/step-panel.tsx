@@ -126,6 +126,9 @@ export interface StepPanelProps {
   readonly onPin: (isPinned: boolean) => void
   readonly onUnfold: () => void
   readonly onDouble: () => void
+  /** What it could be done to, by id and name; none where there is only one thing. */
+  readonly things: Readonly<Record<string, string>>
+  readonly onThing: (thing: string) => void
 }
 
 /** The chosen step: what is done, to what, with what, what it does to the metal, and everything of it that can be changed. */
@@ -143,6 +146,8 @@ export function StepPanel({
   onPin,
   onUnfold,
   onDouble,
+  things,
+  onThing,
 }: StepPanelProps) {
   const operation = findOperation(step.op)
   const includes = operation && !step.unfolded ? operation.includes.filter(({ op }) => op !== '*') : []
@@ -191,6 +196,14 @@ export function StepPanel({
       </Box>
       <Box>
         {state ? <Metal state={state} part={statePart} /> : null}
+        {Object.keys(things).length > 1 ? (
+          <ChoiceField
+            label="Done to"
+            value={step.on.length === 1 ? (step.on[0]?.thing ?? '') : ''}
+            options={step.on.length === 1 ? things : { '': on, ...things }}
+            onChange={onThing}
+          />
+        ) : null}
         {paramFields(step.op).map((field) => (
           <Param key={`${step.id}-${field.name}`} step={step} field={field} onChange={onParams} />
         ))}
