@@ -14,6 +14,7 @@ import type { InputIssue } from '../sizes/read-fields'
 import type { DesignPart, PieceDesign } from './design'
 import type { DesignStep } from './design-step'
 import { applyEdits, type Misfit, NO_EDITS } from './edits'
+import { excludingJoints } from './excluding-joints'
 import { ownedSolders } from './owned-solders'
 import { withRivetHoles } from './rivet-holes'
 import { usualAssembly } from './usual-route'
@@ -191,6 +192,6 @@ export function planPiece(design: PieceDesign, options: PlanOptions = {}): Piece
     base,
     steps: assembly.steps,
     misfits,
-    faults: assemblyIssues(assembly),
+    faults: [...assemblyIssues(assembly), ...excludingJoints(design.joints)],
   }
 }
