@@ -185,7 +185,7 @@ export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHea
             mb: 0.25,
             gap: 1,
             flexWrap: 'wrap',
-            ...(under ? { position: 'sticky', left: 0, width: 'min(900px, 100%)', px: 2.5 } : {}),
+            ...(under ? { position: 'sticky', left: 0, width: 'min(820px, 100vw)', px: 2.5 } : {}),
           }}
         >
           <Typography variant="h2">Temper along the route, hardness (HV) after each step</Typography>

@@ -147,7 +147,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
           component="section"
           aria-label="Steps"
           tabIndex={0}
-          sx={{ overflow: 'auto', pt: 1.5, flexShrink: 0, maxHeight: { md: '72%' } }}
+          sx={{ overflow: 'auto', pt: 1.5, flexShrink: 0, maxHeight: { md: 'calc(100% - 170px)' } }}
         >
           <StrandBoard
             strands={shown.strands}
