@@ -78,6 +78,16 @@ function shuffled({ steps, ...assembly }: Assembly, seed: number): Assembly {
 }
 
 const broken = (assembly: Assembly) => checkRoute(assembly).findings.filter(({ level }) => level !== 'note')
+/** With every step put in that is said to be missing. */
+function mended(assembly: Assembly): Assembly {
+  const { proposed } = putInOrder(assembly)
+  const steps = assembly.steps.flatMap((step, i) => [
+    ...proposed.filter(({ at }) => at === i).map(({ op, on, params }, n) => ({ id: `put-${i}-${n}`, op, on, params })),
+    step,
+  ])
+  return { ...assembly, steps }
+}
+
 const reordered = (assembly: Assembly): Assembly => ({
   ...assembly,
   steps: putInOrder(assembly).steps.flatMap((i) => assembly.steps[i] ?? []),
@@ -85,7 +95,7 @@ const reordered = (assembly: Assembly): Assembly => ({
 
 describe(`${COUNT} random assemblies, their routes shuffled`, () => {
   it(
-    'are put in a legal order, or what stands against it is named; and a second time nothing moves',
+    'are put in an order that is legal with what is said to be missing, or what stands against it is named; a second time nothing moves',
     () => {
       let legal = 0
       let tried = 0
@@ -95,7 +105,7 @@ describe(`${COUNT} random assemblies, their routes shuffled`, () => {
         tried++
         const ordered = reordered(shuffled(assembly, seed * 7919))
         const left = broken(ordered)
-        if (left.length === 0) legal++
+        if (left.length === 0 || broken(mended(ordered)).length === 0) legal++
         for (const { rule, message, on } of left) {
           expect(rule).toMatch(/^(P\d+|solder-over)/)
           expect(message.length).toBeGreaterThan(20)
@@ -103,8 +113,8 @@ describe(`${COUNT} random assemblies, their routes shuffled`, () => {
         }
         expect(putInOrder(ordered).steps, `seed ${seed}`).toEqual(ordered.steps.map((_, i) => i))
       }
-      // the others have a fault that no order mends: a solder over what its metal stands, a heat that a stone does not
-      expect(legal / tried).toBeGreaterThan(0.5)
+      // with what is missing put in; the others have a fault that nothing mends, such as a solder over what its metal stands
+      expect(legal / tried).toBeGreaterThan(0.95)
     },
     Number(process.env.ASSEMBLIES ? 3_600_000 : 240_000),
   )
