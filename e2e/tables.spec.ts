@@ -127,7 +127,7 @@ test('one’s own figure wins over the preset, in advice too, and can be taken b
   await expect(page.getByRole('alert').filter({ hasText: 'allowed: 0 to 0.3 mm' })).toBeVisible()
   await page.getByLabel('Your own figure').fill('0.11')
   await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByText('0.11 is used, not the preset')).toBeVisible()
+  await expect(page.getByText('0.11 is used, not the preset').first()).toBeVisible()
   await page.goto(`${DEMO}/tables/advice/blade`)
   await expect(page.getByTestId('advice')).toContainText('kerf 0.29 mm')
   await page.goto(`${DEMO}/tables`)

@@ -80,6 +80,9 @@ function letIn(request: IncomingMessage, response: ServerResponse, { port, onNet
   return true
 }
 
+/** A connection that is idle stays open so long: a page that writes again a few seconds later does not meet it closing. */
+const KEEP_ALIVE_MS = 75_000
+
 function endWhenTold(server: ReturnType<typeof createServer>): void {
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.once(signal, () => {
@@ -98,7 +101,7 @@ async function main(): Promise<void> {
   const address = `http://127.0.0.1:${port}`
   takeFolder(address)
   const app = next({ dev, hostname: '127.0.0.1', port })
-  const server = createServer((request, response) => {
+  const server = createServer({ keepAliveTimeout: KEEP_ALIVE_MS }, (request, response) => {
     if (letIn(request, response, { port, onNetwork, dev })) void handle(request, response)
   })
   const handle = app.getRequestHandler()
