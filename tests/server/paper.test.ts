@@ -6,7 +6,7 @@ import { TABLES } from '@/core/tables'
 import { benchCardPdf } from '@/server/export/bench-card-pdf'
 import { cardPdf } from '@/server/export/card-pdf'
 import { type LayoutPrint, layoutPdf } from '@/server/export/layout-pdf'
-import { PAPERS, printable } from '@/server/export/pdf-kit'
+import { PAPERS, type Paper, printable } from '@/server/export/pdf-kit'
 import { readPdf } from '../support/read-pdf'
 
 const all = (texts: readonly { readonly text: string }[]) => texts.map((item) => item.text).join(' ')
@@ -23,8 +23,15 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('the piece card of 
     spares: 1,
     plan,
   }
+  const cards = new Map<Paper, ReturnType<typeof readPdf>>()
+  /** The card on a paper, drawn once for all that is asked of it. */
+  function cardOn(paper: Paper): ReturnType<typeof readPdf> {
+    const drawn = cards.get(paper) ?? cardPdf({ ...card, paper }).then(readPdf)
+    cards.set(paper, drawn)
+    return drawn
+  }
   it.each(['A4', 'Letter'] as const)('fits one page of %s, every word of it on the paper', async (paper) => {
-    const [page, second] = await readPdf(await cardPdf({ ...card, paper }))
+    const [page, second] = await cardOn(paper)
     expect(second).toBeUndefined()
     expect(page?.widthMm).toBeCloseTo(PAPERS[paper].width, 3)
     expect(page?.heightMm).toBeCloseTo(PAPERS[paper].height, 3)
@@ -36,7 +43,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('the piece card of 
     }
   })
   it('says what to mark, the metal and every step, with no sign the printer lacks', async () => {
-    const [page] = await readPdf(await cardPdf({ ...card, paper: 'A4' }))
+    const [page] = await cardOn('A4')
     const said = all(page?.texts ?? [])
     expect(said).toContain(`mark at ${Number(result.answer.markAt.toFixed(2))} mm`)
     expect(said).toContain('3, 1 spare')
