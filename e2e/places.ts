@@ -40,7 +40,7 @@ export const VIEWS = [
 export async function addStep(page: Page, title: string, on?: string): Promise<void> {
   await page.getByRole('combobox', { name: 'Add a step' }).fill(title)
   await page.getByRole('option', { name: title, exact: true }).click()
-  if (on) await page.getByLabel('Done to').selectOption(on)
+  if (on) await page.getByRole('region', { name: 'Add a step' }).getByLabel('Done to').selectOption(on)
   await page.getByRole('button', { name: 'Add it at the end' }).click()
 }
 
