@@ -1,6 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
 import { seriousFaults } from './axe'
 import { DEMO, VIEWS } from './places'
+import { expect, type Page, test } from './test'
 
 /** A phone, 1280 looked at twice as large, and a large screen. */
 const WIDTHS = [390, 640, 1920] as const

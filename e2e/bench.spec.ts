@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { DEMO } from './places'
+import { expect, test } from './test'
 
 test('the calipers stream into the band, M keeps the reading, X takes a piece out, Esc leaves', async ({ page }) => {
   await page.goto(`${DEMO}/bench/5`)

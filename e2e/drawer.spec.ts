@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { DEMO } from './places'
+import { expect, test } from './test'
 
 test('an offcut as an L goes into the drawer; a slip of the point is asked about, and what is meant is taken', async ({ page }) => {
   await page.goto(`${DEMO}/drawer`)

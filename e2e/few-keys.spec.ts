@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
 import { folderOf, kill, type Started, start } from './start'
+import { expect, type Page, test } from './test'
 
 const PORT = 4327
 let server: Started

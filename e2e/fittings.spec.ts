@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { addStep, changeStep, DEMO } from './places'
+import { expect, test } from './test'
 
 test('a line with how many, how wide and a hole becomes a piece of just that', async ({ page }) => {
   await page.goto(`${DEMO}/drawer`)

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { DEMO } from './places'
+import { expect, test } from './test'
 
 test('a cone is asked for in one line, and its two arcs are named', async ({ page }) => {
   await page.goto(`${DEMO}/drawer`)

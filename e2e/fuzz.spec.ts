@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test'
 import { fuzz } from '../scripts/fuzz-inputs.mjs'
 import { folderOf, kill, seed, start } from './start'
+import { expect, test } from './test'
 
 const SEED = 20270301
 /** Longer than an answer ever takes, also while other tests run beside this one. */

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test'
 import { seriousFaults } from './axe'
 import { changeStep, DEMO } from './places'
+import { expect, test } from './test'
 
 test('keys: ? lists those of the view, / goes to the ask line, and neither fights typing', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/2`)
@@ -22,7 +22,6 @@ test('a change of a size is taken back by key and done again, also while its fie
   await page.goto(`${DEMO}/pieces/4`)
   const thickness = page.getByLabel('Thickness', { exact: true })
   const before = await thickness.inputValue()
-  await page.waitForTimeout(700)
   await thickness.fill('0.77')
   await page.keyboard.press('Control+z')
   await expect(thickness).toHaveValue(before)

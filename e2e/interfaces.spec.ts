@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { DEMO } from './places'
+import { expect, test } from './test'
 
 test('HTTP gives the same answer as the screen, and says what is wrong', async ({ request }) => {
   const good = await request.post(`${DEMO}/api/v1/calc/disc`, {

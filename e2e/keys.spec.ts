@@ -1,6 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
 import { KEY_REGISTRY, type KeyId } from '../src/ui/keys/registry'
 import { folderOf, kill, type Started, seed, start } from './start'
+import { expect, type Page, test } from './test'
 
 const PORT = 4328
 let server: Started
@@ -12,11 +12,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => kill(server))
 
-/** A page that hears keys: it does from a little after it is drawn. */
-async function alive(page: Page, path: string) {
-  await page.goto(url(path))
-  await page.waitForTimeout(1200)
-}
+const alive = (page: Page, path: string) => page.goto(url(path))
 
 const thickness = (page: Page) => page.getByLabel('Thickness', { exact: true })
 const blank = (page: Page) => page.getByRole('button', { name: /^Third-class token 12/ })

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { entryOf, folderOf, kill, seed, send, start, trayFacts } from './start'
+import { expect, test } from './test'
 
 const PORT = 4323
 

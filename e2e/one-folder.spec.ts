@@ -1,8 +1,8 @@
 import { spawn } from 'node:child_process'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
 import { folderOf, kill, seed, start } from './start'
+import { expect, test } from './test'
 
 const PORT = 4327
 

@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test'
+import type { Page } from './test'
 
 export const DEMO = 'http://127.0.0.1:4321'
 export const WORKSHOP = 'http://127.0.0.1:4322'

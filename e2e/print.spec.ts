@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
-import { expect, type Page, test } from '@playwright/test'
 import { DEMO } from './places'
+import { expect, type Page, test } from './test'
 
 const pdfjs = join(dirname(createRequire(import.meta.url).resolve('pdfjs-dist/package.json')), 'build')
 const PX_PER_MM = 20

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { DEMO } from './places'
+import { expect, test } from './test'
 
 test('a ring is seen in 3D, turned by key and hand, and unrolled into its blank', async ({ page }) => {
   const errors: string[] = []

@@ -1,5 +1,5 @@
-import { expect, type Locator, type Page, test } from '@playwright/test'
 import { addStep, DEMO } from './places'
+import { expect, type Locator, type Page, test } from './test'
 
 /** A hand that counts what it enters: a press, a choice, a field filled in. */
 function counting(page: Page) {

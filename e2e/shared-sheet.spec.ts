@@ -1,6 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
 import { changeStep } from './places'
 import { folderOf, kill, type Started, start } from './start'
+import { expect, type Page, test } from './test'
 
 const PORT = 4328
 let server: Started
@@ -109,7 +109,6 @@ test('the simulated calipers are off until practice is switched on, and then say
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   expect((await page.request.get(url('/api/instruments/calipers?near=10'))).status()).toBe(404)
   await page.goto(url('/settings'))
-  await page.waitForTimeout(700)
   await page.getByLabel('Simulated instruments').selectOption('true')
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByText('Saved.')).toBeVisible()

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { changeStep, DEMO } from './places'
+import { expect, test } from './test'
 
 test('bad input names the field and what is possible, and nothing typed is lost', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/1`)

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
 import { DEMO } from './places'
+import { expect, type Page, test } from './test'
 
 async function lookUp(page: Page, text: string): Promise<void> {
   await page.getByLabel('Look up').fill(text)

@@ -1,6 +1,8 @@
-import { expect, type Locator, type Page, test } from '@playwright/test'
+import { join } from 'node:path'
+import Database from 'better-sqlite3'
 import { ACTION_NAMES, type ActionName } from '../src/server/actions/names'
 import { folderOf, kill, type Started, seed, start } from './start'
+import { expect, type Locator, type Page, test } from './test'
 
 const PORT = 4325
 let server: Started
@@ -381,23 +383,32 @@ async function stateOf(page: Page): Promise<string> {
   return texts.join('\n')
 }
 
+/** Every row of a workshop's file. */
+function rowsOf(name: 'demo' | 'workshop'): unknown {
+  const db = new Database(join(folderOf('tabs'), `${name}.db`), { readonly: true })
+  const tables = db.prepare<[], { name: string }>("select name from sqlite_master where type = 'table' order by name").all()
+  const rows = tables.map((table) => [table.name, db.prepare(`select * from "${table.name}"`).all()])
+  db.close()
+  return rows
+}
+
 for (const [name, write] of Object.entries(WRITES)) {
   if (name === 'putBackCut') continue
   test(`${name}: a tab of the demonstration writes nothing into the own workshop`, async ({ page, context }) => {
     const second = await context.newPage()
     await open(second, 'demo')
     await page.goto(url(write.path))
-    await page.waitForTimeout(700)
     const last = await write.ready(page)
     await open(second, 'workshop')
-    const before = await stateOf(second)
+    await second.goto(url('/jobs'))
+    const before = [rowsOf('workshop'), rowsOf('demo')]
     await last()
     const dialog = page.getByRole('dialog', { name: 'Another workshop is open' })
     await expect(dialog).toContainText('Nothing was written')
-    expect(await stateOf(second)).toBe(before)
+    expect([rowsOf('workshop'), rowsOf('demo')]).toEqual(before)
     await dialog.getByRole('button', { name: 'Open the demonstration again' }).click()
     await expect(dialog).toBeHidden()
-    await expect.poll(() => stateOf(second)).toMatch(/demo\s*\.db/)
+    await expect.poll(async () => (await second.request.get(url('/settings'))).text()).toMatch(/demo(<[^>]*>)*\.db/)
     await second.close()
   })
 
@@ -407,10 +418,8 @@ for (const [name, write] of Object.entries(WRITES)) {
     const second = await context.newPage()
     await open(second, 'demo')
     await page.goto(url(write.path))
-    await page.waitForTimeout(700)
     const last = await write.ready(page)
     await second.goto(url(write.path))
-    await second.waitForTimeout(700)
     await meanwhile(second)
     await last()
     const dialog = page.getByRole('dialog', { name: 'Changed elsewhere meanwhile' })
@@ -511,7 +520,6 @@ for (const [name, way] of Object.entries(WAY_BACK)) {
       await open(page, 'demo')
       const before = await stateOf(page)
       await page.goto(url(write.path))
-      await page.waitForTimeout(500)
       await (await write.ready(page))()
       await expect(page.getByRole('button', { name: 'Undo' }).last()).toBeEnabled()
       await page.waitForTimeout(700)

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { DEMO } from './places'
+import { expect, test } from './test'
 
 test('a blade breaks and is counted; a measured punch wins over what it was sold as', async ({ page }) => {
   await page.goto(`${DEMO}/drawer/tools`)

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { DEMO } from './places'
+import { expect, test } from './test'
 
 test('two pieces of a job stand side by side, with what differs', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/12/compare`)

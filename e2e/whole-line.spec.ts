@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
 import { WORKSHOP } from './places'
+import { expect, type Page, test } from './test'
 
 async function mm(page: Page, testId: string): Promise<number> {
   return Number.parseFloat((await page.getByTestId(testId).innerText()).replace('−', '-'))

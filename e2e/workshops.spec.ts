@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
 import { DEMO, WORKSHOP } from './places'
+import { expect, test } from './test'
 
 test('the demonstration says so, and one click starts an own workshop in a file of its own', async ({ page }) => {
   await page.goto(`${DEMO}/jobs`)

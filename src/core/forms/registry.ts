@@ -10,12 +10,14 @@ import { domeCup } from './discs/dome-cup/form'
 import { domeNotched } from './discs/dome-notched/form'
 import { lentil } from './discs/lentil/form'
 import { washer } from './discs/washer/form'
+import { appliedShape } from './plates/applied-shape/form'
 import { bentBar } from './plates/bent-bar/form'
 import { buckle } from './plates/buckle/form'
 import { dieBlank } from './plates/die-blank/form'
 import { foldStar } from './plates/fold-star/form'
 import { foldedBox } from './plates/folded-box/form'
 import { holeRow } from './plates/hole-row/form'
+import { maskBlank } from './plates/mask-blank/form'
 import { plate } from './plates/plate/form'
 import { sectors } from './plates/sectors/form'
 import { ringBand } from './rings/ring-band/form'
@@ -47,6 +49,7 @@ import { earWire } from './wire/ear-wire/form'
 import { hook } from './wire/hook/form'
 import { jumpOval } from './wire/jump-oval/form'
 import { jumpRings } from './wire/jump-rings/form'
+import { wireTongue } from './wire/wire-tongue/form'
 
 /** Every form, family by family. A new one is one folder and one entry here; screens, interfaces, docs and shared tests follow. */
 const FAMILIES = {
@@ -56,9 +59,9 @@ const FAMILIES = {
   tubes: [tubeRound, tubeOval, cone, boxTube, ferruleD],
   settings: [bezel, bezelGallery, backPlate, tabSetting, bail],
   rivets: [rivetWire, rivetTube, rivetHidden, rivetBall],
-  wire: [jumpRings, jumpOval, ball, earWire, hook, borderWire, bindingWire],
+  wire: [jumpRings, jumpOval, ball, earWire, hook, borderWire, bindingWire, wireTongue],
   strips: [stripLinks, strapLoop],
-  plates: [plate, buckle, bentBar, sectors, holeRow, foldedBox, foldStar, dieBlank],
+  plates: [plate, buckle, bentBar, sectors, holeRow, foldedBox, foldStar, dieBlank, appliedShape, maskBlank],
 } as const
 
 export const FORMS = [

@@ -81,3 +81,12 @@ export function outlineToOutlineMm(first: Outline, second: Outline): number {
   }
   return least
 }
+
+/** Least metal between a window and the edge of a plate, mm; negative where one runs over the other: nearest corner to side, both ways. */
+export function windowToEdgeMm(window: Outline, outline: Outline): number {
+  const apart = Math.min(
+    ...window.map((point) => pointToOutlineMm(point, outline)),
+    ...outline.map((point) => pointToOutlineMm(point, window)),
+  )
+  return window.every((point) => isInside(point, outline)) ? apart : -Math.max(apart, 0.01)
+}

@@ -85,6 +85,18 @@ export const FORM_ROUTES: readonly FormRoute[] = [
     forms: ['disc', 'hole-row'],
     steps: 'saw part · file part · drill part @holes [S39 A] · punch-hole part @holes [S39 B] · finish part',
   },
+  { forms: ['applied-shape'], steps: 'saw part · file part · bend part · finish part' },
+  {
+    forms: ['wire-tongue'],
+    steps: 'saw part · square-ends part · bend part · planish part (spring) [S10 B] · smooth-ends part · tumble part',
+  },
+  {
+    forms: ['mask-blank'],
+    steps: `
+      mark part (how scribe) · saw part · saw part @eye-left (what window) · saw part @eye-right (what window) · file part ·
+      file part @eye-left · file part @eye-right · chamfer part · ( anneal part · pickle part · form-landmark part · try-on part )
+      repeated: until it fits · finish part`,
+  },
   {
     forms: ['buckle'],
     steps: `
@@ -101,7 +113,8 @@ export const FORM_ROUTES: readonly FormRoute[] = [
   },
   {
     forms: ['die-blank'],
-    steps: 'saw part (what rough) · anneal part · pickle part · press-die part · saw part · file part · finish part',
+    steps:
+      'saw part (what rough) · deburr part · fuse-dust part · anneal part · pickle part · press-die part · saw part · file part · finish part',
   },
   { forms: ['dome', 'dome-cup'], steps: `${DISC} · anneal part · pickle part · ${DOMED} · finish part` },
   {

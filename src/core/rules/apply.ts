@@ -87,6 +87,7 @@ function divide(world: World, act: Act): void {
   if (old === undefined) return
   for (const part of namesIn(act.params.into)) {
     world.facts.set(part, new Map(world.facts.get(old)))
+    world.own.add(part)
     world.from.set(part, old)
     world.there.add(part)
   }

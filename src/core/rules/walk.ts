@@ -105,14 +105,15 @@ function snapshot(world: World): Readonly<Record<string, Readonly<Record<string,
 /** What a walk keeps of what was done, for the rules that look back. */
 class Memory implements Walked {
   readonly done: Done[] = []
-  readonly byOp = new Map<string, Done[]>()
+  /** Lists are replaced, not changed, so that copies may share them. */
+  readonly byOp = new Map<string, readonly Done[]>()
   readonly soldered: Soldered[] = []
   nowMin = 0
 
   copy(): Memory {
     const copy = new Memory()
     copy.done.push(...this.done)
-    for (const [op, done] of this.byOp) copy.byOp.set(op, [...done])
+    for (const [op, done] of this.byOp) copy.byOp.set(op, done)
     copy.soldered.push(...this.soldered)
     copy.nowMin = this.nowMin
     return copy
@@ -122,9 +123,7 @@ class Memory implements Walked {
     const { handsOn, waiting } = minutesOf(act)
     const done: Done = { act, fromMin: this.nowMin, toMin: this.nowMin + handsOn + waiting }
     this.done.push(done)
-    const same = this.byOp.get(act.op.id)
-    if (same) same.push(done)
-    else this.byOp.set(act.op.id, [done])
+    this.byOp.set(act.op.id, [...(this.byOp.get(act.op.id) ?? []), done])
     this.nowMin = done.toMin
     if (act.op.joins === 'hot' && act.op.heatC === 'flow')
       for (const joint of act.joints)

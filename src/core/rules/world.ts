@@ -17,6 +17,8 @@ export interface World {
   readonly joints: ReadonlyMap<string, AssemblyJoint>
   readonly schools: Readonly<Record<string, string>>
   readonly facts: Map<string, Map<Fact, FactValue>>
+  /** Keys of facts that this world shares with no copy of it: only they are changed in place. */
+  readonly own: Set<string>
   readonly links: Link[]
   /** Which part a part was divided from. */
   readonly from: Map<string, string>
@@ -84,17 +86,20 @@ export function startWorld(assembly: Assembly): World {
       ...assembly.parts.map((part) => [part.id, startOf(part)] as const),
       ...assembly.others.map((other) => [other.id, new Map<Fact, FactValue>(TRUE_AT_START.map((fact) => [fact, true]))] as const),
     ]),
+    own: new Set(),
     links: [],
     from: new Map(),
     there: new Set(assembly.parts.map((part) => part.id).filter((id) => !later.has(id))),
   }
 }
 
-/** The same state again, to be changed by itself. */
+/** The same state again, to be changed by itself; both share their facts until one of them changes them. */
 export function copyWorld(world: World): World {
+  world.own.clear()
   return {
     ...world,
-    facts: new Map([...world.facts].map(([key, facts]) => [key, new Map(facts)])),
+    facts: new Map(world.facts),
+    own: new Set(),
     links: [...world.links],
     from: new Map(world.from),
     there: new Set(world.there),
@@ -108,9 +113,14 @@ export function factOf(world: World, key: string, fact: Fact): FactValue {
 
 /** Sets a fact of a thing, joint or place. */
 export function setFact(world: World, key: string, fact: Fact, value: FactValue): void {
-  const facts = world.facts.get(key) ?? new Map<Fact, FactValue>()
-  facts.set(fact, value)
-  world.facts.set(key, facts)
+  const facts = world.facts.get(key)
+  if (facts?.get(fact) === value) return
+  if (facts && world.own.has(key)) {
+    facts.set(fact, value)
+    return
+  }
+  world.facts.set(key, new Map(facts).set(fact, value))
+  world.own.add(key)
 }
 
 /** Everything that hangs together with these things at this moment, themselves among it. */

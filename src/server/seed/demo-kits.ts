@@ -104,8 +104,8 @@ export const KIT_PIECES: readonly KitPiece[] = [
     name: 'Satchel buckle',
     quantity: 5,
     inputs: {
-      frame: { strapMm: 27, windowMm: 10.5, frameMm: 5, ...brass(ga('13', 1.8278)) },
-      tongue: { hookMm: 6.5, eyeMm: 2.8, straightMm: 12, tipMm: 3, ...brass(G14) },
+      frame: { strapMm: 27, windowMm: 10.5, frameMm: 5, tongue: 'apart', tongueMm: 1.6, ...brass(ga('13', 1.8278)) },
+      tongue: { alloy: 'yellow-brass-c260' },
     },
   },
   {
@@ -123,7 +123,7 @@ export const KIT_PIECES: readonly KitPiece[] = [
     quantity: 3,
     inputs: {
       ring: { insideDiameterMm: { typed: 'US 7 3/4', mm: 17.93 }, ringCount: 3, widthMm: 1.7, ...sterling(G16) },
-      shape: { shape: 'oval', lengthMm: 7, widthMm: 4.5, ...sterling(G22) },
+      shape: { shape: 'oval', lengthMm: 7, widthMm: 1.6, ...sterling(G22) },
     },
   },
   {
@@ -156,7 +156,7 @@ export const KIT_PIECES: readonly KitPiece[] = [
     name: 'Ember coins',
     quantity: 2,
     inputs: {
-      coins: { lengthMm: 17, widthMm: 17, depthMm: 1.2, ...sterling(G22) },
+      coins: { lengthMm: 17, widthMm: 17, depthMm: 1.2, dustGrainMm: 0.35, schools: { die: 'pancake' }, ...sterling(G22) },
       wires: { rodMm: 8, tailMm: 14, frontMm: 6, ...sterling(G20) },
     },
   },
@@ -176,7 +176,9 @@ export const KIT_PIECES: readonly KitPiece[] = [
     kit: 'mask',
     name: 'Boiler-house mask',
     quantity: 1,
-    inputs: { sheet: { shape: 'oval', lengthMm: 168, widthMm: 72, window: 'slot', windowLengthMm: 38, windowWidthMm: 17, ...copper(G18) } },
+    inputs: {
+      sheet: { outline: 'half', widthMm: 182, heightMm: 88, eyeLengthMm: 36, eyeWidthMm: 16, eyesApartMm: 61, eyesUpMm: 6, ...copper(G18) },
+    },
   },
   {
     kit: 'etched-plate',

@@ -3,7 +3,7 @@ import CssBaseline from '@mui/material/CssBaseline'
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript'
 import { ThemeProvider } from '@mui/material/styles'
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter'
-import type { ReactNode } from 'react'
+import { type ReactNode, useEffect } from 'react'
 import { SCHEME_ATTRIBUTE, theme } from './theme'
 
 /** Sets the scheme before anything is drawn, so that no page flashes in the other one. */
@@ -12,6 +12,10 @@ export function SchemeScript({ nonce }: { readonly nonce?: string }) {
 }
 
 export function Themed({ children }: { readonly children: ReactNode }) {
+  // the page says when it answers to hands: those that drive it wait for that
+  useEffect(() => {
+    document.documentElement.dataset.ready = 'yes'
+  }, [])
   return (
     <AppRouterCacheProvider>
       <ThemeProvider theme={theme} defaultMode="system">

@@ -22,7 +22,7 @@ describe('an outline by its corners', () => {
     fc.assert(
       fc.property(numbers, numbers, (long, wide) => {
         for (const text of ['0 0; 30 0; 40 12; 30 24; 0 24', '0 24; 30 24; 40 12; 30 0; 0 0']) {
-          const outline = freeOutline(text, false, long, wide)
+          const outline = freeOutline(text, 'none', long, wide)
           const box = boundsOf(outline)
           expect(box.maxX - box.minX).toBeCloseTo(long, 9)
           expect(box.maxY - box.minY).toBeCloseTo(wide, 9)
@@ -32,20 +32,20 @@ describe('an outline by its corners', () => {
       }),
     ))
   it('does not mind where it was measured from, or in what unit', () => {
-    const here = freeOutline('0 0; 4 0; 4 1; 2 3; 0 1', false, 20, 15)
+    const here = freeOutline('0 0; 4 0; 4 1; 2 3; 0 1', 'none', 20, 15)
     for (const text of [
       '10 10; 14 10; 14 11; 12 13; 10 11',
       '0 0; 40 0; 40 10; 20 30; 0 10',
       '0,0; 4,0; 4,1; 2,3; 0,1',
       '0 0\n4 0\n4 1\n2 3\n0 1',
     ])
-      freeOutline(text, false, 20, 15).forEach(([x, y], i) => {
+      freeOutline(text, 'none', 20, 15).forEach(([x, y], i) => {
         expect(x).toBeCloseTo(here[i]?.[0] ?? 0, 9)
         expect(y).toBeCloseTo(here[i]?.[1] ?? 0, 9)
       })
   })
   it('half of it mirrored is alike above and below', () => {
-    const outline = freeOutline('8 0; 6 3; 0 4; -2 0', true, 30, 16)
+    const outline = freeOutline('8 0; 6 3; 0 4; -2 0', 'below', 30, 16)
     for (const [x, y] of outline) expect(outline.some(([ox, oy]) => Math.abs(ox - x) < 1e-9 && Math.abs(oy + y) < 1e-9)).toBe(true)
   })
   it.each([
@@ -59,9 +59,9 @@ describe('an outline by its corners', () => {
     ['0 0; 4 4; 4 0; 0 4', /cross or touch/],
     [Array.from({ length: 201 }, (_, i) => `${i} ${i * i}`).join(';'), /201 were given; 200 at most/],
   ])('"%s" is refused in words', (text, message) => {
-    expect(() => freeOutline(text, false, 20, 10)).toThrow(PlanRefusal)
+    expect(() => freeOutline(text, 'none', 20, 10)).toThrow(PlanRefusal)
     try {
-      freeOutline(text, false, 20, 10)
+      freeOutline(text, 'none', 20, 10)
     } catch (error) {
       expect(error instanceof PlanRefusal && error.issue.message).toMatch(message)
     }

@@ -45,10 +45,15 @@ function readCorners(text: string): Point[] {
   })
 }
 
-/** Half an outline and its mirror image below the line through y = 0; corners on the line are not doubled. */
-function mirrored(half: readonly Point[]): Point[] {
-  const below = [...half].reverse().filter(([, y]) => Math.abs(y) > 1e-9)
-  return [...half, ...below.map(([x, y]): Point => [x, -y])]
+/** How half an outline is made whole: below the line through y = 0, or left of the line through x = 0. */
+export type Mirror = 'none' | 'below' | 'left'
+
+/** Half an outline and its mirror image; corners on the line are not doubled. */
+function mirrored(half: readonly Point[], to: Mirror): Point[] {
+  if (to === 'none') return [...half]
+  const across = ([x, y]: Point) => (to === 'below' ? y : x)
+  const other = [...half].reverse().filter((point) => Math.abs(across(point)) > 1e-9)
+  return [...half, ...other.map(([x, y]): Point => (to === 'below' ? [x, -y] : [-x, y]))]
 }
 
 function crosses(outline: Outline): boolean {
@@ -62,9 +67,8 @@ function crosses(outline: Outline): boolean {
  * A free outline from typed corners, mirrored where only half is typed, stretched to its two ways about its own middle, counter-clockwise.
  * Throws PlanRefusal, given back as an issue of the corners, where they cannot be read, cross or enclose nothing.
  */
-export function freeOutline(text: string, mirror: boolean, lengthMm: number, widthMm: number): Outline {
-  const typed = readCorners(text)
-  const corners = mirror ? mirrored(typed) : typed
+export function freeOutline(text: string, mirror: Mirror, lengthMm: number, widthMm: number): Outline {
+  const corners = mirrored(readCorners(text), mirror)
   if (corners.length < 3) refuse(`${corners.length} were given; three at least make an outline, such as 0 0; 20 0; 12 16`)
   const box = boundsOf(corners)
   const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY]

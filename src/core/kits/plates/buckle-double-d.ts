@@ -5,13 +5,21 @@ export const buckleDoubleD: Kit = {
   title: 'Double-D buckle',
   parts: [
     { id: 'frame', form: 'buckle' },
-    { id: 'tongue', form: 'hook' },
+    { id: 'tongue', form: 'wire-tongue' },
   ],
   others: [{ id: 'strap', kind: 'leather', standsC: 60 }],
   joints: [
     { id: 'on-bar', kind: 'hook', members: [member('tongue.eye'), member('frame.bar')] },
     { id: 'sewn', kind: 'stitch', members: [member('strap.fold'), member('frame.bar')] },
   ],
+  bound: {
+    tongue: {
+      tipMm: '= frame.windowMm + frame.barMm / 2 + frame.restMm',
+      barMm: '= frame.barMm',
+      barThickMm: '= frame.thicknessMm',
+      thicknessMm: '= frame.tongueMm',
+    },
+  },
   schools: {},
   steps: `
     glue-template frame · mark frame (how scribe) · remove-template frame · saw frame @window-1 (what window) ·

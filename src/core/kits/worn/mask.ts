@@ -3,7 +3,7 @@ import type { Kit } from '../kit'
 export const mask: Kit = {
   id: 'mask',
   title: 'Mask',
-  parts: [{ id: 'sheet', form: 'plate' }],
+  parts: [{ id: 'sheet', form: 'mask-blank' }],
   others: [],
   joints: [],
   schools: {},

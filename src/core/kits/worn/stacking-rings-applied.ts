@@ -5,13 +5,14 @@ export const stackingRingsApplied: Kit = {
   title: 'Stacking rings with an applied shape',
   parts: [
     { id: 'ring', form: 'ring-stack' },
-    { id: 'shape', form: 'plate' },
+    { id: 'shape', form: 'applied-shape' },
   ],
   others: [],
   joints: [
     { id: 'seam', kind: 'seam', members: [member('ring.seam')], role: 'ring-seam', solder: 'hard-75' },
     { id: 'on-ring', kind: 'point', members: [member('shape.back'), member('ring.outside')], role: 'applied', solder: 'easy-65' },
   ],
+  bound: { shape: { onMm: '= ring.insideDiameterMm + 2 * ring.thicknessMm', bandMm: '= ring.widthMm' } },
   schools: {},
   steps: `
     measure ring · texture-hammer ring [S16 A] · anneal ring [S16 A] · pickle ring [S16 A] · measure ring [S16 A] ·

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { formatPlain } from '../../units/format'
 import { HEAT_CAUTION } from '../cautions'
 import { defineOperation } from '../contract'
 
@@ -14,6 +15,10 @@ export const fuseDust = defineOperation({
   includes: 'degrease, flux, dry-flux, sprinkle-dust, *, cool',
   does: 'textured',
   heatC: 850,
-  params: z.object({}),
-  words: { say: 'The sheet from below, evenly, until the dust sinks in and the surface just glistens.' },
+  params: z.object({ dustG: z.number().optional() }),
+  words: ({ dustG }) => ({
+    title: 'Fuse the dust',
+    facts: dustG === undefined ? [] : [{ label: 'Dust', value: `${formatPlain(dustG, 2)} g` }],
+    say: 'The sheet from below, evenly, until the dust sinks in and the surface just glistens.',
+  }),
 })

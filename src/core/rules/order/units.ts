@@ -25,20 +25,26 @@ function opsWithin(op: string, seen: Set<string> = new Set()): Set<string> {
   return seen
 }
 
-function aboutOf({ joints, parts, steps }: Assembly, { on, params }: AssemblyStep): string[] {
+/** For each part the things that a step makes it of. */
+function sourcesOf({ steps }: Assembly): ReadonlyMap<string, readonly string[]> {
+  const sources = new Map<string, string[]>()
+  for (const { on, params } of steps)
+    for (const part of namesIn(params.into)) sources.set(part, [...(sources.get(part) ?? []), ...on.map(({ thing }) => thing)])
+  return sources
+}
+
+function aboutOf({ joints, parts }: Assembly, sources: ReturnType<typeof sourcesOf>, { on, params }: AssemblyStep): string[] {
   const named = on.flatMap(({ thing }) => {
     if (thing === 'piece') return parts.map(({ id }) => id)
     const joint = joints.find(({ id }) => id === thing)
     return joint ? [thing, ...joint.members.map((member) => member.thing)] : [thing]
   })
-  const from = steps.flatMap((step) =>
-    namesIn(step.params.into).some((part) => named.includes(part)) ? step.on.map(({ thing }) => thing) : [],
-  )
+  const from = named.flatMap((part) => sources.get(part) ?? [])
   return [...named, ...from, ...namesIn(params.into), ...namesIn(params.tool), ...namesIn(params.bath)]
 }
 
 /** For each thing and joint the number of what hangs together in the end. */
-function groupsOf(assembly: Assembly): Map<string, number> {
+function groupsOf({ joints }: Assembly, about: readonly (readonly string[])[]): Map<string, number> {
   const groups = new Map<string, number>()
   const join = (ids: readonly string[]) => {
     const known = new Set(ids.flatMap((id) => groups.get(id) ?? []))
@@ -46,14 +52,16 @@ function groupsOf(assembly: Assembly): Map<string, number> {
     for (const [id, of] of groups) if (known.has(of)) groups.set(id, group)
     for (const id of ids) groups.set(id, group)
   }
-  for (const { id, members } of assembly.joints) join([id, ...members.map(({ thing }) => thing)])
-  for (const step of assembly.steps) join(aboutOf(assembly, step))
+  for (const { id, members } of joints) join([id, ...members.map(({ thing }) => thing)])
+  for (const ids of about) join(ids)
   return groups
 }
 
 /** The units of a route in the order given. */
 export function unitsOf(assembly: Assembly): Unit[] {
-  const groups = groupsOf(assembly)
+  const sources = sourcesOf(assembly)
+  const about = assembly.steps.map((step) => aboutOf(assembly, sources, step))
+  const groups = groupsOf(assembly, about)
   const units: Unit[] = []
   for (let i = 0; i < assembly.steps.length; ) {
     const group = assembly.steps[i]?.repeat
@@ -66,7 +74,7 @@ export function unitsOf(assembly: Assembly): Unit[] {
       pinned: steps.some((step) => step.pinned === true),
       main: new Set(steps.map((step) => step.op)),
       ops: new Set(steps.flatMap((step) => [...opsWithin(step.op)])),
-      about: new Set(steps.flatMap((step) => aboutOf(assembly, step))),
+      about: new Set(indexes.flatMap((index) => about[index] ?? [])),
       group: groups.get(steps[0]?.on[0]?.thing ?? '') ?? groups.get(assembly.parts[0]?.id ?? '') ?? 0,
     })
     i = end

@@ -52,6 +52,7 @@ const input = () =>
       cornerMm: lengthMm({ label: 'Outside corner radius', min: 0, max: 60 }).default(4),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
+      tongue: choice('Tongue', { with: 'Wire, cut with the frame', apart: 'A part of its own' }).default('with'),
       tongueMm: lengthMm({ label: 'Tongue wire', min: 0.8, max: 8 }).default(2.5),
       restMm: lengthMm({
         label: 'Tongue over the frame',
@@ -254,30 +255,41 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
     working: log,
     blanks: [
       sheetBlank(input, bench, { name: 'frame', outline, holes: windows, areaMm2 }),
-      lengthBlank(input, bench, {
-        name: 'tongue',
-        stock: 'wire',
-        lengthMm: tongueLengthMm,
-        heightMm: input.tongueMm,
-        thicknessMm: input.tongueMm,
-        sectionMm2: (Math.PI / 4) * input.tongueMm ** 2,
-      }),
+      ...(input.tongue === 'with'
+        ? [
+            lengthBlank(input, bench, {
+              name: 'tongue',
+              stock: 'wire',
+              lengthMm: tongueLengthMm,
+              heightMm: input.tongueMm,
+              thicknessMm: input.tongueMm,
+              sectionMm2: (Math.PI / 4) * input.tongueMm ** 2,
+            }),
+          ]
+        : []),
     ],
     results: {
       acrossMm: { value: across, unit: 'mm' },
       tongueLengthMm: { value: tongueLengthMm, unit: 'mm' },
       windowAcrossMm: { value: input.strapMm + input.easeMm, unit: 'mm' },
     },
-    regions: ['frame', 'tongue'],
-    regionBlanks: { tongue: 'tongue' },
+    ...(input.tongue === 'with' ? { regions: ['frame', 'tongue'], regionBlanks: { tongue: 'tongue' } } : { regions: ['frame'] }),
     choice: schoolChoice('bar', 'What the tongue turns on', school, BAR_TEXTS, (id) => alongOf([], input, id)),
     checks: checksOf(input),
     views: viewsOf(input, { across, answer, barMm, finished, outline, shift, start, windows }),
     sizedSteps: [
       ...windowSteps(school === 'centre' ? 'both windows, inside the line' : 'the window, inside the line'),
       ...flatSteps('the rim', answer.markAt, target),
-      { op: 'bend', params: { insideRadiusMm: barMm / 2, what: 'the eye of the tongue round the bar', manner: 'shape', region: 'tongue' } },
+      ...(input.tongue === 'with'
+        ? [
+            {
+              op: 'bend',
+              params: { insideRadiusMm: barMm / 2, what: 'the eye of the tongue round the bar', manner: 'shape', region: 'tongue' },
+            } as const,
+          ]
+        : []),
     ],
+    without: input.tongue === 'with' ? [] : ['bend'],
     method: `buckle, ${BAR_TEXTS[school].title.toLowerCase()}`,
   })
 }

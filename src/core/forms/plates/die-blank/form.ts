@@ -2,10 +2,11 @@ import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
 import type { DrawingView } from '../../../drawing/drawing'
 import { DEEPEST_CLAMPED } from '../../../forming/press'
-import { arcPoints, ellipseOutline, roundedRectangle } from '../../../geometry/outline'
+import { arcPoints, ellipseOutline, netAreaMm2, roundedRectangle } from '../../../geometry/outline'
 import { ALLOYS } from '../../../metals/alloys'
+import { massWith } from '../../../tables/figures'
 import type { Bench } from '../../../toolwall/tools'
-import { choice, count, lengthMm } from '../../../units/fields'
+import { choice, count, lengthMm, ratio } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
@@ -56,6 +57,13 @@ const input = () =>
       marginMm: lengthMm({ label: 'Margin all round', min: 0, max: 60 }).default(5),
       partCount: count({ label: 'Parts in one impression', min: 1, max: 24 }).default(1),
       tabMm: lengthMm({ label: 'Tab left by the die', min: 0, max: 30 }).default(2),
+      dustGrainMm: lengthMm({
+        label: 'Dust fused on, its grain',
+        min: 0,
+        max: 2,
+        help: 'Filings, before the part is cut out; 0 for none.',
+      }).default(0),
+      dustRatio: ratio({ label: 'Share of the sheet covered', min: 0.05, max: 1 }).default(0.6),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
       ...closingFields(0.5),
@@ -139,8 +147,40 @@ function checksOf(input: Input, { least, deep }: Weighed): Check[] {
       source: 'bench-practice',
       message: `Saw just outside the raised part${input.partCount > 1 ? `; ${input.partCount} parts come out of each impression` : ''}. Press behind a guard, with eye protection; never strike a die that is cracked.`,
     },
+    ...dustNotes(input),
     ...hazardNotes(input.alloy),
   ]
+}
+
+/** What is said of dust that is fused on. */
+function dustNotes({ dustGrainMm, alloy }: Input): Check[] {
+  if (dustGrainMm === 0) return []
+  return [
+    {
+      level: 'note',
+      code: 'fuse-dust-first',
+      field: 'dustGrainMm',
+      source: 'bench-practice',
+      message: `Fuse the dust on before the part is cut out: the heat rounds thin edges. The sheet is brought just under where it melts, about ${formatPlain(ALLOYS[alloy].solidusC, 0)} °C, until the surface glistens; probe that the grains hold before it is cut.`,
+    },
+  ]
+}
+
+/** Dust for one side of the blank: one layer of round grains weighs 2/3 of its grain times its density, g. */
+function dustG(log: WorkingLog, { alloy, dustGrainMm, dustRatio }: Input, areaMm2: number, { figures }: Bench): number {
+  if (dustGrainMm === 0) return 0
+  return derive(log, {
+    label: 'Dust to sprinkle on',
+    formula: '2/3·g·s·m',
+    unit: 'g',
+    source: 'closed-form',
+    given: [
+      given('g', 'grain', dustGrainMm),
+      given('s', 'share covered', dustRatio, 'ratio'),
+      given('m', 'mass of the sheet, 1 mm thick', massWith(alloy, areaMm2, figures), 'g'),
+    ],
+    note: 'One layer of round grains; what does not hold is swept up.',
+  })
 }
 
 function answerFor(log: WorkingLog, input: Input): Answer {
@@ -178,6 +218,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
         })
       : input.thicknessMm
   const target = targetOf(outcomeOf(input))
+  const dust = dustG(log, input, netAreaMm2(outline), bench)
   const [x, y] = [answer.markAt / 2, acrossMm / 2]
   return completePlan({
     input,
@@ -190,6 +231,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
       drawsInMm: { value: school === 'free' ? (calculatedMm - input.lengthMm) / 2 - input.marginMm : 0, unit: 'mm' },
       thinnestMm: { value: least, unit: 'mm' },
       tabMm: { value: school === 'pancake' ? input.tabMm : 0, unit: 'mm' },
+      dustG: { value: dust, unit: 'g' },
     },
     choice: schoolChoice('die', 'How it is formed', school, DIE_TEXTS, (id) => lengthOf([], input, id)),
     checks: checksOf(input, { least, deep }),
@@ -207,6 +249,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
     ],
     sizedSteps: [
       { op: 'saw', at: 'rough', params: { cutMm: Math.min(2000, answer.markAt) } },
+      ...(dust > 0 ? [{ op: 'fuse-dust', params: { dustG: dust } } as const] : []),
       {
         op: 'press-die',
         params: {
@@ -220,6 +263,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
       { op: 'saw', params: { what: school === 'pancake' ? 'the tab' : 'just outside the raised part' } },
       { op: 'finish', params: {} },
     ],
+    without: dust > 0 ? ['anneal'] : ['fuse-dust'],
     regions: ['impression', 'margin'],
     ...(input.depthMm > SHALLOWEST_MM && input.marginMm > SHALLOWEST_MM
       ? {

@@ -23,11 +23,11 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
+import { PLATE_SHAPES, plateOutline } from '../../common/plate-outlines'
 import { flatSteps, holeSteps, windowSteps } from '../../common/sized-steps'
 import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 import { openingChecks, openingsOf, WINDOWS, windowOf } from './openings'
-import { PLATE_SHAPES, plateOutline } from './outlines'
 
 const input = () =>
   z

@@ -1,4 +1,4 @@
-import { isInside, pointToOutlineMm } from '../../../geometry/distance'
+import { isInside, pointToOutlineMm, windowToEdgeMm } from '../../../geometry/distance'
 import { circleHole, ellipseOutline, roundedRectangle } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
 import { formatPlain } from '../../../units/format'
@@ -35,15 +35,6 @@ export function openingsOf(input: Openings): Outline[] {
   return [...windowOf(input), ...centresOf(input).map((centre) => circleHole(input.holeMm / 2, centre))]
 }
 
-/** Least metal between a window and an outline, negative where one runs over the other: nearest corner to side, both ways. */
-function besideWindow(window: Outline, outline: Outline): number {
-  const apart = Math.min(
-    ...window.map((point) => pointToOutlineMm(point, outline)),
-    ...outline.map((point) => pointToOutlineMm(point, window)),
-  )
-  return window.every((point) => isInside(point, outline)) ? apart : -Math.max(apart, 0.01)
-}
-
 /** Least metal between a round hole and an outline, by its centre. */
 function besideHole(centre: Point, radiusMm: number, outline: Outline, insideOutline: boolean): number {
   const away = pointToOutlineMm(centre, outline)
@@ -57,7 +48,7 @@ export function openingChecks(input: Openings, outline: Outline): Check[] {
   if (!window && centres.length === 0) return []
   const radius = input.holeMm / 2
   const edgeMm = Math.min(
-    ...(window ? [besideWindow(window, outline)] : []),
+    ...(window ? [windowToEdgeMm(window, outline)] : []),
     ...centres.map((centre) => besideHole(centre, radius, outline, true)),
   )
   const between = [

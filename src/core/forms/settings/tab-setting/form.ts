@@ -127,7 +127,7 @@ function lapOf(log: WorkingLog, input: Input, tabMm: number): number {
 /** The stone seen from above: one of the plain shapes, or a free outline stretched to its two ways. */
 function stoneOf(input: Input): Outline {
   return input.shape === 'free'
-    ? freeOutline(input.corners, input.mirror === 'half', input.stoneLengthMm, input.stoneWidthMm)
+    ? freeOutline(input.corners, input.mirror === 'half' ? 'below' : 'none', input.stoneLengthMm, input.stoneWidthMm)
     : stoneOutline({ ...input, shape: input.shape })
 }
 

@@ -1,7 +1,7 @@
-import { offsetOutline } from '../../../geometry/clip'
-import { arcPoints, ellipseOutline, roundedRectangle } from '../../../geometry/outline'
-import { boundsOf, type Outline, type Point } from '../../../geometry/point'
-import { freeOutline } from '../../common/free-outline'
+import { offsetOutline } from '../../geometry/clip'
+import { arcPoints, ellipseOutline, roundedRectangle } from '../../geometry/outline'
+import { boundsOf, type Outline, type Point } from '../../geometry/point'
+import { freeOutline } from './free-outline'
 
 export const PLATE_SHAPES = {
   rectangle: 'Rectangle, rounded corners',
@@ -80,7 +80,7 @@ function polygon(sides: number, lengthMm: number, widthMm: number): Outline {
 }
 
 /** Corners rounded outside: the outline moved in and out again by the radius; where it would vanish it stays sharp. */
-function softened(outline: Outline, radiusMm: number): Outline {
+export function softened(outline: Outline, radiusMm: number): Outline {
   if (radiusMm < 0.01) return outline
   const inner = offsetOutline(outline, -radiusMm)
   return inner.length === 1 && inner[0] ? (offsetOutline(inner[0], radiusMm)[0] ?? outline) : outline
@@ -90,7 +90,7 @@ function softened(outline: Outline, radiusMm: number): Outline {
 export function plateOutline({ shape, lengthMm, widthMm, cornerMm, sideCount, corners, mirror }: PlateSize): Outline {
   if (shape === 'double-d') return doubleD(lengthMm, widthMm)
   if (shape === 'polygon') return softened(polygon(sideCount, lengthMm, widthMm), cornerMm)
-  if (shape === 'free') return softened(freeOutline(corners, mirror === 'half', lengthMm, widthMm), cornerMm)
+  if (shape === 'free') return softened(freeOutline(corners, mirror === 'half' ? 'below' : 'none', lengthMm, widthMm), cornerMm)
   if (shape === 'rectangle') return roundedRectangle(lengthMm, widthMm, cornerMm)
   if (shape === 'slot') return roundedRectangle(lengthMm, widthMm, Math.min(lengthMm, widthMm) / 2)
   if (shape === 'fan') return fan(lengthMm, widthMm)
