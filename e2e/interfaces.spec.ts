@@ -19,7 +19,7 @@ test('HTTP gives the same answer as the screen, and says what is wrong', async (
   expect(body).not.toMatch(/at .*\.(ts|js):\d+/)
   expect((await request.post(`${DEMO}/api/v1/fly`, { data: {} })).status()).toBe(404)
   expect((await request.get(`${DEMO}/api/v1/openapi.json`)).status()).toBe(200)
-  expect(await (await request.get(`${DEMO}/api/v1/forms`)).json()).toHaveLength(49)
+  expect(await (await request.get(`${DEMO}/api/v1/forms`)).json()).toHaveLength(52)
 })
 
 test('a page of another site can neither write nor read, nor put words in the request’s mouth', async ({ request }) => {

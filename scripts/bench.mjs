@@ -46,7 +46,7 @@ async function timeForms() {
   report('fifty forms recomputed, warm, slowest', Math.max(...times.slice(10)), 50)
 }
 
-/** Four kits side by side, two hundred steps: checked, put in order after ten were displaced, and after all were shuffled. */
+/** Five kits side by side, two hundred steps: checked, put in order after ten were displaced, and after all were shuffled. */
 async function timeRoutes() {
   const outfile = join(mkdtempSync(join(tmpdir(), 'fold-anvil-routes-')), 'routes.mjs')
   const contents = `export { assemblyOf } from './src/core/kits/kit'
@@ -63,7 +63,7 @@ async function timeRoutes() {
   })
   const { KITS, assemblyOf, checkRoute, putInOrder } = await import(pathToFileURL(outfile).href)
   const assembly = { parts: [], others: [], joints: [], schools: {}, steps: [] }
-  for (const id of ['bezel-pendant-balls', 'bezel-sweated-ring', 'stamping-quartered', 'wrapped-ring-tube-rivet']) {
+  for (const id of ['bezel-pendant-balls', 'bezel-sweated-ring', 'stamping-quartered', 'wrapped-ring-tube-rivet', 'chain-strip-links']) {
     const own = (name) => `${id}/${name}`
     const kit = assemblyOf(KITS.find((item) => item.id === id))
     const things = { part: kit.parts.map((item) => item.id) }

@@ -175,3 +175,98 @@ describe('dust fused on', () => {
       'fuse-dust',
     ]))
 })
+
+describe('curled strip links', () => {
+  const LINKS = { alloy: 'red-brass-c230', thicknessMm: 0.9, linkMm: 16, widthMm: 5, linkCount: 6, eyeMm: 3, gapMm: 1.2 }
+  it('flat, a link is its straight and two eyes but for their gaps, added up along 20,000 chords', () => {
+    const [radius, steps] = [(3 + 0.9) / 2, 20000]
+    const turn = 2 * Math.PI - 1.2 / radius
+    const eye = Array.from({ length: steps }, () => 2 * radius * Math.sin(turn / steps / 2)).reduce((a, b) => a + b)
+    expect(value(result('strip-links', LINKS), 'flatLinkMm')).toBeCloseTo(16 - 3 - 1.8 + 2 * eye, 4)
+  })
+  it('not curled, they are as long as asked; curled, the strip grows by what each eye takes', () => {
+    expect(value(result('strip-links', { ...LINKS, eyeMm: 0 }), 'flatLinkMm')).toBe(16)
+    const grown =
+      value(result('strip-links', LINKS), 'stripToDivideMm') - value(result('strip-links', { ...LINKS, eyeMm: 0 }), 'stripToDivideMm')
+    expect(grown).toBeCloseTo(6 * (value(result('strip-links', LINKS), 'flatLinkMm') - 16), 9)
+  })
+  it('its curled ends are told at the bench, with the gap the ring goes in by', () => {
+    const curled = result('strip-links', LINKS).sizedSteps.filter(({ op }) => op === 'curl-link')
+    expect(curled.map(({ at, params }) => [at, params.insideMm, params.gapMm])).toEqual([
+      ['first-end', 3, 1.2],
+      ['second-end', 3, 1.2],
+    ])
+  })
+  it('eyes that run into one another are refused by name', () => {
+    const run = findForm('strip-links')?.run({ ...LINKS, linkMm: 8 })
+    expect(run?.ok).toBe(false)
+    if (run && !run.ok) expect(run.issues.map(({ path }) => path)).toEqual(['linkMm'])
+  })
+})
+
+describe('wrapped ring, pierced through both layers', () => {
+  const WRAP = { alloy: 'red-brass-c230', thicknessMm: 1, widthMm: 7, insideDiameterMm: 18, overlapMm: 8, holeMm: 2 }
+  it('both holes lie at one angle: each layer’s length from its end over the radius of its middle', () => {
+    const plan = result('ring-wrap', WRAP)
+    const [inner, outer] = [value(plan, 'holeInnerMm') / (9 + 0.5), value(plan, 'holeOuterMm') / (9 + 1.5)]
+    expect(inner).toBeCloseTo(outer, 12)
+    expect(outer).toBeCloseTo(8 / 10.5 / 2, 12)
+  })
+  it('drilled flat, the blank has the outer end’s hole and no other; drilled later, it has none', () => {
+    const flat = result('ring-wrap', { ...WRAP, holeWhen: 'flat' })
+    const [hole = [], ...others] = flat.blanks[0]?.holes ?? []
+    expect(others).toHaveLength(0)
+    expect(shoelace(hole) / 2 / Math.PI).toBeCloseTo(1, 1)
+    const middle = hole.reduce((sum, [x]) => sum + x, 0) / hole.length
+    expect(flat.answer.markAt - middle).toBeCloseTo(4, 6)
+    expect(result('ring-wrap', WRAP).blanks[0]?.holes ?? []).toHaveLength(0)
+  })
+})
+
+describe('a stamping whose parts carry their holes', () => {
+  const QUARTERS = {
+    alloy: 'copper-c110',
+    thicknessMm: 0.8,
+    outsideMm: 40,
+    sectorCount: 4,
+    holeMm: 2,
+    holesEachCount: 2,
+    holesOutMm: 13,
+    kerfMm: 0.3,
+  }
+  it('every part has its two holes within it, the middle of each as far from its sawn side as it says', () => {
+    const plan = result('sectors', QUARTERS)
+    const holes = plan.blanks[0]?.holes ?? []
+    expect(holes).toHaveLength(8)
+    const middles = holes.map((hole) => [0, 1].map((axis) => hole.reduce((sum, at) => sum + (at[axis as 0 | 1] ?? 0), 0) / hole.length))
+    // sawn along both axes: the nearest side of every hole is an axis, half a kerf away from the metal
+    for (const [x = 0, y = 0] of middles) expect(Math.min(Math.abs(x), Math.abs(y)) - 1 - 0.15).toBeCloseTo(value(plan, 'holeWebMm'), 6)
+  })
+  it('the blank weighs a disc less its holes', () => {
+    const plan = result('sectors', QUARTERS)
+    expect(plan.blanks[0]?.areaMm2).toBeCloseTo((Math.PI / 4) * (plan.answer.markAt ** 2 - 8 * 4), 6)
+  })
+  it('a hole over the edge of its part stops the work', () =>
+    expect(levelOf(result('sectors', { ...QUARTERS, holesOutMm: 1 }), 'part-hole-web')).toBe('stop'))
+})
+
+describe('the strap of a buckle', () => {
+  const BUCKLE = { strapMm: 30, windowMm: 12, alloy: 'yellow-brass-c260', thicknessMm: 2, tongueMm: 2, strap: 'with', slotMm: 18 }
+  it('is cut to what it goes round, what is turned back, half the row of holes and its tip', () => {
+    const plan = result('buckle', { ...BUCKLE, girthMm: 850, turnMm: 55, tipMm: 95, holeCount: 5, holePitchMm: 25 })
+    expect(value(plan, 'strapLengthMm')).toBe(55 + 850 + 2 * 25 + 95)
+  })
+  it('its slot is two holes and the bridge between', () => {
+    const plan = result('buckle', BUCKLE)
+    expect(2 * value(plan, 'leatherHoleMm') + value(plan, 'slotBridgeMm')).toBeCloseTo(18, 9)
+  })
+  it('its keeper takes two thicknesses (common practice)', () => {
+    const keeper = result('buckle', { ...BUCKLE, leatherMm: 3 }).companionSteps?.find(({ op }) => op === 'make-loop')
+    expect(keeper?.params.highMm).toBeGreaterThanOrEqual(6)
+    expect(keeper?.params.insideMm).toBeGreaterThanOrEqual(30)
+  })
+  it('is told with the leather steps of the kit, and not where it is not made', () => {
+    expect(result('buckle', { ...BUCKLE, strap: 'none' }).companionSteps).toBeUndefined()
+    expect(result('buckle', { ...BUCKLE, strap: 'none' }).drawing.views.some(({ id }) => id === 'strap')).toBe(false)
+  })
+})

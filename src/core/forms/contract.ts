@@ -137,6 +137,8 @@ export interface FormPlan {
   readonly places?: readonly Place[]
   /** What it knows of the steps of its usual route. */
   readonly sizedSteps: readonly SizedStep[]
+  /** What it knows of the steps done to leather that goes with it. */
+  readonly companionSteps?: readonly SizedStep[]
   /** Places of the usual route that a piece of this size does not have, and operations it does without. */
   readonly without?: readonly string[]
   /** Parts of the piece that harden differently. */

@@ -109,7 +109,8 @@ export const FORM_ROUTES: readonly FormRoute[] = [
   {
     forms: ['sectors'],
     parts: [{ id: 'parts' }],
-    steps: 'mark part (how scribe) · divide part (into parts) · file parts @cuts · finish parts',
+    steps:
+      'mark part (how scribe) · drill part @holes [S39 A] · punch-hole part @holes [S39 B] · divide part (into parts) · file parts @cuts · finish parts',
   },
   {
     forms: ['die-blank'],

@@ -92,3 +92,16 @@ it('the hole that a rivet goes through is drilled to the rivet’s own size', ()
   expect(drills.length).toBeGreaterThan(0)
   for (const { params } of drills) expect(params.diameterMm).toBe(2.45)
 })
+
+it('the leather of a buckle is cut by what its frame knows of the strap', () => {
+  const kit = KITS.find(({ id }) => id === 'buckle-double-d')
+  if (!kit) throw new Error('no kit')
+  const open = designFromKit(kit)
+  const sizes = { strapMm: 31, windowMm: 12, tongueMm: 2, strap: 'with', slotMm: 17, holeCount: 6, holePitchMm: 21, leatherMm: 2.5 }
+  const parts = open.parts.map((part) => (part.id === 'frame' ? { ...part, input: { ...part.input, ...sizes } } : part))
+  const { steps } = planPiece({ ...open, parts })
+  const paramsOf = (op: string) => steps.find((step) => step.op === op)?.params
+  expect(paramsOf('punch-slot')).toMatchObject({ slotMm: 17, holeMm: 2.3 })
+  expect(paramsOf('punch-size-holes')).toMatchObject({ holes: 6, pitchMm: 21 })
+  expect(paramsOf('make-loop')).toMatchObject({ insideMm: 31.5, highMm: 5.5 })
+})

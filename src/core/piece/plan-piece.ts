@@ -119,6 +119,14 @@ function actsOn({ joints }: Assembly, id: string, isOnly: boolean): (step: Assem
   return ({ on }) => isOnly || on.some(({ thing }) => own.has(thing))
 }
 
+/** Whether a step is done to leather that is joined to a part. */
+function actsOnLeatherOf({ others, joints }: Assembly, id: string): (step: AssemblyStep) => boolean {
+  const joined = joints.filter(({ members }) => members.some(({ thing }) => thing === id)).flatMap(({ members }) => members)
+  const leather = new Set(others.filter(({ kind }) => kind === 'leather').map((other) => other.id))
+  const own = new Set(joined.map(({ thing }) => thing).filter((thing) => leather.has(thing)))
+  return ({ on }) => on.some(({ thing }) => own.has(thing))
+}
+
 /** Each step under a name that stays: its operation, the thing where it is not the first part's, and which time it is. */
 function named(steps: readonly AssemblyStep[], first: string, joints: Assembly['joints']): DesignStep[] {
   const seen = new Map<string, number>()
@@ -176,10 +184,11 @@ export function planPiece(design: PieceDesign, options: PlanOptions = {}): Piece
   const usual = usualAssembly(design, metals, { ...options.schools, ...design.schools })
   const divided = new Set(usual.steps.flatMap(({ params }) => namesIn(params.into)))
   const parts = sizedParts.map((part) => ({ ...part, isCut: !divided.has(part.id) }))
-  const sized = parts.reduce<readonly AssemblyStep[]>(
-    (steps, { id, result }) => (result ? withSizes(steps, actsOn(usual, id, parts.length === 1), result) : steps),
-    usual.steps,
-  )
+  const sized = parts.reduce<readonly AssemblyStep[]>((steps, { id, result }) => {
+    if (!result) return steps
+    const own = withSizes(steps, actsOn(usual, id, parts.length === 1), result)
+    return withSizes(own, actsOnLeatherOf(usual, id), { sizedSteps: result.companionSteps ?? [] })
+  }, usual.steps)
   const base = named(withRivetHoles(usual, parts, sized), design.parts[0]?.id ?? '', usual.joints)
   const { steps, misfits } = applyEdits(base, design.route ?? NO_EDITS)
   const joints = usual.joints.map((joint) => measured(joint, parts))

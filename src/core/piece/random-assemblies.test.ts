@@ -30,7 +30,7 @@ const FORMS = [
 const KINDS: readonly JointKind[] = [...HOT_JOINTS.filter((kind) => kind !== 'seam'), 'rivet', 'link', 'glue']
 
 function randomFrom(seed: number) {
-  let state = seed
+  let state = Math.imul(seed, 2654435761) >>> 0
   const next = () => {
     state = (Math.imul(state, 1664525) + 1013904223) >>> 0
     return state / 2 ** 32
@@ -97,7 +97,7 @@ describe(`${COUNT} random assemblies, their routes shuffled`, () => {
   it(
     'are put in an order that is legal with what is said to be missing, or what stands against it is named; a second time nothing moves',
     () => {
-      let legal = 0
+      const legal = { asMade: 0, byMoves: 0, withProposals: 0 }
       let tried = 0
       for (let seed = 1; tried < COUNT; seed++) {
         const assembly = randomAssembly(seed)
@@ -105,7 +105,11 @@ describe(`${COUNT} random assemblies, their routes shuffled`, () => {
         tried++
         const ordered = reordered(shuffled(assembly, seed * 7919))
         const left = broken(ordered)
-        if (left.length === 0 || broken(mended(ordered)).length === 0) legal++
+        if (broken(assembly).length === 0) {
+          legal.asMade++
+          if (left.length === 0) legal.byMoves++
+          if (left.length === 0 || broken(mended(ordered)).length === 0) legal.withProposals++
+        }
         for (const { rule, message, on } of left) {
           expect(rule).toMatch(/^(P\d+|solder-over)/)
           expect(message.length).toBeGreaterThan(20)
@@ -113,8 +117,10 @@ describe(`${COUNT} random assemblies, their routes shuffled`, () => {
         }
         expect(putInOrder(ordered).steps, `seed ${seed}`).toEqual(ordered.steps.map((_, i) => i))
       }
-      // with what is missing put in; the others have a fault that nothing mends, such as a solder over what its metal stands
-      expect(legal / tried).toBeGreaterThan(0.95)
+      // of those that were legal before they were shuffled; the others have a fault that no order mends, such as a solder too hot for its metal
+      expect(legal.asMade / tried).toBeGreaterThan(0.75)
+      expect(legal.byMoves / legal.asMade).toBeGreaterThan(0.8)
+      expect(legal.withProposals / legal.asMade).toBeGreaterThan(0.97)
     },
     Number(process.env.ASSEMBLIES ? 3_600_000 : 240_000),
   )

@@ -25,9 +25,15 @@ export function readSelection(text: string): Selection {
 }
 
 /** The operations of a selection. */
-export function opsOf(selection: Selection): Set<string> {
-  return new Set(selection.flatMap(({ ops }) => [...ops]))
+export function opsOf(selection: Selection): ReadonlySet<string> {
+  const known = OPS_OF.get(selection)
+  if (known) return known
+  const ops = new Set(selection.flatMap((part) => [...part.ops]))
+  OPS_OF.set(selection, ops)
+  return ops
 }
+
+const OPS_OF = new WeakMap<Selection, ReadonlySet<string>>()
 
 /** The conditions under which an act is one of a selection; undefined where it is none. */
 export function chosenBy(world: World, act: Act, selection: Selection): readonly Condition[] | undefined {

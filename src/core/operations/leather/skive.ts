@@ -1,5 +1,7 @@
 import * as z from 'zod'
+import { lengthMm } from '../../units/fields'
 import { defineOperation } from '../contract'
+import { facts } from '../facts'
 
 export const skive = defineOperation({
   id: 'skive',
@@ -10,6 +12,10 @@ export const skive = defineOperation({
   handsOnS: 180,
   waitS: 0,
   caution: 'Sharp knife: cut away from your hand.',
-  params: z.object({}),
-  words: { say: 'Thin the fold on the flesh side, the knife away from you, an even slope.' },
+  params: z.object({ toMm: lengthMm({ label: 'Thinned to', min: 0.2, max: 10 }).optional() }),
+  words: ({ toMm }) => ({
+    title: 'Skive the strap',
+    say: 'Thin the fold on the flesh side, the knife away from you, an even slope.',
+    facts: facts([['Thinned to', toMm]]),
+  }),
 })

@@ -4,6 +4,7 @@ import { Walk } from '../walk'
 import { EXACT_UNITS, exactOrder } from './exact'
 import { Greedy, type Order } from './greedy'
 import { type Proposal, proposeMissing } from './propose'
+import { MOST_SETTLED, settled } from './settle'
 import { doUnit, LASTING_WEIGHT, lasts, wrongWith } from './trial'
 import { keptOf, type Unit, unitsOf } from './units'
 
@@ -71,11 +72,24 @@ function oneMove(assembly: Assembly, { units, wrong, because }: Known): Known | 
   return best
 }
 
+/** A better order by single moves, from the best that is known and from what is found step by step. */
+function bySettling(assembly: Assembly, known: Known): Known | undefined {
+  if (known.units.length > MOST_SETTLED) return undefined
+  const fresh = new Greedy(assembly, known.units, false).order(known.units)
+  const [best] = [known, fresh]
+    .flatMap(({ units, because }) => {
+      const order = settled(assembly, units)
+      return order ? [{ ...order, because }] : []
+    })
+    .sort((a, b) => a.wrong - b.wrong)
+  return best && best.wrong < known.wrong ? best : undefined
+}
+
 /** The best order known: of short routes of all there are, of long ones step by step until nothing is better; the given one where that is as good. */
 function bestOrder(assembly: Assembly, units: readonly Unit[]): Order {
   let best: Known = { units, because: new Map(), wrong: wrongWith(assembly, units) }
   while (best.wrong > 0) {
-    const next = oneMove(assembly, best) ?? better(assembly, best)
+    const next = oneMove(assembly, best) ?? better(assembly, best) ?? bySettling(assembly, best)
     if (!next) break
     best = next
   }

@@ -6,24 +6,29 @@ import { attachedTo, placeKey, type World } from '../world'
 import { sharedThings } from './needs'
 import type { Done, Walked } from './walked'
 
-/** Whether an earlier act shares with a later one what the rule is about. */
-export function sharesWith(world: World, share: Share, earlier: Act, later: Act): boolean {
-  if (share === 'joint') return earlier.joints.some((joint) => later.joints.includes(joint))
-  const mine = share === 'attached' ? attachedTo(world, later.things) : new Set(later.things)
-  const own = sharedThings(world, [...mine])
-  const meets =
+/** Tells of an earlier act whether it shares with this one what the rule is about. */
+export function sharerWith(world: World, share: Share, later: Act): (earlier: Act) => boolean {
+  if (share === 'joint') return (earlier) => earlier.joints.some((joint) => later.joints.includes(joint))
+  const own = sharedThings(world, share === 'attached' ? [...attachedTo(world, later.things)] : later.things)
+  const meets = (earlier: Act) =>
     earlier.things.some((thing) => own.has(thing)) || later.things.some((thing) => sharedThings(world, earlier.things).has(thing))
-  if (!meets) return false
-  if (share === 'place') return earlier.place === later.place
-  return share !== 'face' || earlier.face === later.face
+  if (share === 'place') return (earlier) => earlier.place === later.place && meets(earlier)
+  if (share === 'face') return (earlier) => earlier.face === later.face && meets(earlier)
+  return meets
 }
 
-/** Acts done before that a selection names, the latest first. */
-export function doneBefore(world: World, walked: Walked, selection: Selection): Done[] {
-  return [...opsOf(selection)]
-    .flatMap((op) => walked.byOp.get(op) ?? [])
-    .filter(({ act }) => chosenBy(world, act, selection) !== undefined)
-    .sort((a, b) => b.fromMin - a.fromMin)
+/** The last act done before that a selection names and that shares with this one what the rule is about; of other steps alone, where asked. */
+export function lastBefore(world: World, walked: Walked, selection: Selection, share: Share, act: Act, ofOthers = false): Done | undefined {
+  let shares: ((earlier: Act) => boolean) | undefined
+  let last: Done | undefined
+  for (const op of opsOf(selection))
+    for (const done of walked.byOp.get(op) ?? []) {
+      if (last && done.fromMin <= last.fromMin) continue
+      if ((ofOthers && done.act.index === act.index) || chosenBy(world, done.act, selection) === undefined) continue
+      shares ??= sharerWith(world, share, act)
+      if (shares(done.act)) last = done
+    }
+  return last
 }
 
 interface Order {
@@ -36,13 +41,13 @@ interface Order {
 /** The step that should have come after this one, where it is there already. */
 function tooEarly(world: World, act: Act, walked: Walked, share: Share, { first, next, mode }: Order): Done | undefined {
   if (mode === 'must' || !chosenBy(world, act, first)) return undefined
-  return doneBefore(world, walked, next).find((done) => done.act.index !== act.index && sharesWith(world, share, done.act, act))
+  return lastBefore(world, walked, next, share, act, true)
 }
 
 /** Whether this step asks for another that was not done. */
 function lacksFirst(world: World, act: Act, walked: Walked, share: Share, { first, next, mode }: Order): boolean {
   if (mode === 'order' || !chosenBy(world, act, next)) return false
-  return !doneBefore(world, walked, first).some((done) => sharesWith(world, share, done.act, act))
+  return lastBefore(world, walked, first, share, act) === undefined
 }
 
 /** Watches which operation comes before which. */

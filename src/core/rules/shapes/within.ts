@@ -1,7 +1,7 @@
 import type { Breach, Watch } from '../breach'
 import type { Share, WithinClause } from '../row'
 import { chosenBy, readSelection } from '../selection'
-import { doneBefore, sharesWith } from './before'
+import { lastBefore } from './before'
 
 /** Whether a number of minutes is outside what is allowed. */
 function isOutside(minutes: number, { least = 0, most = Number.POSITIVE_INFINITY }: Pick<WithinClause, 'least' | 'most'>): boolean {
@@ -14,7 +14,7 @@ export function watchWithin(clauses: readonly WithinClause[], share: Share): Wat
   return (world, act, walked) =>
     read.flatMap(({ first, next, must, ...limits }, clause): Breach[] => {
       if (!chosenBy(world, act, next)) return []
-      const last = doneBefore(world, walked, first).find((done) => sharesWith(world, share, done.act, act))
+      const last = lastBefore(world, walked, first, share, act)
       if (!last) return must ? [{ clause, on: act.things }] : []
       return isOutside(walked.nowMin - last.toMin, limits) ? [{ clause, other: last.act.index, on: act.things }] : []
     })

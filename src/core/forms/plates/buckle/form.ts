@@ -9,6 +9,7 @@ import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { SLOT_REFUSAL, slotHasBridge, strapChecks, strapFields, strapResults, strapSteps, strapView } from '../../common/leather-strap'
 import {
   answerOf,
   asked,
@@ -35,6 +36,8 @@ const BAR_TEXTS = {
 
 const FRAMES = { rectangle: 'Rectangle', d: 'D: half an oval on the tongue’s side' } as const
 
+const STRAPS = { none: 'Not made with it', with: 'Cut and punched with it' } as const
+
 const input = () =>
   z
     .strictObject({
@@ -60,15 +63,47 @@ const input = () =>
         max: 20,
         help: 'How far its tip lies past the inner edge of the frame.',
       }).default(3),
+      strap: choice('Strap', STRAPS).default('none'),
+      leatherMm: lengthMm({ label: 'Leather thickness', min: 0.5, max: 10 }).default(3),
+      ...strapFields(),
+      girthMm: lengthMm({
+        label: 'Goes round',
+        min: 0,
+        max: 2000,
+        help: 'From the bar to the middle size hole; 0 if not known yet.',
+      }).default(0),
+      turnMm: lengthMm({ label: 'Turned back at the bar', min: 10, max: 300 }).default(60),
+      tipMm: lengthMm({ label: 'Beyond the last hole', min: 5, max: 300 }).default(90),
       cleanUpMm: commonFields.cleanUp(0.3),
       ...closingFields(0.1),
       schools: schoolsField({ bar: ['centre', 'edge'] }),
     })
+    .refine((value) => value.strap === 'none' || slotHasBridge(value), SLOT_REFUSAL)
     .refine((value) => value.restMm <= value.frameMm, {
       path: ['restMm'],
       error: 'Tongue over the frame: its tip would stand out past the frame; as wide as the frame at most',
     })
 type Input = OutputOf<typeof input>
+
+const hasStrap = ({ strap }: Input) => strap === 'with'
+
+/** The strap cut, mm: what is turned back, the way round to its middle hole, half the row of holes and the tip. */
+function strapLengthMm(log: WorkingLog, input: Input): number {
+  return derive(log, {
+    label: 'Strap, cut length',
+    formula: 'r + g + (n − 1)/2·p + e',
+    unit: 'mm',
+    source: 'bench-practice',
+    given: [
+      given('r', 'turned back', input.turnMm),
+      given('g', 'goes round', input.girthMm),
+      given('n', 'size holes', input.holeCount, 'count'),
+      given('p', 'between them', input.holePitchMm),
+      given('e', 'beyond the last hole', input.tipMm),
+    ],
+    note: 'Measured from the bar; leather stretches a little, so punch the size holes last.',
+  })
+}
 
 const barWidth = (input: Input, school: Input['schools']['bar']) => (school === 'centre' ? input.barMm : 0)
 
@@ -272,11 +307,17 @@ function planBuckle(input: Input, bench: Bench): FormPlan {
       acrossMm: { value: across, unit: 'mm' },
       tongueLengthMm: { value: tongueLengthMm, unit: 'mm' },
       windowAcrossMm: { value: input.strapMm + input.easeMm, unit: 'mm' },
+      ...(hasStrap(input) ? strapResults(log, input) : {}),
+      ...(hasStrap(input) && input.girthMm > 0 ? { strapLengthMm: { value: strapLengthMm(log, input), unit: 'mm' as const } } : {}),
     },
     ...(input.tongue === 'with' ? { regions: ['frame', 'tongue'], regionBlanks: { tongue: 'tongue' } } : { regions: ['frame'] }),
     choice: schoolChoice('bar', 'What the tongue turns on', school, BAR_TEXTS, (id) => alongOf([], input, id)),
-    checks: checksOf(input),
-    views: viewsOf(input, { across, answer, barMm, finished, outline, shift, start, windows }),
+    checks: [...checksOf(input), ...(hasStrap(input) ? strapChecks(input) : [])],
+    views: [
+      ...viewsOf(input, { across, answer, barMm, finished, outline, shift, start, windows }),
+      ...(hasStrap(input) ? [strapView(input)] : []),
+    ],
+    ...(hasStrap(input) ? { companionSteps: strapSteps(input) } : {}),
     sizedSteps: [
       ...windowSteps(school === 'centre' ? 'both windows, inside the line' : 'the window, inside the line'),
       ...flatSteps('the rim', answer.markAt, target),
@@ -299,7 +340,16 @@ export const buckle = defineForm({
   title: 'Buckle',
   summary: 'A frame with one or two windows for a strap, its bar and its tongue: what to saw, and how long the tongue is.',
   input,
-  onlyWhen: { cornerMm: ['frame', 'rectangle'] },
+  onlyWhen: {
+    cornerMm: ['frame', 'rectangle'],
+    leatherMm: ['strap', 'with'],
+    slotMm: ['strap', 'with'],
+    holeCount: ['strap', 'with'],
+    holePitchMm: ['strap', 'with'],
+    girthMm: ['strap', 'with'],
+    turnMm: ['strap', 'with'],
+    tipMm: ['strap', 'with'],
+  },
   example: { strapMm: 24, windowMm: 9, frameMm: 4.5, alloy: 'yellow-brass-c260', thicknessMm: '14 ga' },
   ask: { words: ['buckle'], sizes: ['strapMm', 'windowMm'] },
   answer: answerFor,

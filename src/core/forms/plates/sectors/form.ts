@@ -21,6 +21,7 @@ import {
   targetOf,
   view,
 } from '../../common/plan-kit'
+import { holeSteps } from '../../common/sized-steps'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
@@ -39,12 +40,29 @@ const input = () =>
       fanMm: lengthMm({ label: 'Fan width at the rim', min: 1, max: 400, help: 'The chord, where fans of one width are wanted.' }).default(
         12,
       ),
+      holeMm: lengthMm({
+        label: 'Holes',
+        min: 0,
+        max: 40,
+        help: 'Drilled in the stamping before it is parted, alike in every part; 0 for none.',
+      }).default(0),
+      holesEachCount: count({ label: 'Holes in each part', min: 1, max: 12 }).default(1),
+      holesOutMm: lengthMm({
+        label: 'Holes from the middle',
+        min: 0,
+        max: 200,
+        help: 'Middle of the stamping to middle of a hole.',
+      }).default(10),
       kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
       cleanUpMm: commonFields.cleanUp(0.2),
       ...closingFields(0.1),
       schools: schoolsField({ split: ['equal', 'fans'] }),
+    })
+    .refine((value) => value.holeMm === 0 || value.holesOutMm < value.outsideMm / 2, {
+      path: ['holesOutMm'],
+      error: 'Holes from the middle: they would lie outside the stamping',
     })
     .refine((value) => value.insideMm < value.outsideMm - 1, {
       path: ['insideMm'],
@@ -75,6 +93,58 @@ function sector(input: Input, fromRad: number, toRad: number): Outline {
     return [...rim, tip]
   }
   return [...rim, ...[...arcPoints([0, 0], least, fromRad + shrink(least), toRad - shrink(least))].reverse()]
+}
+
+/** Middles of the holes of one part: spread evenly over its angle, all as far from the middle of the stamping. */
+function holeMiddles({ holeMm, holesEachCount, holesOutMm }: Input, eachRad: number, part: number): Point[] {
+  if (holeMm === 0) return []
+  return Array.from({ length: holesEachCount }, (_, i): Point => {
+    const angle = (part + (i + 0.5) / holesEachCount) * eachRad
+    return [holesOutMm * Math.cos(angle), holesOutMm * Math.sin(angle)]
+  })
+}
+
+const holesIn = (input: Input, eachRad: number, part: number): Outline[] =>
+  holeMiddles(input, eachRad, part).map((middle) => circleHole(input.holeMm / 2, middle))
+
+/** Least metal round a hole of a part, mm: to its sawn sides, its rim, the stamping's own hole and the next hole. */
+function holeWebMm(log: WorkingLog, input: Input, eachRad: number): number {
+  return derive(log, {
+    label: 'Metal beside a hole, to the sawn side',
+    formula: 'p·sin(α/(2·n)) − k/2 − h/2',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('p', 'hole from the middle', input.holesOutMm),
+      given('α', 'angle of a part', eachRad, 'rad'),
+      given('n', 'holes in it', input.holesEachCount, 'count'),
+      given('k', 'kerf', input.kerfMm),
+      given('h', 'hole', input.holeMm),
+    ],
+    note: 'From hole to hole there is at least as much, and the kerf.',
+  })
+}
+
+function holeCheck(input: Input, sideMm: number): Check {
+  const leastMm = Math.min(
+    sideMm,
+    (input.outsideMm - input.holeMm) / 2 - input.holesOutMm,
+    input.insideMm > 0 ? input.holesOutMm - (input.insideMm + input.holeMm) / 2 : sideMm,
+  )
+  return limitCheck({
+    code: 'part-hole-web',
+    ok: leastMm >= 1,
+    level: leastMm <= 0 ? 'stop' : 'warn',
+    field: 'holesOutMm',
+    source: 'bench-practice',
+    actual: leastMm,
+    limit: 1,
+    good: `Every part carries its holes, with ${formatPlain(leastMm, 2)} mm of metal beside them.`,
+    bad:
+      leastMm <= 0
+        ? 'A hole runs over the edge of its part: move the holes, or make them smaller.'
+        : `Only ${formatPlain(leastMm, 2)} mm stays beside a hole; 1 mm is the usual least.`,
+  })
 }
 
 /** What the checks weigh. */
@@ -131,7 +201,7 @@ function viewsOf(input: Input, { answer, eachRad, parts, r }: Drawn): DrawingVie
   return [
     view('blank', 'Stamping and its parts', {
       shapes: [
-        ...Array.from({ length: parts }, (_, i) => region(sector(input, i * eachRad, (i + 1) * eachRad))),
+        ...Array.from({ length: parts }, (_, i) => region(sector(input, i * eachRad, (i + 1) * eachRad), holesIn(input, eachRad, i))),
         cutAround(circleOutline(answer.markAt / 2), 'outside'),
         ...Array.from({ length: parts }, (_, i) =>
           cutAlong(
@@ -196,8 +266,10 @@ function planSectors(input: Input, bench: Bench): FormPlan {
   const chordMm = chordOf(log, input)
   const answer = answerFor(log, input)
   const outline = circleOutline(answer.markAt / 2)
-  const holes = input.insideMm > 0 ? [circleHole(input.insideMm / 2)] : []
-  const areaMm2 = (Math.PI / 4) * (answer.markAt ** 2 - input.insideMm ** 2)
+  const drilled = Array.from({ length: parts }, (_, i) => holesIn(input, eachRad, i)).flat()
+  const holes = [...(input.insideMm > 0 ? [circleHole(input.insideMm / 2)] : []), ...drilled]
+  const areaMm2 = (Math.PI / 4) * (answer.markAt ** 2 - input.insideMm ** 2 - drilled.length * input.holeMm ** 2)
+  const webMm = input.holeMm > 0 ? holeWebMm(log, input, eachRad) : undefined
   const leftRad = 2 * Math.PI - parts * eachRad
   const target = targetOf(outcomeOf(input))
   const r = input.outsideMm / 2
@@ -217,16 +289,19 @@ function planSectors(input: Input, bench: Bench): FormPlan {
     results: {
       partsCount: { value: parts, unit: 'count' },
       chordMm: { value: chordMm, unit: 'mm' },
+      ...(webMm === undefined ? {} : { holeWebMm: { value: webMm, unit: 'mm' as const } }),
       angleDeg: { value: (eachRad * 180) / Math.PI, unit: '°' },
       leftOverDeg: { value: (Math.max(0, leftRad) * 180) / Math.PI, unit: '°' },
     },
     choice: { ...schoolChoice('split', 'How it is divided', school, SPLIT_TEXTS, (id) => partsOf(input, id)), unit: 'count' },
-    checks: checksOf(input, { chordMm, parts, school }),
+    checks: [...checksOf(input, { chordMm, parts, school }), ...(webMm === undefined ? [] : [holeCheck(input, webMm)])],
     views: viewsOf(input, { answer, eachRad, parts, r }),
     sizedSteps: [
+      ...holeSteps('holes', input.holeMm),
       { op: 'file', at: 'cuts', params: { what: 'the edges to the line' }, target },
       { op: 'finish', params: {}, target },
     ],
+    without: input.holeMm > 0 ? [] : ['holes'],
     method: `parts of a stamping, ${SPLIT_TEXTS[school].title.toLowerCase()}`,
   })
 }

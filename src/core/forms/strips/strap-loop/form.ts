@@ -1,17 +1,16 @@
 import * as z from 'zod'
-import { circleOutline, rectangleOutline, roundedRectangle, setOffMm } from '../../../geometry/outline'
-import type { Point } from '../../../geometry/point'
+import { rectangleOutline, roundedRectangle, setOffMm } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
-import { count, lengthMm } from '../../../units/fields'
+import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
+import { SLOT_REFUSAL, slotHasBridge, strapChecks, strapFields, strapResults, strapSteps, strapView } from '../../common/leather-strap'
 import {
   answerOf,
   asked,
   completePlan,
   hazardNotes,
-  limitCheck,
   region,
   schoolChoice,
   sheetBlank,
@@ -22,7 +21,7 @@ import {
 } from '../../common/plan-kit'
 import { bentSteps } from '../../common/sized-steps'
 import { aroundSolid, stripSection } from '../../common/solids'
-import type { Answer, Check, FormPlan, OutcomeSpec } from '../../contract'
+import type { Answer, FormPlan, OutcomeSpec } from '../../contract'
 import { defineForm, schoolsField } from '../../define-form'
 
 const JOIN_TEXTS = {
@@ -48,16 +47,11 @@ const input = () =>
         max: 12,
         help: 'Its wire: the slot in the leather lets it through.',
       }).default(2.4),
-      slotMm: lengthMm({ label: 'Slot length', min: 3, max: 80 }).default(16),
-      holeCount: count({ label: 'Size holes', min: 1, max: 15 }).default(5),
-      holePitchMm: lengthMm({ label: 'Between size holes', min: 5, max: 80 }).default(20),
+      ...strapFields(),
       ...closingFields(0.5),
       schools: schoolsField({ join: ['butt', 'lap'] }),
     })
-    .refine((value) => value.slotMm > 2 * (value.tongueMm + 0.3) + 0.2, {
-      path: ['slotMm'],
-      error: 'Slot length: it must be longer than its two end holes',
-    })
+    .refine(slotHasBridge, SLOT_REFUSAL)
 type Input = OutputOf<typeof input>
 
 const insideOf = ({ strapMm, leatherMm, easeMm }: Input) => [strapMm + easeMm, 2 * leatherMm + easeMm] as const
@@ -80,76 +74,6 @@ function lengthOf(log: WorkingLog, input: Input, school: Join): number {
   })
 }
 
-/** The strap with its tongue slot and its row of size holes. */
-function strapView(input: Input) {
-  const holeMm = input.tongueMm + 0.3
-  const lengthMm = input.slotMm + 24 + (input.holeCount + 1) * input.holePitchMm
-  const middle = input.strapMm / 2
-  const hole = (x: number) => [...circleOutline(holeMm / 2)].map(([px, py]) => [px + x, py + middle] as const).reverse()
-  const slot = roundedRectangle(input.slotMm, holeMm, holeMm / 2).map(([x, y]) => [x + 12 + input.slotMm / 2, y + middle] as const)
-  const first = input.slotMm + 24
-  return view('strap', 'The strap that goes with it', {
-    shapes: [
-      region(rectangleOutline(lengthMm, input.strapMm), [
-        [...slot].reverse(),
-        ...Array.from({ length: input.holeCount }, (_, i) => hole(first + i * input.holePitchMm)),
-      ]),
-      stroke('scribe', [12 + input.slotMm / 2, 0], [12 + input.slotMm / 2, input.strapMm]),
-      stroke('scribe', ...circleOutline(holeMm / 2).map(([x, y]): Point => [x + 12 + holeMm / 2, y + middle])),
-      stroke('scribe', ...circleOutline(holeMm / 2).map(([x, y]): Point => [x + 12 + input.slotMm - holeMm / 2, y + middle])),
-    ],
-    dimensions: [
-      { from: [12, 0], to: [12 + input.slotMm, 0], offset: -1.6, text: `slot ${formatPlain(input.slotMm, 1)}` },
-      {
-        from: [12 + holeMm / 2, input.strapMm],
-        to: [12 + input.slotMm - holeMm / 2, input.strapMm],
-        offset: 1.4,
-        text: `${formatPlain(input.slotMm - holeMm, 1)} centre to centre`,
-      },
-      {
-        from: [12 + holeMm, middle],
-        to: [12 + input.slotMm - holeMm, middle],
-        offset: 1.2,
-        text: `${formatPlain(input.slotMm - 2 * holeMm, 1)} between`,
-      },
-      ...(input.holeCount > 1
-        ? [
-            {
-              from: [first, 0] as const,
-              to: [first + input.holePitchMm, 0] as const,
-              offset: -1.6,
-              text: `every ${formatPlain(input.holePitchMm, 1)}`,
-            },
-          ]
-        : []),
-    ],
-  })
-}
-
-/** What the piece is warned of, or cleared of. */
-function checksOf(input: Input, holeMm: number): Check[] {
-  return [
-    limitCheck({
-      code: 'size-hole-web',
-      ok: input.holePitchMm >= holeMm + 4,
-      level: 'warn',
-      field: 'holePitchMm',
-      source: 'bench-practice',
-      actual: input.holePitchMm,
-      limit: holeMm + 4,
-      good: 'There is leather enough between the size holes.',
-      bad: `Less than 4 mm of leather between the holes tears: ${formatPlain(holeMm + 4, 1)} mm from hole to hole at least.`,
-    }),
-    {
-      level: 'note',
-      code: 'leather-order',
-      source: 'bench-practice',
-      message: 'Pare the fold, punch the slot, put the loop on, sew the buckle in, and punch the size holes last, when the fit is known.',
-    },
-    ...hazardNotes(input.alloy),
-  ]
-}
-
 function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'cut length', lengthOf(log, input, input.schools.join))
 }
@@ -158,19 +82,11 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('insideMm', 'Inside along
 
 function planLoop(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
-  const bridgeMm = derive(log, {
-    label: 'Leather to cut between the slot’s end holes',
-    formula: 's − 2·(w + 0.3)',
-    unit: 'mm',
-    source: 'bench-practice',
-    given: [given('s', 'slot', input.slotMm), given('w', 'tongue', input.tongueMm)],
-    note: 'Punch a hole at each end, then cut along both sides from hole to hole.',
-  })
+  const leather = strapResults(log, input)
   const answer = answerFor(log, input)
   const [wide, high] = insideOf(input)
   const inside = roundedRectangle(wide, high, Math.max(0.02, Math.min(input.radiusMm, high / 2)))
   const target = targetOf(outcomeOf(input))
-  const holeMm = input.tongueMm + 0.3
   return completePlan({
     input,
     answer,
@@ -179,13 +95,10 @@ function planLoop(input: Input, bench: Bench): FormPlan {
     results: {
       insideWideMm: { value: wide, unit: 'mm' },
       insideHighMm: { value: high, unit: 'mm' },
-      slotBridgeMm: { value: bridgeMm, unit: 'mm' },
-      slotCentresMm: { value: input.slotMm - holeMm, unit: 'mm' },
-      leatherHoleMm: { value: holeMm, unit: 'mm' },
-      holeRowMm: { value: (input.holeCount - 1) * input.holePitchMm, unit: 'mm' },
+      ...leather,
     },
     choice: schoolChoice('join', 'How it closes', input.schools.join, JOIN_TEXTS, (id) => lengthOf([], input, id)),
-    checks: checksOf(input, holeMm),
+    checks: [...strapChecks(input), ...hazardNotes(input.alloy)],
     views: [
       view('section', 'The loop round two leathers', {
         shapes: [
@@ -217,6 +130,7 @@ function planLoop(input: Input, bench: Bench): FormPlan {
       bend: { what: 'its four corners', manner: 'fold' },
       target,
     }).filter((step) => input.schools.join === 'butt' || (step.op !== 'solder' && step.op !== 'pickle')),
+    companionSteps: strapSteps(input),
     regions: ['outside', 'inside'],
     solids: aroundSolid(setOffMm(inside, input.thicknessMm / 2), stripSection(input.widthMm, input.thicknessMm)),
     method: `strap loop, ${JOIN_TEXTS[input.schools.join].title.toLowerCase()}`,

@@ -1,10 +1,12 @@
 import * as z from 'zod'
 import { cutAlong } from '../../../drawing/cut'
+import type { DrawingView } from '../../../drawing/drawing'
 import { rectangleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
+import { bentView } from '../../common/bent-part'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
@@ -28,37 +30,55 @@ const CUT_TEXTS = {
 type School = keyof typeof CUT_TEXTS
 
 const input = () =>
-  z.strictObject({
-    linkMm: lengthMm({ label: 'Link length', min: 2, max: 120 }),
-    widthMm: lengthMm({ label: 'Link width', min: 1, max: 60 }).default(5),
-    linkCount: count({ label: 'Links', min: 1, max: 500 }).default(12),
-    stripCount: count({ label: 'Strips', min: 1, max: 50, help: 'Over how many strips they are spread.' }).default(1),
-    alloy: commonFields.alloy(),
-    thicknessMm: commonFields.thickness(),
-    kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
-    growthMm: lengthMm({
-      label: 'Growth on rolling',
-      min: 0,
-      max: 200,
-      help: 'How much longer the strip has come out of the rolls before; cut shorter by it.',
-    }).default(0),
-    pitchMm: lengthMm({
-      label: 'Pitch when joined',
-      min: 0,
-      max: 150,
-      help: 'From link to link in the chain; 0 if not known yet.',
-    }).default(0),
-    rowCount: count({ label: 'Rows', min: 1, max: 4, help: 'Side by side in the chain: two rows are half as long.' }).default(1),
-    ringMm: lengthMm({ label: 'Joining ring inside diameter', min: 1, max: 40, help: 'Smaller rings want shorter links.' }).optional(),
-    stripInHandMm: lengthMm({
-      label: 'I already have a strip',
-      min: 5,
-      max: 2000,
-      help: 'Before rolling: what would it come to?',
-    }).optional(),
-    ...closingFields(0.5),
-    schools: schoolsField({ cut: ['sawn', 'sheared'] }),
-  })
+  z
+    .strictObject({
+      linkMm: lengthMm({ label: 'Link length', min: 2, max: 120, help: 'Finished: over its curled ends, where they are curled.' }),
+      widthMm: lengthMm({ label: 'Link width', min: 1, max: 60 }).default(5),
+      eyeMm: lengthMm({
+        label: 'Curled ends, inside',
+        min: 0,
+        max: 40,
+        help: 'Both ends curl into an eye; 0 where links stay flat.',
+      }).default(0),
+      gapMm: lengthMm({ label: 'Gap left in an eye', min: 0, max: 20, help: 'For the joining ring to go in; it is closed last.' }).default(
+        1.5,
+      ),
+      linkCount: count({ label: 'Links', min: 1, max: 500 }).default(12),
+      stripCount: count({ label: 'Strips', min: 1, max: 50, help: 'Over how many strips they are spread.' }).default(1),
+      alloy: commonFields.alloy(),
+      thicknessMm: commonFields.thickness(),
+      kerfMm: lengthMm({ label: 'Saw kerf', min: 0, max: 2 }).default(0.25),
+      growthMm: lengthMm({
+        label: 'Growth on rolling',
+        min: 0,
+        max: 200,
+        help: 'How much longer the strip has come out of the rolls before; cut shorter by it.',
+      }).default(0),
+      pitchMm: lengthMm({
+        label: 'Pitch when joined',
+        min: 0,
+        max: 150,
+        help: 'From link to link in the chain; 0 if not known yet.',
+      }).default(0),
+      rowCount: count({ label: 'Rows', min: 1, max: 4, help: 'Side by side in the chain: two rows are half as long.' }).default(1),
+      ringMm: lengthMm({ label: 'Joining ring inside diameter', min: 1, max: 40, help: 'Smaller rings want shorter links.' }).optional(),
+      stripInHandMm: lengthMm({
+        label: 'I already have a strip',
+        min: 5,
+        max: 2000,
+        help: 'Before rolling: what would it come to?',
+      }).optional(),
+      ...closingFields(0.5),
+      schools: schoolsField({ cut: ['sawn', 'sheared'] }),
+    })
+    .refine(({ eyeMm, linkMm, thicknessMm }) => eyeMm === 0 || linkMm >= 2 * eyeMm + 4 * thicknessMm, {
+      path: ['linkMm'],
+      error: 'Link length: its two eyes run into one another; twice the eye and four thicknesses at least',
+    })
+    .refine(({ eyeMm, gapMm, thicknessMm }) => eyeMm === 0 || gapMm <= (Math.PI / 2) * (eyeMm + thicknessMm), {
+      path: ['gapMm'],
+      error: 'Gap left in an eye: at most half of the way round it, or it holds no ring',
+    })
 type Input = OutputOf<typeof input>
 
 /** A link is about this many times its joining ring, inside: 10 mm for a ring of 4.5 (common practice, low). */
@@ -73,8 +93,29 @@ function linksAStrip(input: Input): number {
   return Math.ceil(input.linkCount / input.stripCount)
 }
 
+/** Whether its ends are curled; less than half a millimetre is no eye. */
+const isCurled = ({ eyeMm }: Pick<Input, 'eyeMm'>) => eyeMm >= 0.5
+
+/** A link before its ends are curled, mm: through the middle of the metal, each eye but for its gap. */
+function flatLinkMm(log: WorkingLog, { linkMm, eyeMm, gapMm, thicknessMm }: Input): number {
+  if (!isCurled({ eyeMm })) return linkMm
+  return derive(log, {
+    label: 'Link before it is curled',
+    formula: 'l − d − 2·t + 2·(π·(d + t) − g)',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('l', 'link over its eyes', linkMm),
+      given('d', 'eye, inside', eyeMm),
+      given('t', 'thickness', thicknessMm),
+      given('g', 'gap', gapMm),
+    ],
+  })
+}
+
 function stripOf(log: WorkingLog, input: Input, school: School): number {
   const n = linksAStrip(input)
+  const flatMm = flatLinkMm(log, input)
   return derive(log, {
     label: CUT_TEXTS[school].title,
     formula: school === 'sawn' ? 'n·l + (n − 1)·k' : 'n·l',
@@ -82,7 +123,7 @@ function stripOf(log: WorkingLog, input: Input, school: School): number {
     source: 'closed-form',
     given: [
       given('n', 'links on a strip', n, 'count'),
-      given('l', 'link', input.linkMm),
+      given('l', isCurled(input) ? 'link, flat' : 'link', flatMm),
       ...(school === 'sawn' ? [given('k', 'kerf', input.kerfMm)] : []),
     ],
   })
@@ -117,7 +158,7 @@ function stripInHand(log: WorkingLog, input: Input, needMm: number) {
     given: [given('s', 'your strip', input.stripInHandMm), given('g', 'growth on rolling', input.growthMm)],
   })
   const kerfMm = input.schools.cut === 'sawn' ? input.kerfMm : 0
-  const links = Math.floor((afterMm + kerfMm) / (input.linkMm + kerfMm) + 1e-9)
+  const links = Math.floor((afterMm + kerfMm) / (flatLinkMm([], input) + kerfMm) + 1e-9)
   const over = afterMm - needMm
   return {
     results: { afterRollingMm: { value: afterMm, unit: 'mm' as const }, linksInHandCount: { value: links, unit: 'count' as const } },
@@ -195,6 +236,30 @@ function answerFor(log: WorkingLog, input: Input): Answer {
   return answerOf(log, input, 'strip length', beforeRolling(log, input))
 }
 
+/** A curled link from its side. */
+function curledView({ linkMm, eyeMm, gapMm, thicknessMm }: Input): DrawingView {
+  const radiusMm = (eyeMm + thicknessMm) / 2
+  const open = gapMm / radiusMm
+  const straightMm = linkMm - eyeMm - 2 * thicknessMm
+  const eye = { radiusMm, turnRad: 2 * Math.PI - open }
+  const low = -radiusMm - thicknessMm
+  return bentView({
+    title: 'A link, curled',
+    segments: [eye, { straightMm }, eye],
+    thicknessMm,
+    start: [radiusMm * Math.sin(open), radiusMm * (1 - Math.cos(open))],
+    headingRad: open,
+    dimensions: [
+      {
+        from: [-eyeMm / 2 - thicknessMm, low],
+        to: [straightMm + eyeMm / 2 + thicknessMm, low],
+        offset: -1.6,
+        text: `${formatPlain(linkMm, 2)} over its eyes`,
+      },
+    ],
+  })
+}
+
 const outcomeOf = (input: Input): OutcomeSpec => asked('linkMm', 'Link length', input.linkMm, 0.3)
 
 function planLinks(input: Input, bench: Bench): FormPlan {
@@ -211,9 +276,10 @@ function planLinks(input: Input, bench: Bench): FormPlan {
   })
   const answer = answerFor(log, input)
   const target = targetOf(outcomeOf(input))
-  const step = input.linkMm + (input.schools.cut === 'sawn' ? input.kerfMm : 0)
+  const flatMm = flatLinkMm([], input)
+  const step = flatMm + (input.schools.cut === 'sawn' ? input.kerfMm : 0)
   const cuts = Array.from({ length: n - 1 }, (_, i) =>
-    cutAlong([(i + 1) * step - (step - input.linkMm) / 2, -0.6], [(i + 1) * step - (step - input.linkMm) / 2, input.widthMm + 0.6]),
+    cutAlong([(i + 1) * step - (step - flatMm) / 2, -0.6], [(i + 1) * step - (step - flatMm) / 2, input.widthMm + 0.6]),
   )
   const chainMm = (input.pitchMm * input.linkCount) / input.rowCount
   const inHand = stripInHand(log, input, rolledMm)
@@ -226,6 +292,7 @@ function planLinks(input: Input, bench: Bench): FormPlan {
       linksAStripCount: { value: n, unit: 'count' },
       possibleCount: { value: n * input.stripCount, unit: 'count' },
       stripToDivideMm: { value: rolledMm, unit: 'mm' },
+      flatLinkMm: { value: flatMm, unit: 'mm' },
       ...(input.growthMm > 0 ? { growthShare: { value: (100 * input.growthMm) / calculatedMm, unit: '%' as const } } : {}),
       ...(chainMm > 0 ? { chainMm: { value: chainMm, unit: 'mm' as const } } : {}),
       ...(input.ringMm === undefined ? {} : { linkForRingMm: { value: input.ringMm * LINK_TO_RING, unit: 'mm' as const } }),
@@ -238,15 +305,22 @@ function planLinks(input: Input, bench: Bench): FormPlan {
         shapes: [region(rectangleOutline(Math.max(rolledMm, 1), input.widthMm)), ...cuts],
         dimensions: [
           { from: [0, 0], to: [rolledMm, 0], offset: -2.2, text: `${n} links, ${formatPlain(rolledMm, 2)} to divide` },
-          { from: [0, input.widthMm], to: [input.linkMm, input.widthMm], offset: 1.6, text: `link ${formatPlain(input.linkMm, 2)}` },
+          { from: [0, input.widthMm], to: [flatMm, input.widthMm], offset: 1.6, text: `link ${formatPlain(flatMm, 2)}` },
         ],
         handles: [{ field: 'widthMm', label: 'width', at: [rolledMm / 2, input.widthMm], along: [0, 1], gain: 1 }],
       }),
+      ...(isCurled(input) ? [curledView(input)] : []),
     ],
     sizedSteps: [
       { op: 'saw', at: 'rough', params: { cutMm: Math.min(2000, Math.max(0.5, answer.markAt)) } },
       { op: 'file', at: 'rough', params: { what: 'the ends to the line' } },
-      { op: 'divide', params: {}, target },
+      { op: 'divide', params: {}, target: { ...target, dimension: 'flatLinkMm', label: 'Link, flat', valueMm: flatMm } },
+      ...(isCurled(input)
+        ? [
+            { op: 'curl-link', at: 'first-end', params: { insideMm: input.eyeMm, gapMm: input.gapMm } } as const,
+            { op: 'curl-link', at: 'second-end', params: { insideMm: input.eyeMm, gapMm: input.gapMm }, target } as const,
+          ]
+        : []),
     ],
     method: `strip links, ${CUT_TEXTS[input.schools.cut].title.toLowerCase()}`,
   })
@@ -261,7 +335,7 @@ export const stripLinks = defineForm({
   ask: { words: ['link'], sizes: ['linkMm', 'widthMm'], count: 'linkCount' },
   answer: answerFor,
   outcomes: (input) => [outcomeOf(input)],
-  measured: ['linkMm'],
+  measured: ['linkMm', 'eyeMm', 'gapMm'],
   varies: { kerfMm: 0.1, linkCount: 1 },
   plan: planLinks,
 })
