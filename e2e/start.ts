@@ -53,6 +53,13 @@ export interface TrayFacts {
   readonly tray: string
   readonly part: string
   readonly size: number
+  readonly steps: readonly {
+    readonly id: string
+    readonly op: string
+    readonly on: readonly { readonly thing: string }[]
+    readonly together: boolean
+    readonly target?: { readonly dimension: string; readonly label: string; readonly valueMm: number }
+  }[]
   readonly entries: readonly { readonly token: string; readonly kind: string; readonly value: number | null; readonly at: string }[]
 }
 

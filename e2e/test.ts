@@ -1,4 +1,4 @@
-import { test as base, type Page } from '@playwright/test'
+import { type BrowserContext, test as base, type Page } from '@playwright/test'
 
 export { expect, type Locator, type Page } from '@playwright/test'
 
@@ -22,10 +22,42 @@ function patient(page: Page): void {
   }
 }
 
-/** Tests whose pages are waited for until they answer, whoever opens them. */
-export const test = base.extend({
-  context: async ({ context }, use) => {
-    context.on('page', patient)
-    await use(context)
+/** What a device keeps, but for the program's own files: those stay, as they would on any machine that was here before. */
+const KEPT = 'cookies,local_storage,indexeddb,websql,service_workers,cache_storage,file_systems'
+
+/** Forgets everything that pages have kept on this device. */
+async function forget(context: BrowserContext, origins: ReadonlySet<string>): Promise<void> {
+  const page = await context.newPage()
+  const session = await context.newCDPSession(page)
+  for (const origin of origins) await session.send('Storage.clearDataForOrigin', { origin, storageTypes: KEPT })
+  await page.close()
+  await context.clearCookies()
+  await context.clearPermissions()
+}
+
+/** Tests whose pages are waited for until they answer, in one browser that has the program's files, and forgets all else between tests. */
+export const test = base.extend<object, { device: BrowserContext; origins: Set<string> }>({
+  origins: [async ({ browser: _ }, use) => use(new Set<string>()), { scope: 'worker' }],
+  device: [
+    async ({ browser, origins }, use) => {
+      const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, acceptDownloads: true })
+      context.on('page', (page) => {
+        patient(page)
+        page.on('framenavigated', (frame) => {
+          const { origin } = new URL(frame.url())
+          if (origin !== 'null') origins.add(origin)
+        })
+      })
+      await use(context)
+      await context.close()
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ device, origins }, use) => {
+    await use(device)
+    await device.unrouteAll({ behavior: 'ignoreErrors' })
+    for (const page of device.pages()) await page.close()
+    await forget(device, origins)
   },
+  page: async ({ context }, use) => use(await context.newPage()),
 })

@@ -97,7 +97,18 @@ it('the leather of a buckle is cut by what its frame knows of the strap', () => 
   const kit = KITS.find(({ id }) => id === 'buckle-double-d')
   if (!kit) throw new Error('no kit')
   const open = designFromKit(kit)
-  const sizes = { strapMm: 31, windowMm: 12, tongueMm: 2, strap: 'with', slotMm: 17, holeCount: 6, holePitchMm: 21, leatherMm: 2.5 }
+  const sizes = {
+    alloy: 'yellow-brass-c260',
+    thicknessMm: 2,
+    strapMm: 31,
+    windowMm: 12,
+    tongueMm: 2,
+    strap: 'with',
+    slotMm: 17,
+    holeCount: 6,
+    holePitchMm: 21,
+    leatherMm: 2.5,
+  }
   const parts = open.parts.map((part) => (part.id === 'frame' ? { ...part, input: { ...part.input, ...sizes } } : part))
   const { steps } = planPiece({ ...open, parts })
   const paramsOf = (op: string) => steps.find((step) => step.op === op)?.params

@@ -29,7 +29,7 @@ async function drawAll(): Promise<readonly Drawn[]> {
   for (const kit of KITS) {
     const sized = designFromKit(kit)
     const parts = sized.parts.map((part) => ({ ...part, input: { ...findForm(part.form)?.example } }))
-    all.push({ id: `${KIT_PREFIX}${kit.id}`, title: kit.title, family: 'Of several parts', thumb: thumbOf(planPiece({ ...sized, parts })) })
+    all.push({ id: `${KIT_PREFIX}${kit.id}`, title: kit.title, family: 'Whole pieces', thumb: thumbOf(planPiece({ ...sized, parts })) })
     await new Promise(setImmediate)
   }
   return all

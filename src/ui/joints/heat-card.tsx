@@ -60,6 +60,7 @@ export function HeatCardView({ card, number }: { readonly card: HeatCard; readon
     <Box
       component="section"
       aria-label={`Heat ${number}`}
+      tabIndex={0}
       sx={{
         display: 'grid',
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },

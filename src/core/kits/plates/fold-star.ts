@@ -2,7 +2,7 @@ import type { Kit } from '../kit'
 
 export const foldStar: Kit = {
   id: 'fold-star',
-  title: 'Folded star',
+  title: 'Star, folded and finished',
   parts: [{ id: 'sheet', form: 'fold-star' }],
   others: [],
   joints: [],

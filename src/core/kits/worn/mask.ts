@@ -2,7 +2,7 @@ import type { Kit } from '../kit'
 
 export const mask: Kit = {
   id: 'mask',
-  title: 'Mask',
+  title: 'Mask, raised and finished',
   parts: [{ id: 'sheet', form: 'mask-blank' }],
   others: [],
   joints: [],
