@@ -17,17 +17,32 @@ export function sharerWith(world: World, share: Share, later: Act): (earlier: Ac
   return meets
 }
 
-/** The last act done before that a selection names and that shares with this one what the rule is about; of other steps alone, where asked. */
-export function lastBefore(world: World, walked: Walked, selection: Selection, share: Share, act: Act, ofOthers = false): Done | undefined {
-  let shares: ((earlier: Act) => boolean) | undefined
+/** Acts done before that a selection names. */
+function* namedBefore(world: World, walked: Walked, selection: Selection): Generator<Done> {
+  for (const op of opsOf(selection)) for (const done of walked.byOp.get(op) ?? []) if (chosenBy(world, done.act, selection)) yield done
+}
+
+/** What an earlier act has to share with this one; of other steps alone, where asked. */
+interface Sharing {
+  readonly share: Share
+  readonly act: Act
+  readonly ofOthers?: boolean
+}
+
+/** The last act done before that a selection names and that shares with this one what the rule is about. */
+export function lastBefore(
+  world: World,
+  walked: Walked,
+  selection: Selection,
+  { share, act, ofOthers = false }: Sharing,
+): Done | undefined {
+  let shares: ReturnType<typeof sharerWith> | undefined
   let last: Done | undefined
-  for (const op of opsOf(selection))
-    for (const done of walked.byOp.get(op) ?? []) {
-      if (last && done.fromMin <= last.fromMin) continue
-      if ((ofOthers && done.act.index === act.index) || chosenBy(world, done.act, selection) === undefined) continue
-      shares ??= sharerWith(world, share, act)
-      if (shares(done.act)) last = done
-    }
+  for (const done of namedBefore(world, walked, selection)) {
+    if ((last && done.fromMin <= last.fromMin) || (ofOthers && done.act.index === act.index)) continue
+    shares ??= sharerWith(world, share, act)
+    if (shares(done.act)) last = done
+  }
   return last
 }
 
@@ -41,13 +56,13 @@ interface Order {
 /** The step that should have come after this one, where it is there already. */
 function tooEarly(world: World, act: Act, walked: Walked, share: Share, { first, next, mode }: Order): Done | undefined {
   if (mode === 'must' || !chosenBy(world, act, first)) return undefined
-  return lastBefore(world, walked, next, share, act, true)
+  return lastBefore(world, walked, next, { share, act, ofOthers: true })
 }
 
 /** Whether this step asks for another that was not done. */
 function lacksFirst(world: World, act: Act, walked: Walked, share: Share, { first, next, mode }: Order): boolean {
   if (mode === 'order' || !chosenBy(world, act, next)) return false
-  return lastBefore(world, walked, first, share, act) === undefined
+  return lastBefore(world, walked, first, { share, act }) === undefined
 }
 
 /** Watches which operation comes before which. */

@@ -14,7 +14,7 @@ export function watchWithin(clauses: readonly WithinClause[], share: Share): Wat
   return (world, act, walked) =>
     read.flatMap(({ first, next, must, ...limits }, clause): Breach[] => {
       if (!chosenBy(world, act, next)) return []
-      const last = lastBefore(world, walked, first, share, act)
+      const last = lastBefore(world, walked, first, { share, act })
       if (!last) return must ? [{ clause, on: act.things }] : []
       return isOutside(walked.nowMin - last.toMin, limits) ? [{ clause, other: last.act.index, on: act.things }] : []
     })
