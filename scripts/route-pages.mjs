@@ -23,6 +23,14 @@ function ruleRow({ id, shape, level, schools = [], under = [], clauses, says, re
   return `| ${id} | ${inTable(clauses.map((clause) => clauseText(shape, clause)).join('; '))} | ${levels.join('; ')} | ${says}${falls} | ${remedy} |`
 }
 
+const ORDERING = [
+  'Of up to eight steps every order is looked at: the one with the least that only a move puts right, then the least missing, then the',
+  'fewest moved. A longer route is gone through step by step: next comes the earliest step that breaks nothing now and leaves none that',
+  'could not be done rightly later. Up to eighty steps, single moves are then tried for as long as they leave less wrong. What is missing is',
+  'proposed after that, never slipped in. Pinned steps stay where they are; a route that is in order stays as it is, and ordering it again',
+  'changes nothing.',
+]
+
 /** The rules of the order of work, and the questions that change them. */
 export function rulesPage({ RULES, ORDER_SCHOOLS }) {
   return [
@@ -33,6 +41,10 @@ export function rulesPage({ RULES, ORDER_SCHOOLS }) {
     '| rule | watches | level | why | put right by |',
     '| --- | --- | --- | --- | --- |',
     ...RULES.map(ruleRow),
+    '',
+    '## How a route is put in order',
+    '',
+    ...ORDERING,
     '',
     '## Methods that change it',
     '',
