@@ -392,25 +392,29 @@ function rowsOf(name: 'demo' | 'workshop'): unknown {
   return rows
 }
 
+/** Every action is refused by the door itself (tests/server/action-checks.test.ts); here those that are tried in no other way, and some. */
+const IN_BOTH_WAYS: readonly string[] = ['saveDesign', 'saveLayout', 'startTray']
+
 for (const [name, write] of Object.entries(WRITES)) {
   if (name === 'putBackCut') continue
-  test(`${name}: a tab of the demonstration writes nothing into the own workshop`, async ({ page, context }) => {
-    const second = await context.newPage()
-    await open(second, 'demo')
-    await page.goto(url(write.path))
-    const last = await write.ready(page)
-    await open(second, 'workshop')
-    await second.goto(url('/jobs'))
-    const before = [rowsOf('workshop'), rowsOf('demo')]
-    await last()
-    const dialog = page.getByRole('dialog', { name: 'Another workshop is open' })
-    await expect(dialog).toContainText('Nothing was written')
-    expect([rowsOf('workshop'), rowsOf('demo')]).toEqual(before)
-    await dialog.getByRole('button', { name: 'Open the demonstration again' }).click()
-    await expect(dialog).toBeHidden()
-    await expect.poll(async () => (await second.request.get(url('/settings'))).text()).toMatch(/demo(<[^>]*>)*\.db/)
-    await second.close()
-  })
+  if (!write.meanwhile || IN_BOTH_WAYS.includes(name))
+    test(`${name}: a tab of the demonstration writes nothing into the own workshop`, async ({ page, context }) => {
+      const second = await context.newPage()
+      await open(second, 'demo')
+      await page.goto(url(write.path))
+      const last = await write.ready(page)
+      await open(second, 'workshop')
+      await second.goto(url('/jobs'))
+      const before = [rowsOf('workshop'), rowsOf('demo')]
+      await last()
+      const dialog = page.getByRole('dialog', { name: 'Another workshop is open' })
+      await expect(dialog).toContainText('Nothing was written')
+      expect([rowsOf('workshop'), rowsOf('demo')]).toEqual(before)
+      await dialog.getByRole('button', { name: 'Open the demonstration again' }).click()
+      await expect(dialog).toBeHidden()
+      await expect.poll(async () => (await second.request.get(url('/settings'))).text()).toMatch(/demo(<[^>]*>)*\.db/)
+      await second.close()
+    })
 
   const { meanwhile } = write
   if (!meanwhile) continue
