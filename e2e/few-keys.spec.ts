@@ -1,7 +1,7 @@
 import { folderOf, kill, type Started, start } from './start'
 import { expect, type Page, test } from './test'
 
-const PORT = 4327
+const PORT = 4330
 let server: Started
 const url = (path: string) => `${server.base}${path}`
 

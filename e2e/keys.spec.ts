@@ -2,7 +2,7 @@ import { KEY_REGISTRY, type KeyId } from '../src/ui/keys/registry'
 import { folderOf, kill, type Started, seed, start } from './start'
 import { expect, type Page, test } from './test'
 
-const PORT = 4328
+const PORT = 4331
 let server: Started
 const url = (path: string) => `${server.base}${path}`
 

@@ -79,6 +79,9 @@ async function putAwayPunch(page: Page): Promise<Locator> {
   return page.getByRole('row', { name: /lamp-room punch C/ })
 }
 
+/** The answer to the next action that a page asks for. */
+const answered = (page: Page) => page.waitForResponse(/\/api\/act\//)
+
 const saved = (page: Page) => expect(page.getByText('saved', { exact: true })).toBeVisible()
 
 /** Every action that writes, through the page on which a smith does it. */
@@ -146,9 +149,10 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       return () => page.getByRole('button', { name: 'One broke' }).click()
     },
     meanwhile: async (page) => {
+      const kept = answered(page)
       await tool(page, /^5\/0, /)
       await page.getByRole('button', { name: 'One broke' }).click()
-      await page.waitForTimeout(400)
+      await kept
     },
   },
   cutLayout: {
@@ -161,9 +165,10 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       return () => page.getByRole('button', { name: 'Cut it' }).click()
     },
     meanwhile: async (page) => {
+      const kept = answered(page)
       await page.getByRole('button', { name: /^Third-class token 13/ }).focus()
       await page.keyboard.press('ArrowRight')
-      await page.waitForTimeout(900)
+      await kept
     },
   },
   describePiece: {
@@ -173,8 +178,9 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       return () => page.getByLabel('How many', { exact: true }).blur()
     },
     meanwhile: async (page) => {
+      const kept = answered(page)
       await howMany(page, '27')
-      await page.waitForTimeout(400)
+      await kept
     },
   },
   duplicateJob: {
@@ -199,9 +205,10 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       return () => page.getByRole('button', { name: 'Save' }).first().click()
     },
     meanwhile: async (page) => {
+      const kept = answered(page)
       await page.getByLabel('Your own figure').fill('0.07')
       await page.getByRole('button', { name: 'Save' }).first().click()
-      await page.waitForTimeout(400)
+      await kept
     },
   },
   markMandrel: {
@@ -213,11 +220,12 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       return () => page.getByRole('button', { name: 'Save' }).last().click()
     },
     meanwhile: async (page) => {
+      const kept = answered(page)
       await tool(page, /^ring mandrel/)
       await page.getByLabel('Mark', { exact: true }).fill('US 7')
       await page.getByLabel('Measured', { exact: true }).fill('17.5')
       await page.getByRole('button', { name: 'Save' }).last().click()
-      await page.waitForTimeout(400)
+      await kept
     },
   },
   measureStamp: {
@@ -229,11 +237,12 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       return () => page.getByRole('button', { name: 'Save' }).last().click()
     },
     meanwhile: async (page) => {
+      const kept = answered(page)
       await tool(page, /letters 2 mm/)
       await page.getByLabel('Letter', { exact: true }).fill('W')
       await page.getByLabel('Measured', { exact: true }).fill('2.3')
       await page.getByRole('button', { name: 'Save' }).last().click()
-      await page.waitForTimeout(400)
+      await kept
     },
   },
   measureStock: {
@@ -260,18 +269,20 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       return () => page.getByRole('button', { name: 'Save' }).first().click()
     },
     meanwhile: async (page) => {
+      const kept = answered(page)
       await tool(page, /^28 mm, /)
       await page.getByLabel('Ball, as measured').fill('29.8')
       await page.getByRole('button', { name: 'Save' }).first().click()
-      await page.waitForTimeout(400)
+      await kept
     },
   },
   moveRevision: {
     path: '/pieces/1',
     ready: (page) => press(page.getByRole('button', { name: 'Undo' }))(),
     meanwhile: async (page) => {
+      const kept = answered(page)
       await howMany(page, '28')
-      await page.waitForTimeout(400)
+      await kept
     },
   },
   putBackCut: {
@@ -285,8 +296,10 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       await page.getByLabel('Dome height', { exact: true }).blur()
     },
     meanwhile: async (page) => {
+      const kept = answered(page)
       await typeHeight(page, '7.6')
       await page.getByLabel('Dome height', { exact: true }).blur()
+      await kept
       await saved(page)
     },
   },
@@ -308,9 +321,10 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       await page.keyboard.press('ArrowUp')
     },
     meanwhile: async (page) => {
+      const kept = answered(page)
       await page.getByRole('button', { name: /^Third-class token 13/ }).focus()
       await page.keyboard.press('ArrowDown')
-      await page.waitForTimeout(900)
+      await kept
     },
   },
   saveSettings: {
@@ -329,8 +343,9 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     path: '/pieces/2/route',
     ready: (page) => press(page.getByRole('button', { name: /^Start a tray of/ }))(),
     meanwhile: async (page) => {
+      const kept = answered(page)
       await page.getByLabel('Temper', { exact: true }).selectOption('hard')
-      await page.waitForTimeout(400)
+      await kept
     },
   },
   archiveThing: {
