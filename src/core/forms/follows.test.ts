@@ -141,8 +141,10 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
         return slopes.flat().reduce((least, one) => (Math.abs(one) < Math.abs(least) ? one : least), slopes.flat()[0] ?? 0)
       }
       const sizes = form.measured.filter((field) => field !== 'thicknessMm' && typeof input[field] === 'number')
+      // calipers are read to 0.02 mm, the paper strip a mask is measured with to half a millimetre (common practice)
+      const readMm = form.id === 'mask-blank' ? 0.5 : 0.02
       const read = Math.hypot(
-        ...sizes.map((field) => 0.02 * slope(field)),
+        ...sizes.map((field) => readMm * slope(field)),
         typeof input.thicknessMm === 'number' ? 0.01 * slope('thicknessMm') : 0,
       )
       const model = /crown stretches/.test(base.uncertainty.why) ? 0.025 * base.answer.value : 0

@@ -82,11 +82,8 @@ export function outlineToOutlineMm(first: Outline, second: Outline): number {
   return least
 }
 
-/** Least metal between a window and the edge of a plate, mm; negative where one runs over the other: nearest corner to side, both ways. */
+/** Least metal between a window and the edge of a plate, mm; negative where one runs over the other. */
 export function windowToEdgeMm(window: Outline, outline: Outline): number {
-  const apart = Math.min(
-    ...window.map((point) => pointToOutlineMm(point, outline)),
-    ...outline.map((point) => pointToOutlineMm(point, window)),
-  )
+  const apart = outlineToOutlineMm(window, outline)
   return window.every((point) => isInside(point, outline)) ? apart : -Math.max(apart, 0.01)
 }

@@ -16,15 +16,16 @@ export const commonFields = {
       max: 5,
       help: 'As coarse as you mark; a finer step is taken where the size asks for it.',
     }).default(stepMm),
-  measuredWith: () => choice('Measured with', { calipers: 'Calipers', rule: 'Steel rule', paper: 'Paper strip' }).default('calipers'),
+  measuredWith: (usual: 'calipers' | 'paper' = 'calipers') =>
+    choice('Measured with', { calipers: 'Calipers', rule: 'Steel rule', paper: 'Paper strip' }).default(usual),
   cleanUp: (presetMm: number) =>
     lengthMm({ label: 'Filing allowance per side', min: 0, max: 5, help: 'Left outside the line for the file.' }).default(presetMm),
 } as const
 
 /** The fields that close every form: the instrument, the finest mark, the own record, how many. */
-export function closingFields(roundUpMm: number) {
+export function closingFields(roundUpMm: number, measuredWith: 'calipers' | 'paper' = 'calipers') {
   return {
-    measuredWith: commonFields.measuredWith(),
+    measuredWith: commonFields.measuredWith(measuredWith),
     roundUpMm: commonFields.roundUp(roundUpMm),
     allowanceMm: commonFields.allowance(),
     qty: commonFields.qty(),

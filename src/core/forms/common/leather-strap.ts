@@ -1,11 +1,10 @@
 import type { DrawingView } from '../../drawing/drawing'
-import type { Quantity } from '../../forms/contract'
 import { circleOutline, rectangleOutline, roundedRectangle } from '../../geometry/outline'
 import type { Point } from '../../geometry/point'
 import { count, lengthMm } from '../../units/fields'
 import { formatPlain } from '../../units/format'
 import { derive, given, type WorkingLog } from '../../working/derive'
-import type { Check, SizedStep } from '../contract'
+import type { Check, Quantity, SizedStep } from '../contract'
 import { limitCheck, region, stroke, view } from './plan-kit'
 
 /** How much wider a hole in leather is than the tongue that goes through it, mm (common practice, no source). */
@@ -31,7 +30,7 @@ export interface Strap {
   readonly holePitchMm: number
 }
 
-export const leatherHoleMm = ({ tongueMm }: Pick<Strap, 'tongueMm'>) => tongueMm + EASE_MM
+const leatherHoleMm = ({ tongueMm }: Pick<Strap, 'tongueMm'>) => tongueMm + EASE_MM
 
 /** Whether the slot is longer than its two end holes. */
 export const slotHasBridge = (strap: Pick<Strap, 'slotMm' | 'tongueMm'>) => strap.slotMm > 2 * leatherHoleMm(strap) + 0.2
@@ -58,8 +57,11 @@ export function strapResults(log: WorkingLog, strap: Strap) {
   }
 }
 
+/** Room for the strap to slide in its keeper, mm (common practice, no source). */
+const KEEPER_EASE_MM = 0.5
+
 /** The keeper of leather goes round two thicknesses of strap (trade fact). */
-const keeperMm = ({ strapMm, leatherMm }: Strap) => ({ insideMm: strapMm + 0.5, highMm: 2 * leatherMm + 0.5 })
+const keeperMm = ({ strapMm, leatherMm }: Strap) => ({ insideMm: strapMm + KEEPER_EASE_MM, highMm: 2 * leatherMm + KEEPER_EASE_MM })
 
 /** What is known of the steps done to the leather. */
 export function strapSteps(strap: Strap): SizedStep[] {

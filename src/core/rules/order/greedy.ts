@@ -4,7 +4,7 @@ import { type Raw, Walk } from '../walk'
 import { DOOMED_ON_JOINED, DOOMED_ON_SAME } from './dooms'
 import { PROVIDERS } from './providers'
 import { doUnit, lasts, peekUnit } from './trial'
-import type { Unit } from './units'
+import { meets, type Unit } from './units'
 
 /** An order of units, and for each the rules on account of which it stands elsewhere than it did. */
 export interface Order {
@@ -21,7 +21,6 @@ interface Placed {
 const SERVING: ReadonlySet<string> = new Set(['pickle', 'scrub', 'dry', 'rinse', 'cool', 'quench', 'cool-slowly', 'unbind', 'test-joint'])
 const HEATING: ReadonlySet<string> = new Set(['anneal', 'solder', 'fuse', 'melt', 'melt-solder-on', 'fuse-dust', 'bind'])
 
-const meets = (a: Unit, b: Unit) => [...a.about].some((id) => b.about.has(id))
 const does = ({ ops }: Unit, some: ReadonlySet<string>) => [...ops].some((op) => some.has(op))
 
 /** Which heat each pickle, dry and test serves: the nearest before it on the same things. */

@@ -2,7 +2,7 @@ import type { Assembly } from '../../assembly/assembly'
 import { type Raw, Walk } from '../walk'
 import { PROVIDERS } from './providers'
 import { doUnit, lasts, weightOf } from './trial'
-import type { Unit } from './units'
+import { meets, type Unit } from './units'
 
 /** An order and what is wrong with it, unit by unit. */
 interface Weighed {
@@ -15,8 +15,6 @@ interface Weighed {
 export const MOST_SETTLED = 80
 /** So many steps are walked at most. */
 const MOST_WALKED = 4_000
-
-const meets = (a: Unit, b: Unit) => [...a.about].some((id) => b.about.has(id))
 
 /** What is wrong with an order; undefined as soon as that is as much as there may be. */
 function weigh(assembly: Assembly, units: readonly Unit[], most = Infinity): Weighed | undefined {

@@ -82,6 +82,9 @@ export function unitsOf(assembly: Assembly): Unit[] {
   return units
 }
 
+/** Whether two units are about the same thing or joint. */
+export const meets = (a: Unit, b: Unit) => [...a.about].some((id) => b.about.has(id))
+
 /** How many of a row keep their order among each other: the rest were moved. */
 export function keptCount(row: readonly number[]): number {
   return keptOf(row).size

@@ -7,7 +7,7 @@ import { sharedThings } from './needs'
 import type { Done, Walked } from './walked'
 
 /** Tells of an earlier act whether it shares with this one what the rule is about. */
-export function sharerWith(world: World, share: Share, later: Act): (earlier: Act) => boolean {
+function sharerWith(world: World, share: Share, later: Act): (earlier: Act) => boolean {
   if (share === 'joint') return (earlier) => earlier.joints.some((joint) => later.joints.includes(joint))
   const own = sharedThings(world, share === 'attached' ? [...attachedTo(world, later.things)] : later.things)
   const meets = (earlier: Act) =>

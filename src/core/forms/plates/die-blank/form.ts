@@ -231,7 +231,7 @@ function planDie(input: Input, bench: Bench): FormPlan {
       drawsInMm: { value: school === 'free' ? (calculatedMm - input.lengthMm) / 2 - input.marginMm : 0, unit: 'mm' },
       thinnestMm: { value: least, unit: 'mm' },
       tabMm: { value: school === 'pancake' ? input.tabMm : 0, unit: 'mm' },
-      dustG: { value: dust, unit: 'g' },
+      ...(dust > 0 ? { dustG: { value: dust, unit: 'g' as const } } : {}),
     },
     choice: schoolChoice('die', 'How it is formed', school, DIE_TEXTS, (id) => lengthOf([], input, id)),
     checks: checksOf(input, { least, deep }),

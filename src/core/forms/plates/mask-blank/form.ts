@@ -71,7 +71,7 @@ const input = () =>
       alloy: commonFields.alloy(),
       thicknessMm: commonFields.thickness(),
       cleanUpMm: commonFields.cleanUp(1),
-      ...closingFields(0.5),
+      ...closingFields(0.5, 'paper'),
       schools: schoolsField({ measure: ['over', 'front'] }),
     })
     .refine((value) => value.depthMm <= value.widthMm / 2, {

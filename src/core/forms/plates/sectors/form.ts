@@ -107,7 +107,7 @@ function holeMiddles({ holeMm, holesEachCount, holesOutMm }: Input, eachRad: num
 const holesIn = (input: Input, eachRad: number, part: number): Outline[] =>
   holeMiddles(input, eachRad, part).map((middle) => circleHole(input.holeMm / 2, middle))
 
-/** Least metal round a hole of a part, mm: to its sawn sides, its rim, the stamping's own hole and the next hole. */
+/** Metal between a hole of a part and its nearest sawn side, mm. */
 function holeWebMm(log: WorkingLog, input: Input, eachRad: number): number {
   return derive(log, {
     label: 'Metal beside a hole, to the sawn side',

@@ -265,15 +265,8 @@ const outcomeOf = (input: Input): OutcomeSpec => asked('linkMm', 'Link length', 
 function planLinks(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const n = linksAStrip(input)
-  const rolledMm = stripOf(log, input, input.schools.cut)
-  const calculatedMm = derive(log, {
-    label: 'Strip before rolling',
-    formula: 'max(1, L − g)',
-    unit: 'mm',
-    source: input.growthMm > 0 ? 'own-choice' : 'closed-form',
-    given: [given('L', 'strip to divide', rolledMm), given('g', 'growth on rolling', input.growthMm)],
-    note: 'What it grows is measured, not guessed: roll one, measure it, enter it.',
-  })
+  const rolledMm = stripOf([], input, input.schools.cut)
+  const calculatedMm = beforeRolling([], input)
   const answer = answerFor(log, input)
   const target = targetOf(outcomeOf(input))
   const flatMm = flatLinkMm([], input)
