@@ -110,6 +110,14 @@ const TRIES: Readonly<Record<KeyId, (page: Page) => Promise<void>>> = {
     await expect(page.getByText(/Waiting for the figure|Kept: /)).toBeVisible()
     await expect(page.getByText(/Kept: 6\d\.\d+ mm/)).toBeVisible()
   },
+  subTray: async (page) => {
+    await alive(page, '/bench/8')
+    const bar = page.getByRole('region', { name: 'Sub-trays' })
+    const inHand = bar.locator('b')
+    const before = await inHand.innerText()
+    await page.keyboard.press('s')
+    await expect(inHand).not.toHaveText(before)
+  },
   wrong: async (page) => {
     await alive(page, '/bench/5')
     await page.keyboard.press('x')

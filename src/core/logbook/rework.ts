@@ -1,3 +1,4 @@
+import { madeAgain } from './made-again'
 import type { ProgressEvent, ProgressStep } from './progress'
 
 /** A step of a tray's route as far as rework needs to know it. */
@@ -17,7 +18,8 @@ export const PASSED = 'passed'
 export const isFailedTest = ({ kind, text }: { readonly kind: string; readonly text?: string | null }) =>
   kind === 'test' && (text ?? '').startsWith(FAILED)
 
-interface Tested extends ProgressEvent {
+/** What is told of a piece: the result of a test, or that one of its parts is made again. */
+interface Told extends ProgressEvent {
   readonly text?: string | null
 }
 
@@ -44,20 +46,25 @@ function loopOf<S extends ReworkableStep>(steps: readonly S[], at: number, workp
 }
 
 /**
- * The steps of a tray with the rework its entries ask for: after each test that a piece failed, that piece alone goes through the loop and is
- * tested again, as often as it fails. Told from the entries alone, so that a device without the program comes to the same.
+ * The steps of a tray with those its entries ask for beside the route: after each test that a piece failed that piece alone goes through the
+ * loop and is tested again, as often as it fails; a part that is made again goes through its earlier steps once more. Told from the entries
+ * alone, so that a device without the program comes to the same.
  */
-export function withRework<S extends ReworkableStep>(route: readonly S[], entries: readonly Tested[], dress: Dress<S>): readonly S[] {
+export function withRework<S extends ReworkableStep>(route: readonly S[], entries: readonly Told[], dress: Dress<S>): readonly S[] {
   let steps: readonly S[] = route
   const times = new Map<string, number>()
   for (const entry of entries) {
-    if (!isFailedTest(entry) || entry.stepId === null || entry.workpiece === null) continue
-    const at = steps.findIndex(({ id }) => id === entry.stepId)
-    if (at < 0) continue
-    const key = `${entry.stepId}~${entry.workpiece}`
+    const { stepId, workpiece, again } = entry
+    const at = steps.findIndex(({ id }) => id === stepId)
+    const asks = isFailedTest(entry) || again
+    if (!asks || workpiece === null || at < 0) continue
+    const key = `${stepId}~${workpiece}`
     const time = (times.get(key) ?? 0) + 1
     times.set(key, time)
-    steps = [...steps.slice(0, at + 1), ...loopOf(steps, at, entry.workpiece, time, dress), ...steps.slice(at + 1)]
+    const [own, from] = again
+      ? [madeAgain(steps.slice(0, at), again, workpiece, time), at]
+      : [loopOf(steps, at, workpiece, time, dress), at + 1]
+    steps = [...steps.slice(0, from), ...own, ...steps.slice(from)]
   }
   return steps
 }

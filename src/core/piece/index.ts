@@ -24,5 +24,6 @@ export { type PartMetal, type PiecePlan, type PlannedPart, type PlanOptions, pla
 export { metalsOf, type PartWalk, type RouteState, type RouteTemper, routeTemper, SPLIT_RULE, type Split, splitsOf } from './route-temper'
 export { partOfCopy, type StandingPiece, standingPiece, standingViews } from './standing'
 export { type StrandStep, type Strands, strandsOf } from './strands'
+export { subTraysOf } from './sub-trays'
 export { type HeatCard, type TorchBook, torchBook } from './torch'
 export { insertAnneal, namedThings, partOfStep, wordsOf } from './words'

@@ -7,7 +7,7 @@ import { findStartingSet, type ToolKind } from '@/core/toolwall'
 import { designSchema, itemUid, type NewEntry, type NewJob, type Repositories } from '../db/repositories'
 import { instanceOf } from '../services/cut-layout'
 import { beginTray, replayLedger } from '../services/ledger'
-import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
+import { freezePlan, frozenSubTrays, planDesign, planOptions } from '../services/piece-plan'
 import {
   BROKEN_BLADES,
   JOBS,
@@ -379,6 +379,17 @@ function seedFittings(to: Repositories): void {
   for (const piece of pieces) addPiece(to, piece)
 }
 
+/** The kit of which a tray is at the bench: a bezel soldered up, its plate not begun. */
+const AT_THE_BENCH = 'bezel-pendant-balls'
+
+/** A tray of several parts, the first of which has been worked until it meets the next. */
+function seedSubTrays(to: Repositories, pieceId: number, size: number): void {
+  const tray = addTray(to, pieceId, size)
+  const [main] = tray.frozen.parts
+  const meets = [...frozenSubTrays(tray.frozen).values()].findIndex((subTray) => subTray.join() !== main.part)
+  logSteps(to, tray, size, meets)
+}
+
 /** A piece of each kit there is. */
 function seedKits(to: Repositories): void {
   const jobId = to.jobs.addJob(JOBS.fittings)
@@ -387,7 +398,8 @@ function seedKits(to: Repositories): void {
     if (!kit) throw new Error(`no kit ${id}`)
     const open = designFromKit(kit)
     const parts = open.parts.map((part) => ({ ...part, input: { ...part.input, ...inputs[part.id] } }))
-    to.jobs.addPiece({ jobId, name, quantity, spares: 0, design: designSchema.parse({ ...open, parts }) })
+    const pieceId = to.jobs.addPiece({ jobId, name, quantity, spares: 0, design: designSchema.parse({ ...open, parts }) })
+    if (id === AT_THE_BENCH) seedSubTrays(to, pieceId, quantity)
   }
 }
 

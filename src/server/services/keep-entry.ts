@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import type { DoorAnswer } from '@/core/commands'
-import { FAILED, PASSED, READING_REACH, TESTED } from '@/core/logbook'
+import { doMeet, FAILED, isWholeLoss, PASSED, READING_REACH, TEST_READINGS, TESTED } from '@/core/logbook'
 import { parseSize } from '@/core/sizes'
 import { formatPlain, issuesOf, plainWords, sayIssue } from '@/core/units'
 import { ENTRY_KINDS, type Entry, type NewEntry, type Repositories, type Tray } from '../db/repositories'
@@ -30,6 +30,8 @@ export const entrySchema = z.strictObject({
   /** mm, or as a smith would write it. */
   value: z.union([z.number(), z.string().max(60)]).optional(),
   instrument: z.string().max(60).default('typed'),
+  /** Of a failed test the part that gave way; of a loss the part that is made again, where the rest of the piece goes on. */
+  part: z.string().max(60).optional(),
   reverses: z.string().nullable().default(null),
 })
 type Sent = z.output<typeof entrySchema>
@@ -70,10 +72,13 @@ type Reading = NonNullable<NewEntry['reading']>
 /** The first step before this one that the item is not through yet. */
 function openBefore(repositories: Repositories, tray: Tray, instance: number, stepIndex: number): string | undefined {
   const moves = repositories.entries.moves(tray.id)
-  return stepsOf(repositories, tray)
+  const steps = stepsOf(repositories, tray)
+  const here = steps[stepIndex]
+  return steps
     .slice(0, stepIndex)
     .find(
       (step) =>
+        (here === undefined || doMeet(step, here)) &&
         (step.only === undefined || step.only === instance) &&
         !moves.some((move) => move.kind === 'done' && move.stepId === step.id && move.workpiece === (step.together ? null : instance)),
     )?.id
@@ -105,6 +110,32 @@ function readingOf(repositories: Repositories, tray: Tray, sent: Sent, place: Pl
     ok: true,
     value: { dimension: target.dimension, valueMm: size.mm, typed: String(sent.value), instrument: sent.instrument, simulated },
   }
+}
+
+/** What was measured at a test: a gap or how far it sits off, which may be nothing; none where it was only looked at. */
+function testReadingOf(sent: Sent): Checked<Reading> | undefined {
+  if (sent.value === undefined) return undefined
+  const { dimension = '' } = sent
+  const most = Object.hasOwn(TEST_READINGS, dimension) ? TEST_READINGS[dimension as keyof typeof TEST_READINGS].mostMm : undefined
+  if (most === undefined)
+    return no(
+      'bad-input',
+      `at a test ${Object.keys(TEST_READINGS).join(' or ')} is measured; ${dimension || 'nothing'} was given`,
+      'dimension',
+    )
+  const size = parseSize(String(sent.value), { gaugeSystem: 'B&S' })
+  const valueMm = Number(sent.value) === 0 ? 0 : 'mm' in size ? size.mm : undefined
+  if (valueMm === undefined || valueMm > most)
+    return no('bad-input', `${dimension}: ${String(sent.value)} was given; possible is 0 to ${most} mm`, 'value')
+  return {
+    ok: true,
+    value: { dimension, valueMm, typed: String(sent.value), instrument: sent.instrument, simulated: simulatedIds.has(sent.instrument) },
+  }
+}
+
+function measuredOf(repositories: Repositories, tray: Tray, sent: Sent, place: Place): Checked<Reading> | undefined {
+  if (sent.kind === 'reading') return readingOf(repositories, tray, sent, place)
+  return sent.kind === 'test' ? testReadingOf(sent) : undefined
 }
 
 /** Simulated instruments work in the demonstration, and elsewhere only where they were switched on for practice. */
@@ -139,12 +170,27 @@ function testFault(
   return undefined
 }
 
+/** A part is made again before the step in hand, of whose sub-tray it is. */
+function againFault(repositories: Repositories, tray: Tray, part: string, { item, stepIndex }: Place): DoorAnswer | undefined {
+  const steps = stepsOf(repositories, tray)
+  const step = stepIndex === null ? undefined : steps[stepIndex]
+  if (!step) return refuse('bad-input', 'a part is made again before a step; say which', 'step')
+  if (item?.part !== part) return refuse('bad-input', `the item is of ${item?.part}; the part made again is ${part}`, 'part')
+  const parts = tray.plan.parts.map((one) => one.part)
+  const here = step.subTray ? parts.filter((one) => step.subTray?.includes(one)) : parts
+  return here.includes(part)
+    ? undefined
+    : refuse('bad-input', `at this step ${here.join(', ')} can be made again; ${part} was given`, 'part')
+}
+
 function moveFault(repositories: Repositories, tray: Tray, sent: Sent, { item, stepIndex }: Place): DoorAnswer | undefined {
   if (sent.kind === 'loss' && !item) return refuse('bad-input', 'a loss is of one piece; say which', 'item')
   const moves = repositories.entries.moves(tray.id)
-  const isLost = item && moves.some((move) => move.kind === 'loss' && move.workpiece === item.instance)
+  const isLost = item && moves.some((move) => isWholeLoss(move) && move.workpiece === item.instance)
   if (isLost && sent.kind !== 'note' && sent.kind !== 'reversal')
     return refuse('conflict', `Piece ${item.instance} was lost before; it is out of the tray.`, 'item')
+  if (sent.kind === 'loss' && sent.part !== undefined) return againFault(repositories, tray, sent.part, { item, stepIndex })
+  if (sent.kind === 'started' && stepIndex === null) return refuse('bad-input', 'a step is begun; say which', 'step')
   if (sent.kind === 'test') return testFault(repositories, tray, sent, item, stepIndex)
   return sent.kind === 'done' ? doneFault(repositories, tray, item, stepIndex) : undefined
 }
@@ -186,7 +232,7 @@ function write(repositories: Repositories, tray: Tray, sent: Sent, receivedAt: s
   if (!place.ok) return place.answer
   const reversed = reversedBy(repositories, tray, sent)
   if (!reversed.ok) return reversed.answer
-  const reading = sent.kind === 'reading' ? readingOf(repositories, tray, sent, place.value) : undefined
+  const reading = measuredOf(repositories, tray, sent, place.value)
   if (reading && !reading.ok) return reading.answer
   const fault = moveFault(repositories, tray, sent, place.value)
   if (fault) return fault
@@ -200,6 +246,7 @@ function write(repositories: Repositories, tray: Tray, sent: Sent, receivedAt: s
     stepId: sent.step,
     kind: sent.kind,
     text: sent.text,
+    part: sent.part,
     reading: reading?.value,
     at: ownTime(sent.at, sent.sentAt, receivedAt),
     startedAt: sent.startedAt && ownTime(sent.startedAt, sent.sentAt, receivedAt),

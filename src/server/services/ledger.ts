@@ -9,13 +9,17 @@ import {
   type Repositories,
   type Tray,
 } from '../db/repositories'
+import { frozenSubTrays } from './piece-plan'
 
 type TrayStep = FrozenStep & ReworkableStep
 
-/** The steps of a tray: its frozen route, and the rework that failed tests have asked for. */
+/** The steps of a tray: its frozen route, the rework that failed tests have asked for, and what makes a part again. */
 export function stepsOf(repositories: Pick<Repositories, 'entries'>, tray: Tray): readonly TrayStep[] {
-  const route = tray.plan.steps.map((step): TrayStep => ({ ...step, together: findOperation(step.op)?.together ?? false }))
-  return withRework(route, repositories.entries.tests(tray.id), ({ target: _, overrides: __, ...step }) => step)
+  const subTrays = frozenSubTrays(tray.plan)
+  const route = tray.plan.steps.map(
+    (step): TrayStep => ({ ...step, together: findOperation(step.op)?.together ?? false, subTray: subTrays.get(step.id) }),
+  )
+  return withRework(route, repositories.entries.askingForSteps(tray.id), ({ target: _, overrides: __, ...step }) => step)
 }
 
 /** Where a tray stands, from its entries. */

@@ -1,6 +1,15 @@
-import type { Ref } from '@/core/assembly'
+import type { Assembly, Ref } from '@/core/assembly'
 import { ALLOYS, type AlloyId } from '@/core/metals'
-import { onWords, type PartMetal, type PiecePlan, type PlanOptions, planPiece, type RouteTemper, routeTemper } from '@/core/piece'
+import {
+  onWords,
+  type PartMetal,
+  type PiecePlan,
+  type PlanOptions,
+  planPiece,
+  type RouteTemper,
+  routeTemper,
+  subTraysOf,
+} from '@/core/piece'
 import type { Design, FrozenPart, FrozenPlan, Piece, Repositories } from '../db/repositories'
 
 /** What a workshop brings to every plan: its ring system, its own tools and figures, and its answers about the order of work. */
@@ -82,11 +91,23 @@ export function namesOfFrozen({ parts, others, joints }: FrozenPlan, on: readonl
   return onWords({ parts: parts.map(({ part, name }) => ({ id: part, name })), others, joints }, on)
 }
 
-/** The metal along the route of a frozen plan. */
-export function walkFrozen(plan: FrozenPlan): RouteTemper {
+/** A frozen plan as the rules of work see it. */
+function frozenAssembly(plan: FrozenPlan): Assembly {
   const [main] = plan.parts
   const { others, joints, schools } = plan
   const parts = plan.parts.map((part) => ({ id: part.part, form: part.form, bought: part.bought }))
   const steps = plan.steps.map((step) => ({ ...step, on: step.on.length > 0 ? step.on : [{ thing: main.part }] }))
-  return routeTemper({ parts, others, joints, schools, steps }, frozenMetals(plan))
+  return { parts, others, joints, schools, steps }
+}
+
+/** The metal along the route of a frozen plan. */
+export function walkFrozen(plan: FrozenPlan): RouteTemper {
+  return routeTemper(frozenAssembly(plan), frozenMetals(plan))
+}
+
+/** The sub-tray of each step of a frozen plan, by the step's name; none where there is but one thing to work on. */
+export function frozenSubTrays(plan: FrozenPlan): ReadonlyMap<string, readonly string[]> {
+  if (plan.parts.length + plan.others.length < 2) return new Map()
+  const subTrays = subTraysOf(frozenAssembly(plan))
+  return new Map(plan.steps.flatMap(({ id }, i) => (subTrays[i] ? [[id, subTrays[i]] as const] : [])))
 }

@@ -10,6 +10,7 @@ import { FailedPanel } from './failed-panel'
 import { FarQuestion, ReadingBox } from './reading-box'
 import { StepFacts } from './step-facts'
 import { StepPicture } from './step-picture'
+import { SubTrayBar } from './sub-tray-bar'
 import { TargetBand } from './target-band'
 import type { BenchEntry, BenchStepView, BenchTrayView } from './tray-view'
 import { useBench } from './use-bench'
@@ -92,6 +93,7 @@ interface StepProps {
 /** The picture of the work with the reading against its band, or why a piece is lost. */
 function Side({ tray, step, bench, kept }: StepProps) {
   const { panel, calipers } = bench
+  const parts = tray.parts.filter(({ id }) => step.subTray?.includes(id))
   return (
     <Box
       sx={{
@@ -105,9 +107,16 @@ function Side({ tray, step, bench, kept }: StepProps) {
       }}
     >
       {panel.kind === 'wrong' ? (
-        <WrongPanel onWrong={bench.lose} onNote={bench.noteDown} onBack={bench.onEsc} />
+        <WrongPanel
+          workpiece={bench.progress.workpiece}
+          alive={bench.progress.alive}
+          parts={parts}
+          onWrong={bench.lose}
+          onNote={bench.noteDown}
+          onBack={bench.onEsc}
+        />
       ) : panel.kind === 'failed' ? (
-        <FailedPanel onFailed={bench.failed} onBack={bench.onEsc} />
+        <FailedPanel parts={parts} onFailed={bench.failed} onBack={bench.onEsc} />
       ) : (
         <Box sx={{ flex: 1, display: 'grid', alignItems: 'center' }}>
           <StepPicture op={step.op} params={step.params} metal={tray.colour} />
@@ -148,12 +157,12 @@ function Actions({ tray, step, bench, kept }: StepProps) {
         {bench.isTest ? 'It holds' : step.together ? 'Done, whole tray' : 'Done, next piece'}
       </BigButton>
       {bench.isTest ? <BigButton onPress={() => bench.show('failed')}>It failed</BigButton> : null}
-      {step.target ? (
+      {step.target || bench.isTest ? (
         <BigButton onPress={bench.measure} keyId="measure">
-          Take a reading
+          {bench.isTest ? 'Measure the gap' : 'Take a reading'}
         </BigButton>
       ) : null}
-      {step.target ? <BigButton onPress={() => bench.show('type')}>Type it</BigButton> : null}
+      {step.target && !bench.isTest ? <BigButton onPress={() => bench.show('type')}>Type it</BigButton> : null}
       <BigButton onPress={() => bench.show('wrong')} keyId="wrong">
         It went wrong
       </BigButton>
@@ -184,6 +193,11 @@ function Actions({ tray, step, bench, kept }: StepProps) {
             , kept <b className="fig">{formatPlain(kept, 2)}</b>
           </>
         )}
+        {bench.measuredMm === null ? null : (
+          <>
+            , gap <b className="fig">{formatPlain(bench.measuredMm, 2)}</b> mm
+          </>
+        )}
       </Box>
     </Box>
   )
@@ -205,6 +219,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
   useKeys({
     done: bare && step ? (bench.isTest ? bench.passed : bench.done) : undefined,
     measure: bare ? bench.measure : undefined,
+    subTray: bare && bench.others[0] ? () => bench.takeUp(bench.others[0]?.id ?? '') : undefined,
     wrong: bare && step ? () => bench.show('wrong') : undefined,
     takeBack: bare ? bench.takeBack : undefined,
     undo: bare ? bench.takeBack : undefined,
@@ -234,6 +249,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
     <Box component="main" sx={shell}>
       <Head tray={tray} bench={bench} number={index + 1} />
       {unsent}
+      <SubTrayBar here={step} others={bench.others} onTakeUp={bench.takeUp} />
       <Box
         sx={{
           flex: 1,
@@ -247,9 +263,9 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
         <StepFacts step={step} walk={tray.walk} index={index} />
         <Side tray={tray} step={step} bench={bench} kept={kept} />
       </Box>
-      {panel.kind === 'type' && step.target ? (
+      {panel.kind === 'type' && (bench.isTest || step.target) ? (
         <ReadingBox
-          label={step.target.label}
+          label={bench.isTest ? 'Gap, mm' : (step.target?.label ?? '')}
           value={bench.draft}
           onChange={bench.setDraft}
           onTake={(text) => bench.take(text, 'typed', 'type')}

@@ -13,6 +13,9 @@ export interface BenchStepView {
   readonly on: readonly { readonly thing: string }[]
   /** The same by name; empty where the piece has only one part. */
   readonly onWords: string
+  /** What hangs together in the hand at it, and the same by name; none where the piece has only one part. */
+  readonly subTray?: readonly string[] | undefined
+  readonly subTrayWords: string
   /** The one workpiece it is for, where it is rework. */
   readonly only?: number
   /** Why it stands where a rule would not have it. */
@@ -35,6 +38,8 @@ export interface BenchEntry {
   readonly text: string
   readonly dimension: string | null
   readonly value: number | null
+  /** Of a loss, the part that is made again. */
+  readonly again: string | null
   readonly at: string
   readonly reverses: string | null
 }
@@ -43,7 +48,7 @@ export interface BenchEntry {
 export interface BenchTrayView {
   readonly id: number
   readonly uid: string
-  readonly parts: readonly string[]
+  readonly parts: readonly { readonly id: string; readonly name: string }[]
   readonly pieceId: number
   readonly name: string
   readonly size: number

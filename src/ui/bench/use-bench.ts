@@ -1,7 +1,7 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { asksForRework, FAILED, type FarOff, farOff, PASSED, TESTED } from '@/core/logbook'
+import { asksForRework, FAILED, type FarOff, farOff, gapWords, PASSED, TEST_READINGS, TESTED } from '@/core/logbook'
 import { parseSize } from '@/core/sizes'
 import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
@@ -19,6 +19,15 @@ export type Panel =
 
 const NONE: Panel = { kind: 'none' }
 const SAID: Readonly<Record<string, string>> = { done: 'done', loss: 'lost', note: 'the note', reading: 'the reading', test: 'the test' }
+/** What a test shows that is measured as how far something sits off; everything else that is measured is a gap. */
+export const ASKEW = 'it sits askew'
+
+/** What went wrong, with which piece, and with which part where only that is made again. */
+export interface WentWrong {
+  readonly text: string
+  readonly workpiece: number
+  readonly part: string | null
+}
 
 /** One tray under the hands: what may be pressed, and what each press writes down. */
 export function useBench(tray: BenchTrayView) {
@@ -32,6 +41,8 @@ export function useBench(tray: BenchTrayView) {
   /** Set while a steady figure is waited for. */
   const [holding, setHolding] = useState(false)
   const [draft, setDraft] = useState('')
+  /** What was measured at a test, until its result is told. */
+  const [measuredMm, setMeasuredMm] = useState<number | null>(null)
   const place = `${step?.id}-${progress.workpiece}`
   const calipers = useCalipers(practice ? (step?.target?.valueMm ?? null) : null, place)
 
@@ -46,6 +57,7 @@ export function useBench(tray: BenchTrayView) {
     [add],
   )
 
+  const isTest = step !== null && TESTED.has(step.op)
   const here = { stepId: step?.id ?? null, workpiece: progress.workpiece }
   const keepReading = async (valueMm: number, typed: number | string, instrument: string) => {
     if (!step?.target) return
@@ -57,8 +69,21 @@ export function useBench(tray: BenchTrayView) {
     if (kept) setDraft('')
   }
 
+  /** A gap measured at a test is kept with its result; none is 0. */
+  const takeAtTest = (typed: string) => {
+    const size = parseSize(typed, { gaugeSystem: 'B&S' })
+    const mm = Number(typed) === 0 && typed.trim() !== '' ? 0 : 'mm' in size ? size.mm : null
+    const { mostMm } = TEST_READINGS.gap
+    if (mm === null || mm > mostMm) return setSaid(`A gap is from 0 to ${mostMm} mm; "${typed}" was typed.`)
+    setMeasuredMm(mm)
+    setPanel(NONE)
+    setDraft('')
+    setSaid(`Gap ${formatPlain(mm, 2)} mm: ${gapWords(mm)}.`)
+  }
+
   /** A reading goes straight down where it is near the target; a far one is asked about first. */
   const take = (typed: string, instrument: string, from: 'type' | 'none') => {
+    if (isTest) return takeAtTest(typed)
     if (!step?.target) return
     const size = parseSize(typed, { gaugeSystem: 'B&S' })
     if (!('mm' in size)) return setSaid(size.kind === 'unknown' ? size.message : size.question)
@@ -75,14 +100,17 @@ export function useBench(tray: BenchTrayView) {
     if (holding && steadyMm !== null) take(String(steadyMm), instrument, 'none')
   }, [holding, steadyMm])
   // biome-ignore lint/correctness/useExhaustiveDependencies: the next piece begins with nothing said or waited for
-  useEffect(() => setHolding(false), [place])
+  useEffect(() => {
+    setHolding(false)
+    setMeasuredMm(null)
+  }, [place])
 
   /** M: with calipers the reading as soon as the figure stands still, without them the box. */
   const measure = () => {
-    if (!step?.target) return
-    if (calipers) setHolding(true)
+    if (!isTest && !step?.target) return
+    if (calipers && !isTest) setHolding(true)
     else setPanel({ kind: 'type' })
-    setSaid(calipers ? 'Waiting for the reading to settle. Esc cancels.' : '')
+    setSaid(calipers && !isTest ? 'Waiting for the reading to settle. Esc cancels.' : '')
   }
 
   /** A piece is done once at a step, however often the key is struck before the page has moved on. */
@@ -90,18 +118,23 @@ export function useBench(tray: BenchTrayView) {
   const markDone = async (result?: string) => {
     if (doneAt.current === place) return
     doneAt.current = place
-    if (result !== undefined && !(await write({ kind: 'test', ...here, text: result }, ''))) {
+    if (result !== undefined && !(await write({ kind: 'test', ...here, text: result, ...measuredAs('gap') }, ''))) {
       doneAt.current = ''
       return
     }
     if (!(await write({ kind: 'done', ...here }, ''))) doneAt.current = ''
   }
 
+  const measuredAs = (dimension: keyof typeof TEST_READINGS) =>
+    measuredMm === null ? {} : { dimension, value: measuredMm, valueMm: measuredMm }
+
   /** A joint that fails goes round again, this piece alone; a fit that fails is tried again at the same step. */
-  const failTest = async (seen: string) => {
+  const failTest = async (seen: string, part: string | null) => {
     if (!step) return
     const text = seen ? `${FAILED}: ${seen}` : FAILED
-    if (!(await write({ kind: 'test', ...here, text }, 'Noted. Try it again when it is mended.'))) return
+    const told = { text, ...(part === null ? {} : { part }), ...measuredAs(seen === ASKEW ? 'offset' : 'gap') }
+    if (!(await write({ kind: 'test', ...here, ...told }, 'Noted. Try it again when it is mended.'))) return
+    setMeasuredMm(null)
     if (asksForRework(step.op)) await write({ kind: 'done', ...here }, 'Clean, pickle, flux and solder it again: the steps come next.')
   }
 
@@ -147,10 +180,19 @@ export function useBench(tray: BenchTrayView) {
     holding,
     calipers,
     done: () => void markDone(),
-    isTest: step !== null && TESTED.has(step.op),
+    isTest,
+    measuredMm,
+    /** The next steps of sub-trays that could be taken up instead of the one in hand. */
+    others: progress.open.flatMap((index) => (index === progress.stepIndex ? [] : (steps[index] ?? []))),
+    takeUp: (stepId: string) => void write({ kind: 'started', stepId, workpiece: null }, ''),
     passed: () => void markDone(PASSED),
-    failed: (seen: string) => void failTest(seen),
-    lose: (text: string) => void write({ kind: 'loss', ...here, workpiece: progress.workpiece ?? progress.alive[0] ?? 1, text }, ''),
+    failed: (seen: string, part: string | null) => void failTest(seen, part),
+    /** Takes a piece out of the tray, or only a part of it, which is made again. */
+    lose: ({ text, workpiece, part }: WentWrong) =>
+      void write(
+        { kind: 'loss', ...here, workpiece, text, ...(part === null ? {} : { part }) },
+        part === null ? '' : 'Its steps come first.',
+      ),
     noteDown: (text: string) => void write({ kind: 'note', ...here, text }, 'Note kept.'),
     take,
     answer: (mm: number) => {

@@ -12,15 +12,16 @@ const ANSWER_WITHIN_MS = 8000
 
 /** What of an entry still waits to be said when it is made. */
 export type NewBenchEntry = Pick<OutgoingEntry, 'kind'> &
-  Partial<Pick<OutgoingEntry, 'text' | 'dimension' | 'value' | 'valueMm' | 'instrument' | 'reverses'>> & {
+  Partial<Pick<OutgoingEntry, 'text' | 'part' | 'dimension' | 'value' | 'valueMm' | 'instrument' | 'reverses'>> & {
     readonly stepId: string | null
     readonly workpiece: number | null
   }
 
-/** The item an entry is of: of the part that its step works, and where it is of no step, of the first. */
-function itemOf(tray: BenchTrayView, steps: readonly BenchStepView[], stepId: string | null, workpiece: number | null): string | null {
-  const part = steps.find(({ id }) => id === stepId)?.part ?? tray.parts[0]
-  return workpiece === null ? null : `${tray.uid}/${part}/${workpiece}`
+/** The item an entry is of: of the part that is made again or that its step works, and where it is of no step, of the first. */
+function itemOf(tray: BenchTrayView, steps: readonly BenchStepView[], entry: NewBenchEntry): string | null {
+  const again = entry.kind === 'loss' ? entry.part : undefined
+  const part = again ?? steps.find(({ id }) => id === entry.stepId)?.part ?? tray.parts[0]?.id
+  return entry.workpiece === null ? null : `${tray.uid}/${part}/${entry.workpiece}`
 }
 
 function asEntry({ entry }: QueuedEntry): BenchEntry {
@@ -32,6 +33,7 @@ function asEntry({ entry }: QueuedEntry): BenchEntry {
     text: entry.text ?? '',
     dimension: entry.dimension ?? null,
     value: entry.valueMm ?? null,
+    again: entry.kind === 'loss' ? (entry.part ?? null) : null,
     at: entry.at,
     reverses: entry.reverses ?? null,
   }
@@ -63,17 +65,19 @@ export function useTray(tray: BenchTrayView) {
   const progress = trayProgress(tray.size, steps, entries)
 
   const add = useCallback(
-    async ({ stepId, workpiece, ...words }: NewBenchEntry): Promise<boolean> =>
-      queue.add({
+    async (entry: NewBenchEntry): Promise<boolean> => {
+      const { stepId, workpiece: _, ...words } = entry
+      return queue.add({
         ...words,
         workshop: uid,
         token: randomText(),
         device: deviceName(),
         tray: tray.uid,
-        item: itemOf(tray, steps, stepId, workpiece),
+        item: itemOf(tray, steps, entry),
         step: stepId,
         at: new Date().toISOString(),
-      }),
+      })
+    },
     [queue.add, uid, tray, steps],
   )
   return {

@@ -11,7 +11,15 @@ interface WaitingEntriesProps {
   readonly onDrop: (order: number) => void
 }
 
-const NAMES: Readonly<Record<string, string>> = { done: 'Done', loss: 'Loss', note: 'Note', reading: 'Reading', reversal: 'Taking back' }
+const NAMES: Readonly<Record<QueuedEntry['entry']['kind'], string>> = {
+  done: 'Done',
+  loss: 'Loss',
+  note: 'Note',
+  reading: 'Reading',
+  reversal: 'Taking back',
+  started: 'Taking up',
+  test: 'Test',
+}
 
 /** What of this device has not reached the program, and what the program would not take: nothing is dropped unseen. */
 export function WaitingEntries({ waiting, reached, refused, onDrop }: WaitingEntriesProps) {

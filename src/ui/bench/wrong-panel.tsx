@@ -7,6 +7,8 @@ import { useKeys } from '../keys/use-keys'
 import { FONTS, PALETTE } from '../theme/palette'
 import { BENCH_FIELD } from './bench-field'
 import { BigButton } from './big-button'
+import { PartChoice } from './part-choice'
+import type { WentWrong } from './use-bench'
 
 /** What usually goes wrong; one key each, no typing with full hands. */
 const REASONS = {
@@ -19,18 +21,29 @@ const REASONS = {
 const CHOICES = Object.entries(REASONS) as readonly (readonly [keyof typeof REASONS, string])[]
 
 interface WrongPanelProps {
-  readonly onWrong: (reason: string) => void
+  /** The piece in hand; null where all go through together, and it must be said which. */
+  readonly workpiece: number | null
+  readonly alive: readonly number[]
+  /** Parts of which one alone may be made again. */
+  readonly parts: readonly { readonly id: string; readonly name: string }[]
+  readonly onWrong: (wrong: WentWrong) => void
   readonly onNote: (text: string) => void
   readonly onBack: () => void
 }
 
 /** Takes a piece out of the tray with a reason, or keeps a note and leaves it in. */
-export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
+export function WrongPanel({ workpiece, alive, parts, onWrong, onNote, onBack }: WrongPanelProps) {
+  const [piece, setPiece] = useState(workpiece ?? (alive.length === 1 ? (alive[0] ?? null) : null))
+  const [part, setPart] = useState<string | null>(null)
   const [text, setText] = useState('')
   const [problem, setProblem] = useState('')
   const box = useRef<HTMLInputElement>(null)
+  const wrong = (words: string) => {
+    if (piece === null) setProblem('Say which piece.')
+    else onWrong({ text: words, workpiece: piece, part })
+  }
   useKeys({
-    ...Object.fromEntries(CHOICES.map(([key, reason]) => [key, () => onWrong(reason)])),
+    ...Object.fromEntries(CHOICES.map(([key, reason]) => [key, () => wrong(reason)])),
     words: () => box.current?.focus(),
   })
   const withWords = (use: (words: string) => void) => () => {
@@ -40,11 +53,30 @@ export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
   return (
     <Box sx={{ p: 3 }}>
       <Box component="h2" sx={{ fontSize: 22, m: 0, mb: 2, fontFamily: FONTS.head }}>
-        What went wrong with this piece
+        {workpiece === null ? 'What went wrong' : 'What went wrong with this piece'}
       </Box>
+      {workpiece === null && alive.length > 1 ? (
+        <PartChoice
+          label="Which piece"
+          choices={alive.map((number) => ({ value: number as number | null, title: String(number) }))}
+          value={piece}
+          onChoose={setPiece}
+        />
+      ) : null}
+      {parts.length > 1 ? (
+        <PartChoice
+          label="What is lost"
+          choices={[
+            { value: null, title: 'the piece' },
+            ...parts.map(({ id, name }) => ({ value: id, title: `${name} alone, made again` })),
+          ]}
+          value={part}
+          onChoose={setPart}
+        />
+      ) : null}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
         {CHOICES.map(([key, reason]) => (
-          <BigButton key={key} onPress={() => onWrong(reason)} keyId={key}>
+          <BigButton key={key} onPress={() => wrong(reason)} keyId={key}>
             {reason}
           </BigButton>
         ))}
@@ -66,7 +98,7 @@ export function WrongPanel({ onWrong, onNote, onBack }: WrongPanelProps) {
         </Box>
       ) : null}
       <Box sx={{ display: 'flex', gap: 1.5, mt: 2, flexWrap: 'wrap' }}>
-        <BigButton onPress={withWords(onWrong)}>Scrap this piece</BigButton>
+        <BigButton onPress={withWords(wrong)}>{part === null ? 'Scrap this piece' : 'Make it again'}</BigButton>
         <BigButton onPress={withWords(onNote)}>Only a note, it stays</BigButton>
         <BigButton plain onPress={onBack} keyId="back">
           back

@@ -30,6 +30,7 @@ export const KEY_REGISTRY = {
   turnBlank: { keys: [], shown: 'R', does: 'turn it', places: ['layout'] },
   done: { keys: ['space'], shown: 'Space', does: 'the step is done', places: ['bench'] },
   measure: { keys: ['m'], shown: 'M', does: 'measure', places: ['bench'] },
+  subTray: { keys: ['s'], shown: 'S', does: 'take up the next sub-tray that is ready', places: ['bench'] },
   wrong: { keys: ['x'], shown: 'X', does: 'it went wrong', places: ['bench'] },
   words: { keys: ['w'], shown: 'W', does: 'say in your own words what went wrong', places: ['bench'] },
   takeBack: { keys: ['u'], shown: 'U', does: 'take the last entry back', places: ['bench'] },

@@ -16,13 +16,8 @@ interface RecordStationProps {
   readonly rows: readonly RecordRow[]
   readonly own: OwnAllowance | null
   readonly picture: PieceThumb | null
-  readonly events: readonly {
-    readonly id: number
-    readonly trayId: number
-    readonly kind: string
-    readonly workpiece: number | null
-    readonly text: string
-  }[]
+  /** Losses, notes and results of tests, in words. */
+  readonly events: readonly { readonly id: number; readonly words: string }[]
   readonly trayIds: readonly number[]
   /** Steps that went to the bench against a rule, each with the reason that was given. */
   readonly reasons: readonly { readonly key: string; readonly step: string; readonly rule: string; readonly reason: string }[]
@@ -89,14 +84,7 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds, re
             </Typography>
             <Box component="ul" sx={{ pl: 2.5, m: 0 }}>
               {events.map((event) => (
-                <li key={event.id}>
-                  {event.kind === 'loss'
-                    ? `piece ${event.workpiece} went wrong`
-                    : event.kind === 'test'
-                      ? `piece ${event.workpiece}, test`
-                      : 'note'}
-                  : {event.text || 'no reason given'}
-                </li>
+                <li key={event.id}>{event.words}</li>
               ))}
             </Box>
           </>

@@ -6,7 +6,15 @@ import { findOperation } from '@/core/operations'
 import { type PlanOptions, wordsOf } from '@/core/piece'
 import { toolNotes } from '@/core/route'
 import type { Tray } from '@/server/db/repositories'
-import { frozenMetals, namesOfFrozen, partOfFrozen, planDesign, planOptions, walkFrozen } from '@/server/services/piece-plan'
+import {
+  frozenMetals,
+  frozenSubTrays,
+  namesOfFrozen,
+  partOfFrozen,
+  planDesign,
+  planOptions,
+  walkFrozen,
+} from '@/server/services/piece-plan'
 import { thumbOf } from '@/server/services/piece-thumb'
 import { workshop } from '@/server/workshop'
 import { BenchStep } from '@/ui/bench/bench-step'
@@ -14,6 +22,7 @@ import type { BenchStepView, BenchTrayView } from '@/ui/bench/tray-view'
 
 function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepView[] {
   const metals = frozenMetals(plan)
+  const subTrays = frozenSubTrays(plan)
   return plan.steps.map((step) => {
     const operation = findOperation(step.op)
     const part = partOfFrozen(plan, step.on)
@@ -25,6 +34,11 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepVie
       part: part.part,
       on: step.on,
       onWords: namesOfFrozen(plan, step.on),
+      subTray: subTrays.get(step.id),
+      subTrayWords: namesOfFrozen(
+        plan,
+        (subTrays.get(step.id) ?? []).map((thing) => ({ thing })),
+      ),
       reasons: step.overrides?.map(({ rule, reason }) => ({ rule, reason })) ?? [],
       title: operation?.title ?? step.op,
       together: operation?.together ?? false,
@@ -68,7 +82,7 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
       tray={{
         id: tray.id,
         uid: tray.uid,
-        parts: tray.plan.parts.map(({ part }) => part),
+        parts: tray.plan.parts.map(({ part }) => ({ id: part, name: namesOfFrozen(tray.plan, [{ thing: part }]) })),
         pieceId: tray.pieceId,
         name: tray.plan.pieceName,
         size: tray.size,

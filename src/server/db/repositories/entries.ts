@@ -6,7 +6,13 @@ import { countRow, jsonColumn, offsetOf, type Page } from './rows'
 export const ENTRY_KINDS = ['done', 'started', 'reading', 'test', 'loss', 'note', 'reversal'] as const
 export type EntryKind = (typeof ENTRY_KINDS)[number]
 
-const payloadSchema = z.object({ text: z.string().optional(), typed: z.string().optional(), instrument: z.string().optional() })
+const payloadSchema = z.object({
+  text: z.string().optional(),
+  typed: z.string().optional(),
+  instrument: z.string().optional(),
+  /** Of a failed test the part that gave way, of a loss the part that is made again. */
+  part: z.string().optional(),
+})
 
 const entryRow = z
   .object({
@@ -39,6 +45,8 @@ const entryRow = z
     value: row.value,
     typed: row.payload_json.typed ?? '',
     instrument: row.payload_json.instrument ?? '',
+    failedPart: row.kind === 'test' ? (row.payload_json.part ?? null) : null,
+    again: row.kind === 'loss' ? (row.payload_json.part ?? null) : null,
     at: row.ended_at,
     simulated: row.simulated === 1,
     reverses: row.reverses,
@@ -56,6 +64,8 @@ export interface NewEntry {
   readonly stepId: string | null
   readonly kind: EntryKind
   readonly text?: string | undefined
+  /** Of a failed test the part that gave way, of a loss the part that is made again. */
+  readonly part?: string | undefined
   readonly reading?:
     | {
         readonly dimension: string
@@ -75,8 +85,8 @@ export interface NewEntry {
 const STANDING = "e.kind <> 'reversal' AND NOT EXISTS (SELECT 1 FROM entries r WHERE r.reverses = e.token)"
 
 const moveRow = z
-  .object({ step_id: z.string().nullable(), instance: z.number().nullable(), kind: z.string() })
-  .transform((row) => ({ stepId: row.step_id, workpiece: row.instance, kind: row.kind }))
+  .object({ step_id: z.string().nullable(), instance: z.number().nullable(), kind: z.string(), again: z.string().nullable() })
+  .transform((row) => ({ stepId: row.step_id, workpiece: row.instance, kind: row.kind, again: row.again }))
 
 const lossRow = z
   .object({
@@ -107,9 +117,11 @@ export function makeEntryRepository(db: Db) {
   const reversal = db.prepare('SELECT * FROM entries WHERE reverses = ?')
   const standing = db.prepare(`SELECT e.* FROM entries e WHERE e.tray_id = ? AND ${STANDING} ORDER BY e.id`)
   const moves = db.prepare(
-    `SELECT e.step_id, e.instance, e.kind FROM entries e WHERE e.tray_id = ? AND e.kind IN ('done', 'loss') AND ${STANDING}`,
+    `SELECT e.step_id, e.instance, e.kind, iif(e.kind = 'loss', e.payload_json ->> '$.part', NULL) AS again FROM entries e WHERE e.tray_id = ? AND e.kind IN ('done', 'loss', 'started') AND ${STANDING} ORDER BY e.id`,
   )
-  const tests = db.prepare(`SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'test' AND ${STANDING} ORDER BY e.id`)
+  const askingForSteps = db.prepare(
+    `SELECT e.* FROM entries e WHERE e.tray_id = ? AND (e.kind = 'test' OR (e.kind = 'loss' AND e.payload_json ->> '$.part' IS NOT NULL)) AND ${STANDING} ORDER BY e.id`,
+  )
   const ofItem = db.prepare(`SELECT e.* FROM entries e WHERE e.item_uid = ? AND ${STANDING} ORDER BY e.id`)
   const together = db.prepare(`SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'done' AND e.item_uid IS NULL AND ${STANDING}`)
   const lastDone = db.prepare(
@@ -126,8 +138,8 @@ export function makeEntryRepository(db: Db) {
   const all = (rows: readonly unknown[]): Entry[] => rows.map((row) => entryRow.parse(row))
   return {
     add: (entry: NewEntry): number => {
-      const { item, reading, text } = entry
-      const payload = { ...(text ? { text } : {}), ...(reading ? { typed: reading.typed, instrument: reading.instrument } : {}) }
+      const { item, reading, text, part } = entry
+      const payload = { text, part, typed: reading?.typed, instrument: reading?.instrument }
       return insert.run(
         entry.token,
         entry.workshopUid,
@@ -155,9 +167,9 @@ export function makeEntryRepository(db: Db) {
     /** The entry that takes this one back. */
     reversalOf: (token: string) => read(reversal.get(token)),
     standing: (trayId: number) => all(standing.all(trayId)),
-    /** Results of tests that stand, in the order they were told. */
-    tests: (trayId: number) => all(tests.all(trayId)),
-    /** What moves a tray on: steps done and pieces lost. */
+    /** What may ask for steps beside the route: results of tests and parts made again, in the order they were told. */
+    askingForSteps: (trayId: number) => all(askingForSteps.all(trayId)),
+    /** What moves a tray on: steps done, sub-trays taken up and pieces lost. */
     moves: (trayId: number) => moves.all(trayId).map((row) => moveRow.parse(row)),
     /** Everything that stands of one item, and what its whole tray went through. */
     ofItem: (trayId: number, item: string) => all([...together.all(trayId), ...ofItem.all(item)]),

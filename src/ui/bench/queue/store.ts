@@ -8,7 +8,7 @@ export interface OutgoingEntry {
   readonly tray: string
   readonly item: string | null
   readonly step: string | null
-  readonly kind: 'done' | 'loss' | 'note' | 'reading' | 'reversal' | 'test'
+  readonly kind: 'done' | 'loss' | 'note' | 'reading' | 'reversal' | 'started' | 'test'
   /** The device's own time when it happened. */
   readonly at: string
   readonly text?: string
@@ -17,6 +17,8 @@ export interface OutgoingEntry {
   /** What the page understood a reading to be, mm, until the program has said. */
   readonly valueMm?: number
   readonly instrument?: string
+  /** Of a failed test the part that gave way, of a loss the part that is made again. */
+  readonly part?: string
   readonly reverses?: string
 }
 

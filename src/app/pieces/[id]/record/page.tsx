@@ -1,8 +1,10 @@
 import { notFound } from 'next/navigation'
+import { toldWords } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
+import { namedThings, thingNames } from '@/core/piece'
 import type { Tray } from '@/server/db/repositories'
 import { ownAllowanceOfPiece } from '@/server/services/own-record'
-import { planOptions } from '@/server/services/piece-plan'
+import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { RecordStation } from '@/ui/record/record-station'
 import { Pager } from '@/ui/shared/pager'
@@ -36,6 +38,8 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
   if (!piece) notFound()
   const allowance = ownAllowanceOfPiece(repositories, piece.id, planOptions(repositories))
   const own = allowance?.own
+  const names = thingNames(namedThings(planDesign(piece.design, planOptions(repositories))))
+  const nameOf = (part: string) => names.get(part) ?? part
   const ofPiece = trays.ofPiece(piece.id, TRAYS_SHOWN)
   return (
     <>
@@ -44,7 +48,7 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
         rows={record.rowsOfPiece(piece.id, { page, size: ROWS_A_PAGE })}
         own={own && own.count > 0 ? own : null}
         picture={allowance?.picture ?? null}
-        events={entries.wordsOf(piece.id, WORDS_SHOWN)}
+        events={entries.wordsOf(piece.id, WORDS_SHOWN).map((entry) => ({ id: entry.id, words: toldWords(entry, nameOf) }))}
         trayIds={ofPiece.map((tray) => tray.id)}
         reasons={reasonsOf(ofPiece)}
       />
