@@ -111,7 +111,7 @@ const TRIES: Readonly<Record<KeyId, (page: Page) => Promise<void>>> = {
     await expect(page.getByText(/Kept: 6\d\.\d+ mm/)).toBeVisible()
   },
   subTray: async (page) => {
-    await alive(page, '/bench/8')
+    await alive(page, '/bench/7')
     const bar = page.getByRole('region', { name: 'Sub-trays' })
     const inHand = bar.locator('b')
     const before = await inHand.innerText()

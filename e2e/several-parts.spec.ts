@@ -129,6 +129,28 @@ test('a step out of order is told by its rule, put right by one press, or lifted
   await expect(broken).toHaveCount(0)
 })
 
+test('the parts of a piece are worked apart: another is taken up, one is made again, and the piece stays', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/31/route`)
+  await page.getByRole('button', { name: /Start a tray/ }).click()
+  const bar = page.getByRole('region', { name: 'Sub-trays' })
+  const inHand = bar.locator('b')
+  await expect(inHand).toHaveText('bezel')
+  await page.keyboard.press('s')
+  await expect(inHand).not.toHaveText('bezel')
+  const taken = await inHand.innerText()
+  await page.keyboard.press(' ')
+  await expect(page.getByTestId('piece-number')).toHaveText('2')
+  await expect(inHand).toHaveText(taken)
+  await page.keyboard.press('x')
+  const alone = page.getByRole('radio', { name: `${taken} alone, made again` })
+  await expect(alone).toBeChecked()
+  await page.keyboard.press('4')
+  await expect(page.getByText('It is made again, from its first step.')).toBeVisible()
+  await expect(page.getByTestId('piece-number')).toHaveText('2')
+  await page.getByRole('button', { name: 'leave the bench' }).click()
+  await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible()
+})
+
 test('a tray of several parts names what each step is done to, and a failed joint goes round again', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/31/route`)
   await page.getByRole('button', { name: /Start a tray/ }).click()

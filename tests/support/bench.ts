@@ -75,8 +75,9 @@ export function saidOf(answer: DoorAnswer): string {
 /** Takes some workpieces through steps of the tray's route, up to but not including one. */
 export function workThrough(to: Repositories, tray: TestTray, workpieces: readonly number[], upTo = tray.plan.steps.length): void {
   const moves = () => to.entries.moves(tray.id)
-  for (const { id, together } of stepsOf(to, tray).slice(0, upTo)) {
-    const pieces = together ? [null] : workpieces
+  for (const { id, together, only } of stepsOf(to, tray)) {
+    if (id === tray.plan.steps[upTo]?.id) return
+    const pieces = together ? [null] : workpieces.filter((n) => only === undefined || n === only)
     for (const workpiece of pieces)
       if (!moves().some((move) => move.kind === 'done' && move.stepId === id && move.workpiece === workpiece))
         enter(to, tray, workpiece, { kind: 'done', step: id })

@@ -9,8 +9,10 @@ export {
   ownAllowance,
   type Shape,
 } from './allowance'
+export { type BlankAndOutcomes, blankDimension, comesOutMm } from './comes-out'
 export { type FarOff, farOff, READING_REACH } from './far-off'
 export { countedReading, type ItemEntry } from './finished'
+export { routeStepOf } from './made-again'
 export { ownAllowanceOf, shapeOf } from './own'
 export { doMeet, isWholeLoss, type ProgressEvent, type ProgressStep, type TrayProgress, trayProgress } from './progress'
 export { asksForRework, FAILED, isFailedTest, PASSED, REWORK_LOOP, type ReworkableStep, TESTED, withRework } from './rework'

@@ -1,4 +1,4 @@
-import { madeAgain } from './made-again'
+import { madeAgain, routeStepOf } from './made-again'
 import type { ProgressEvent, ProgressStep } from './progress'
 
 /** A step of a tray's route as far as rework needs to know it. */
@@ -57,13 +57,12 @@ export function withRework<S extends ReworkableStep>(route: readonly S[], entrie
     const { stepId, workpiece, again } = entry
     const at = steps.findIndex(({ id }) => id === stepId)
     const asks = isFailedTest(entry) || again
-    if (!asks || workpiece === null || at < 0) continue
-    const key = `${stepId}~${workpiece}`
+    if (!asks || stepId === null || workpiece === null || at < 0) continue
+    const key = `${routeStepOf(stepId)}~${workpiece}`
     const time = (times.get(key) ?? 0) + 1
     times.set(key, time)
-    const [own, from] = again
-      ? [madeAgain(steps.slice(0, at), again, workpiece, time), at]
-      : [loopOf(steps, at, workpiece, time, dress), at + 1]
+    const own = again ? madeAgain(steps, stepId, again, workpiece, time) : loopOf(steps, at, workpiece, time, dress)
+    const from = again ? at : at + 1
     steps = [...steps.slice(0, from), ...own, ...steps.slice(from)]
   }
   return steps

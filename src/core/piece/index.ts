@@ -20,6 +20,7 @@ export { applyEdits, editsBetween, isUnedited, type Misfit, NO_EDITS, type Place
 export { formRoute } from './form-route'
 export { designFromKit } from './from-kit'
 export { type NamedThings, onWords, thingNames } from './names'
+export { type PartSize, predictedTarget, sizesAlong } from './part-sizes'
 export { type PartMetal, type PiecePlan, type PlannedPart, type PlanOptions, planPiece } from './plan-piece'
 export { metalsOf, type PartWalk, type RouteState, type RouteTemper, routeTemper, SPLIT_RULE, type Split, splitsOf } from './route-temper'
 export { partOfCopy, type StandingPiece, standingPiece, standingViews } from './standing'

@@ -379,15 +379,15 @@ function seedFittings(to: Repositories): void {
   for (const piece of pieces) addPiece(to, piece)
 }
 
-/** The kit of which a tray is at the bench: a bezel soldered up, its plate not begun. */
+/** The kit of which a tray is at the bench: its bezel ready, its plate not begun. */
 const AT_THE_BENCH = 'bezel-pendant-balls'
 
 /** A tray of several parts, the first of which has been worked until it meets the next. */
 function seedSubTrays(to: Repositories, pieceId: number, size: number): void {
   const tray = addTray(to, pieceId, size)
   const [main] = tray.frozen.parts
-  const meets = [...frozenSubTrays(tray.frozen).values()].findIndex((subTray) => subTray.join() !== main.part)
-  logSteps(to, tray, size, meets)
+  const alone = [...frozenSubTrays(tray.frozen).values()].findLastIndex((subTray) => subTray.join() === main.part)
+  logSteps(to, tray, size, alone + 1)
 }
 
 /** A piece of each kit there is. */

@@ -1,13 +1,16 @@
 import type { Assembly, Ref } from '@/core/assembly'
 import { ALLOYS, type AlloyId } from '@/core/metals'
 import {
+  metalsOf,
   onWords,
   type PartMetal,
   type PiecePlan,
   type PlanOptions,
   planPiece,
+  predictedTarget,
   type RouteTemper,
   routeTemper,
+  sizesAlong,
   subTraysOf,
 } from '@/core/piece'
 import type { Design, FrozenPart, FrozenPlan, Piece, Repositories } from '../db/repositories'
@@ -51,6 +54,7 @@ export function freezePlan(piece: Piece, plan: PiecePlan): FrozenPlan | undefine
   const [main, ...parts] = frozenParts(plan)
   if (!plan.ok || !main) return undefined
   const { joints, others, schools } = plan.assembly
+  const sizes = sizesAlong(plan, routeTemper(plan.assembly, metalsOf(plan)))
   return {
     version: 2,
     coreVersion: plan.parts[0]?.result?.coreVersion ?? '',
@@ -59,14 +63,19 @@ export function freezePlan(piece: Piece, plan: PiecePlan): FrozenPlan | undefine
     others: others.map((other) => ({ name: '', ...other })),
     joints: joints.map((joint) => ({ ...joint, members: [...joint.members] })),
     schools: { ...schools },
-    steps: plan.steps.map(({ id, op, on, params, target, overrides }) => ({
-      id,
-      op,
-      on: [...on],
-      params: { ...params },
-      ...(target ? { target } : {}),
-      ...(overrides ? { overrides: [...overrides] } : {}),
-    })),
+    steps: plan.steps.map(({ id, op, on, params, target: own, overrides }, i) => {
+      const target = own ?? (sizes[i] && predictedTarget(sizes[i]))
+      const known = sizes[i]?.before ?? []
+      return {
+        id,
+        op,
+        on: [...on],
+        params: { ...params },
+        ...(target ? { target } : {}),
+        ...(known.length > 0 ? { sizes: [...known] } : {}),
+        ...(overrides ? { overrides: [...overrides] } : {}),
+      }
+    }),
   }
 }
 

@@ -1,6 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import { blankDimension, comesOutMm, routeStepOf } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import { useKeys } from '../keys/use-keys'
 import { Ribbon } from '../route/ribbon'
@@ -53,7 +54,17 @@ function waitingNow(steps: readonly BenchStepView[], entries: readonly BenchEntr
   return last && step && step.waitS > 0 ? { title: step.title, sinceAt: last.at, waitS: step.waitS } : null
 }
 
-function Head({ tray, bench, number }: { readonly tray: BenchTrayView; readonly bench: Bench; readonly number: number }) {
+interface HeadProps {
+  readonly tray: BenchTrayView
+  readonly bench: Bench
+  readonly step: BenchStepView
+}
+
+/** The part whose metal a step works. */
+const partOf = ({ parts }: BenchTrayView, step: BenchStepView) => parts.find(({ id }) => id === step.part) ?? parts[0]
+
+function Head({ tray, bench, step }: HeadProps) {
+  const part = partOf(tray, step)
   const waiting = waitingNow(bench.steps, bench.entries)
   return (
     <Box
@@ -62,7 +73,12 @@ function Head({ tray, bench, number }: { readonly tray: BenchTrayView; readonly 
     >
       <Box sx={{ color: '#fff', fontWeight: 650, fontSize: 20, fontFamily: FONTS.head }}>{tray.name}</Box>
       <span>
-        tray of {tray.size}, {tray.alloyTitle} <span className="fig">{formatPlain(tray.thicknessMm, 2)} mm</span>
+        tray of {tray.size}
+        {part ? (
+          <>
+            , {part.alloyTitle} <span className="fig">{formatPlain(part.thicknessMm, 2)} mm</span>
+          </>
+        ) : null}
       </span>
       {waiting ? (
         <Box sx={{ color: PALETTE.fireBench }}>
@@ -71,7 +87,7 @@ function Head({ tray, bench, number }: { readonly tray: BenchTrayView; readonly 
       ) : null}
       <Box sx={{ flex: 1 }} />
       <span>
-        step {number} of {bench.steps.length}
+        step {bench.progress.stepIndex + 1} of {bench.steps.length}
       </span>
       <BigButton plain href={`/bench/${tray.id}/cautions`}>
         cautions
@@ -110,7 +126,7 @@ function Side({ tray, step, bench, kept }: StepProps) {
         <WrongPanel
           workpiece={bench.progress.workpiece}
           alive={bench.progress.alive}
-          parts={parts}
+          parts={tray.parts.length > 1 ? parts : []}
           onWrong={bench.lose}
           onNote={bench.noteDown}
           onBack={bench.onEsc}
@@ -119,13 +135,14 @@ function Side({ tray, step, bench, kept }: StepProps) {
         <FailedPanel parts={parts} onFailed={bench.failed} onBack={bench.onEsc} />
       ) : (
         <Box sx={{ flex: 1, display: 'grid', alignItems: 'center' }}>
-          <StepPicture op={step.op} params={step.params} metal={tray.colour} />
+          <StepPicture op={step.op} params={step.params} metal={partOf(tray, step)?.colour ?? ''} />
         </Box>
       )}
       {step.target && panel.kind !== 'wrong' ? (
         <TargetBand
           target={step.target}
           valueMm={calipers?.valueMm ?? kept}
+          foretold={comingOut(tray, bench, step)}
           source={calipers ? 'from the simulated calipers' : kept === null ? 'no calipers' : 'as kept'}
         />
       ) : null}
@@ -203,6 +220,29 @@ function Actions({ tray, step, bench, kept }: StepProps) {
   )
 }
 
+/** Where a step stands in the frozen route; one of rework where the step does that asked for it or that it does again. */
+function placeInRoute({ steps }: BenchTrayView, { id }: BenchStepView): number {
+  return steps.findIndex((step) => step.id === routeStepOf(id))
+}
+
+/** What was measured of the part in hand, of this piece of the tray, in the order it was. */
+function readingsOf(bench: Bench, { part }: BenchStepView): BenchEntry[] {
+  const workpiece = bench.progress.workpiece ?? 1
+  const own = new Set(bench.steps.filter((step) => step.part === part).map(({ id }) => id))
+  return bench.entries.filter((entry) => entry.kind === 'reading' && entry.workpiece === workpiece && own.has(entry.stepId ?? ''))
+}
+
+/** What this piece comes out at by the blank that was measured; none where it was not, or nothing follows from it. */
+function comingOut(tray: BenchTrayView, bench: Bench, step: BenchStepView): string {
+  const part = partOf(tray, step)
+  if (!part || !step.target) return ''
+  const before = bench.steps.slice(0, bench.steps.indexOf(step)).filter((one) => one.part === step.part)
+  const dimension = blankDimension(before, part)
+  const cutMm = readingsOf(bench, step).findLast((entry) => entry.dimension === dimension)?.value ?? null
+  const out = cutMm === null ? undefined : comesOutMm(part, step.target.dimension, cutMm)
+  return out === undefined ? '' : `As this one was cut it comes out at ${formatPlain(out, 2)} mm.`
+}
+
 /** The last reading of the piece in hand at this step. */
 function lastKept(bench: Bench, step: BenchStepView): number | null {
   const workpiece = bench.progress.workpiece ?? 1
@@ -243,11 +283,11 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
         <Finished tray={tray} bench={bench} />
       </Box>
     )
-  const index = bench.progress.stepIndex
+  const index = placeInRoute(tray, step)
   const kept = lastKept(bench, step)
   return (
     <Box component="main" sx={shell}>
-      <Head tray={tray} bench={bench} number={index + 1} />
+      <Head tray={tray} bench={bench} step={step} />
       {unsent}
       <SubTrayBar here={step} others={bench.others} onTakeUp={bench.takeUp} />
       <Box
@@ -260,7 +300,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
           pt: 1.5,
         }}
       >
-        <StepFacts step={step} walk={tray.walk} index={index} />
+        <StepFacts step={step} walk={tray.walk} index={index} readings={readingsOf(bench, step)} />
         <Side tray={tray} step={step} bench={bench} kept={kept} />
       </Box>
       {panel.kind === 'type' && (bench.isTest || step.target) ? (

@@ -1,14 +1,42 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { TemperWalk } from '@/core/route'
+import type { PartSize, RouteTemper } from '@/core/piece'
+import type { TemperState } from '@/core/route'
+import { formatPlain } from '@/core/units'
 import { FONTS, PALETTE } from '../theme/palette'
-import type { BenchStepView } from './tray-view'
+import type { BenchEntry, BenchStepView } from './tray-view'
 
-function Facts({ step, walk, index }: { readonly step: BenchStepView; readonly walk: TemperWalk; readonly index: number }) {
-  const before = walk.steps[Math.min(index, walk.steps.length) - 1] ?? walk.start
+interface StepFactsProps {
+  readonly step: BenchStepView
+  /** Readings of the piece in hand: they stand for what was predicted. */
+  readonly readings: readonly BenchEntry[]
+  readonly walk: RouteTemper
+  readonly index: number
+}
+
+/** The metal of the part in hand as the steps before this one have left it. */
+function metalBefore({ step, walk, index }: StepFactsProps): TemperState {
+  const own = walk.parts.find(({ part }) => part === step.part)
+  const last = own?.walk.steps[own.at.findLastIndex((at) => at < index)]
+  return last ?? own?.walk.start ?? walk.start
+}
+
+/** A size as it was read of this piece, or as it is predicted. */
+function sizeWords({ dimension, label, value, plusMinus, unit }: PartSize, readings: readonly BenchEntry[]): string {
+  const read = readings.findLast((entry) => entry.dimension === dimension)?.value ?? null
+  const name = label.toLowerCase()
+  return read === null
+    ? `${name} ${formatPlain(value, 2)} ± ${formatPlain(plusMinus, 2)} ${unit}`
+    : `${name} ${formatPlain(read, 2)} ${unit}, measured`
+}
+
+function Facts(props: StepFactsProps) {
+  const { step } = props
+  const before = metalBefore(props)
   const metal = `${before.temper.replaceAll('-', ' ')}, ${Math.round(100 * before.workLeftFraction)} % work left`
-  const rows = [...step.words.facts, { label: 'Metal now', value: metal }]
+  const sizes = step.sizes.map((size) => sizeWords(size, props.readings)).join(', ')
+  const rows = [...step.words.facts, { label: 'Metal now', value: metal }, ...(sizes ? [{ label: 'Sizes now', value: sizes }] : [])]
   return (
     <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 3.5, rowGap: 1, my: 2.5, fontSize: 18 }}>
       {rows.map((row) => (
@@ -34,7 +62,8 @@ function Callout({ colour, label, children }: { readonly colour: string; readonl
 }
 
 /** What to do at this step, in words and figures, and what to watch. */
-export function StepFacts({ step, walk, index }: { readonly step: BenchStepView; readonly walk: TemperWalk; readonly index: number }) {
+export function StepFacts(props: StepFactsProps) {
+  const { step } = props
   return (
     <Box>
       <Typography
@@ -45,7 +74,7 @@ export function StepFacts({ step, walk, index }: { readonly step: BenchStepView;
       </Typography>
       {step.onWords ? <Typography sx={{ fontSize: 22, color: PALETTE.verdigrisBench, mt: 0.5 }}>{step.onWords}</Typography> : null}
       <Typography sx={{ fontSize: 20, lineHeight: 1.42, mt: 1.5, maxWidth: 580 }}>{step.words.say}</Typography>
-      <Facts step={step} walk={walk} index={index} />
+      <Facts {...props} />
       {step.reasons.map(({ rule, reason }) => (
         <Callout key={rule} colour={PALETTE.ribbonNow} label={`Against ${rule}, all the same.`}>
           {reason}

@@ -1,6 +1,7 @@
 import type { Target } from '@/core/forms'
+import type { BlankAndOutcomes } from '@/core/logbook'
 import type { BenchWords } from '@/core/operations'
-import type { RouteTemper } from '@/core/piece'
+import type { PartSize, RouteTemper } from '@/core/piece'
 import type { PieceThumb } from '@/server/services/piece-thumb'
 
 /** A step of a tray with everything the bench shows of it. */
@@ -24,9 +25,20 @@ export interface BenchStepView {
   readonly together: boolean
   readonly caution: string | null
   readonly target: Target | null
+  /** What is known of the part's sizes before it. */
+  readonly sizes: readonly PartSize[]
   readonly params: Readonly<Record<string, unknown>>
   readonly words: BenchWords
   readonly waitS: number
+}
+
+/** A part of the pieces of a tray, and its metal. */
+export interface BenchPartView extends BlankAndOutcomes {
+  readonly id: string
+  readonly name: string
+  readonly alloyTitle: string
+  readonly thicknessMm: number
+  readonly colour: string
 }
 
 /** An entry of the tray as the bench uses it. */
@@ -48,13 +60,10 @@ export interface BenchEntry {
 export interface BenchTrayView {
   readonly id: number
   readonly uid: string
-  readonly parts: readonly { readonly id: string; readonly name: string }[]
+  readonly parts: readonly BenchPartView[]
   readonly pieceId: number
   readonly name: string
   readonly size: number
-  readonly alloyTitle: string
-  readonly thicknessMm: number
-  readonly colour: string
   readonly steps: readonly BenchStepView[]
   /** The steps of a rework, as they read: those of a piece whose joint failed its test. */
   readonly rework: Readonly<Record<string, Pick<BenchStepView, 'title' | 'caution' | 'words' | 'waitS'>>>

@@ -191,7 +191,7 @@ export function useBench(tray: BenchTrayView) {
     lose: ({ text, workpiece, part }: WentWrong) =>
       void write(
         { kind: 'loss', ...here, workpiece, text, ...(part === null ? {} : { part }) },
-        part === null ? '' : 'Its steps come first.',
+        part === null ? '' : 'It is made again, from its first step.',
       ),
     noteDown: (text: string) => void write({ kind: 'note', ...here, text }, 'Note kept.'),
     take,

@@ -59,7 +59,13 @@ export function useTray(tray: BenchTrayView) {
   const entries = standingEntries([...known, ...[...sent, ...waiting].map(asEntry)])
   const steps = useMemo(
     () =>
-      withRework(tray.steps, entries, (step, op) => ({ ...step, ...(op === 'solder' ? {} : tray.rework[op]), target: null, reasons: [] })),
+      withRework(tray.steps, entries, (step, op) => ({
+        ...step,
+        ...(op === 'solder' ? {} : tray.rework[op]),
+        target: null,
+        sizes: [],
+        reasons: [],
+      })),
     [tray, entries],
   )
   const progress = trayProgress(tray.size, steps, entries)

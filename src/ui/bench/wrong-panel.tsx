@@ -24,7 +24,7 @@ interface WrongPanelProps {
   /** The piece in hand; null where all go through together, and it must be said which. */
   readonly workpiece: number | null
   readonly alive: readonly number[]
-  /** Parts of which one alone may be made again. */
+  /** Parts of which one alone may be made again; none where the piece has but one part. */
   readonly parts: readonly { readonly id: string; readonly name: string }[]
   readonly onWrong: (wrong: WentWrong) => void
   readonly onNote: (text: string) => void
@@ -34,7 +34,8 @@ interface WrongPanelProps {
 /** Takes a piece out of the tray with a reason, or keeps a note and leaves it in. */
 export function WrongPanel({ workpiece, alive, parts, onWrong, onNote, onBack }: WrongPanelProps) {
   const [piece, setPiece] = useState(workpiece ?? (alive.length === 1 ? (alive[0] ?? null) : null))
-  const [part, setPart] = useState<string | null>(null)
+  // a part that is still by itself is made again; once it is joined, the piece is more likely lost
+  const [part, setPart] = useState(parts.length === 1 ? (parts[0]?.id ?? null) : null)
   const [text, setText] = useState('')
   const [problem, setProblem] = useState('')
   const box = useRef<HTMLInputElement>(null)
@@ -63,7 +64,7 @@ export function WrongPanel({ workpiece, alive, parts, onWrong, onNote, onBack }:
           onChoose={setPiece}
         />
       ) : null}
-      {parts.length > 1 ? (
+      {parts.length > 0 ? (
         <PartChoice
           label="What is lost"
           choices={[

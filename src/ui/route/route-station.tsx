@@ -180,6 +180,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
             watch={view.wordsFor(chosen).watch}
             state={view.temper.steps[index]}
             statePart={view.names.get(view.temper.steps[index]?.part ?? '') ?? ''}
+            sizes={view.sizes[index]?.sizes ?? []}
             tool={
               toolNotes([chosen], {
                 thicknessMm: plan.parts.find(({ id }) => id === partOfStep(plan, chosen.on))?.metal?.thicknessMm ?? 1,

@@ -8,6 +8,7 @@ import {
   partOfStep,
   routeTemper,
   SPLIT_RULE,
+  sizesAlong,
   splitsOf,
   strandsOf,
   thingNames,
@@ -30,11 +31,13 @@ export function routeView(plan: PiecePlan, steps: readonly DesignStep[]) {
   const names = namesIn(plan)
   const things = namedThings(plan)
   const wordsFor = (step: DesignStep) => wordsOf(step, metals.get(partOfStep(plan, step.on) ?? ''))
+  const temper = routeTemper(assembly, metals)
   return {
     assembly,
     names,
     strands: strandsOf(assembly),
-    temper: routeTemper(assembly, metals),
+    temper,
+    sizes: sizesAlong({ ...plan, assembly, steps }, temper),
     findings: checkRoute(assembly).findings,
     colours: new Map([...metals].map(([id, { alloy }]) => [id, ALLOYS[alloy].colour.face] as const)),
     board: steps.map((step): BoardStep => ({ step, title: wordsFor(step).title, on: onWords(things, step.on) })),

@@ -5,8 +5,9 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { lightOf } from '@/core/forming'
 import { findOperation, type ParamField, paramFields } from '@/core/operations'
-import type { DesignStep, RouteState } from '@/core/piece'
+import type { DesignStep, PartSize, RouteState } from '@/core/piece'
 import type { ToolNote } from '@/core/route'
+import { formatPlain } from '@/core/units'
 import { ChoiceField } from '../shared/choice-field'
 import { SizeField } from '../shared/size-field'
 import { PALETTE } from '../theme/palette'
@@ -120,6 +121,8 @@ export interface StepPanelProps {
   readonly on: string
   readonly state: RouteState | undefined
   readonly statePart: string
+  /** What is known of the part's sizes after it. */
+  readonly sizes: readonly PartSize[]
   readonly tool: ToolNote | undefined
   readonly isPinned: boolean
   readonly onParams: (params: Readonly<Record<string, unknown>>) => void
@@ -140,6 +143,7 @@ export function StepPanel({
   on,
   state,
   statePart,
+  sizes,
   tool,
   isPinned,
   onParams,
@@ -196,6 +200,21 @@ export function StepPanel({
       </Box>
       <Box>
         {state ? <Metal state={state} part={statePart} /> : null}
+        {sizes.length > 0 ? (
+          <Typography sx={{ fontSize: 13.5, mb: 1 }}>
+            After it:{' '}
+            {sizes.map(({ dimension, label, value, plusMinus, unit }, i) => (
+              <span key={dimension}>
+                {i > 0 ? ', ' : ''}
+                {label.toLowerCase()}{' '}
+                <span className="fig">
+                  {formatPlain(value, 2)} ± {formatPlain(plusMinus, 2)}
+                </span>{' '}
+                {unit}
+              </span>
+            ))}
+          </Typography>
+        ) : null}
         {Object.keys(things).length > 1 ? (
           <ChoiceField
             label="Done to"

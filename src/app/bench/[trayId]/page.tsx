@@ -18,7 +18,7 @@ import {
 import { thumbOf } from '@/server/services/piece-thumb'
 import { workshop } from '@/server/workshop'
 import { BenchStep } from '@/ui/bench/bench-step'
-import type { BenchStepView, BenchTrayView } from '@/ui/bench/tray-view'
+import type { BenchPartView, BenchStepView, BenchTrayView } from '@/ui/bench/tray-view'
 
 function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepView[] {
   const metals = frozenMetals(plan)
@@ -44,9 +44,26 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepVie
       together: operation?.together ?? false,
       caution: operation?.caution ?? null,
       target: step.target ?? null,
+      sizes: step.sizes ?? [],
       params: step.params,
       waitS: operation?.waitS ?? 0,
       words: own ? { ...words, facts: [...words.facts, { label: 'Your tool', value: own.message.replace(/^Yours: /, '') }] } : words,
+    }
+  })
+}
+
+function partViews(plan: Tray['plan']): BenchPartView[] {
+  return plan.parts.map(({ part, alloy: id, thicknessMm, answer, outcomes }) => {
+    const alloy = Object.values(ALLOYS).find((item) => item.id === id) ?? ALLOYS['sterling-925']
+    const name = namesOfFrozen(plan, [{ thing: part }])
+    return {
+      id: part,
+      name,
+      alloyTitle: alloy.title.toLowerCase(),
+      thicknessMm,
+      colour: alloy.colour.bench,
+      markAtMm: answer.markAt,
+      outcomes,
     }
   })
 }
@@ -74,21 +91,16 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
   if (!tray) notFound()
   const piece = repositories.jobs.piece(tray.pieceId)
   const options = planOptions(repositories)
-  const [main] = tray.plan.parts
-  const alloy = Object.values(ALLOYS).find((item) => item.id === main.alloy) ?? ALLOYS['sterling-925']
   return (
     <BenchStep
       key={tray.uid}
       tray={{
         id: tray.id,
         uid: tray.uid,
-        parts: tray.plan.parts.map(({ part }) => ({ id: part, name: namesOfFrozen(tray.plan, [{ thing: part }]) })),
+        parts: partViews(tray.plan),
         pieceId: tray.pieceId,
         name: tray.plan.pieceName,
         size: tray.size,
-        alloyTitle: alloy.title.toLowerCase(),
-        thicknessMm: main.thicknessMm,
-        colour: alloy.colour.bench,
         steps: stepViews(tray, options),
         rework: reworkViews(),
         entries: repositories.entries.standing(tray.id),

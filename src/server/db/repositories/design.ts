@@ -10,6 +10,14 @@ const bought = z.enum(BOUGHT_TEMPER_IDS)
 const reason = z.object({ rule: z.string().max(20), against: z.union([z.string(), z.number()]).optional(), reason: z.string().max(500) })
 const target = z.object({ dimension: z.string(), label: z.string(), valueMm: z.number(), plusMinusMm: z.number() })
 
+const size = z.object({
+  dimension: z.string(),
+  label: z.string(),
+  value: z.number(),
+  plusMinus: z.number(),
+  unit: z.enum(['mm', 'g']),
+})
+
 export const stepContentSchema = z.object({
   version: z.literal(1).default(1),
   op: z.string(),
@@ -17,6 +25,8 @@ export const stepContentSchema = z.object({
   on: refs.default([]),
   params: params.default({}),
   target: target.optional(),
+  /** What is known of the part's sizes before it; steps frozen before sizes were followed have none. */
+  sizes: z.array(size).readonly().optional(),
   overrides: z.array(reason).max(40).optional(),
 })
 
