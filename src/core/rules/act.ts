@@ -71,8 +71,9 @@ function traitOf(world: World, thing: string, name: string): unknown {
 }
 
 /** The things of an act that its conditions of things let through. */
-export function thingsFor(world: World, things: readonly string[], when: readonly Condition[]): string[] {
+export function thingsFor(world: World, things: readonly string[], when: readonly Condition[]): readonly string[] {
   const asked = when.filter(({ on }) => on === 'thing')
+  if (asked.length === 0) return things
   return things.filter((thing) => asked.every(({ name, test }) => passes(test, traitOf(world, thing, name))))
 }
 
@@ -93,8 +94,22 @@ function sharedParams({ params }: Act): Readonly<Record<string, unknown>> {
   return params.solder === undefined ? {} : { solder: params.solder }
 }
 
+/** Acts as they were worked out, by step, for all walks of one assembly: only a step on the whole piece depends on what is there. */
+const KNOWN = new WeakMap<World['joints'], Map<AssemblyStep, readonly Act[]>>()
+
 /** The operations of a step in order, those it includes among them. An operation that is not in the catalogue gives none. */
-export function actsOf(world: World, step: AssemblyStep, index: number): Act[] {
+export function actsOf(world: World, step: AssemblyStep, index: number): readonly Act[] {
+  if (step.on.some(({ thing }) => thing === 'piece')) return freshActs(world, step, index)
+  const known = KNOWN.get(world.joints) ?? new Map<AssemblyStep, readonly Act[]>()
+  KNOWN.set(world.joints, known)
+  const before = known.get(step)
+  if (before && (before[0]?.index ?? index) === index) return before
+  const acts = freshActs(world, step, index)
+  known.set(step, acts)
+  return acts
+}
+
+function freshActs(world: World, step: AssemblyStep, index: number): Act[] {
   const op = findOperation(step.op)
   if (!op) return []
   const { things, joints, place, face } = targetOf(world, step)

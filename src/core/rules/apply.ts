@@ -11,7 +11,7 @@ export const STANDS_C = { rivet: 250, spring: 250, colour: 100, wax: 60, glue: 6
 const NOT_SCALING: ReadonlySet<string> = new Set(['fine-silver'])
 
 /** Whose facts a change is about. */
-function keysOf(world: World, act: Act, change: FactChange): string[] {
+function keysOf(world: World, act: Act, change: FactChange): readonly string[] {
   const things = thingsFor(world, act.things, change.when)
   switch (change.scope) {
     case 'things':
@@ -36,9 +36,17 @@ function valueFor(world: World, key: string, { fact, to }: FactChange, params: A
   return typeof value === 'string' || typeof value === 'number' ? value : undefined
 }
 
+/** What each act changes, worked out once. */
+const CHANGES = new WeakMap<Act, readonly FactChange[]>()
+
+function changesOf(world: World, act: Act): readonly FactChange[] {
+  const known = CHANGES.get(act) ?? act.op.does.filter((item) => holdsFor(world, act, item.when))
+  CHANGES.set(act, known)
+  return known
+}
+
 function change(world: World, act: Act): void {
-  for (const item of act.op.does) {
-    if (!holdsFor(world, act, item.when)) continue
+  for (const item of changesOf(world, act)) {
     for (const key of keysOf(world, act, item)) {
       const value = valueFor(world, key, item, act.params)
       if (value !== undefined) setFact(world, key, item.fact, value)

@@ -35,7 +35,18 @@ export function opsOf(selection: Selection): ReadonlySet<string> {
 
 const OPS_OF = new WeakMap<Selection, ReadonlySet<string>>()
 
+/** What was found of an act before: it never changes. */
+const CHOSEN = new WeakMap<Act, Map<Selection, readonly Condition[] | undefined>>()
+
 /** The conditions under which an act is one of a selection; undefined where it is none. */
 export function chosenBy(world: World, act: Act, selection: Selection): readonly Condition[] | undefined {
+  if (!opsOf(selection).has(act.op.id)) return undefined
+  const known = CHOSEN.get(act) ?? new Map<Selection, readonly Condition[] | undefined>()
+  CHOSEN.set(act, known)
+  if (!known.has(selection)) known.set(selection, findWhen(world, act, selection))
+  return known.get(selection)
+}
+
+function findWhen(world: World, act: Act, selection: Selection): readonly Condition[] | undefined {
   return selection.find(({ ops, when }) => ops.has(act.op.id) && holdsFor(world, act, when))?.when
 }

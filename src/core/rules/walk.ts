@@ -4,7 +4,7 @@ import { type Act, actsOf, solderOf } from './act'
 import { applyAct } from './apply'
 import type { Breach, Watch } from './breach'
 import type { Level, Rule, SchoolLevel } from './row'
-import { opsOf, readSelection } from './selection'
+import { chosenBy, opsOf, readSelection, type Selection } from './selection'
 import { watchBefore } from './shapes/before'
 import { watchFalls } from './shapes/falls'
 import { reachedBy, watchFlow } from './shapes/flow'
@@ -55,26 +55,28 @@ function watchOf(rule: Rule): Watch {
 interface Watched {
   readonly rule: Rule
   readonly watch: Watch
+  /** The acts it is about. */
+  readonly about: readonly Selection[]
   readonly schools: readonly { readonly answer: SchoolLevel; readonly ops: ReadonlySet<string> | undefined }[]
+}
+
+/** What a rule says it is about. */
+function textsOf(rule: Rule): string[] {
+  return rule.clauses.flatMap((clause) => ('of' in clause ? [clause.of] : [clause.first, clause.next]))
 }
 
 const WATCHED: readonly Watched[] = CHECKED.map((rule) => ({
   rule,
   watch: watchOf(rule),
+  about: textsOf(rule).map(readSelection),
   schools: (rule.schools ?? []).map((answer) => ({
     answer,
     ops: answer.of === undefined ? undefined : opsOf(readSelection(answer.of)),
   })),
 }))
 
-/** Operations a rule watches; the others are passed by. */
-function watchedBy(rule: Rule): string[] {
-  const texts = rule.clauses.flatMap((clause) => ('of' in clause ? [clause.of] : [clause.first, clause.next]))
-  return [...new Set(texts.flatMap((text) => [...opsOf(readSelection(text))]))]
-}
-
 const BY_OPERATION: ReadonlyMap<string, readonly Watched[]> = WATCHED.reduce((map, watched) => {
-  for (const op of watchedBy(watched.rule)) map.set(op, [...(map.get(op) ?? []), watched])
+  for (const op of new Set(watched.about.flatMap((selection) => [...opsOf(selection)]))) map.set(op, [...(map.get(op) ?? []), watched])
   return map
 }, new Map<string, Watched[]>())
 
@@ -131,8 +133,19 @@ class Memory implements Walked {
   }
 }
 
+/** The rules that are about each act, worked out once. */
+const CONCERNED = new WeakMap<Act, readonly Watched[]>()
+
+function concernedBy(world: World, act: Act): readonly Watched[] {
+  const known = CONCERNED.get(act)
+  if (known) return known
+  const rules = (BY_OPERATION.get(act.op.id) ?? []).filter(({ about }) => about.some((selection) => chosenBy(world, act, selection)))
+  CONCERNED.set(act, rules)
+  return rules
+}
+
 function rawFindings(world: World, act: Act, memory: Walked): Raw[] {
-  return (BY_OPERATION.get(act.op.id) ?? []).flatMap((watched) =>
+  return concernedBy(world, act).flatMap((watched) =>
     watched.watch(world, act, memory).flatMap((breach): Raw[] => {
       const level = levelOf(world, watched, breach, act)
       if (level === 'off') return []
@@ -174,7 +187,7 @@ export class Walk {
   }
 
   /** The acts of a step as the walk stands now. */
-  acts(step: Assembly['steps'][number], index: number): Act[] {
+  acts(step: Assembly['steps'][number], index: number): readonly Act[] {
     return actsOf(this.world, step, index)
   }
 

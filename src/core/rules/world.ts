@@ -74,8 +74,17 @@ export function namesIn(value: unknown): string[] {
   return typeof value === 'string' ? value.split('+') : []
 }
 
+/** Worlds before the first step, kept as long as their assembly is: an order is looked for by walking one many times. */
+const STARTS = new WeakMap<Assembly, World>()
+
 /** An assembly before its first step. */
 export function startWorld(assembly: Assembly): World {
+  const start = STARTS.get(assembly) ?? freshWorld(assembly)
+  STARTS.set(assembly, start)
+  return copyWorld(start)
+}
+
+function freshWorld(assembly: Assembly): World {
   const later = dividedOff(assembly)
   return {
     parts: new Map(assembly.parts.map((part) => [part.id, part])),

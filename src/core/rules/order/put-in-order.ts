@@ -1,12 +1,13 @@
 import type { Assembly } from '../../assembly/assembly'
 import { checkRoute } from '../check'
 import { Walk } from '../walk'
+import { assemblyOfUnits, groupsOfUnits, inTheirPlaces } from './apart'
 import { EXACT_UNITS, exactOrder } from './exact'
 import { Greedy, type Order } from './greedy'
 import { type Proposal, proposeMissing } from './propose'
 import { MOST_SETTLED, settled } from './settle'
 import { doUnit, LASTING_WEIGHT, lasts, wrongWith } from './trial'
-import { keptOf, type Unit, unitsOf } from './units'
+import { keptOf, meets, type Unit, unitsOf } from './units'
 
 /** A step that stands elsewhere than it did, and the rules on account of which. */
 export interface Move {
@@ -42,51 +43,54 @@ function better(assembly: Assembly, { units, wrong }: Known): Known | undefined 
 
 /** So many steps are walked at most to see whether one move alone puts everything right. */
 const MOST_WALKED = 6000
-/** Of the units that stand wrongly so many are tried elsewhere. */
-const MOST_TRIED = 3
 
-/** Units that stand where only a move puts things right, the later of two first. */
+/** Units that every breach that only a move puts right is about, the later of two first: no other unit’s move alone can put it all right. */
 function misplaced(assembly: Assembly, units: readonly Unit[]): Unit[] {
   const walk = Walk.of(assembly)
-  const steps = units.flatMap((unit) =>
-    doUnit(assembly, walk, unit)
-      .filter(lasts)
-      .flatMap((breach) => [...breach.steps].reverse()),
-  )
-  return [...new Set(steps.flatMap((step) => units.find((unit) => unit.steps.includes(step)) ?? []))].filter(({ pinned }) => !pinned)
+  const breaches = units.flatMap((unit) => doUnit(assembly, walk, unit).filter(lasts))
+  const isAbout = ({ steps }: Unit) => breaches.every((breach) => breach.steps.some((step) => steps.includes(step)))
+  const steps = breaches[0] ? [...breaches[0].steps].reverse() : []
+  const named = steps.flatMap((step) => units.find((unit) => unit.steps.includes(step)) ?? [])
+  return [...new Set(named)].filter((unit) => !unit.pinned && isAbout(unit))
+}
+
+/** Orders in which one unit alone stands elsewhere; between two that it has nothing to do with it stands no better than before both. */
+function* withOneMoved(units: readonly Unit[], unit: Unit): Generator<readonly Unit[]> {
+  const others = units.filter((one) => one !== unit)
+  for (let at = 0; at <= others.length; at++) {
+    const before = others[at - 1]
+    if (before && !meets(unit, before)) continue
+    const order = [...others.slice(0, at), unit, ...others.slice(at)]
+    if (order.every((one, i) => !one.pinned || units[i] === one)) yield order
+  }
 }
 
 /** The order in which one unit alone has moved and nothing is left that only a move puts right; undefined where there is none. */
 function oneMove(assembly: Assembly, { units, wrong, because }: Known): Known | undefined {
-  if (!isMovable(wrong) || units.length ** 2 * MOST_TRIED > MOST_WALKED) return undefined
+  if (!isMovable(wrong) || units.length ** 2 > MOST_WALKED) return undefined
   let best: Known | undefined
-  for (const unit of misplaced(assembly, units).slice(0, MOST_TRIED)) {
-    const others = units.filter((one) => one !== unit)
-    for (let at = 0; at <= others.length; at++) {
-      const order = [...others.slice(0, at), unit, ...others.slice(at)]
-      if (order.some((one, i) => one.pinned && units.indexOf(one) !== i)) continue
-      const left = wrongWith(assembly, order)
-      if (!isMovable(left) && left < (best?.wrong ?? wrong)) best = { units: order, because, wrong: left }
+  for (const unit of misplaced(assembly, units))
+    for (const order of withOneMoved(units, unit)) {
+      const most = Math.min(LASTING_WEIGHT, best?.wrong ?? wrong)
+      const left = wrongWith(assembly, order, most)
+      if (left < most) best = { units: order, because, wrong: left }
     }
-  }
   return best
 }
 
-/** A better order by single moves, from the best that is known and from what is found step by step. */
+/** A better order by single moves, from the best that is known, and where that leaves something from what is found step by step. */
 function bySettling(assembly: Assembly, known: Known): Known | undefined {
   if (known.units.length > MOST_SETTLED) return undefined
-  const fresh = new Greedy(assembly, known.units, false).order(known.units)
-  const [best] = [known, fresh]
-    .flatMap(({ units, because }) => {
-      const order = settled(assembly, units)
-      return order ? [{ ...order, because }] : []
-    })
-    .sort((a, b) => a.wrong - b.wrong)
-  return best && best.wrong < known.wrong ? best : undefined
+  const best: Known = { ...settled(assembly, known.units), because: known.because }
+  if (best.wrong === 0) return best
+  const { units, because } = new Greedy(assembly, known.units, false).order(known.units)
+  const other: Known = { ...settled(assembly, units), because }
+  const better = other.wrong < best.wrong ? other : best
+  return better.wrong < known.wrong ? better : undefined
 }
 
-/** The best order known: of short routes of all there are, of long ones step by step until nothing is better; the given one where that is as good. */
-function bestOrder(assembly: Assembly, units: readonly Unit[]): Order {
+/** The best order known of units that may all concern one another: of few the best of all there are, of many step by step until nothing is better. */
+function bestOfGroup(assembly: Assembly, units: readonly Unit[]): Known {
   let best: Known = { units, because: new Map(), wrong: wrongWith(assembly, units) }
   while (best.wrong > 0) {
     const next = oneMove(assembly, best) ?? better(assembly, best) ?? bySettling(assembly, best)
@@ -94,6 +98,23 @@ function bestOrder(assembly: Assembly, units: readonly Unit[]): Order {
     best = next
   }
   return units.length <= EXACT_UNITS ? { ...best, units: exactOrder(assembly, units, best.units) } : best
+}
+
+/**
+ * The best order known; the given one where that is as good. What never hangs together is put in order by itself, each in the places its own
+ * steps have had, unless the whole is the worse for it.
+ */
+function bestOrder(assembly: Assembly, units: readonly Unit[]): Order {
+  const groups = groupsOfUnits(units)
+  if (groups.length < 2 || units.length <= EXACT_UNITS) return bestOfGroup(assembly, units)
+  const ordered = groups.map((group) => bestOfGroup(assemblyOfUnits(assembly, group), group))
+  const together = inTheirPlaces(
+    units,
+    ordered.map((one) => one.units),
+  )
+  const wrong = ordered.reduce((sum, one) => sum + one.wrong, 0)
+  if (wrongWith(assembly, together) > wrong) return bestOfGroup(assembly, units)
+  return { units: together, because: new Map(ordered.flatMap(({ because }) => [...because])) }
 }
 
 /** Every step under a name of its own, by which a reason still knows the other step when the order has changed. */

@@ -34,10 +34,15 @@ export function peekUnit(assembly: Assembly, walk: Walk, { steps }: Unit): Raw[]
 /** A breach that only a move puts right weighs more than any number of steps that are missing. */
 export const LASTING_WEIGHT = 1000
 
-/** How much is wrong with an order of units. */
-export function wrongWith(assembly: Assembly, order: readonly Unit[]): number {
+/** How much is wrong with an order of units; as soon as that is as much as there may be, no more is looked at. */
+export function wrongWith(assembly: Assembly, order: readonly Unit[], most = Number.POSITIVE_INFINITY): number {
   const walk = Walk.of(assembly)
-  return order.reduce((sum, unit) => sum + weightOf(doUnit(assembly, walk, unit)), 0)
+  let wrong = 0
+  for (const unit of order) {
+    wrong += weightOf(doUnit(assembly, walk, unit))
+    if (wrong >= most) break
+  }
+  return wrong
 }
 
 /** What the breaches of a unit weigh, each rule with its steps once. */
