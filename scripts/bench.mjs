@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { chromium } from '@playwright/test'
+import Database from 'better-sqlite3'
 import { build } from 'esbuild'
 import { BROWSER } from './browser.mjs'
 import { buildProgram } from './bundles.mjs'
@@ -113,6 +114,73 @@ async function timeRoutes() {
   timed('all steps shuffled put in order', () => mixed(400), putInOrder, 100)
 }
 
+/** The night-lamp pendant grown to twelve parts on its plate, among them sixty links: the number of the piece. */
+function growLargePiece(data) {
+  const db = new Database(join(data, 'demo.db'))
+  const { id, head_revision_id: revision } = db.prepare("SELECT id, head_revision_id FROM pieces WHERE name = 'Night-lamp pendant'").get()
+  const design = JSON.parse(db.prepare('SELECT design_json FROM piece_revisions WHERE id = ?').get(revision).design_json)
+  const bail = design.parts.find((part) => part.id === 'bail')
+  const ball = design.parts.find((part) => part.id === 'balls')
+  const more = Array.from({ length: 12 - design.parts.length - 1 }, (_, i) => ({ ...ball, id: `grain-${i}`, name: `Grain ${i + 1}`, count: 1 }))
+  design.parts.push({ ...bail, id: 'links', name: 'Links', count: 60 }, ...more)
+  const put = (small, place, kind, role) => ({
+    id: `${small}-on`,
+    kind,
+    members: [
+      { thing: small, place },
+      { thing: 'plate', place: 'face' },
+    ],
+    ...(role ? { role } : {}),
+  })
+  design.joints.push(...more.map(({ id }) => put(id, 'base', 'point', 'applied')), put('links', 'inside', 'link'))
+  db.prepare('UPDATE piece_revisions SET design_json = ? WHERE id = ?').run(JSON.stringify(design), revision)
+  db.close()
+  return id
+}
+
+/** The pages of a large piece, and a change of its route until it is drawn anew. */
+async function timeLargePiece(id) {
+  for (const path of [`/pieces/${id}`, `/pieces/${id}/route`, `/pieces/${id}/joints`]) await timePage(path, 'twelve parts, sixty links, page')
+  const browser = await chromium.launch(BROWSER)
+  for (const [what, piece] of [
+    ['a step of twelve parts', id],
+    ['a step of a ring', 2],
+  ]) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.goto(`${base}/pieces/${piece}/route`)
+    await page.waitForSelector('html[data-ready]')
+    await page.waitForTimeout(1500)
+    const times = await page.evaluate(async () => {
+      const twice = [...document.querySelectorAll('button')].find((button) => button.textContent === 'Do it twice')
+      const taken = []
+      for (let n = 0; n < 11; n++) {
+        const began = performance.now()
+        twice.click()
+        await new Promise((resolve) => {
+          const channel = new MessageChannel()
+          channel.port1.onmessage = resolve
+          requestAnimationFrame(() => channel.port2.postMessage(0))
+        })
+        taken.push(performance.now() - began)
+      }
+      return taken
+    })
+    report(`${what} added, the route redrawn, painted`, median(times.slice(1)), 50)
+    await page.close()
+  }
+  await browser.close()
+}
+
+async function timePage(path, what = 'page') {
+  const times = []
+  for (let n = 0; n < 9; n++) {
+    const began = performance.now()
+    await (await fetch(base + path)).text()
+    times.push(performance.now() - began)
+  }
+  report(`${what} ${path}, whole answer`, median(times.slice(1)), 200)
+}
+
 async function timePages() {
   for (const path of [
     '/jobs',
@@ -130,15 +198,8 @@ async function timePages() {
     '/bench/2',
     '/book',
     '/settings',
-  ]) {
-    const times = []
-    for (let n = 0; n < 9; n++) {
-      const began = performance.now()
-      await (await fetch(base + path)).text()
-      times.push(performance.now() - began)
-    }
-    report(`page ${path}, whole answer`, median(times.slice(1)), 200)
-  }
+  ])
+    await timePage(path)
 }
 
 async function timeTyping() {
@@ -334,8 +395,10 @@ timeCommand()
 const data = mkdtempSync(join(tmpdir(), 'fold-anvil-bench-'))
 const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: data, PORT: String(PORT), NEXT_TELEMETRY_DISABLED: '1' }
 spawnSync('node', ['dist/seed.mjs'], { env })
+const large = growLargePiece(data)
 const server = await serve(env)
 await timePages()
+await timeLargePiece(large)
 await timeTyping()
 await timeLookUp()
 await timeTurning()

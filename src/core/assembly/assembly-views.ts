@@ -1,8 +1,10 @@
 import type { DrawingShape, DrawingView } from '../drawing/drawing'
+import type { Vector } from '../drawing/place'
 import { planOf, sectionOf } from '../drawing/solid/slice'
 import type { Mesh, SolidPart } from '../drawing/solid/solid'
 import { standingMesh } from '../drawing/solid/stand'
-import { boundsOf } from '../geometry/point'
+import type { Region } from '../geometry/clip'
+import { boundsOf, type Outline, type Point } from '../geometry/point'
 import { type StandingJoint, type StandingPart, standTogether } from './stand-together'
 
 /** A part as the drawing needs it. */
@@ -16,6 +18,9 @@ export interface StandingBody {
   readonly id: string
   readonly name: string
   readonly mesh: Mesh
+  /** What it is a copy of and how that is turned: bodies of one name differ only by where they stand. */
+  readonly likeness: string
+  readonly shift: Vector
 }
 
 /** A view of an assembly: which part each of its shapes is of, in their order. */
@@ -30,23 +35,52 @@ export function standingBodies(
   apartMm = 0,
 ): { readonly bodies: readonly StandingBody[]; readonly undrawn: readonly string[] } {
   const { stands, undrawn } = standTogether(parts, joints, apartMm)
+  const models = new Map<readonly SolidPart[], number>()
   const bodies = parts.flatMap(({ id, name, solids }): StandingBody[] => {
     const stand = stands.get(id)
-    return stand ? [{ id, name, mesh: standingMesh(solids, stand) }] : []
+    if (!stand) return []
+    const model = models.get(solids) ?? models.size
+    models.set(solids, model)
+    const likeness = `${model} ${stand.rows.flat().map((cosine) => cosine.toFixed(9))}`
+    return [{ id, name, mesh: standingMesh(solids, stand), likeness, shift: stand.shift }]
   })
   return { bodies, undrawn }
 }
 
 /** The highest point of a standing part. */
-const topOf = ({ mesh }: StandingBody) =>
-  mesh.positions.reduce((top, at, i) => (i % 3 === 2 ? Math.max(top, at) : top), Number.NEGATIVE_INFINITY)
+function topOf({ mesh: { positions } }: StandingBody): number {
+  let top = Number.NEGATIVE_INFINITY
+  for (let i = 2; i < positions.length; i += 3) top = Math.max(top, positions[i] ?? top)
+  return top
+}
+
+const moved = (outline: Outline, dx: number, dy: number) => outline.map(([x, y]): Point => [x + dx, y + dy])
+
+/** Plans of bodies, each likeness worked out once and moved to where its copies stand. */
+function plansOf(bodies: readonly StandingBody[]): ReadonlyMap<StandingBody, readonly Region[]> {
+  const first = new Map<string, { readonly shift: Vector; readonly regions: readonly Region[] }>()
+  return new Map(
+    bodies.map((body) => {
+      const known = first.get(body.likeness) ?? { shift: body.shift, regions: planOf(body.mesh) }
+      first.set(body.likeness, known)
+      const [dx, dy] = [body.shift[0] - known.shift[0], body.shift[1] - known.shift[1]]
+      const regions = known.regions.map(({ outer, holes }) => ({
+        outer: moved(outer, dx, dy),
+        holes: holes.map((hole) => moved(hole, dx, dy)),
+      }))
+      return [body, regions] as const
+    }),
+  )
+}
 
 /** Standing parts in section along their middle, and from above; each part a region of its own, with its name. */
 export function viewsOfBodies(bodies: readonly StandingBody[], isApart = false): AssemblyView[] {
   // what lies on top is drawn last
-  const upwards = [...bodies].sort((a, b) => topOf(a) - topOf(b))
-  const view = (id: string, title: string, regionsOf: typeof planOf): AssemblyView => {
-    const drawn = upwards.map((body) => ({ body, regions: regionsOf(body.mesh) }))
+  const tops = new Map(bodies.map((body) => [body, topOf(body)] as const))
+  const upwards = [...bodies].sort((a, b) => (tops.get(a) ?? 0) - (tops.get(b) ?? 0))
+  const plans = plansOf(bodies)
+  const view = (id: string, title: string, regionsOf: (body: StandingBody) => readonly Region[]): AssemblyView => {
+    const drawn = upwards.map((body) => ({ body, regions: regionsOf(body) }))
     const named = new Set<string>()
     return {
       id,
@@ -63,7 +97,7 @@ export function viewsOfBodies(bodies: readonly StandingBody[], isApart = false):
       }),
     }
   }
-  return [view('section', 'Section', (mesh) => sectionOf(mesh)), view('plan', 'From above', planOf)]
+  return [view('section', 'Section', ({ mesh }) => sectionOf(mesh)), view('plan', 'From above', (body) => plans.get(body) ?? [])]
 }
 
 /** The assembly standing together: in section along its middle, and from above. */

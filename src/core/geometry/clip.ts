@@ -84,6 +84,15 @@ export function uniteRegions(regions: readonly Region[]): Region[] {
   return regionsFrom(tree)
 }
 
+/** What loops enclose that run counter-clockwise round metal and clockwise round holes, however often they cross or cover one another. */
+export function enclosedBy(loops: readonly Outline[]): Region[] {
+  const clipper = new Clipper64()
+  clipper.addSubject(loops.map(toPath))
+  const tree = new PolyTree64()
+  clipper.execute(ClipType.Union, FillRule.Positive, tree)
+  return regionsFrom(tree)
+}
+
 /** The outline moved outwards by a distance in mm (inwards where negative), corners rounded. */
 export function offsetOutline(outline: Outline, distanceMm: number): Outline[] {
   const grown = inflatePaths(

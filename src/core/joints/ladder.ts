@@ -42,43 +42,55 @@ export function isBetter(a: LadderWorth, b: LadderWorth): boolean {
   return a.leastMarginC > b.leastMarginC
 }
 
-interface Partial extends LadderWorth {
-  readonly chosen: ReadonlyMap<string, SolderId>
-  readonly used: ReadonlySet<SolderId>
+/** Up to so many joints everything that could be better is tried: six solders for each of six joints are 55,986 choices. */
+const TRIED_WHOLE = 6
+const MOST_TRIED_WHOLE = 60_000
+/** Of longer ladders so many choices are tried at most. */
+const MOST_TRIED = 8_000
+
+/** A ladder that is begun: what was chosen for its first joints, and what that is worth. */
+interface Begun extends LadderWorth {
+  readonly solders: readonly SolderId[]
 }
 
-/** So many beginnings of a ladder are followed at once: for up to six joints and six solders, all there are. */
-const WIDEST = 50_000
+const NOTHING: Begun = { solders: [], stops: 0, grades: 0, leastMarginC: Number.POSITIVE_INFINITY }
 
 /**
  * Chooses a solder for each joint, in the order they are made, from those that are owned: no joint opens an earlier one that its heat
- * reaches, then the fewest grades, then the largest least margin. A joint whose solder is given keeps it.
+ * reaches, then the fewest grades, then the largest least margin. A joint whose solder is given keeps it. What is begun only ever becomes
+ * worse, so that it is left as soon as it is no better than a whole ladder that is known.
  */
 export function chooseLadder(rungs: readonly Rung[], owned: readonly SolderId[]): Ladder {
   const highestFirst = [...owned].sort((a, b) => flowOf(b) - flowOf(a))
-  let begun: Partial[] = [{ chosen: new Map(), used: new Set(), stops: 0, grades: 0, leastMarginC: Number.POSITIVE_INFINITY }]
-  for (const rung of rungs) {
-    const choices = rung.solder ? [rung.solder] : highestFirst
-    begun = begun.flatMap((beginning) => choices.map((solder) => extended(beginning, rung, solder)))
-    if (begun.length > WIDEST) begun = begun.sort((a, b) => (isBetter(a, b) ? -1 : isBetter(b, a) ? 1 : 0)).slice(0, WIDEST / 10)
+  const chosen = new Map<string, SolderId>()
+  let best: Begun | undefined
+  let left = rungs.length <= TRIED_WHOLE ? MOST_TRIED_WHOLE : MOST_TRIED
+  const extend = (begun: Begun) => {
+    const rung = rungs[begun.solders.length]
+    if (!rung) {
+      best = begun
+      return
+    }
+    for (const solder of rung.solder ? [rung.solder] : highestFirst) {
+      if (left-- <= 0 && best) break
+      const next = extended(begun, rung, solder, chosen)
+      if (best && !isBetter(next, best)) continue
+      chosen.set(rung.joint, solder)
+      extend(next)
+      chosen.delete(rung.joint)
+    }
   }
-  const best = begun.reduce<Partial | undefined>((known, one) => (!known || isBetter(one, known) ? one : known), undefined)
-  return {
-    solders: best?.chosen ?? new Map(),
-    stops: best?.stops ?? 0,
-    grades: best?.grades ?? 0,
-    leastMarginC: best?.leastMarginC ?? Number.POSITIVE_INFINITY,
-  }
+  if (highestFirst.length > 0 || rungs.every(({ solder }) => solder)) extend(NOTHING)
+  const { solders, ...worth } = best ?? NOTHING
+  return { ...worth, solders: new Map(solders.map((solder, i) => [rungs[i]?.joint ?? '', solder])) }
 }
 
-function extended(beginning: Partial, rung: Rung, solder: SolderId): Partial {
-  const { stops, leastC } = marginsOf(rung, solder, beginning.chosen)
-  const used = beginning.used.has(solder) ? beginning.used : new Set([...beginning.used, solder])
+function extended(begun: Begun, rung: Rung, solder: SolderId, chosen: ReadonlyMap<string, SolderId>): Begun {
+  const { stops, leastC } = marginsOf(rung, solder, chosen)
   return {
-    chosen: new Map([...beginning.chosen, [rung.joint, solder]]),
-    used,
-    stops: beginning.stops + stops,
-    grades: used.size,
-    leastMarginC: Math.min(beginning.leastMarginC, leastC),
+    solders: [...begun.solders, solder],
+    stops: begun.stops + stops,
+    grades: begun.solders.includes(solder) ? begun.grades : begun.grades + 1,
+    leastMarginC: Math.min(begun.leastMarginC, leastC),
   }
 }

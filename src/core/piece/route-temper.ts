@@ -14,8 +14,19 @@ interface Touch {
   readonly route: RouteStep
 }
 
+/** Acts as the ledger reads them; the same act is read once. */
+const READABLE = new WeakMap<Act, RouteStep | null>()
+
 /** An act as the ledger reads it: the parameters of its operation alone; undefined where its sizes are still open. */
-function readable({ op, params }: Act): RouteStep | undefined {
+function readable(act: Act): RouteStep | undefined {
+  const known = READABLE.get(act)
+  if (known !== undefined) return known ?? undefined
+  const route = readAct(act)
+  READABLE.set(act, route ?? null)
+  return route
+}
+
+function readAct({ op, params }: Act): RouteStep | undefined {
   const own = Object.fromEntries(Object.entries(params).filter(([name]) => name in op.params.shape))
   return findOperation(op.id)?.read(own).ok ? { op: op.id, params: own } : undefined
 }
@@ -32,7 +43,11 @@ function touchesOf(assembly: Assembly): ReadonlyMap<string, readonly Touch[]> {
   const note = (act: Act) => {
     const route = readable(act)
     if (!route) return
-    for (const part of touchedBy(walk, act)) touches.set(part, [...(touches.get(part) ?? []), { step: act.index, route }])
+    for (const part of touchedBy(walk, act)) {
+      const own = touches.get(part)
+      if (own) own.push({ step: act.index, route })
+      else touches.set(part, [{ step: act.index, route }])
+    }
   }
   const seen = new Set<number>()
   for (const index of walkOrder(assembly)) {
@@ -107,18 +122,22 @@ function untouched(state: TemperState): TemperState {
   return { ...state, heat: false, light: 'green', softenedFraction: null, meltingMarginC: null, coarseGrain: false }
 }
 
-/** Where a part stands after a step: its last state up to there, and whether the step is one that touches it. */
-function standingAt({ part, walk, at }: PartWalk, index: number): Standing {
-  const last = walk.steps[at.findLastIndex((step) => step <= index)]
-  const here = walk.steps.filter((_, i) => at[i] === index)
-  if (last && here.length > 0) return { part, state: together(here, last), isTouched: true }
-  return { part, state: untouched(last ?? walk.start), isTouched: false }
+/** Where a part stands after each of so many steps: its last state up to there, and whether the step is one that touches it. */
+function standings({ part, walk, at }: PartWalk, count: number): Standing[] {
+  const here: TemperState[][] = Array.from({ length: count }, () => [])
+  walk.steps.forEach((state, i) => {
+    here[at[i] ?? -1]?.push(state)
+  })
+  let last = walk.start
+  return here.map((states) => {
+    last = states.at(-1) ?? last
+    return states.length > 0 ? { part, state: together(states, last), isTouched: true } : { part, state: untouched(last), isTouched: false }
+  })
 }
 
 const worse = (a: Standing, b: Standing) => (b.state.workUsedFraction > a.state.workUsedFraction ? b : a)
 
-function stateAt(walks: readonly PartWalk[], metals: ReadonlyMap<string, PartMetal>, step: AssemblyStep, index: number): RouteState[] {
-  const standing = walks.map((walk) => standingAt(walk, index))
+function stateAt(standing: readonly Standing[], metals: ReadonlyMap<string, PartMetal>, step: AssemblyStep): RouteState[] {
   const touched = standing.filter(({ isTouched }) => isTouched)
   const [first, ...rest] = touched.length > 0 ? touched : standing
   if (!first) return []
@@ -130,9 +149,16 @@ function stateAt(walks: readonly PartWalk[], metals: ReadonlyMap<string, PartMet
 export function routeTemper(assembly: Assembly, metals: ReadonlyMap<string, PartMetal>): RouteTemper {
   const parts = partWalks(assembly, metals)
   const [start] = parts.map(({ walk }) => walk.start)
+  const standing = parts.map((part) => standings(part, assembly.steps.length))
   return {
     start: start ?? walkTemper({ alloy: 'sterling-925', thicknessMm: 1, bought: 'annealed', steps: [] }).start,
-    steps: assembly.steps.flatMap((step, i) => stateAt(parts, metals, step, i)),
+    steps: assembly.steps.flatMap((step, i) =>
+      stateAt(
+        standing.flatMap((row) => row[i] ?? []),
+        metals,
+        step,
+      ),
+    ),
     annealBefore: [...new Set(parts.flatMap(({ walk, at }) => walk.annealBefore.flatMap((i) => at[i] ?? [])))].sort((a, b) => a - b),
     issues: [],
     parts,

@@ -1,8 +1,7 @@
 import { type AssemblyView, type DrawnPart, type StandingBody, standingBodies, viewsOfBodies } from '../assembly/assembly-views'
 import type { StandingJoint } from '../assembly/stand-together'
 import type { Place, Vector } from '../drawing/place'
-import { piecesMesh } from '../drawing/solid/mesh'
-import type { Pose } from '../drawing/solid/stand'
+import { finishedMesh, type Pose } from '../drawing/solid/stand'
 import { solidsOf } from '../forms/solids-of'
 import { type Bounds, boundsOf, type Point } from '../geometry/point'
 import type { DesignJoint, JointPose, PieceDesign } from './design'
@@ -44,7 +43,7 @@ function drawnPart(part: PlannedPart, asked: readonly string[]): DrawnPart | und
   if (!result) return undefined
   const solids = solidsOf(result)
   const own = result.places ?? []
-  const { positions } = piecesMesh(solids, 1)
+  const { positions } = finishedMesh(solids)
   const points: Point[] = []
   let [lowMm, highMm] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY]
   for (let i = 0; i < positions.length; i += 3) {

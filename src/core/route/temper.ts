@@ -4,7 +4,7 @@ import { crackProbability, type Light, lightOf, RISK_AT, strainLimit } from '../
 import { ALLOYS, type Alloy, type AlloyId } from '../metals/alloys'
 import { type BoughtTemper, boughtStrain, type Temper, temperOfStrain } from '../metals/tempers'
 import { findOperation } from '../operations/catalogue'
-import type { Effect, Heat, OperationContext, Working } from '../operations/contract'
+import type { Effect, Heat, Operation, OperationContext, Working } from '../operations/contract'
 import { roundTo } from '../units/format'
 
 export interface RouteStep {
@@ -202,6 +202,14 @@ function startPiece(alloy: Alloy, input: TemperInput): Piece {
   return { regions, thicknessMm: input.thicknessMm }
 }
 
+/** Steps as they were read: one that touches many parts is read once. */
+const READ = new WeakMap<RouteStep, ReturnType<Operation['read']> | undefined>()
+
+function readStep(step: RouteStep) {
+  if (!READ.has(step)) READ.set(step, findOperation(step.op)?.read(step.params))
+  return READ.get(step)
+}
+
 /**
  * Walks a route through the metal: the state after each step, worst part first (sources: temper-fit, trade-limit,
  * anneal-model; work left is ±30 % at best). Unknown operations and unreadable parameters become issues and change nothing.
@@ -213,9 +221,8 @@ export function walkTemper(input: TemperInput): TemperWalk {
   const steps: TemperState[] = []
   const issues: { path: string; message: string }[] = []
   input.steps.forEach((step, index) => {
-    const operation = findOperation(step.op)
-    const read = operation?.read(step.params)
-    if (!operation || !read?.ok) {
+    const read = readStep(step)
+    if (!read?.ok) {
       issues.push({ path: `steps.${index}`, message: read && !read.ok ? read.message : `"${step.op}" is not an operation` })
       return
     }

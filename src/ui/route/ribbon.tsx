@@ -63,67 +63,78 @@ interface RibbonStepProps {
   readonly onAnneal: (() => void) | undefined
 }
 
+const STRIPES = 'repeating-linear-gradient(45deg, transparent 0 5px, rgba(80,20,0,.35) 5px 7px)'
+const UNSEEN = { position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' } as const
+
+/** The bar itself, with its figure and the flame of a heat; plain elements, for a route has a hundred of them. */
+function Bar({ state, dark, isNow, piece }: Pick<RibbonStepProps, 'state' | 'dark' | 'isNow' | 'piece'>) {
+  const { workUsedFraction, heat, light, hardnessHv } = state
+  const height = barHeight(workUsedFraction)
+  const flame = '8px solid transparent'
+  return (
+    <div style={{ height: HEIGHT, display: 'flex', alignItems: 'flex-end', position: 'relative' }}>
+      <div
+        className="ribbon-bar"
+        data-work={workUsedFraction.toFixed(3)}
+        style={{
+          width: '100%',
+          height,
+          backgroundColor: barColour(state, dark, isNow),
+          transition: 'height 160ms',
+          backgroundImage: light === 'red' ? STRIPES : 'none',
+        }}
+      />
+      {piece ? (
+        <div style={{ position: 'absolute', left: '50%', bottom: 8, marginLeft: -26, zIndex: 1 }}>
+          <Thumb {...piece} size={52} />
+        </div>
+      ) : null}
+      {dark ? null : (
+        <div
+          className="fig"
+          aria-hidden
+          style={{
+            position: 'absolute',
+            left: 0,
+            right: 0,
+            bottom: Math.min(HEIGHT - 28, height + (heat ? 9 : 1)),
+            textAlign: 'center',
+            fontSize: 12,
+            color: workUsedFraction > 0.75 ? PALETTE.ink : PALETTE.muted,
+          }}
+        >
+          {Math.round(hardnessHv)}
+        </div>
+      )}
+      {heat ? (
+        <div
+          aria-hidden
+          style={{
+            position: 'absolute',
+            bottom: -3,
+            left: '50%',
+            marginLeft: -8,
+            borderLeft: flame,
+            borderRight: flame,
+            borderBottom: `13px solid ${dark ? PALETTE.fireBench : PALETTE.fire}`,
+          }}
+        />
+      ) : null}
+    </div>
+  )
+}
+
 function RibbonStep({ state, dark, isNow, piece, isNamed, onAnneal }: RibbonStepProps) {
   const text = dark ? PALETTE.petrolText : PALETTE.ink
   return (
-    <Box component="li" title={sayState(state)} sx={{ flex: 1, minWidth: 0, position: 'relative' }}>
-      <Box sx={{ height: HEIGHT, display: 'flex', alignItems: 'flex-end', position: 'relative' }}>
-        <Box
-          className="ribbon-bar"
-          data-work={state.workUsedFraction.toFixed(3)}
-          sx={{
-            width: '100%',
-            height: barHeight(state.workUsedFraction),
-            bgcolor: barColour(state, dark, isNow),
-            transition: 'height 160ms',
-            backgroundImage:
-              state.light === 'red' ? 'repeating-linear-gradient(45deg, transparent 0 5px, rgba(80,20,0,.35) 5px 7px)' : 'none',
-          }}
-        />
-        {piece ? (
-          <Box sx={{ position: 'absolute', left: '50%', bottom: 8, ml: '-26px', zIndex: 1 }}>
-            <Thumb {...piece} size={52} />
-          </Box>
-        ) : null}
-        {dark ? null : (
-          <Box
-            className="fig"
-            aria-hidden
-            sx={{
-              position: 'absolute',
-              left: 0,
-              right: 0,
-              bottom: Math.min(HEIGHT - 28, barHeight(state.workUsedFraction) + (state.heat ? 9 : 1)),
-              textAlign: 'center',
-              fontSize: 12,
-              color: state.workUsedFraction > 0.75 ? PALETTE.ink : PALETTE.muted,
-            }}
-          >
-            {Math.round(state.hardnessHv)}
-          </Box>
-        )}
-        {state.heat ? (
-          <Box
-            aria-hidden
-            sx={{
-              position: 'absolute',
-              bottom: -3,
-              left: '50%',
-              ml: '-8px',
-              borderLeft: '8px solid transparent',
-              borderRight: '8px solid transparent',
-              borderBottom: `13px solid ${dark ? PALETTE.fireBench : PALETTE.fire}`,
-            }}
-          />
-        ) : null}
-      </Box>
-      <Box
-        sx={{
+    <li title={sayState(state)} style={{ flex: 1, minWidth: 0, position: 'relative' }}>
+      <Bar state={state} dark={dark} isNow={isNow} piece={piece} />
+      <div
+        style={{
           borderTop: `1px solid ${dark ? PALETTE.petrolLine : PALETTE.hairline}`,
-          pt: 0.5,
+          padding: '4px 2px 0',
           fontSize: dark ? 16 : 12.5,
           textAlign: 'center',
-          px: 0.25,
           lineHeight: 1.15,
           overflowWrap: 'break-word',
           fontWeight: isNow ? 700 : 400,
@@ -131,10 +142,8 @@ function RibbonStep({ state, dark, isNow, piece, isNamed, onAnneal }: RibbonStep
         }}
       >
         {isNamed ? labelOf(state) : ''}
-        <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}>
-          {sayState(state)}
-        </Box>
-      </Box>
+        <span style={UNSEEN}>{sayState(state)}</span>
+      </div>
       {onAnneal ? (
         <ButtonBase
           onClick={onAnneal}
@@ -152,7 +161,7 @@ function RibbonStep({ state, dark, isNow, piece, isNamed, onAnneal }: RibbonStep
           anneal before
         </ButtonBase>
       ) : null}
-    </Box>
+    </li>
   )
 }
 

@@ -3,6 +3,8 @@ import {
   closestCenter,
   DndContext,
   type DragEndEvent,
+  type DraggableAttributes,
+  type DraggableSyntheticListeners,
   type DragOverEvent,
   KeyboardSensor,
   PointerSensor,
@@ -14,7 +16,7 @@ import { CSS } from '@dnd-kit/utilities'
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
-import { useId } from 'react'
+import { memo, useId, useRef, useState } from 'react'
 import type { DesignStep, Strands } from '@/core/piece'
 import type { Finding } from '@/core/rules'
 import { PALETTE } from '../theme/palette'
@@ -109,37 +111,46 @@ function Breaks({ shape, findings }: { readonly shape: BoardShape; readonly find
   })
 }
 
-interface ColumnProps extends Pick<StrandBoardProps, 'onRemove' | 'onChoose'> {
-  readonly item: BoardStep
-  readonly index: number
-  readonly count: number
-  readonly y: number
-  readonly height: number
-  readonly isChosen: boolean
-  readonly onMove: (by: number) => void
+/** How a step is taken up; said once, so that a board drawn anew keeps its steps as they are. */
+const BY_POINTER = { activationConstraint: { distance: 4 } }
+const BY_KEYS = { coordinateGetter: sortableKeyboardCoordinates }
+
+/** What can be done with a step; the same functions as long as the board is there. */
+interface StepHand {
+  readonly choose: (id: string) => void
+  readonly move: (index: number, by: number) => void
+  readonly remove: (index: number) => void
 }
 
-function StepColumn({ item, index, count, y, height, isChosen, onMove, onRemove, onChoose }: ColumnProps) {
-  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: item.step.id })
+interface FaceProps {
+  readonly id: string
+  readonly title: string
+  readonly on: string
+  readonly index: number
+  readonly isLast: boolean
+  readonly y: number
+  readonly isChosen: boolean
+  readonly hand: StepHand
+  readonly attributes: DraggableAttributes
+  readonly listeners: DraggableSyntheticListeners
+}
+
+/** A step on the board: its tag, its words and what can be done with it. Drawn anew only where something of it has changed. */
+const StepFace = memo(function StepFace({ id, title, on, index, isLast, y, isChosen, hand, attributes, listeners }: FaceProps) {
   return (
-    <Box
-      component="li"
-      ref={setNodeRef}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
-      sx={{ width: COLUMN, flexShrink: 0, position: 'relative', pt: `${height}px`, textAlign: 'center' }}
-    >
-      <Box sx={{ position: 'absolute', left: COLUMN / 2 - 18, top: y - 12 }}>
+    <>
+      <div style={{ position: 'absolute', left: COLUMN / 2 - 18, top: y - 12 }}>
         <StepTag
           number={index + 1}
-          label={`Drag ${item.title}`}
+          label={`Drag ${title}`}
           isChosen={isChosen}
           attributes={attributes}
           listeners={listeners}
-          onChoose={() => onChoose(item.step.id)}
+          onChoose={() => hand.choose(id)}
         />
-      </Box>
+      </div>
       <ButtonBase
-        onClick={() => onChoose(item.step.id)}
+        onClick={() => hand.choose(id)}
         aria-pressed={isChosen}
         sx={{
           display: 'block',
@@ -154,26 +165,56 @@ function StepColumn({ item, index, count, y, height, isChosen, onMove, onRemove,
           overflowWrap: 'anywhere',
         }}
       >
-        {item.title}
-        {item.on ? (
-          <Box component="span" sx={{ display: 'block', color: PALETTE.muted, fontWeight: 400 }}>
-            {item.on}
-          </Box>
-        ) : null}
+        {title}
+        {on ? <span style={{ display: 'block', color: PALETTE.muted, fontWeight: 400 }}>{on}</span> : null}
       </ButtonBase>
-      <StepMenu title={item.title} isFirst={index === 0} isLast={index === count - 1} onMove={onMove} onRemove={() => onRemove(index)} />
-    </Box>
+      <StepMenu
+        title={title}
+        isFirst={index === 0}
+        isLast={isLast}
+        onMove={(by) => hand.move(index, by)}
+        onRemove={() => hand.remove(index)}
+      />
+    </>
+  )
+})
+
+interface ColumnProps extends Omit<FaceProps, 'attributes' | 'listeners'> {
+  readonly height: number
+}
+
+function StepColumn({ height, ...face }: ColumnProps) {
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: face.id })
+  return (
+    <li
+      ref={setNodeRef}
+      style={{
+        transform: CSS.Translate.toString(transform),
+        transition,
+        width: COLUMN,
+        flexShrink: 0,
+        position: 'relative',
+        paddingTop: height,
+        textAlign: 'center',
+      }}
+    >
+      <StepFace {...face} attributes={attributes} listeners={listeners} />
+    </li>
   )
 }
 
 /** The route as the metal runs: a wire for each part, a stamped tag on it for each step, wires bound together where they are joined. */
 export function StrandBoard({ strands, steps, colours, names, findings, chosen, onChoose, onOver, onDrop, onRemove }: StrandBoardProps) {
   const dndId = useId()
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  )
+  const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS))
   const shape = boardShape(strands)
+  const latest = useRef({ onChoose, onDrop, onRemove })
+  latest.current = { onChoose, onDrop, onRemove }
+  const [hand] = useState<StepHand>(() => ({
+    choose: (id) => latest.current.onChoose(id),
+    move: (index, by) => latest.current.onDrop(index, index + by),
+    remove: (index) => latest.current.onRemove(index),
+  }))
   const indexOf = (id: unknown) => steps.findIndex(({ step }) => step.id === id)
   const over = ({ active, over: target }: DragOverEvent) => target && onOver(indexOf(active.id), indexOf(target.id))
   const dropped = ({ active, over: target }: DragEndEvent) => onDrop(indexOf(active.id), target ? indexOf(target.id) : indexOf(active.id))
@@ -196,15 +237,15 @@ export function StrandBoard({ strands, steps, colours, names, findings, chosen, 
             {steps.map((item, i) => (
               <StepColumn
                 key={item.step.id}
-                item={item}
+                id={item.step.id}
+                title={item.title}
+                on={item.on}
                 index={i}
-                count={steps.length}
+                isLast={i === steps.length - 1}
                 y={shape.tags[i]?.y ?? 0}
                 height={shape.height}
                 isChosen={item.step.id === chosen}
-                onChoose={onChoose}
-                onMove={(by) => onDrop(i, i + by)}
-                onRemove={onRemove}
+                hand={hand}
               />
             ))}
           </Box>

@@ -26,33 +26,40 @@ const ICON = { size: 17, strokeWidth: 1.7, 'aria-hidden': true } as const
 export function MoreMenu({ label, entries, icon: Icon = Ellipsis }: MoreMenuProps) {
   const id = useId()
   const [at, setAt] = useState<HTMLElement | null>(null)
+  // a board has a hundred of these: what was never opened is not made
+  const [wasOpened, setOpened] = useState(false)
   return (
     <>
       <IconButton
         aria-label={label}
         aria-haspopup="menu"
         aria-controls={at ? id : undefined}
-        onClick={(event) => setAt(event.currentTarget)}
+        onClick={(event) => {
+          setOpened(true)
+          setAt(event.currentTarget)
+        }}
       >
         <Icon {...ICON} />
       </IconButton>
-      <Menu id={id} anchorEl={at} open={at !== null} onClose={() => setAt(null)}>
-        {entries.map(({ label: words, icon: Sign, onChoose, disabled = false }) => (
-          <MenuItem
-            key={words}
-            disabled={disabled}
-            onClick={() => {
-              setAt(null)
-              onChoose()
-            }}
-          >
-            <ListItemIcon>
-              <Sign {...ICON} />
-            </ListItemIcon>
-            {words}
-          </MenuItem>
-        ))}
-      </Menu>
+      {wasOpened ? (
+        <Menu id={id} anchorEl={at} open={at !== null} onClose={() => setAt(null)}>
+          {entries.map(({ label: words, icon: Sign, onChoose, disabled = false }) => (
+            <MenuItem
+              key={words}
+              disabled={disabled}
+              onClick={() => {
+                setAt(null)
+                onChoose()
+              }}
+            >
+              <ListItemIcon>
+                <Sign {...ICON} />
+              </ListItemIcon>
+              {words}
+            </MenuItem>
+          ))}
+        </Menu>
+      ) : null}
     </>
   )
 }

@@ -1,4 +1,4 @@
-import { type Region, uniteRegions } from '../../geometry/clip'
+import { enclosedBy, type Region } from '../../geometry/clip'
 import { signedAreaMm2 } from '../../geometry/outline'
 import type { Outline, Point } from '../../geometry/point'
 import type { Vector } from '../place'
@@ -8,8 +8,6 @@ import type { Mesh } from './solid'
 const OFF_MM = 1e-6
 /** Ends nearer than this are one, mm. */
 const SAME_MM = 1e-5
-/** A triangle seen from its edge covers nothing. */
-const LEAST_AREA_MM2 = 1e-9
 
 function* facesOf({ positions, triangles }: Mesh): Generator<readonly [Vector, Vector, Vector]> {
   const at = (index: number): Vector => [positions[3 * index] ?? 0, positions[3 * index + 1] ?? 0, positions[3 * index + 2] ?? 0]
@@ -51,35 +49,64 @@ function loopsOf(stretches: readonly Stretch[]): Outline[] {
   return loops
 }
 
+/** Whether a surface has points on both sides of a plane across y. */
+function reaches({ positions }: Mesh, yMm: number): boolean {
+  let [least, most] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY]
+  for (let i = 1; i < positions.length; i += 3) {
+    least = Math.min(least, positions[i] ?? least)
+    most = Math.max(most, positions[i] ?? most)
+  }
+  return least < yMm + 2 * OFF_MM && most > yMm - 2 * OFF_MM
+}
+
 /** A surface cut by the plane across y, seen from in front: x to the right, z up. Regions of metal, with their holes. */
 export function sectionOf(mesh: Mesh, yMm = 0): Region[] {
+  if (!reaches(mesh, yMm)) return []
   const stretches = [...facesOf(mesh)].flatMap((face) => stretchOf(face, yMm + OFF_MM) ?? [])
-  return uniteRegions(regionsOf(loopsOf(stretches)))
+  return stretches.length > 0 ? enclosedBy(loopsOf(stretches)) : []
 }
 
-/** Loops that run the one way round are metal, the others holes in it. */
-function regionsOf(loops: readonly Outline[]): Region[] {
-  const metal = loops.filter((loop) => signedAreaMm2(loop) > 0)
-  const holes = loops.filter((loop) => signedAreaMm2(loop) < 0)
-  return metal.map((outer) => ({ outer, holes: holes.filter((hole) => isWithin(hole[0], outer)) }))
+/** A number for each corner of a surface; corners that lie over one another have the same. */
+function cornersFromAbove({ positions }: Mesh): number[] {
+  const numbers = new Map<string, number>()
+  const corners: number[] = []
+  for (let i = 0; i < positions.length; i += 3) {
+    const key = keyOf([positions[i] ?? 0, positions[i + 1] ?? 0])
+    const number = numbers.get(key) ?? numbers.size
+    numbers.set(key, number)
+    corners.push(number)
+  }
+  return corners
 }
 
-function isWithin(point: Point | undefined, outline: Outline): boolean {
-  if (!point) return false
-  let inside = false
-  outline.forEach(([ax, ay], i) => {
-    const [bx, by] = outline[(i + 1) % outline.length] ?? [ax, ay]
-    if (ay > point[1] !== by > point[1] && point[0] < ax + ((bx - ax) * (point[1] - ay)) / (by - ay)) inside = !inside
-  })
-  return inside
+/**
+ * The rim of what faces upwards, seen from above: edges that two of its triangles share cancel out. It winds round each point as often as
+ * triangles cover it.
+ */
+function rimOf(mesh: Mesh): Stretch[] {
+  const { positions, triangles } = mesh
+  const corners = cornersFromAbove(mesh)
+  const at = (index: number): Point => [positions[3 * index] ?? 0, positions[3 * index + 1] ?? 0]
+  const rim = new Map<number, Stretch[]>()
+  for (let i = 0; i < triangles.length; i += 3) {
+    const face = [triangles[i] ?? 0, triangles[i + 1] ?? 0, triangles[i + 2] ?? 0] as const
+    const points = [at(face[0]), at(face[1]), at(face[2])] as const
+    if (signedAreaMm2(points) <= 0) continue
+    for (const [from, to] of [
+      [0, 1],
+      [1, 2],
+      [2, 0],
+    ] as const) {
+      const [here, there] = [corners[face[from]] ?? 0, corners[face[to]] ?? 0]
+      if (here === there || rim.get(there * corners.length + here)?.pop()) continue
+      const key = here * corners.length + there
+      rim.set(key, [...(rim.get(key) ?? []), { from: points[from], to: points[to] }])
+    }
+  }
+  return [...rim.values()].flat()
 }
 
 /** A surface seen from above: what it covers. */
 export function planOf(mesh: Mesh): Region[] {
-  const covered = [...facesOf(mesh)].flatMap((face): Region[] => {
-    const outer = face.map(([x, y]): Point => [x, y])
-    const area = signedAreaMm2(outer)
-    return area > LEAST_AREA_MM2 ? [{ outer, holes: [] }] : []
-  })
-  return uniteRegions(covered)
+  return enclosedBy(loopsOf(rimOf(mesh)))
 }

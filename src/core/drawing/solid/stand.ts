@@ -69,9 +69,19 @@ export function standOn(own: Frame, target: Frame, { uMm = 0, vMm = 0, angleRad 
   return { rows, shift: [at[0] - from[0], at[1] - from[1], at[2] - from[2]] }
 }
 
+/** Finished surfaces, kept as long as their solids are: many of one part stand on a piece. */
+const FINISHED = new WeakMap<readonly SolidPart[], Mesh>()
+
+/** The surface of a finished part as it is made. */
+export function finishedMesh(parts: readonly SolidPart[]): Mesh {
+  const mesh = FINISHED.get(parts) ?? piecesMesh(parts, 1)
+  FINISHED.set(parts, mesh)
+  return mesh
+}
+
 /** The surface of a finished part where it stands. */
 export function standingMesh(parts: readonly SolidPart[], stand: Stand): Mesh {
-  const { positions, triangles } = piecesMesh(parts, 1)
+  const { positions, triangles } = finishedMesh(parts)
   const moved: number[] = []
   for (let i = 0; i < positions.length; i += 3)
     moved.push(...placed(stand, [positions[i] ?? 0, positions[i + 1] ?? 0, positions[i + 2] ?? 0]))

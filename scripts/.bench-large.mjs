@@ -1,0 +1,399 @@
+import { spawn, spawnSync } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { chromium } from '@playwright/test'
+import Database from 'better-sqlite3'
+import { build } from 'esbuild'
+import { BROWSER } from './browser.mjs'
+import { buildProgram } from './bundles.mjs'
+
+/** Measures the figures the project promises; run after `npm run build`. Prints, never fails. */
+const PORT = 4398
+const base = `http://127.0.0.1:${PORT}`
+
+function median(values) {
+  const sorted = [...values].sort((a, b) => a - b)
+  return sorted[Math.floor(sorted.length / 2)]
+}
+
+function report(what, ms, limit) {
+  process.stdout.write(`${what.padEnd(58)} ${ms.toFixed(0).padStart(6)} ms   (asked: under ${limit})\n`)
+}
+
+function timeCommand() {
+  const input = JSON.stringify({ insideDiameterMm: 'US 7', thicknessMm: '18 ga', alloy: 'sterling-925' })
+  const times = Array.from({ length: 9 }, () => {
+    const began = performance.now()
+    spawnSync('node', ['dist/anvil.mjs', 'calc', 'ring-band', input])
+    return performance.now() - began
+  })
+  report('anvil calc ring-band', median(times), 400)
+}
+
+/** Fifty forms recomputed together in one warm process: every form's example in turn, as often as it takes. */
+async function timeForms() {
+  const outfile = join(mkdtempSync(join(tmpdir(), 'fold-anvil-forms-')), 'forms.mjs')
+  await build({ entryPoints: ['src/core/forms/index.ts'], outfile, bundle: true, platform: 'node', format: 'esm', logLevel: 'warning' })
+  const { FORMS } = await import(pathToFileURL(outfile).href)
+  const fifty = Array.from({ length: 50 }, (_, i) => FORMS[i % FORMS.length])
+  const times = Array.from({ length: 40 }, () => {
+    const began = performance.now()
+    for (const form of fifty) form.run(form.example)
+    return performance.now() - began
+  })
+  report('fifty forms recomputed, warm, median', median(times.slice(10)), 50)
+  report('fifty forms recomputed, warm, slowest', Math.max(...times.slice(10)), 50)
+}
+
+/** Five kits side by side, two hundred steps: checked, put in order after ten were displaced, and after all were shuffled. */
+async function timeRoutes() {
+  const outfile = join(mkdtempSync(join(tmpdir(), 'fold-anvil-routes-')), 'routes.mjs')
+  const contents = `export { assemblyOf } from './src/core/kits/kit'
+    export { KITS } from './src/core/kits/registry'
+    export { checkRoute } from './src/core/rules/check'
+    export { putInOrder } from './src/core/rules/order/put-in-order'`
+  await build({
+    stdin: { contents, resolveDir: '.', loader: 'ts' },
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    logLevel: 'warning',
+  })
+  const { KITS, assemblyOf, checkRoute, putInOrder } = await import(pathToFileURL(outfile).href)
+  const assembly = { parts: [], others: [], joints: [], schools: {}, steps: [] }
+  for (const id of ['bezel-pendant-balls', 'bezel-sweated-ring', 'stamping-quartered', 'wrapped-ring-tube-rivet', 'chain-strip-links']) {
+    const own = (name) => `${id}/${name}`
+    const kit = assemblyOf(KITS.find((item) => item.id === id))
+    const things = { part: kit.parts.map((item) => item.id) }
+    const ref = (item) => ({ ...item, thing: own(item.thing) })
+    assembly.parts.push(...kit.parts.map((item) => ({ ...item, id: own(item.id) })))
+    assembly.others.push(...kit.others.map((item) => ({ ...item, id: own(item.id) })))
+    assembly.joints.push(...kit.joints.map((item) => ({ ...item, id: own(item.id), members: item.members.map(ref) })))
+    const names = (text) => text.split('+').map(own).join('+')
+    const into = ({ into: parts, from, ...params }) => ({
+      ...params,
+      ...(parts ? { into: names(parts) } : {}),
+      ...(from ? { from: names(from) } : {}),
+    })
+    assembly.steps.push(
+      ...kit.steps.map((step) => ({
+        ...step,
+        params: into(step.params),
+        on: step.on.flatMap((item) => (item.thing === 'piece' ? things.part.map((thing) => ({ thing: own(thing) })) : [ref(item)])),
+      })),
+    )
+  }
+  let seed = 1
+  const random = () => {
+    seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0
+    return seed / 2 ** 32
+  }
+  const mixed = (swaps) => {
+    const steps = [...assembly.steps]
+    for (let n = 0; n < swaps; n++) {
+      const [step] = steps.splice(Math.floor(random() * steps.length), 1)
+      steps.splice(Math.floor(random() * steps.length), 0, step)
+    }
+    return { ...assembly, steps }
+  }
+  const timed = (what, make, run, limit) => {
+    const times = Array.from({ length: 9 }, () => {
+      const input = make()
+      const began = performance.now()
+      run(input)
+      return performance.now() - began
+    })
+    report(`${what}, ${assembly.steps.length} steps`, median(times.slice(3)), limit)
+  }
+  timed('a route checked', () => assembly, checkRoute, 10)
+  timed('a route in order put in order', () => assembly, putInOrder, 100)
+  timed('ten steps displaced put in order', () => mixed(10), putInOrder, 100)
+  timed('all steps shuffled put in order', () => mixed(400), putInOrder, 100)
+}
+
+/** The night-lamp pendant grown to twelve parts on its plate, among them sixty links: the number of the piece. */
+function growLargePiece(data) {
+  const db = new Database(join(data, 'demo.db'))
+  const { id, head_revision_id: revision } = db.prepare("SELECT id, head_revision_id FROM pieces WHERE name = 'Night-lamp pendant'").get()
+  const design = JSON.parse(db.prepare('SELECT design_json FROM piece_revisions WHERE id = ?').get(revision).design_json)
+  const bail = design.parts.find((part) => part.id === 'bail')
+  const ball = design.parts.find((part) => part.id === 'balls')
+  const more = Array.from({ length: 12 - design.parts.length - 1 }, (_, i) => ({ ...ball, id: `grain-${i}`, name: `Grain ${i + 1}`, count: 1 }))
+  design.parts.push({ ...bail, id: 'links', name: 'Links', count: 60 }, ...more)
+  const put = (small, place, kind, role) => ({
+    id: `${small}-on`,
+    kind,
+    members: [
+      { thing: small, place },
+      { thing: 'plate', place: 'face' },
+    ],
+    ...(role ? { role } : {}),
+  })
+  design.joints.push(...more.map(({ id }) => put(id, 'base', 'point', 'applied')), put('links', 'inside', 'link'))
+  db.prepare('UPDATE piece_revisions SET design_json = ? WHERE id = ?').run(JSON.stringify(design), revision)
+  db.close()
+  return id
+}
+
+/** The pages of a large piece, and a change of its route until it is drawn anew. */
+async function timeLargePiece(id) {
+  for (const path of [`/pieces/${id}`, `/pieces/${id}/route`, `/pieces/${id}/joints`]) await timePage(path, 'twelve parts, sixty links, page')
+  const browser = await chromium.launch(BROWSER)
+  for (const [what, piece] of [
+    ['a step of twelve parts', id],
+    ['a step of a ring', 2],
+  ]) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.goto(`${base}/pieces/${piece}/route`)
+    await page.waitForSelector('html[data-ready]')
+    await page.waitForTimeout(1500)
+    const times = await page.evaluate(async () => {
+      const twice = [...document.querySelectorAll('button')].find((button) => button.textContent === 'Do it twice')
+      const taken = []
+      for (let n = 0; n < 11; n++) {
+        const began = performance.now()
+        twice.click()
+        await new Promise((resolve) => {
+          const channel = new MessageChannel()
+          channel.port1.onmessage = resolve
+          requestAnimationFrame(() => channel.port2.postMessage(0))
+        })
+        taken.push(performance.now() - began)
+      }
+      return taken
+    })
+    report(`${what} added, the route redrawn, painted`, median(times.slice(1)), 50)
+    await page.close()
+  }
+  await browser.close()
+}
+
+async function timePage(path, what = 'page') {
+  const times = []
+  for (let n = 0; n < 9; n++) {
+    const began = performance.now()
+    await (await fetch(base + path)).text()
+    times.push(performance.now() - began)
+  }
+  report(`${what} ${path}, whole answer`, median(times.slice(1)), 200)
+}
+
+async function timePages() {
+  for (const path of [
+    '/jobs',
+    '/pieces/1',
+    '/pieces/6/route',
+    '/pieces/2/record',
+    '/pieces/12/compare',
+    '/pieces/15',
+    '/layout/3',
+    '/drawer',
+    '/drawer/tools',
+    '/tables?q=18',
+    '/tables/advice/drill',
+    '/bench',
+    '/bench/2',
+    '/book',
+    '/settings',
+  ])
+    await timePage(path)
+}
+
+async function timeTyping() {
+  const browser = await chromium.launch(BROWSER)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${base}/pieces/1`)
+  await page.getByTestId('answer').waitFor()
+  await page.waitForTimeout(1500)
+  const times = await page.evaluate(async () => {
+    const field = document.querySelector('input[name="heightMm"]')
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set
+    const taken = []
+    for (let n = 0; n < 21; n++) {
+      const began = performance.now()
+      set.call(field, (6 + n / 20).toFixed(2))
+      field.dispatchEvent(new Event('input', { bubbles: true }))
+      await new Promise((resolve) => {
+        const channel = new MessageChannel()
+        channel.port1.onmessage = resolve
+        requestAnimationFrame(() => channel.port2.postMessage(0))
+      })
+      taken.push(performance.now() - began)
+    }
+    return taken
+  })
+  await browser.close()
+  report('a key in a field to the redrawn piece, painted', median(times.slice(1)), 50)
+}
+
+/** A key in the look-up to what it finds, painted; and the search itself, worst of many. */
+async function timeLookUp() {
+  const browser = await chromium.launch(BROWSER)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${base}/tables`)
+  await page.getByTestId('row-value').waitFor()
+  await page.waitForTimeout(1500)
+  const { painted, stood } = await page.evaluate(
+    async (texts) => {
+      const field = document.querySelector('input[aria-label="Look up"]')
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set
+      const [painted, stood] = [[], []]
+      let changed = 0
+      const observer = new MutationObserver(() => {
+        if (changed === 0) changed = performance.now()
+      })
+      observer.observe(document.querySelector('section[aria-label="What it is"]'), {
+        subtree: true,
+        childList: true,
+        characterData: true,
+        attributes: true,
+      })
+      for (const text of texts) {
+        const began = performance.now()
+        changed = 0
+        set.call(field, text)
+        field.dispatchEvent(new Event('input', { bubbles: true }))
+        await new Promise((resolve) => {
+          const channel = new MessageChannel()
+          channel.port1.onmessage = resolve
+          requestAnimationFrame(() => channel.port2.postMessage(0))
+        })
+        painted.push(performance.now() - began)
+        await new Promise((resolve) => setTimeout(resolve, 150))
+        if (changed > 0) stood.push(changed - began)
+      }
+      return { painted, stood }
+    },
+    ['#5', '#60', 'P6', 'P600', '1', '18', 'N', 'easy', '1.02', '1/16 in', 'sterling', 'US 7', '2-6', 'flux', '600'],
+  )
+  await browser.close()
+  report('a key in the look-up to its answer in the page, median', median(stood.slice(1)), 30)
+  report('a key in the look-up to its answer in the page, slowest', Math.max(...stood.slice(1)), 30)
+  report('a key in the look-up, painted, median', median(painted.slice(1)), 30)
+  report('a key in the look-up, painted, slowest', Math.max(...painted.slice(1)), 30)
+  const core = []
+  for (const text of ['#60', '18', '1.02', 'sterling density', 'easy']) {
+    const began = performance.now()
+    const done = spawnSync('node', ['dist/anvil.mjs', 'find', text])
+    if (done.status === 0) core.push(performance.now() - began)
+  }
+  report('anvil find, process and all', median(core), 400)
+}
+
+/** Frames drawn in a second while a piece is turned by hand, without a graphics card. */
+async function timeTurning() {
+  const browser = await chromium.launch(BROWSER)
+  for (const [what, path] of [
+    ['ring', '/pieces/2'],
+    ['dome', '/pieces/1'],
+    ['plate with window', '/pieces/17'],
+  ]) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.addInitScript(() => {
+      window.frames3d = new Set()
+      let tick = 0
+      const count = () => {
+        tick++
+        requestAnimationFrame(count)
+      }
+      requestAnimationFrame(count)
+      for (const name of ['drawArrays', 'drawElements']) {
+        const draw = WebGL2RenderingContext.prototype[name]
+        WebGL2RenderingContext.prototype[name] = function (...args) {
+          window.frames3d.add(tick)
+          return draw.apply(this, args)
+        }
+      }
+    })
+    await page.goto(`${base}${path}`)
+    await page.getByRole('button', { name: '3D' }).click()
+    const stage = page.getByRole('group', { name: /The piece in 3D/ })
+    await stage.locator('canvas').waitFor()
+    await page.waitForTimeout(1200)
+    const { fps, width, height } = await stage.evaluate(async (element) => {
+      const box = element.getBoundingClientRect()
+      const send = (type, x) =>
+        element.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 1, clientX: box.x + x, clientY: box.y + 100 }))
+      element.setPointerCapture = () => undefined
+      send('pointerdown', 100)
+      let x = 100
+      const before = window.frames3d.size
+      const began = performance.now()
+      while (performance.now() - began < 2500) {
+        x += 3
+        send('pointermove', x)
+        await new Promise((resolve) => requestAnimationFrame(resolve))
+      }
+      send('pointerup', x)
+      return { fps: (1000 * (window.frames3d.size - before)) / (performance.now() - began), width: box.width, height: box.height }
+    })
+    process.stdout.write(
+      `${`turning a ${what}, ${Math.round(width)} by ${Math.round(height)} px, frames a second`.padEnd(58)} ${fps.toFixed(0).padStart(6)}      (asked: 25 or more)\n`,
+    )
+    await page.close()
+  }
+  await browser.close()
+}
+
+/** The pages of a workshop after ten years: 2,000 jobs, 4,000 trays, 100,000 readings. */
+async function timeLongUse() {
+  const data = mkdtempSync(join(tmpdir(), 'fold-anvil-long-'))
+  const env = { ...process.env, FOLD_ANVIL_OPEN: 'workshop', FOLD_ANVIL_DATA: data, PORT: String(PORT + 1), NEXT_TELEMETRY_DISABLED: '1' }
+  await buildProgram('src/server/seed/long-use.ts', 'long-use')
+  if (spawnSync('node', ['dist/long-use.mjs'], { env, stdio: 'inherit' }).status !== 0) return
+  const server = await serve(env)
+  for (const path of [
+    '/jobs',
+    '/jobs?page=90',
+    '/bench',
+    '/bench/3990',
+    '/book',
+    '/book?lost=2',
+    '/pieces/2',
+    '/pieces/2/record',
+    '/pieces/2/route',
+    '/layout/1',
+    '/drawer',
+    '/settings',
+  ]) {
+    const times = []
+    let bytes = 0
+    for (let n = 0; n < 7; n++) {
+      const began = performance.now()
+      bytes = (await (await fetch(`http://127.0.0.1:${env.PORT}${path}`)).text()).length
+      times.push(performance.now() - began)
+    }
+    report(`after ten years, page ${path}, ${Math.round(bytes / 1000)} kB of 500`, median(times.slice(1)), 150)
+  }
+  server.kill()
+}
+
+/** Starts the built program, and waits until it answers. */
+async function serve(env) {
+  const server = spawn('node', ['dist/server.mjs'], { env, stdio: 'ignore' })
+  for (let n = 0; n < 100; n++) {
+    try {
+      await fetch(`http://127.0.0.1:${env.PORT}/settings`)
+      return server
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 200))
+    }
+  }
+  return server
+}
+
+if (process.argv.includes('--long')) {
+  await timeLongUse()
+  process.exit(0)
+}
+const data = mkdtempSync(join(tmpdir(), 'fold-anvil-bench-'))
+const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: data, PORT: String(PORT), NEXT_TELEMETRY_DISABLED: '1' }
+spawnSync('node', ['dist/seed.mjs'], { env })
+const large = growLargePiece(data)
+const server = await serve(env)
+await timeLargePiece(large)
+server.kill()
+process.exit(0)
