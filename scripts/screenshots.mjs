@@ -20,7 +20,7 @@ const VIEWS = [
   ['layout', '/layout/3'],
   ['drawer', '/drawer'],
   ['bench', '/bench'],
-  ['bench-step', '/bench/2'],
+  ['bench-step', '/bench/7'],
   ['book', '/book'],
   ['tables', '/tables?q=18'],
   ['tool-wall', '/drawer/tools'],

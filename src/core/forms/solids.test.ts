@@ -1,6 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { meshVolumeMm3 } from '../../../tests/support/mesh-volume'
 import { piecesMesh } from '../drawing/solid/mesh'
+import { planOf } from '../drawing/solid/slice'
+import { type Region, uniteRegions } from '../geometry/clip'
+import { signedAreaMm2 } from '../geometry/outline'
+import type { Point } from '../geometry/point'
 import { ALLOYS } from '../metals/alloys'
 import type { FormResult } from './contract'
 import { FORMS } from './registry'
@@ -48,6 +52,22 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (id, form) =>
       expect(volume).toBeGreaterThan(0)
       expect(Math.abs(volume / (volumes[2] ?? 1) - 1)).toBeLessThan(0.03)
     }
+  })
+
+  it('seen from above covers what all its triangles that face upwards cover together', () => {
+    const mesh = piecesMesh(solidsOf(resultOf(form)), 1)
+    const at = (i: number): Point => [mesh.positions[3 * i] ?? 0, mesh.positions[3 * i + 1] ?? 0]
+    const triangles = Array.from({ length: mesh.triangles.length / 3 }, (_, i) =>
+      [0, 1, 2].map((corner) => at(mesh.triangles[3 * i + corner] ?? 0)),
+    ).filter((triangle) => signedAreaMm2(triangle) > 1e-9)
+    const areaOf = (regions: readonly Region[]) =>
+      regions.reduce(
+        (sum, { outer, holes }) =>
+          sum + Math.abs(signedAreaMm2(outer)) - holes.reduce((all, hole) => all + Math.abs(signedAreaMm2(hole)), 0),
+        0,
+      )
+    const united = areaOf(uniteRegions(triangles.map((outer) => ({ outer, holes: [] }))))
+    expect(Math.abs(areaOf(planOf(mesh)) / united - 1)).toBeLessThan(2e-3)
   })
 
   if (BENT.includes(id))

@@ -1,6 +1,7 @@
 import type { Assembly } from '../assembly/assembly'
 import { findOperation } from '../operations/catalogue'
 import { Walk } from '../rules/walk'
+import { namesIn } from '../rules/world'
 
 /** What a step of the route does to the strands: which it touches, and which run together once it is done. */
 export interface StrandStep {
@@ -16,6 +17,8 @@ export interface Strands {
   /** Parts and others, in the order they are drawn: those that belong together beside each other. */
   readonly things: readonly string[]
   readonly steps: readonly StrandStep[]
+  /** Parts that a step divides off another, which ends there. */
+  readonly divided: readonly { readonly thing: string; readonly of: string; readonly step: number }[]
 }
 
 /** Parts and others that a step or a joint names, parts first. */
@@ -52,5 +55,11 @@ export function strandsOf(assembly: Assembly): Strands {
     const joins = findOperation(step.op)?.joins === 'hot' ? 'hot' : 'cold'
     return { on: [...new Set(on)].filter((thing) => things.includes(thing)), groups, joins: groups.length < before ? joins : undefined }
   })
-  return { things, steps }
+  const divided = assembly.steps.flatMap(({ on, params }, step) =>
+    namesIn(params.into).flatMap((thing) => {
+      const of = on[0]?.thing
+      return of !== undefined && things.includes(thing) && things.includes(of) ? [{ thing, of, step }] : []
+    }),
+  )
+  return { things, steps, divided }
 }

@@ -43,14 +43,32 @@ function heightsAfter(strands: Strands, index: number): Map<string, number> {
 
 const columnX = (index: number) => LEFT + index * COLUMN + COLUMN / 2
 
-function cordOf(thing: string, heights: readonly ReadonlyMap<string, number>[], start: number): Cord {
+/** Where a strand begins and ends: with the route, or at the step that divides it off or up. */
+function spanOf({ divided, steps }: Strands, thing: string) {
+  const born = divided.find((one) => one.thing === thing)
+  const ends = divided.find((one) => one.of === thing)
+  return { born, last: ends ? ends.step : steps.length }
+}
+
+function cordOf(strands: Strands, thing: string, heights: readonly ReadonlyMap<string, number>[]): Cord {
   const at = (i: number) => heights[i]?.get(thing) ?? 0
-  const pieces = heights.slice(1).map((_, i) => {
+  const { born, last } = spanOf(strands, thing)
+  const first = born ? born.step + 1 : 0
+  const pieces = heights.slice(first + 1, last + 1).map((_, n) => {
+    const i = first + n
     const [x, y, before] = [columnX(i), at(i + 1), at(i)]
     // a strand bends to the one it is joined to just before the step that joins them
     return before === y ? `H${x}` : `H${x - 34}C${x - 18} ${before} ${x - 16} ${y} ${x} ${y}`
   })
-  return { thing, path: `M8 ${start}${pieces.join('')}H${columnX(heights.length - 1) - COLUMN / 2 + 8}`, from: [10, start - 7] }
+  const end = last < strands.steps.length ? columnX(last) : columnX(heights.length - 1) - COLUMN / 2 + 8
+  if (!born) return { thing, path: `M8 ${at(0)}${pieces.join('')}H${end}`, from: [10, at(0) - 7] }
+  const [x, parent, own] = [columnX(born.step), heights[born.step]?.get(born.of) ?? 0, at(first)]
+  // what is divided off leaves the part it was of at the step that divides it
+  return {
+    thing,
+    path: `M${x} ${parent}C${x + 16} ${parent} ${x + 14} ${own} ${x + 30} ${own}${pieces.join('')}H${end}`,
+    from: [x + 34, own - 7],
+  }
 }
 
 /** Where every strand runs and every tag hangs. */
@@ -65,7 +83,7 @@ export function boardShape(strands: Strands): BoardShape {
   return {
     width: LEFT + strands.steps.length * COLUMN + 12,
     height: TOP + Math.max(0, strands.things.length - 1) * LANE + 30,
-    cords: strands.things.map((thing) => cordOf(thing, heights, heights[0]?.get(thing) ?? TOP)),
+    cords: strands.things.map((thing) => cordOf(strands, thing, heights)),
     tags,
   }
 }
