@@ -121,7 +121,12 @@ function growLargePiece(data) {
   const design = JSON.parse(db.prepare('SELECT design_json FROM piece_revisions WHERE id = ?').get(revision).design_json)
   const bail = design.parts.find((part) => part.id === 'bail')
   const ball = design.parts.find((part) => part.id === 'balls')
-  const more = Array.from({ length: 12 - design.parts.length - 1 }, (_, i) => ({ ...ball, id: `grain-${i}`, name: `Grain ${i + 1}`, count: 1 }))
+  const more = Array.from({ length: 12 - design.parts.length - 1 }, (_, i) => ({
+    ...ball,
+    id: `grain-${i}`,
+    name: `Grain ${i + 1}`,
+    count: 1,
+  }))
   design.parts.push({ ...bail, id: 'links', name: 'Links', count: 60 }, ...more)
   const put = (small, place, kind, role) => ({
     id: `${small}-on`,
@@ -140,7 +145,8 @@ function growLargePiece(data) {
 
 /** The pages of a large piece, and a change of its route until it is drawn anew. */
 async function timeLargePiece(id) {
-  for (const path of [`/pieces/${id}`, `/pieces/${id}/route`, `/pieces/${id}/joints`]) await timePage(path, 'twelve parts, sixty links, page')
+  for (const path of [`/pieces/${id}`, `/pieces/${id}/route`, `/pieces/${id}/joints`])
+    await timePage(path, 'twelve parts, sixty links, page')
   const browser = await chromium.launch(BROWSER)
   for (const [what, piece] of [
     ['a step of twelve parts', id],
