@@ -11,6 +11,7 @@ const USAGE = `usage: npm run -s anvil -- <command> [input]
   advisers              every adviser, with its schema and an example
   advise <id> <json>    which drill, blade, papers, solders, hammer
   layout <json>         nests blanks on sheets
+  form <json>           simulates doming, a held bulge, a bend, a strip closed to a tube, rolling or drawing
   temper <json>         walks a route of operations through the metal
   route <json>          which rules a route of several parts breaks, and the order that keeps them
   joints <json>         solder ladder, amounts and heat plans of an assembly

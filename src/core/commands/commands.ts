@@ -12,6 +12,7 @@ import { SOURCES } from '../sources/sources'
 import { findTable, TABLES } from '../tables/registry'
 import { issuesOf, plainWords, sayIssue } from '../units/plain-words'
 import { bad, type DoorAnswer, type DoorError } from './door-answer'
+import { form } from './form'
 import { joints, route } from './route'
 
 /** The caller's clock, in seconds since the call began. */
@@ -146,6 +147,7 @@ export function temper(raw: unknown): DoorAnswer {
 export const COMMANDS: ReadonlyMap<string, (raw: unknown, clock: Clock) => DoorAnswer> = new Map([
   ['convert', convert],
   ['find', find],
+  ['form', form],
   ['joints', joints],
   ['layout', layout],
   ['route', route],

@@ -6,6 +6,7 @@ import { layoutInput } from '../layout'
 import { temperInput } from '../route'
 import { TABLES } from '../tables/registry'
 import { CORE_VERSION } from '../version'
+import { FORM_KINDS } from './form'
 import { jointsInput, routeInput } from './route'
 
 const ERROR = {
@@ -77,6 +78,7 @@ export function openApiDocument() {
       '/api/v1/table': post('One table, its rows with source and confidence', TABLE_ID, { id: 'gauge-bs' }),
       '/api/v1/advisers': list('All advisers, with JSON Schema and example'),
       ...advisers,
+      '/api/v1/form': post('Simulates forming', { oneOf: Object.values(FORM_KINDS).map(({ schema }) => schemaOf(schema)) }),
       '/api/v1/layout': post('Nests blanks on sheets', schemaOf(layoutInput)),
       '/api/v1/route': post('Checks a route of several parts, puts it in order and plans its heats', schemaOf(routeInput)),
       '/api/v1/joints': post('Solder ladder, amounts and heat plans of an assembly', schemaOf(jointsInput)),

@@ -1,8 +1,11 @@
 const PLANE = 2 / Math.sqrt(3)
 
-/** Equivalent strain of two principal in-plane strains at constant volume (source: von-mises). Plane strain gives 2/√3 of it. */
-export function equivalentStrain(strain1: number, strain2: number): number {
-  return PLANE * Math.sqrt(strain1 ** 2 + strain1 * strain2 + strain2 ** 2)
+/**
+ * Equivalent strain of two principal in-plane strains at constant volume (source: von-mises). Plane strain gives 2/√3 of it. `smoothing`
+ * keeps a slope where nothing is formed.
+ */
+export function equivalentStrain(strain1: number, strain2: number, smoothing = 0): number {
+  return Math.hypot(PLANE * Math.sqrt(strain1 ** 2 + strain1 * strain2 + strain2 ** 2), smoothing)
 }
 
 /** Strain of rolling from one thickness to another, wide stock. Rolling to half is 0.80. */
