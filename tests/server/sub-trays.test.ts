@@ -77,8 +77,8 @@ describe('a tray of a piece of several parts', () => {
     const test = stepOf('test-joint', 'foot')
     workThrough(to, tray, [1, 2], test)
     const told = (value: unknown, dimension = 'gap') => said(1, { kind: 'test', step: idAt(test), text: PASSED, dimension, value })
-    expect(told(7)).toContain('possible is 0 to 3 mm')
-    expect(told('wide')).toContain('possible is 0 to 3 mm')
+    expect(told(7)).toContain('allowed: 0 to 3 mm')
+    expect(told('wide')).toContain('allowed: 0 to 3 mm')
     expect(told(0.1, 'width')).toContain('gap or offset is measured')
     expect(told('0')).toBe('kept')
     expect(

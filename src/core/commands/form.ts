@@ -84,7 +84,7 @@ function runDome({ alloy: id, bought, discMm, thicknessMm: t, punchesMm, want, f
     return {
       fault: {
         path: 'punchesMm',
-        message: `a disc of ${discMm} mm wraps more than half round a punch of ${small} mm; possible is ${(discMm / Math.SQRT2 - t).toFixed(1)} mm and more`,
+        message: `a disc of ${discMm} mm wraps more than half round a punch of ${small} mm; allowed: ${(discMm / Math.SQRT2 - t).toFixed(1)} mm or more`,
       },
     }
   const picked = want === 'sequence' ? punchesFor({ discMm, thicknessMm: t }, punchesMm) : undefined
@@ -176,7 +176,7 @@ function runTube({ widthMm, thicknessMm: t, insideDiameterMm, stages }: z.output
 }
 
 const isReduced = (fromMm: number, toMm: number): Fault | undefined =>
-  toMm < fromMm ? undefined : { path: 'toMm', message: `${toMm} mm was given; less than ${fromMm} mm is possible` }
+  toMm < fromMm ? undefined : { path: 'toMm', message: `${toMm} mm was given; allowed: less than ${fromMm} mm` }
 
 function runRoll({ alloy, bought, ...input }: z.output<typeof rollInput>): Ran {
   const fault = isReduced(input.fromMm, input.toMm)
@@ -220,7 +220,7 @@ export function form(raw: unknown): DoorAnswer {
   const kinds = Object.keys(FORM_KINDS).join(', ')
   const { kind } = object ?? {}
   if (!object || typeof kind !== 'string' || !Object.hasOwn(FORM_KINDS, kind)) {
-    const issue = { path: 'kind', message: `${kind === undefined ? 'nothing' : JSON.stringify(kind)} was given; possible are ${kinds}` }
+    const issue = { path: 'kind', message: `${kind === undefined ? 'nothing' : JSON.stringify(kind)} was given; allowed: ${kinds}` }
     return bad('bad-input', sayIssue(issue), [issue])
   }
   return FORM_KINDS[kind as keyof typeof FORM_KINDS].answer(object)

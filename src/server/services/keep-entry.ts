@@ -126,7 +126,7 @@ function testReadingOf(sent: Sent): Checked<Reading> | undefined {
   const size = parseSize(String(sent.value), { gaugeSystem: 'B&S' })
   const valueMm = Number(sent.value) === 0 ? 0 : 'mm' in size ? size.mm : undefined
   if (valueMm === undefined || valueMm > most)
-    return no('bad-input', `${dimension}: ${String(sent.value)} was given; possible is 0 to ${most} mm`, 'value')
+    return no('bad-input', `${dimension}: ${String(sent.value)} was given; allowed: 0 to ${most} mm`, 'value')
   return {
     ok: true,
     value: { dimension, valueMm, typed: String(sent.value), instrument: sent.instrument, simulated: simulatedIds.has(sent.instrument) },

@@ -142,7 +142,7 @@ function Side({ tray, step, bench, kept }: StepProps) {
         <TargetBand
           target={step.target}
           valueMm={calipers?.valueMm ?? kept}
-          foretold={comingOut(tray, bench, step)}
+          predicted={comingOut(tray, bench, step)}
           source={calipers ? 'from the simulated calipers' : kept === null ? 'no calipers' : 'as kept'}
         />
       ) : null}

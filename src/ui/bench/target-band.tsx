@@ -9,13 +9,13 @@ export function TargetBand({
   target,
   valueMm,
   source,
-  foretold = '',
+  predicted = '',
 }: {
   readonly target: Target
   readonly valueMm: number | null
   readonly source: string
   /** What it comes out at by what was measured before, in words. */
-  readonly foretold?: string
+  readonly predicted?: string
 }) {
   const low = target.valueMm - target.plusMinusMm
   const high = target.valueMm + target.plusMinusMm
@@ -66,7 +66,7 @@ export function TargetBand({
       <Box role="status" sx={{ fontSize: 18, mt: 1 }}>
         {target.label.toLowerCase()}, {source}: <b>{word}</b>
       </Box>
-      {foretold ? <Box sx={{ fontSize: 17, color: PALETTE.petrolText, mt: 0.5 }}>{foretold}</Box> : null}
+      {predicted ? <Box sx={{ fontSize: 17, color: PALETTE.petrolText, mt: 0.5 }}>{predicted}</Box> : null}
     </Box>
   )
 }
