@@ -16,6 +16,7 @@ export const VIEWS = [
   '/pieces/18',
   '/pieces/18/joints',
   '/pieces/24/route',
+  '/pieces/1/form',
   '/bench/2/cautions',
   '/pieces/6/route',
   '/pieces/2/record',

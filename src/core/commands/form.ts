@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { fineBulge } from '../forming/bulge/bulge'
-import { type DapStageResult, fitsPunch } from '../forming/dapping/dap'
+import { type DapStageResult, fitsPunch, smallestPunchMm } from '../forming/dapping/dap'
 import { poleBand, punchesFor, withAnneals } from '../forming/dapping/plan-dap'
 import { atPole } from '../forming/dapping/sheet'
 import { hardeningOf } from '../forming/hardening'
@@ -84,7 +84,7 @@ function runDome({ alloy: id, bought, discMm, thicknessMm: t, punchesMm, want, f
     return {
       fault: {
         path: 'punchesMm',
-        message: `a disc of ${discMm} mm wraps more than half round a punch of ${small} mm; allowed: ${(discMm / Math.SQRT2 - t).toFixed(1)} mm or more`,
+        message: `a disc of ${discMm} mm wraps more than half round a punch of ${small} mm; allowed: ${smallestPunchMm(discMm, t).toFixed(1)} mm or more`,
       },
     }
   const picked = want === 'sequence' ? punchesFor({ discMm, thicknessMm: t }, punchesMm) : undefined

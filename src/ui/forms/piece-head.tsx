@@ -1,7 +1,13 @@
 import { SubNav } from '../shared/sub-nav'
 
-/** The stations of a piece; joints only where something is joined by heat. */
-export function Stations({ pieceId, hasJoints }: { readonly pieceId: number; readonly hasJoints: boolean }) {
+interface StationsProps {
+  readonly pieceId: number
+  readonly hasJoints: boolean
+  readonly isFormed: boolean
+}
+
+/** The stations of a piece; joints only where something is joined by heat, forming only where something is domed. */
+export function Stations({ pieceId, hasJoints, isFormed }: StationsProps) {
   const at = `/pieces/${pieceId}`
   return (
     <SubNav
@@ -9,6 +15,7 @@ export function Stations({ pieceId, hasJoints }: { readonly pieceId: number; rea
       links={[
         { href: at, label: 'Size' },
         ...(hasJoints ? [{ href: `${at}/joints`, label: 'Joints' }] : []),
+        ...(isFormed ? [{ href: `${at}/form`, label: 'Form' }] : []),
         { href: `${at}/route`, label: 'Route' },
         { href: `${at}/record`, label: 'Record' },
         { href: `${at}/compare`, label: 'Compare' },

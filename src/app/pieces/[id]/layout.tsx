@@ -6,6 +6,7 @@ import { findForm } from '@/core/forms'
 import { findKit } from '@/core/kits'
 import { countWords } from '@/core/logbook'
 import { ALLOY_IDS } from '@/core/metals'
+import { dappedParts } from '@/core/piece'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { Stations } from '@/ui/forms/piece-head'
@@ -43,7 +44,11 @@ export default async function PieceLayout({ children, params }: { children: Reac
         title={piece.name}
         sub={`${piece.archivedAt === null ? '' : 'in the archive · '}${countWords(piece)} · ${(kit?.title ?? form?.title ?? '').toLowerCase()} · for ${piece.jobTitle}`}
       >
-        <Stations pieceId={piece.id} hasJoints={plan.assembly.joints.some(({ kind }) => HOT_JOINTS.includes(kind))} />
+        <Stations
+          pieceId={piece.id}
+          hasJoints={plan.assembly.joints.some(({ kind }) => HOT_JOINTS.includes(kind))}
+          isFormed={dappedParts(plan).length > 0}
+        />
       </PageHead>
       {children}
     </>

@@ -154,10 +154,14 @@ function volumeRatio(rings: readonly Ring[]): number {
 /** Radius of the middle of the metal on a punch, mm. */
 export const sphereOnPunchMm = (punchMm: number, thicknessMm: number) => (punchMm + thicknessMm) / 2
 
-/** Whether a disc of this size can lie on a punch at all: it wraps half way round at the most. */
-export function fitsPunch(discMm: number, punchMm: number, thicknessMm: number): boolean {
-  return discMm / 2 <= Math.SQRT2 * sphereOnPunchMm(punchMm, thicknessMm) * (1 + 1e-9)
-}
+/** A disc may be so much larger than a hemisphere takes: what is trimmed off its rim. */
+const TRIM = 1.05
+
+/** The smallest punch a disc can lie on: it wraps half way round at the most, and its trim over. */
+export const smallestPunchMm = (discMm: number, thicknessMm: number) => discMm / (TRIM * Math.SQRT2) - thicknessMm
+
+/** Whether a disc of this size can lie on a punch at all. */
+export const fitsPunch = (discMm: number, punchMm: number, thicknessMm: number) => punchMm >= smallestPunchMm(discMm, thicknessMm) - 1e-9
 
 /**
  * A disc dapped through punches, stage by stage: profile, thickness, strain, the work each place has used, and how near the rim is to folding

@@ -138,7 +138,7 @@ describe('a dome through its punches', () => {
     expect(band.p90).toBeLessThan(0.6 + 0.05)
   })
   it('wraps half way round a punch at the most', () => {
-    expect(fitsPunch(28, 28 / Math.SQRT2 - 0.6 + 0.01, 0.6)).toBe(true)
-    expect(fitsPunch(28, 18, 0.6)).toBe(false)
+    expect(fitsPunch(28, 28 / Math.SQRT2 - 0.6, 0.6)).toBe(true)
+    expect(fitsPunch(28, 17.5, 0.6)).toBe(false)
   })
 })

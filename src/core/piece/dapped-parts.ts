@@ -1,0 +1,45 @@
+import { fitsPunch } from '../forming/dapping/dap'
+import type { AlloyId } from '../metals/alloys'
+import { boughtStrain } from '../metals/tempers'
+import type { PiecePlan } from './plan-piece'
+import { partOfStep } from './words'
+
+/** A part that is dapped, as its route has it: its disc, its metal, and its punches with the anneals between them. */
+export interface DappedPart {
+  readonly part: string
+  readonly name: string
+  readonly alloy: AlloyId
+  readonly discMm: number
+  readonly thicknessMm: number
+  /** Hardening strain as it is bought. */
+  readonly strain: number
+  readonly stages: readonly { readonly punchMm: number; readonly annealBefore: boolean }[]
+}
+
+/** The punches a part goes through along a route, each with whether it was annealed since the last. */
+function stagesOf(plan: Pick<PiecePlan, 'parts' | 'assembly' | 'steps'>, part: string): DappedPart['stages'] {
+  const stages: { punchMm: number; annealBefore: boolean }[] = []
+  let annealBefore = false
+  for (const { op, on, params } of plan.steps) {
+    if (partOfStep(plan, on) !== part) continue
+    if (op === 'anneal') annealBefore = true
+    if (op !== 'dap' || typeof params.punchMm !== 'number') continue
+    const isAgain = stages.at(-1)?.punchMm === params.punchMm
+    // the first punch in wood and then in steel is one stage
+    if (!isAgain) stages.push({ punchMm: params.punchMm, annealBefore })
+    annealBefore = false
+  }
+  return stages
+}
+
+/** The parts of a piece that are dapped out of a disc. */
+export function dappedParts(plan: Pick<PiecePlan, 'parts' | 'assembly' | 'steps'>): DappedPart[] {
+  return plan.parts.flatMap(({ id, name, result, metal }): DappedPart[] => {
+    const stages = stagesOf(plan, id)
+    const discMm = plan.steps.find(({ op, on }) => op === 'dap' && partOfStep(plan, on) === id)?.params.discMm
+    if (!result || !metal || typeof discMm !== 'number' || stages.length === 0) return []
+    const { alloy, thicknessMm, bought } = metal
+    if (!stages.every(({ punchMm }) => fitsPunch(discMm, punchMm, thicknessMm))) return []
+    return [{ part: id, name, alloy, discMm, thicknessMm, strain: boughtStrain(bought), stages }]
+  })
+}

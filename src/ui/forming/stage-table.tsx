@@ -1,0 +1,82 @@
+'use client'
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import Checkbox from '@mui/material/Checkbox'
+import FormControlLabel from '@mui/material/FormControlLabel'
+import type { DapAnswer, DomeSpot, Light } from '@/core/forming'
+import { formatPlain } from '@/core/units'
+import { PALETTE } from '../theme/palette'
+
+interface StageTableProps {
+  readonly answer: DapAnswer
+  readonly anneals: readonly boolean[]
+  readonly chosen: number
+  readonly onChoose: (index: number) => void
+  readonly onAnneal: (index: number, annealed: boolean) => void
+}
+
+const COLOUR: Readonly<Record<Light, string>> = { green: PALETTE.verdigris, amber: PALETTE.ochre, red: PALETTE.fire }
+const FOLDS: Readonly<Record<Light, string>> = { green: 'no fold', amber: 'may ripple', red: 'folds' }
+
+const worstSpot = (spots: readonly DomeSpot[]) =>
+  spots.reduce((worst, spot) => (spot.workUsedFraction > worst.workUsedFraction ? spot : worst))
+
+/** Each punch: what it makes of the metal, how near that is to splitting and folding, and whether it is annealed first. */
+export function StageTable({ answer, anneals, chosen, onChoose, onAnneal }: StageTableProps) {
+  return (
+    <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, mt: 1.5 }}>
+      {answer.stages.map((stage, i) => {
+        const worst = worstSpot([stage.pole, stage.middle, stage.rim])
+        const band = answer.poles[i]
+        return (
+          <Box component="li" key={stage.punchMm} sx={{ borderTop: `1px solid ${PALETTE.hairline}` }}>
+            <FormControlLabel
+              sx={{ ml: -1, '& .MuiFormControlLabel-label': { fontSize: 13.5 } }}
+              control={<Checkbox size="small" checked={anneals[i] ?? false} onChange={(_, annealed) => onAnneal(i, annealed)} />}
+              label={`annealed before punch ${i + 1}`}
+            />
+            <ButtonBase
+              aria-pressed={i === chosen}
+              onClick={() => onChoose(i)}
+              sx={{
+                display: 'block',
+                width: '100%',
+                textAlign: 'left',
+                px: 1.25,
+                py: 0.75,
+                mb: 0.75,
+                fontSize: 14,
+                borderLeft: `4px solid ${i === chosen ? PALETTE.verdigris : 'transparent'}`,
+                bgcolor: i === chosen ? PALETTE.verdigrisSoft : 'transparent',
+              }}
+            >
+              <b>
+                Punch <span className="fig">{formatPlain(stage.punchMm, 1)}</span> mm
+              </b>
+              <Box>
+                <span className="fig">{formatPlain(stage.heightMm, 1)}</span> high,{' '}
+                <span className="fig">{formatPlain(stage.rimDiameterMm, 1)}</span> across the rim
+              </Box>
+              <Box>
+                crown <span className="fig">{formatPlain(stage.pole.thicknessMm, 2)}</span>
+                {band ? (
+                  <>
+                    {' '}
+                    (<span className="fig">{formatPlain(band.p10, 2)}</span> to <span className="fig">{formatPlain(band.p90, 2)}</span>)
+                  </>
+                ) : null}
+                , rim <span className="fig">{formatPlain(stage.rim.thicknessMm, 2)}</span>
+              </Box>
+              <Box sx={{ color: COLOUR[worst.light] }}>
+                <span className="fig">{Math.round(100 * worst.workUsedFraction)} %</span> of its work used
+              </Box>
+              <Box sx={{ color: COLOUR[stage.wrinkle.light] }}>
+                rim {FOLDS[stage.wrinkle.light]} (<span className="fig">{formatPlain(stage.wrinkle.index, 2)}</span> of the limit)
+              </Box>
+            </ButtonBase>
+          </Box>
+        )
+      })}
+    </Box>
+  )
+}

@@ -1,0 +1,59 @@
+'use client'
+import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
+import type { DapStageResult } from '@/core/forming'
+import { formatPlain } from '@/core/units'
+import { FONTS, PALETTE } from '../theme/palette'
+
+/** Thickness along the profile, from the crown to the rim: the stage looked at drawn strong, the others faint. */
+export function ThicknessChart({
+  stages,
+  chosen,
+  thicknessMm,
+}: {
+  readonly stages: readonly DapStageResult[]
+  readonly chosen: number
+  readonly thicknessMm: number
+}) {
+  const rings = stages[0]?.profile.length ?? 0
+  const data = Array.from({ length: rings }, (_, i) => ({
+    share: Math.round((100 * (i + 0.5)) / rings),
+    ...Object.fromEntries(stages.map(({ profile }, s) => [`stage${s}`, Number((profile[i]?.thicknessMm ?? 0).toFixed(4))])),
+  }))
+  const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
+  const all = stages.flatMap(({ profile }) => profile.map((point) => point.thicknessMm))
+  const reach = Math.max(0.02, ...all.map((mm) => Math.abs(mm - thicknessMm))) * 1.1
+  return (
+    <ResponsiveContainer width="100%" height={190}>
+      <LineChart data={data} margin={{ top: 10, right: 24, bottom: 4, left: 4 }} title="Thickness from the crown to the rim, mm">
+        <CartesianGrid stroke={PALETTE.hairline} vertical={false} />
+        <XAxis
+          dataKey="share"
+          type="number"
+          domain={[0, 100]}
+          tick={tick}
+          stroke={PALETTE.muted}
+          tickFormatter={(share: number) => (share === 0 ? 'crown' : share === 100 ? 'rim' : '')}
+          ticks={[0, 25, 50, 75, 100]}
+        />
+        <YAxis
+          tick={tick}
+          stroke={PALETTE.muted}
+          width={58}
+          domain={[thicknessMm - reach, thicknessMm + reach]}
+          tickFormatter={(mm: number) => formatPlain(mm, 2)}
+        />
+        <ReferenceLine y={thicknessMm} stroke={PALETTE.ink} strokeDasharray="2 4" />
+        {stages.map((stage, s) => (
+          <Line
+            key={stage.punchMm}
+            dataKey={`stage${s}`}
+            stroke={s === chosen ? PALETTE.verdigris : PALETTE.steelEdge}
+            strokeWidth={s === chosen ? 3 : 1}
+            dot={false}
+            isAnimationActive={false}
+          />
+        ))}
+      </LineChart>
+    </ResponsiveContainer>
+  )
+}
