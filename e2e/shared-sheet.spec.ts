@@ -24,7 +24,7 @@ async function act(page: Page, name: string, input: object): Promise<{ id: numbe
 const DISC = { diameterMm: 24, alloy: 'copper-c110', thicknessMm: 0.9 }
 
 test('two jobs on one sheet: reserved is taken, a cut is told, and the other moves to what is left', async ({ page }) => {
-  await act(page, 'addStock', { kind: 'sheet', alloy: 'copper-c110', thickness: '0.9', length: '150', width: '60' })
+  await act(page, 'addStock', { kind: 'sheet', alloy: 'copper-c110', thickness: '0.9', length: '240', width: '60' })
   const first = await act(page, 'addPiece', { name: 'Whistle cap', form: 'disc', input: DISC, quantity: 4 })
   const second = await act(page, 'addPiece', { name: 'Lamp cap', form: 'disc', input: DISC, quantity: 3 })
 
@@ -53,7 +53,7 @@ test('two jobs on one sheet: reserved is taken, a cut is told, and the other mov
   const svg = await (
     await page.request.get(url((await page.getByRole('link', { name: 'Download SVG, as it is' }).getAttribute('href')) ?? ''))
   ).text()
-  expect(svg).toContain('Cannot be cut as it lies: 1 off the sheet or inside the margin.')
+  expect(svg).toContain('Cannot be cut as it lies: 1 off the sheet or inside the margin')
   await page.getByRole('button', { name: 'Place the blanks' }).click()
   await expect(page.getByText(/cannot be cut as/)).toBeHidden({ timeout: 25_000 })
   await page.waitForTimeout(900)

@@ -10,7 +10,7 @@ const VIEWS = [
   ['jobs', '/jobs'],
   ['size-dome', '/pieces/1'],
   ['size-ring', '/pieces/2'],
-  ['size-rivet', '/pieces/9'],
+  ['form', '/pieces/6/form'],
   ['assembly', '/pieces/18'],
   ['joints', '/pieces/18/joints', 'Heat 3: bezel and plate'],
   ['round', '/pieces/8', '3D'],

@@ -50,8 +50,9 @@ function Stretches({
   readonly thicknessMm: number
   readonly scale: Scale
 }) {
-  return profile.slice(1).flatMap((point, i) => {
-    const before = profile[i] ?? point
+  return profile.flatMap((point, i) => {
+    // the first reaches over the crown to its own other side
+    const before = profile[i - 1] ?? { ...point, rMm: -point.rMm }
     const wide = Math.max(1.5, ((point.thicknessMm + before.thicknessMm) / 2) * scale.perMm)
     const colour = colourOf(Math.log((point.thicknessMm + before.thicknessMm) / 2 / thicknessMm))
     return [-1, 1].map((side) => (

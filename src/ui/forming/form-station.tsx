@@ -22,7 +22,11 @@ export interface FormedPart {
 }
 
 /** How the sheet drags on the punch, as a smith would say it. */
-const WAYS = { '0': 'oiled', '0.25': 'dry', '1': 'driven home' } as const
+const WAYS = [
+  [0, 'oiled'],
+  [0.25, 'dry'],
+  [1, 'driven home'],
+] as const
 
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight'] as const
 const ORDER = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'] as const
@@ -47,7 +51,7 @@ function verdict({ stages }: DapAnswer): { readonly light: Light; readonly words
 
 function Dome({ part, first }: { readonly part: DappedPart; readonly first: DapAnswer }) {
   const [anneals, setAnneals] = useState(() => part.stages.map(({ annealBefore }) => annealBefore))
-  const [friction, setFriction] = useState<keyof typeof WAYS>('0')
+  const [friction, setFriction] = useState(0)
   const [chosen, setChosen] = useState(part.stages.length - 1)
   const asPlanned = useMemo(
     (): DapQuestion => ({
@@ -61,12 +65,12 @@ function Dome({ part, first }: { readonly part: DappedPart; readonly first: DapA
     [part],
   )
   const question = useMemo(() => {
-    const isSame = friction === '0' && part.stages.every(({ annealBefore }, i) => annealBefore === anneals[i])
+    const isSame = friction === 0 && part.stages.every(({ annealBefore }, i) => annealBefore === anneals[i])
     return isSame
       ? asPlanned
       : {
           ...asPlanned,
-          friction: Number(friction),
+          friction,
           stages: part.stages.map(({ punchMm }, i) => ({ punchMm, annealBefore: anneals[i] ?? false })),
         }
   }, [asPlanned, part.stages, anneals, friction])
@@ -129,10 +133,10 @@ function Dome({ part, first }: { readonly part: DappedPart; readonly first: DapA
           exclusive
           size="small"
           value={friction}
-          onChange={(_, way: keyof typeof WAYS | null) => way && setFriction(way)}
+          onChange={(_, way: number | null) => way !== null && setFriction(way)}
           aria-label="On the punch"
         >
-          {Object.entries(WAYS).map(([value, way]) => (
+          {WAYS.map(([value, way]) => (
             <ToggleButton key={value} value={value}>
               {way}
             </ToggleButton>

@@ -1,4 +1,5 @@
 'use client'
+import { nice, ticks } from 'd3-array'
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import type { DapStageResult } from '@/core/forming'
 import { formatPlain } from '@/core/units'
@@ -21,7 +22,7 @@ export function ThicknessChart({
   }))
   const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
   const all = stages.flatMap(({ profile }) => profile.map((point) => point.thicknessMm))
-  const reach = Math.max(0.02, ...all.map((mm) => Math.abs(mm - thicknessMm))) * 1.1
+  const [low, high] = nice(Math.min(thicknessMm, ...all) - 0.01, Math.max(thicknessMm, ...all) + 0.01, 4)
   return (
     <ResponsiveContainer width="100%" height={190}>
       <LineChart data={data} margin={{ top: 10, right: 24, bottom: 4, left: 4 }} title="Thickness from the crown to the rim, mm">
@@ -39,10 +40,16 @@ export function ThicknessChart({
           tick={tick}
           stroke={PALETTE.muted}
           width={58}
-          domain={[thicknessMm - reach, thicknessMm + reach]}
+          domain={[low, high]}
+          ticks={ticks(low, high, 4)}
           tickFormatter={(mm: number) => formatPlain(mm, 2)}
         />
-        <ReferenceLine y={thicknessMm} stroke={PALETTE.ink} strokeDasharray="2 4" />
+        <ReferenceLine
+          y={thicknessMm}
+          stroke={PALETTE.ink}
+          strokeDasharray="2 4"
+          label={{ value: 'sheet', position: 'insideTopRight', fontSize: 12, fill: PALETTE.ink }}
+        />
         {stages.map((stage, s) => (
           <Line
             key={stage.punchMm}
