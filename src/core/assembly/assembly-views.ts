@@ -18,8 +18,9 @@ export interface StandingBody {
   readonly id: string
   readonly name: string
   readonly mesh: Mesh
-  /** What it is a copy of and how that is turned: bodies of one name differ only by where they stand. */
-  readonly likeness: string
+  /** What it is a copy of, and how that is turned: copies that are turned alike differ only by where they stand. */
+  readonly solids: readonly SolidPart[]
+  readonly turned: string
   readonly shift: Vector
 }
 
@@ -35,14 +36,11 @@ export function standingBodies(
   apartMm = 0,
 ): { readonly bodies: readonly StandingBody[]; readonly undrawn: readonly string[] } {
   const { stands, undrawn } = standTogether(parts, joints, apartMm)
-  const models = new Map<readonly SolidPart[], number>()
   const bodies = parts.flatMap(({ id, name, solids }): StandingBody[] => {
     const stand = stands.get(id)
     if (!stand) return []
-    const model = models.get(solids) ?? models.size
-    models.set(solids, model)
-    const likeness = `${model} ${stand.rows.flat().map((cosine) => cosine.toFixed(9))}`
-    return [{ id, name, mesh: standingMesh(solids, stand), likeness, shift: stand.shift }]
+    const turned = stand.rows.flat().map((cosine) => cosine.toFixed(9))
+    return [{ id, name, mesh: standingMesh(solids, stand), solids, turned: turned.join(' '), shift: stand.shift }]
   })
   return { bodies, undrawn }
 }
@@ -56,21 +54,22 @@ function topOf({ mesh: { positions } }: StandingBody): number {
 
 const moved = (outline: Outline, dx: number, dy: number) => outline.map(([x, y]): Point => [x + dx, y + dy])
 
-/** Plans of bodies, each likeness worked out once and moved to where its copies stand. */
-function plansOf(bodies: readonly StandingBody[]): ReadonlyMap<StandingBody, readonly Region[]> {
-  const first = new Map<string, { readonly shift: Vector; readonly regions: readonly Region[] }>()
-  return new Map(
-    bodies.map((body) => {
-      const known = first.get(body.likeness) ?? { shift: body.shift, regions: planOf(body.mesh) }
-      first.set(body.likeness, known)
-      const [dx, dy] = [body.shift[0] - known.shift[0], body.shift[1] - known.shift[1]]
-      const regions = known.regions.map(({ outer, holes }) => ({
-        outer: moved(outer, dx, dy),
-        holes: holes.map((hole) => moved(hole, dx, dy)),
-      }))
-      return [body, regions] as const
-    }),
-  )
+interface Plan {
+  readonly shift: Vector
+  readonly regions: readonly Region[]
+}
+
+/** Plans of solids by how they are turned, kept as long as the solids are. */
+const PLANS = new WeakMap<readonly SolidPart[], Map<string, Plan>>()
+
+/** What a body covers seen from above: worked out once for all its copies that are turned alike, and moved to where it stands. */
+function planOfBody({ solids, turned, shift, mesh }: StandingBody): Region[] {
+  const plans = PLANS.get(solids) ?? new Map<string, Plan>()
+  PLANS.set(solids, plans)
+  const known = plans.get(turned) ?? { shift, regions: planOf(mesh) }
+  plans.set(turned, known)
+  const [dx, dy] = [shift[0] - known.shift[0], shift[1] - known.shift[1]]
+  return known.regions.map(({ outer, holes }) => ({ outer: moved(outer, dx, dy), holes: holes.map((hole) => moved(hole, dx, dy)) }))
 }
 
 /** Standing parts in section along their middle, and from above; each part a region of its own, with its name. */
@@ -78,7 +77,6 @@ export function viewsOfBodies(bodies: readonly StandingBody[], isApart = false):
   // what lies on top is drawn last
   const tops = new Map(bodies.map((body) => [body, topOf(body)] as const))
   const upwards = [...bodies].sort((a, b) => (tops.get(a) ?? 0) - (tops.get(b) ?? 0))
-  const plans = plansOf(bodies)
   const view = (id: string, title: string, regionsOf: (body: StandingBody) => readonly Region[]): AssemblyView => {
     const drawn = upwards.map((body) => ({ body, regions: regionsOf(body) }))
     const named = new Set<string>()
@@ -97,7 +95,7 @@ export function viewsOfBodies(bodies: readonly StandingBody[], isApart = false):
       }),
     }
   }
-  return [view('section', 'Section', ({ mesh }) => sectionOf(mesh)), view('plan', 'From above', (body) => plans.get(body) ?? [])]
+  return [view('section', 'Section', ({ mesh }) => sectionOf(mesh)), view('plan', 'From above', planOfBody)]
 }
 
 /** The assembly standing together: in section along its middle, and from above. */

@@ -2,10 +2,18 @@ import type { SolidPart } from '../drawing/solid/solid'
 import { circleOutline } from '../geometry/outline'
 import type { FormResult } from './contract'
 
+/** Blanks as they lie, the same solids each time they are asked for. */
+const FLAT = new WeakMap<FormResult['blanks'], readonly SolidPart[]>()
+
 /** The piece in three dimensions: as its form says, or where that says nothing, its first blank as it lies. */
 export function solidsOf({ solids, blanks }: Pick<FormResult, 'solids' | 'blanks'>): readonly SolidPart[] {
   if (solids) return solids
-  const [blank] = blanks
+  const flat = FLAT.get(blanks) ?? flatSolids(blanks)
+  FLAT.set(blanks, flat)
+  return flat
+}
+
+function flatSolids([blank]: FormResult['blanks']): readonly SolidPart[] {
   if (!blank) return []
   if (blank.lengthMm !== undefined)
     return [

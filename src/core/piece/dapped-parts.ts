@@ -1,5 +1,6 @@
+import type { DapQuestion } from '../forming/dapping/compare-dap'
 import { fitsPunch } from '../forming/dapping/dap'
-import type { AlloyId } from '../metals/alloys'
+import { ALLOYS, type AlloyId } from '../metals/alloys'
 import { boughtStrain } from '../metals/tempers'
 import type { PiecePlan } from './plan-piece'
 import { partOfStep } from './words'
@@ -14,6 +15,11 @@ export interface DappedPart {
   /** Hardening strain as it is bought. */
   readonly strain: number
   readonly stages: readonly { readonly punchMm: number; readonly annealBefore: boolean }[]
+}
+
+/** How a part is dapped, as the simulation is asked: freely slipping, with the anneals of its route. */
+export function dapQuestion({ alloy, discMm, thicknessMm, strain, stages }: DappedPart): DapQuestion {
+  return { alloy: ALLOYS[alloy], discMm, thicknessMm, strain, stages, friction: 0 }
 }
 
 /** The punches a part goes through along a route, each with whether it was annealed since the last. */

@@ -14,7 +14,7 @@ export {
   withRoute,
 } from './change-route'
 export { type Compared, type CompareRow, comparePieces, fieldLines, type PieceComparison } from './compare'
-export { type DappedPart, dappedParts } from './dapped-parts'
+export { type DappedPart, dappedParts, dapQuestion } from './dapped-parts'
 export { type DesignJoint, type DesignOther, type DesignPart, type JointPose, onePart, type PieceDesign } from './design'
 export type { DesignStep } from './design-step'
 export { applyEdits, editsBetween, isUnedited, type Misfit, NO_EDITS, type PlacedStep, type RouteEdits } from './edits'

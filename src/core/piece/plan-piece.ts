@@ -17,6 +17,7 @@ import { applyEdits, type Misfit, NO_EDITS } from './edits'
 import { excludingJoints } from './excluding-joints'
 import { ownedSolders } from './owned-solders'
 import { withRivetHoles } from './rivet-holes'
+import { runPart } from './run-part'
 import { usualAssembly } from './usual-route'
 import { withSizes } from './with-sizes'
 
@@ -91,7 +92,8 @@ function planPart(part: DesignPart, worked: DesignPart['input'], options: PlanOp
   if (unbound.length > 0) return open(unbound)
   // how many there are is the piece's own, not one part's
   const { qty: _, ...input } = worked
-  const run = form.run(input, { inputVersion: part.inputVersion, ...options })
+  const { schools: _schools, ...bench } = options
+  const run = runPart(form, input, { ...bench, inputVersion: part.inputVersion })
   if (!run.ok) return open(run.issues)
   return { ...own, result: run.result, metal: metalOf(run.result, part), issues: [] }
 }

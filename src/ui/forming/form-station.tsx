@@ -6,9 +6,9 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import NextLink from 'next/link'
 import { useMemo, useState } from 'react'
-import type { DapAnswer, DapQuestion, Light } from '@/core/forming'
+import type { DapAnswer, Light } from '@/core/forming'
 import { ALLOYS } from '@/core/metals'
-import type { DappedPart } from '@/core/piece'
+import { type DappedPart, dapQuestion } from '@/core/piece'
 import { formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
 import { DomeSection } from './dome-section'
@@ -53,17 +53,7 @@ function Dome({ part, first }: { readonly part: DappedPart; readonly first: DapA
   const [anneals, setAnneals] = useState(() => part.stages.map(({ annealBefore }) => annealBefore))
   const [friction, setFriction] = useState(0)
   const [chosen, setChosen] = useState(part.stages.length - 1)
-  const asPlanned = useMemo(
-    (): DapQuestion => ({
-      alloy: ALLOYS[part.alloy],
-      discMm: part.discMm,
-      thicknessMm: part.thicknessMm,
-      strain: part.strain,
-      stages: part.stages,
-      friction: 0,
-    }),
-    [part],
-  )
+  const asPlanned = useMemo(() => dapQuestion(part), [part])
   const question = useMemo(() => {
     const isSame = friction === 0 && part.stages.every(({ annealBefore }, i) => annealBefore === anneals[i])
     return isSame

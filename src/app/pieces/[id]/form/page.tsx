@@ -1,7 +1,6 @@
 import { notFound } from 'next/navigation'
 import { answerDap } from '@/core/forming'
-import { ALLOYS } from '@/core/metals'
-import { dappedParts } from '@/core/piece'
+import { dappedParts, dapQuestion } from '@/core/piece'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { FormStation } from '@/ui/forming/form-station'
@@ -16,17 +15,7 @@ export default async function FormPage({ params }: { params: Promise<{ id: strin
     <FormStation
       key={`${piece.id}-${piece.revision}`}
       pieceId={piece.id}
-      parts={parts.map((part) => ({
-        part,
-        answer: answerDap({
-          alloy: ALLOYS[part.alloy],
-          discMm: part.discMm,
-          thicknessMm: part.thicknessMm,
-          strain: part.strain,
-          stages: part.stages,
-          friction: 0,
-        }),
-      }))}
+      parts={parts.map((part) => ({ part, answer: answerDap(dapQuestion(part)) }))}
     />
   )
 }
