@@ -80,6 +80,7 @@ describe('a tray of a piece of several parts', () => {
     expect(told(7)).toContain('allowed: 0 to 3 mm')
     expect(told('wide')).toContain('allowed: 0 to 3 mm')
     expect(told(0.1, 'width')).toContain('gap or offset is measured')
+    expect(said(1, { kind: 'test', step: idAt(test), text: 'failed: a gap', part: 'lid' })).toContain('lid was given')
     expect(told('0')).toBe('kept')
     expect(
       said(2, { kind: 'test', step: idAt(test), text: 'failed: it sits askew', dimension: 'offset', value: '0.4', part: 'bezel' }),

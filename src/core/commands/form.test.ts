@@ -52,13 +52,13 @@ describe('what `form` answers', () => {
     ['springback-bangle-annealed', { alloy: 'sterling-925', bought: 'annealed', radiusMm: 31, thicknessMm: 1, widthMm: 20 }, 37],
     ['springback-bangle-half-hard', { alloy: 'sterling-925', bought: 'half-hard', radiusMm: 31, thicknessMm: 1, widthMm: 20 }, 49.6],
   ])('%s', (_, bent, expected) => {
-    const { sprungRadiusMm, band } = done({ kind: 'bend', ...bent }) as unknown as {
+    const { sprungRadiusMm, between } = done({ kind: 'bend', ...bent }) as unknown as {
       sprungRadiusMm: number
-      band: { p10: number; p90: number }
+      between: { leastMm: number; mostMm: number }
     }
     expect(Math.abs(sprungRadiusMm / expected - 1)).toBeLessThan(0.01)
-    expect(band.p10).toBeLessThan(sprungRadiusMm)
-    expect(band.p90).toBeGreaterThan(sprungRadiusMm)
+    expect(between.leastMm).toBeLessThan(sprungRadiusMm)
+    expect(between.mostMm).toBeGreaterThan(sprungRadiusMm)
   })
   it('of a former: what is bent on it springs to the radius that is wanted', () => {
     const wanted = { kind: 'bend', alloy: 'yellow-brass-c260', bought: 'half-hard', radiusMm: 28, thicknessMm: 1, widthMm: 25 }

@@ -16,7 +16,7 @@ import { sayIssue } from '../units/plain-words'
 import { bad, type DoorAnswer } from './door-answer'
 
 const DEG = 180 / Math.PI
-/** Opposite signs of what springback misses, as a share of it (source: springback). */
+/** What is not known of how far metal springs, as a share of that, either way (source: springback). */
 const SPRING_SPREAD = 0.15
 
 const metal = { alloy: z.enum(ALLOY_IDS), bought: z.enum(BOUGHT_TEMPER_IDS).default('annealed') }
@@ -145,12 +145,16 @@ function runBend({ alloy: id, bought, radiusMm, thicknessMm: t, widthMm }: z.out
   const sprung = springback(alloy, strip)
   const outer = bendStrain(radiusMm - t / 2, t, widthMm)
   const used = (strip.strain + outer) / strainLimit(alloy)
-  const spread = (by: number) => (sprung === undefined ? null : 1 / (1 / radiusMm - (1 + by) * (1 / radiusMm - 1 / sprung)))
+  /** Null where it springs flat. */
+  const sprungBy = (share: number) => {
+    const left = sprung === undefined ? 0 : 1 / radiusMm - share * (1 / radiusMm - 1 / sprung)
+    return left > 0 ? 1 / left : null
+  }
   return {
     body: {
       kind: 'bend',
       sprungRadiusMm: sprung ?? null,
-      band: { p10: spread(-SPRING_SPREAD), p90: spread(SPRING_SPREAD) },
+      between: { leastMm: sprungBy(1 - SPRING_SPREAD), mostMm: sprungBy(1 + SPRING_SPREAD) },
       formerRadiusMm: formingRadius(alloy, strip) ?? null,
       outerStrain: outer,
       workUsedFraction: used,

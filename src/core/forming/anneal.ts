@@ -34,6 +34,8 @@ function smoothstep(low: number, high: number, x: number): number {
 const LEAST_DRIVING_STRAIN = 0.3
 /** Softened by so much it is called annealed. */
 const SOFT_FRACTION = 0.95
+/** Grain of stock nobody has measured: sheet as sold for deep drawing and polishing. */
+export const STOCK_GRAIN_MM = 0.025
 /** Strain left under which metal is annealed. */
 export const SOFT_STRAIN = 0.07
 /** The shortest and the longest time a torch or a kiln is held, s. */

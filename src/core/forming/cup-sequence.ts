@@ -19,7 +19,7 @@ export interface CupSequence {
 /** Largest rim hoop strain of one step. */
 const HOOP_LIMIT = 0.1
 /** The rim may close by this many thicknesses in one step before it folds, unless one's own figure says otherwise. */
-const THICKNESSES_PER_STEP = 5
+export const THICKNESSES_PER_STEP = 5
 
 function isStepSafe(closesMm: number, fromRimMm: number, toRimMm: number): boolean {
   const hoop = Math.abs(Math.log(toRimMm / fromRimMm))

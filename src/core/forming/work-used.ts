@@ -7,6 +7,9 @@ const LIMIT_SPREAD = 0.3
 export const ANNEAL_AT = 0.61
 export const RISK_AT = 0.85
 
+/** Weight of hoop compression in the work ledger: it folds before it cracks (source: estimated, low). */
+export const COMPRESSION_WEIGHT = 0.6
+
 export type Light = 'green' | 'amber' | 'red'
 
 /** Strain that uses up all the work between two anneals. Sterling 0.92, copper 1.39. */

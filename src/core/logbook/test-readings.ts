@@ -1,7 +1,7 @@
 /** What can be measured at a test of a joint or a fit, and how much of it can be told there. */
 export const TEST_READINGS = {
-  gap: { label: 'Gap', mostMm: 3 },
-  offset: { label: 'Offset', mostMm: 20 },
+  gap: { mostMm: 3 },
+  offset: { mostMm: 20 },
 } as const
 export type TestReading = keyof typeof TEST_READINGS
 

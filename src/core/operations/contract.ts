@@ -17,9 +17,6 @@ export const UNWORKED: Working = { strain: 0, weight: 1 }
 /** Weight of hammering in the work ledger: kinder than stretching (source: estimated, low). */
 export const HAMMER_WEIGHT = 0.8
 
-/** Weight of hoop compression in the work ledger: it folds before it cracks (source: estimated, low). */
-export const COMPRESSION_WEIGHT = 0.6
-
 /** A heat, and how near the solidus it may come: judged by colour it needs more room than where solder tells it. */
 export interface Heat {
   readonly tempC: number

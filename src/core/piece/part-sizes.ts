@@ -104,9 +104,8 @@ export function sizesAlong(plan: Pick<PiecePlan, 'parts' | 'assembly' | 'steps'>
     ]),
   )
   return plan.steps.map((step, index) => {
-    const part = partOfStep(plan, step.on) ?? ''
-    const own = byPart.get(part)
-    return { part, sizes: own?.after[index] ?? [], before: own?.after[index - 1] ?? own?.start ?? [] }
+    const own = byPart.get(partOfStep(plan, step.on) ?? '')
+    return { sizes: own?.after[index] ?? [], before: own?.after[index - 1] ?? own?.start ?? [] }
   })
 }
 

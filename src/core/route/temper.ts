@@ -1,4 +1,4 @@
-import { SOFT_STRAIN, softenByHeat } from '../forming/anneal'
+import { SOFT_STRAIN, STOCK_GRAIN_MM, softenByHeat } from '../forming/anneal'
 import { flowStressMPa, hardnessHv } from '../forming/flow'
 import { crackProbability, type Light, lightOf, RISK_AT, strainLimit } from '../forming/work-used'
 import { ALLOYS, type Alloy, type AlloyId } from '../metals/alloys'
@@ -81,8 +81,6 @@ export interface TemperWalk {
   readonly issues: readonly { readonly path: string; readonly message: string }[]
 }
 
-/** Sheet as sold for deep drawing and polishing; grain of stock nobody has measured. */
-const STOCK_GRAIN_MM = 0.025
 /** Wider than this many thicknesses a strip cannot narrow as it is bent, and counts as wide. */
 const WIDE = 20
 /** An observer's error in judging a heat by its colour. */

@@ -84,6 +84,11 @@ function openBefore(repositories: Repositories, tray: Tray, instance: number, st
     )?.id
 }
 
+function takenAs(sent: Sent, dimension: string, valueMm: number): Reading {
+  const { instrument, value } = sent
+  return { dimension, valueMm, typed: String(value), instrument, simulated: simulatedIds.has(instrument) }
+}
+
 function readingOf(repositories: Repositories, tray: Tray, sent: Sent, place: Place): Checked<Reading> {
   const step = place.stepIndex === null ? undefined : stepsOf(repositories, tray)[place.stepIndex]
   if (!step || !place.item || place.stepIndex === null) return no('bad-input', 'a reading is of one piece at one step', 'item')
@@ -103,13 +108,7 @@ function readingOf(repositories: Repositories, tray: Tray, sent: Sent, place: Pl
       `Reading: ${formatPlain(size.mm, 2)} mm was given; the aim is ${formatPlain(target.valueMm, 2)} mm, allowed: ${formatPlain(least, 2)} to ${formatPlain(most, 2)} mm`,
       'value',
     )
-  const simulated = simulatedIds.has(sent.instrument)
-  if (simulated && !isPracticeOn(repositories))
-    return no('bad-input', 'The simulated calipers are off in this workshop. Settings can switch them on for practice.', 'instrument')
-  return {
-    ok: true,
-    value: { dimension: target.dimension, valueMm: size.mm, typed: String(sent.value), instrument: sent.instrument, simulated },
-  }
+  return { ok: true, value: takenAs(sent, target.dimension, size.mm) }
 }
 
 /** What was measured at a test: a gap or how far it sits off, which may be nothing; none where it was only looked at. */
@@ -127,15 +126,15 @@ function testReadingOf(sent: Sent): Checked<Reading> | undefined {
   const valueMm = Number(sent.value) === 0 ? 0 : 'mm' in size ? size.mm : undefined
   if (valueMm === undefined || valueMm > most)
     return no('bad-input', `${dimension}: ${String(sent.value)} was given; allowed: 0 to ${most} mm`, 'value')
-  return {
-    ok: true,
-    value: { dimension, valueMm, typed: String(sent.value), instrument: sent.instrument, simulated: simulatedIds.has(sent.instrument) },
-  }
+  return { ok: true, value: takenAs(sent, dimension, valueMm) }
 }
 
 function measuredOf(repositories: Repositories, tray: Tray, sent: Sent, place: Place): Checked<Reading> | undefined {
-  if (sent.kind === 'reading') return readingOf(repositories, tray, sent, place)
-  return sent.kind === 'test' ? testReadingOf(sent) : undefined
+  const reading =
+    sent.kind === 'reading' ? readingOf(repositories, tray, sent, place) : sent.kind === 'test' ? testReadingOf(sent) : undefined
+  if (reading?.ok && reading.value.simulated && !isPracticeOn(repositories))
+    return no('bad-input', 'The simulated calipers are off in this workshop. Settings can switch them on for practice.', 'instrument')
+  return reading
 }
 
 /** Simulated instruments work in the demonstration, and elsewhere only where they were switched on for practice. */
@@ -165,6 +164,9 @@ function testFault(
 ): DoorAnswer | undefined {
   const step = stepIndex === null ? undefined : stepsOf(repositories, tray)[stepIndex]
   if (!item || !step || !TESTED.has(step.op)) return refuse('bad-input', 'a test is of one piece, at a step that tests it', 'step')
+  const parts = tray.plan.parts.map(({ part }) => part)
+  if (sent.part !== undefined && !parts.includes(sent.part))
+    return refuse('bad-input', `this piece has the parts ${parts.join(', ')}; ${sent.part} was given`, 'part')
   if (!sent.text?.startsWith(PASSED) && !sent.text?.startsWith(FAILED))
     return refuse('bad-input', `the result of a test is "${PASSED}" or "${FAILED}: what was seen"`, 'text')
   return undefined

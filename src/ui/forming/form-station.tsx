@@ -34,13 +34,13 @@ const ORDER = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh'
 /** "Four punches, anneal before the third": what the simulation would do. */
 function sequenceWords(punches: number, annealBefore: readonly number[]): string {
   const count = punches === 1 ? 'One punch' : `${NUMBERS[punches] ?? punches} punches`
-  if (annealBefore.length === 0) return `${count}, and no anneal is needed.`
+  if (annealBefore.length === 0) return `${count}, and no anneal is needed against splitting.`
   const before = annealBefore.map((i) => `the ${ORDER[i] ?? `${i + 1}th`}`).join(' and ')
   return `${count}, annealed before ${before}: without it more than 61 % of what the metal can take would be used there.`
 }
 
 const WORST: readonly Light[] = ['green', 'amber', 'red']
-const SAID: Readonly<Record<Light, string>> = { green: 'safe', amber: 'near its limit', red: 'likely to fail' }
+const SAID: Readonly<Record<Light, string>> = { green: 'within its limit', amber: 'near its limit', red: 'likely to fail' }
 
 function verdict({ stages }: DapAnswer): { readonly light: Light; readonly words: string } {
   const worst = (lights: readonly Light[]) => WORST[Math.max(...lights.map((light) => WORST.indexOf(light)))] ?? 'green'
@@ -133,8 +133,9 @@ function Dome({ part, first }: { readonly part: DappedPart; readonly first: DapA
           ))}
         </ToggleButtonGroup>
         <Typography variant="body2" sx={{ mt: 1.5 }}>
-          How far the crown thins is the hand’s: from 0.4 to 1.8 of what is calculated, so its figure has a wide band. The rim is known
-          better, within 3 %. What you try here changes nothing of the route.
+          Height and rim are those of the middle of the metal. How far the crown thins is the hand’s: from 0.4 to 1.8 of what is calculated,
+          so its figure has a wide band. The rim is known better, within 3 %; work used within 30 % of itself. What you try here changes
+          nothing of the route.
         </Typography>
       </Box>
     </Box>

@@ -54,21 +54,22 @@ export function StageTable({ answer, anneals, chosen, onChoose, onAnneal }: Stag
                 Punch <span className="fig">{formatPlain(stage.punchMm, 1)}</span> mm
               </b>
               <Box>
-                <span className="fig">{formatPlain(stage.heightMm, 1)}</span> high,{' '}
-                <span className="fig">{formatPlain(stage.rimDiameterMm, 1)}</span> across the rim
+                <span className="fig">{formatPlain(stage.heightMm, 1)} mm</span> high,{' '}
+                <span className="fig">{formatPlain(stage.rimDiameterMm, 1)} mm</span> across the rim
               </Box>
               <Box>
                 crown <span className="fig">{formatPlain(stage.pole.thicknessMm, 2)}</span>
                 {band ? (
                   <>
                     {' '}
-                    (<span className="fig">{formatPlain(band.p10, 2)}</span> to <span className="fig">{formatPlain(band.p90, 2)}</span>)
+                    (<span className="fig">{formatPlain(band.p10, 2)}</span> to <span className="fig">{formatPlain(band.p90, 2)} mm</span>)
                   </>
                 ) : null}
-                , rim <span className="fig">{formatPlain(stage.rim.thicknessMm, 2)}</span>
+                , rim <span className="fig">{formatPlain(stage.rim.thicknessMm, 2)} mm</span>
               </Box>
               <Box sx={{ color: COLOUR[worst.light] }}>
-                <span className="fig">{Math.round(100 * worst.workUsedFraction)} %</span> of its work used
+                <span className="fig">{Math.round(100 * worst.workUsedFraction)} %</span> ±{' '}
+                <span className="fig">{Math.round(30 * worst.workUsedFraction)}</span> of its work used
               </Box>
               <Box sx={{ color: COLOUR[stage.wrinkle.light] }}>
                 rim {FOLDS[stage.wrinkle.light]} (<span className="fig">{formatPlain(stage.wrinkle.index, 2)}</span> of the limit)

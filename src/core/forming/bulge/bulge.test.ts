@@ -63,6 +63,11 @@ describe('a sheet clamped at its rim and pushed up', () => {
     const most = pressures.reduce((top, one) => (one.pressureMPa > top.pressureMPa ? one : top))
     expect(Math.abs(most.heightFraction - 0.58)).toBeLessThan(0.12)
   })
+  it('has burst once its most pressure is passed, and not before', () => {
+    const at = (heightFraction: number) => fineBulge({ radiusMm: 1, hardening: METALS.sterling, heightFraction, rings: 20 }).outcome
+    expect(at(0.5)).toBe('formed')
+    expect(at(0.85)).toBe('burst')
+  })
   it('is the same at every size, and its rim stays where it is held', () => {
     const [small, large] = [1, 37].map((radiusMm) => bulge({ radiusMm, hardening: METALS.C110, heightFraction: 0.3, rings: 20 }))
     expect(small && large && thinning(small) / thinning(large)).toBeCloseTo(1, 4)

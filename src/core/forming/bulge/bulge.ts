@@ -231,14 +231,19 @@ function poleThinning({ rings }: Bulge): number {
 
 /**
  * A bulge with the thinning of its pole taken on to steps without end: the error of a step falls with its size, so that two sizes tell the
- * limit (Richardson; source: closed-form).
+ * limit (Richardson; source: closed-form). Past its most pressure no sheet holds: the figures are those of the model, the sheet has burst.
  */
 export function fineBulge(input: BulgeInput): Bulge & { readonly poleThinningStrain: number } {
   const { stepsPerFifth = USUAL_STEPS } = input
   const fine = bulge({ ...input, stepsPerFifth })
   const coarse = bulge({ ...input, stepsPerFifth: stepsPerFifth / 2 })
   const isBoth = fine.outcome === 'formed' && coarse.outcome === 'formed'
-  return { ...fine, poleThinningStrain: isBoth ? 2 * poleThinning(fine) - poleThinning(coarse) : poleThinning(fine) }
+  const isPast = fine.pressureMPa < (1 - 1e-6) * Math.max(...fine.pressures.map(({ pressureMPa }) => pressureMPa))
+  return {
+    ...fine,
+    outcome: isPast ? 'burst' : fine.outcome,
+    poleThinningStrain: isBoth ? 2 * poleThinning(fine) - poleThinning(coarse) : poleThinning(fine),
+  }
 }
 
 function outcomeOf(shape: Shape, rings: readonly BulgedRing[], radiusMm: number, pressures: Bulge['pressures']) {

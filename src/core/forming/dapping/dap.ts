@@ -1,7 +1,8 @@
 import type { Alloy } from '../../metals/alloys'
-import { recommendedAnnealS, softenByHeat } from '../anneal'
+import { recommendedAnnealS, STOCK_GRAIN_MM, softenByHeat } from '../anneal'
+import { THICKNESSES_PER_STEP } from '../cup-sequence'
 import { hardeningOf } from '../hardening'
-import { crackProbability, type Light, lightOf, strainLimit } from '../work-used'
+import { COMPRESSION_WEIGHT, crackProbability, type Light, lightOf, strainLimit } from '../work-used'
 import { dapStep } from './dap-step'
 import { atPole, atRim, type DappedSheet, flatSheet, type Ring, thicknessStrain } from './sheet'
 
@@ -59,11 +60,8 @@ export interface DapStageResult {
   readonly profile: readonly ProfilePoint[]
 }
 
-/** The rim may close by five thicknesses with one punch; amber from 0.8 of that, red from 1.3 (source: bench-practice, low). */
-const THICKNESSES_PER_PUNCH = 5
+/** Shares of what the rim may close by with one punch from which it is amber, and past which red (source: bench-practice, low). */
 const [AMBER_INDEX, RED_INDEX] = [0.8, 1.3]
-/** Metal that is closed in folds before it cracks: it counts less (source: trade-limit, low). */
-const CLOSING_WEIGHT = 0.6
 const USUAL_RINGS = 40
 
 /** A sheet with the work each of its rings has used. */
@@ -73,7 +71,7 @@ interface Worked {
 }
 
 function wrinkleRisk(closesMm: number, thicknessMm: number): WrinkleRisk {
-  const index = Math.max(0, closesMm) / (THICKNESSES_PER_PUNCH * thicknessMm)
+  const index = Math.max(0, closesMm) / (THICKNESSES_PER_STEP * thicknessMm)
   return { index, light: index < AMBER_INDEX ? 'green' : index <= RED_INDEX ? 'amber' : 'red' }
 }
 
@@ -81,7 +79,7 @@ function wrinkleRisk(closesMm: number, thicknessMm: number): WrinkleRisk {
 function annealed(alloy: Alloy, { sheet, used }: Worked): Worked {
   const tempC = alloy.torchTargetC
   const timeS = recommendedAnnealS(alloy, tempC)
-  const heats = sheet.rings.map(({ strain }) => softenByHeat(alloy, { strain, tempC, timeS, grainMm: 0.025 }))
+  const heats = sheet.rings.map(({ strain }) => softenByHeat(alloy, { strain, tempC, timeS, grainMm: STOCK_GRAIN_MM }))
   return {
     sheet: { ...sheet, rings: sheet.rings.map((ring, i) => ({ ...ring, strain: heats[i]?.strain ?? ring.strain })) },
     used: used.map((share, i) => share * (1 - (heats[i]?.softenedFraction ?? 0))),
@@ -93,7 +91,7 @@ function formed(alloy: Alloy, { sheet, used }: Worked, sphereRadiusMm: number, f
   const limit = strainLimit(alloy)
   const added = after.rings.map((ring, i) => {
     const before = sheet.rings[i] ?? ring
-    const weight = ring.roundStrain < before.roundStrain ? CLOSING_WEIGHT : 1
+    const weight = ring.roundStrain < before.roundStrain ? COMPRESSION_WEIGHT : 1
     return (weight * (ring.strain - before.strain)) / limit
   })
   return { sheet: after, used: used.map((share, i) => share + (added[i] ?? 0)) }

@@ -21,9 +21,9 @@ export function withAnneals(input: Planless, punchesMm: readonly number[]): Plan
   const annealBefore = new Set<number>()
   for (;;) {
     const stages = dap({ ...input, stages: punchesMm.map((punchMm, i) => ({ punchMm, annealBefore: annealBefore.has(i) })) })
-    const over = stages.findIndex((stage, i) => isOverworked(stage) && !annealBefore.has(i))
-    const isSoftThere = over === 0 && input.strain === 0
-    if (over < 0 || isSoftThere) return { stages, annealBefore: [...annealBefore].sort((a, b) => a - b) }
+    const helps = (i: number) => !annealBefore.has(i) && (i > 0 || input.strain > 0)
+    const over = stages.findIndex((stage, i) => isOverworked(stage) && helps(i))
+    if (over < 0) return { stages, annealBefore: [...annealBefore].sort((a, b) => a - b) }
     annealBefore.add(over)
   }
 }

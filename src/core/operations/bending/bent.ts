@@ -1,6 +1,7 @@
 import { bendStrain } from '../../forming/strain'
+import { COMPRESSION_WEIGHT } from '../../forming/work-used'
 import { lengthMm } from '../../units/fields'
-import { COMPRESSION_WEIGHT, type Effect, type OperationContext, UNWORKED } from '../contract'
+import { type Effect, type OperationContext, UNWORKED } from '../contract'
 
 /** Parameters of anything that bends metal to a radius. */
 export const bentParams = () => ({

@@ -1,8 +1,9 @@
 import * as z from 'zod'
 import { CROWN_THINNING_RATIO, rimHoopStrain } from '../../forming/dome'
+import { COMPRESSION_WEIGHT } from '../../forming/work-used'
 import { lengthMm } from '../../units/fields'
 import { formatPlain } from '../../units/format'
-import { COMPRESSION_WEIGHT, defineOperation, UNWORKED } from '../contract'
+import { defineOperation, UNWORKED } from '../contract'
 
 export const dap = defineOperation({
   id: 'dap',
