@@ -106,8 +106,8 @@ const TRIES: Readonly<Record<KeyId, (page: Page) => Promise<void>>> = {
   },
   measure: async (page) => {
     await alive(page, '/bench/5')
+    await expect(page.getByText(/from the simulated calipers/)).toBeVisible()
     await page.keyboard.press('m')
-    await expect(page.getByText(/Waiting for the figure|Kept: /)).toBeVisible()
     await expect(page.getByText(/Kept: 6\d\.\d+ mm/)).toBeVisible()
   },
   subTray: async (page) => {

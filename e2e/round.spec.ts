@@ -18,13 +18,24 @@ test('a ring is seen in 3D, turned by key and hand, and unrolled into its blank'
   await page.waitForTimeout(300)
   const turned = await canvas.screenshot()
   expect(turned.equals(still)).toBe(false)
+  await page.evaluate(() => {
+    const seen = window as unknown as { turnings: number }
+    seen.turnings = 0
+    const stage = document.querySelector('[data-turning]')
+    const watch = new MutationObserver(() => {
+      if (stage?.getAttribute('data-turning') === 'true') seen.turnings++
+    })
+    if (stage) watch.observe(stage, { attributeFilter: ['data-turning'] })
+  })
   const box = await stage.boundingBox()
   if (!box) throw new Error('the stage has no place')
   await page.mouse.move(box.x + 200, box.y + 200)
   await page.mouse.down()
   await page.mouse.move(box.x + 260, box.y + 220, { steps: 5 })
-  await expect(stage).toHaveAttribute('data-turning', 'true')
   await page.mouse.up()
+  await expect.poll(() => page.evaluate(() => (window as unknown as { turnings: number }).turnings)).toBeGreaterThan(0)
+  await expect(stage).toHaveAttribute('data-turning', 'false')
+  expect((await canvas.screenshot()).equals(turned)).toBe(false)
   await page.getByRole('slider', { name: 'Formed' }).focus()
   await page.keyboard.press('Home')
   await expect(page.getByRole('heading', { name: 'Flat blank' })).toBeVisible()

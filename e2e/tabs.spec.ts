@@ -543,7 +543,7 @@ for (const [name, way] of Object.entries(WAY_BACK)) {
       await expect(page.getByRole('button', { name: 'Undo' }).last()).toBeEnabled()
       await page.waitForTimeout(700)
       await page.getByRole('button', { name: 'Undo' }).last().click()
-      await expect(async () => expect(await stateOf(page)).toBe(before)).toPass({ timeout: 8000 })
+      await expect(async () => expect(await stateOf(page)).toBe(before)).toPass({ timeout: 25_000 })
     })
   if (way === 'asked')
     test(`${name} asks first, and nothing is done where the answer is no`, async ({ page }) => {

@@ -1,4 +1,8 @@
-import { type BrowserContext, test as base, type Page } from '@playwright/test'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { type BrowserContext, test as base, chromium, type Page } from '@playwright/test'
+import { BROWSER } from '../scripts/browser.mjs'
 
 export { expect, type Locator, type Page } from '@playwright/test'
 
@@ -37,10 +41,15 @@ async function forget(context: BrowserContext, origins: ReadonlySet<string>): Pr
 
 /** Tests whose pages are waited for until they answer, in one browser that has the program's files, and forgets all else between tests. */
 export const test = base.extend<object, { device: BrowserContext; origins: Set<string> }>({
-  origins: [async ({ browser: _ }, use) => use(new Set<string>()), { scope: 'worker' }],
+  origins: [async ({ playwright: _ }, use) => use(new Set<string>()), { scope: 'worker' }],
   device: [
-    async ({ browser, origins }, use) => {
-      const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, acceptDownloads: true })
+    async ({ origins }, use) => {
+      const folder = mkdtempSync(join(tmpdir(), 'fold-anvil-device-'))
+      const context = await chromium.launchPersistentContext(folder, {
+        ...BROWSER,
+        viewport: { width: 1280, height: 800 },
+        acceptDownloads: true,
+      })
       context.on('page', (page) => {
         patient(page)
         page.on('framenavigated', (frame) => {
@@ -50,6 +59,7 @@ export const test = base.extend<object, { device: BrowserContext; origins: Set<s
       })
       await use(context)
       await context.close()
+      rmSync(folder, { recursive: true, force: true })
     },
     { scope: 'worker' },
   ],

@@ -1,5 +1,5 @@
 import { edgesOf } from '../geometry/distance'
-import type { Bounds, Outline, Point } from '../geometry/point'
+import { type Bounds, boundsOf, type Outline, type Point } from '../geometry/point'
 import type { PlacedShape } from './shape'
 
 /** A line or a circle on which the centre of a disc lies when it just touches something. */
@@ -81,17 +81,24 @@ export interface SheetRoom {
   readonly kerfMm: number
 }
 
+/** A centre this far outside the sheet's room is still looked at: exact places lie on its edge, mm. */
+const REACH_SLACK_MM = 1e-6
+
 /** Centres where a disc touches two things at once: the corners of where it may lie. Exact for discs and straight edges. */
 export function discCandidates(radiusMm: number, room: SheetRoom, placed: readonly PlacedShape[], stop: () => boolean): Point[] {
   const loci = [
     ...[room.outer, ...room.holes].flatMap((outline) => lociOfOutline(outline, radiusMm + room.marginMm)),
     ...placed.flatMap((shape) => lociOfShape(shape, radiusMm + room.kerfMm)),
   ]
+  const sheet = boundsOf(room.outer)
+  const from = radiusMm + room.marginMm - REACH_SLACK_MM
+  const isOver = ([x, y]: Point) =>
+    x >= sheet.minX + from && x <= sheet.maxX - from && y >= sheet.minY + from && y <= sheet.maxY - from
   const found: Point[] = []
   for (let i = 0; i < loci.length && !stop(); i++) {
     for (let j = i + 1; j < loci.length; j++) {
       const [a, b] = [loci[i], loci[j]]
-      if (a && b) found.push(...meet(a, b))
+      if (a && b) found.push(...meet(a, b).filter(isOver))
     }
   }
   return [...found, ...placed.flatMap((shape) => (shape.kind === 'outline' ? shape.holes.map(centreOf) : []))]

@@ -51,6 +51,21 @@ describe('what must fit, by plain arithmetic', () => {
     expect(strip([0, 90]).placements[0]?.rotationDeg).toBe(90)
     expect(strip('free').placements[0]?.rotationDeg).toBe(90)
   })
+  it('discs that another job has lying are as good as own ones that lie there: touched exactly, a kerf apart', () => {
+    const [radiusMm, kerfMm, marginMm] = [6, 0.4, 1.5]
+    const lying = [0, 1].map((n): [number, number] => [marginMm + radiusMm + n * (2 * radiusMm + kerfMm), marginMm + radiusMm])
+    const taken = lying.map((centre) => ({ outer: moved(circleOutline(radiusMm), ...centre), circle: { centre, radiusMm } }))
+    const long = 4 * 2 * radiusMm + 3 * kerfMm + 2 * marginMm
+    const on = (length: number) =>
+      placed({
+        kerfMm,
+        marginMm,
+        sheets: [{ ...sheet(length, 2 * radiusMm + 2 * marginMm), taken }],
+        items: [{ id: 'd', qty: 2, circle: { radiusMm } }],
+      })
+    expect(on(long).unplaced).toEqual([])
+    expect(on(long - 0.02).unplaced).toEqual([{ id: 'd', qty: 1 }])
+  })
   it('a disc lies in the window of a frame, a kerf from its edge', () => {
     const frame = { id: 'frame', outer: rectangleOutline(40, 40), holes: [moved(rectangleOutline(20, 20), 10, 10)] }
     const inside = (radiusMm: number) =>

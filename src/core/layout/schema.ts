@@ -31,6 +31,9 @@ function holesFault({
 }
 const angles = z.union([z.literal('free'), z.array(z.number()).min(1)])
 
+const radiusMm = z.number().min(0.05, { error: 'a radius of 0.05 mm or more' }).max(MOST_MM)
+const lyingCircle = z.strictObject({ centre: z.tuple([coordinate, coordinate]), radiusMm })
+
 const sheet = z.strictObject({
   id: z.string().min(1),
   outer: outline,
@@ -39,8 +42,8 @@ const sheet = z.strictObject({
   thicknessMm: z.number().min(0).default(0),
   rollingDirectionDeg: z.number().nullable().default(null),
   costRank: z.number().default(0),
-  /** What lies there already and stays: other jobs’ blanks. */
-  taken: z.array(z.strictObject({ outer: outline, holes: z.array(outline).default([]) })).default([]),
+  /** What lies there already and stays: other jobs’ blanks, a disc with the circle it is. */
+  taken: z.array(z.strictObject({ outer: outline, holes: z.array(outline).default([]), circle: lyingCircle.optional() })).default([]),
 })
 
 const checkedSheet = sheet.superRefine((value, context) => {
@@ -54,7 +57,7 @@ const item = z
     qty: z.int().min(0).max(2000).default(1),
     outer: outline.optional(),
     holes: z.array(outline).default([]),
-    circle: z.strictObject({ radiusMm: z.number().min(0.05, { error: 'a radius of 0.05 mm or more' }).max(MOST_MM) }).optional(),
+    circle: z.strictObject({ radiusMm }).optional(),
     alloy: z.string().default(''),
     thicknessMm: z.number().min(0).default(0),
     rotations: angles.default('free'),
@@ -106,6 +109,8 @@ export type LayoutInput = Omit<Input, 'sheets' | 'container'> & {
   readonly sheets?: readonly LayoutSheet[] | undefined
   readonly container?: (Omit<LayoutSheet, 'id'> & { readonly id?: string | undefined }) | undefined
 }
+/** What others have lying on a sheet. */
+export type Taken = z.output<typeof sheet>['taken'][number]
 /** A sheet as it is packed; what others have on it may be left out. */
-export type LayoutSheet = Omit<z.output<typeof sheet>, 'taken'> & { readonly taken?: z.output<typeof sheet>['taken'] | undefined }
+export type LayoutSheet = Omit<z.output<typeof sheet>, 'taken'> & { readonly taken?: readonly Taken[] | undefined }
 export type LayoutItem = z.output<typeof item>

@@ -1,7 +1,7 @@
 import { intersectRegions, offsetOutline, type Region, subtractRegions } from '../geometry/clip'
 import { isInside, outlineToOutlineMm, pointToOutlineMm } from '../geometry/distance'
 import { type Bounds, boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
-import type { LayoutItem } from './schema'
+import type { LayoutItem, Taken } from './schema'
 
 /** A blank where it lies: a circle exactly, anything else by its outline. */
 export type PlacedShape =
@@ -14,17 +14,14 @@ export interface Pose {
   readonly rotationDeg: number
 }
 
+function discAt([x, y]: Point, radiusMm: number): PlacedShape {
+  const bounds = { minX: x - radiusMm, minY: y - radiusMm, maxX: x + radiusMm, maxY: y + radiusMm }
+  return { kind: 'circle', centre: [x, y], radiusMm, bounds }
+}
+
 /** The item turned about its own origin, then moved. */
 export function placeItem(item: LayoutItem, pose: Pose): PlacedShape {
-  if (item.circle) {
-    const r = item.circle.radiusMm
-    return {
-      kind: 'circle',
-      centre: [pose.x, pose.y],
-      radiusMm: r,
-      bounds: { minX: pose.x - r, minY: pose.y - r, maxX: pose.x + r, maxY: pose.y + r },
-    }
-  }
+  if (item.circle) return discAt([pose.x, pose.y], item.circle.radiusMm)
   const angle = (pose.rotationDeg * Math.PI) / 180
   const outer = placeOutline(item.outer ?? [], angle, pose.x, pose.y)
   return { kind: 'outline', outer, holes: item.holes.map((hole) => placeOutline(hole, angle, pose.x, pose.y)), bounds: boundsOf(outer) }
@@ -99,7 +96,8 @@ export function isOnSheet(
   return first !== undefined && isInMetal(first, sheet) && !swallowed
 }
 
-/** A region of metal as a placed shape. */
-export function shapeOf({ outer, holes }: Region): PlacedShape {
+/** What others have on a sheet, as a placed shape: a whole disc exactly. */
+export function shapeOf({ outer, holes, circle }: Region & Pick<Taken, 'circle'>): PlacedShape {
+  if (circle && holes.length === 0) return discAt(circle.centre, circle.radiusMm)
   return { kind: 'outline', outer, holes, bounds: boundsOf(outer) }
 }

@@ -1,4 +1,4 @@
-import { type LayoutItem, type LayoutSheet, placedRegion } from '@/core/layout'
+import { type LayoutItem, type LayoutSheet, placedRegion, type Taken } from '@/core/layout'
 import type { PlannedPart, PlanOptions } from '@/core/piece'
 import type { Piece, Repositories, Stock } from '../db/repositories'
 import { planDesign } from './piece-plan'
@@ -73,7 +73,7 @@ export function layoutSheetOf(stock: Stock): LayoutSheet {
 export interface Reserved {
   readonly jobId: number
   readonly jobTitle: string
-  readonly regions: readonly { readonly outer: [number, number][]; readonly holes: [number, number][][] }[]
+  readonly regions: readonly Taken[]
 }
 
 /** Blanks that other jobs' drafts have lying on a sheet. */
@@ -82,8 +82,10 @@ export function reservedOn(repositories: Repositories, sheetId: number, besidesJ
     const items = new Map(itemsOfPieces(repositories.jobs.pieces(draft.jobId), options).map(({ item }) => [item.id, item]))
     const regions = draft.placements.flatMap((place) => {
       const item = items.get(place.id)
-      const region = item && placedRegion(item, place)
-      return region ? [{ outer: points(region.outer), holes: region.holes.map(points) }] : []
+      if (!item) return []
+      const { outer, holes } = placedRegion(item, place)
+      const circle = item.circle && { centre: [place.x, place.y] as [number, number], radiusMm: item.circle.radiusMm }
+      return [{ outer: points(outer), holes: holes.map(points), ...(circle ? { circle } : {}) }]
     })
     const jobTitle = repositories.jobs.job(draft.jobId)?.title ?? ''
     return regions.length === 0 ? [] : [{ jobId: draft.jobId, jobTitle, regions }]
