@@ -92,8 +92,7 @@ export function discCandidates(radiusMm: number, room: SheetRoom, placed: readon
   ]
   const sheet = boundsOf(room.outer)
   const from = radiusMm + room.marginMm - REACH_SLACK_MM
-  const isOver = ([x, y]: Point) =>
-    x >= sheet.minX + from && x <= sheet.maxX - from && y >= sheet.minY + from && y <= sheet.maxY - from
+  const isOver = ([x, y]: Point) => x >= sheet.minX + from && x <= sheet.maxX - from && y >= sheet.minY + from && y <= sheet.maxY - from
   const found: Point[] = []
   for (let i = 0; i < loci.length && !stop(); i++) {
     for (let j = i + 1; j < loci.length; j++) {
