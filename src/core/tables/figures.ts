@@ -58,6 +58,15 @@ const PRICE_PRESETS: Readonly<Record<AlloyId, number>> = {
   'nickel-silver-c752': 0.05,
   'fine-silver': 1.2,
   'sterling-925': 1.1,
+  'ge-sterling': 1.15,
+  'bronze-c220': 0.03,
+  'phosphor-bronze-c510': 0.04,
+  'gold-filled': 6,
+  'fine-gold': 75,
+  'gold-14k': 45,
+  'aluminium-1100': 0.01,
+  'aluminium-3003': 0.01,
+  'mild-steel-1008': 0.01,
 }
 
 function priceFigures(): Record<string, Figure> {
