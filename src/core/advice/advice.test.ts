@@ -137,7 +137,8 @@ describe('solder', () => {
   })
   it('the second of two joints on sterling is 56 or 65 (common practice, no source)', () =>
     expect([718, 652]).toContain(advise('solder', { alloy: 'sterling-925', jointCount: 2 }).picks[1]?.value))
-  it.each(ALLOY_IDS)('no way down that works has a larger least margin, on %s (every way tried)', (alloy) => {
+  const soldered = ALLOY_IDS.filter((id) => ALLOYS[id].behaviour.solders)
+  it.each(soldered)('no way down that works has a larger least margin, on %s (every way tried)', (alloy) => {
     const solders = SOLDER_IDS.map((id) => SOLDERS[id]).filter((solder) => solder.family === 'percent')
     for (const jointCount of [2, 3]) {
       const least = (flows: readonly number[]) =>
@@ -166,7 +167,13 @@ describe('solder', () => {
     expect(picks.map((pick) => pick.value)).toEqual([778, 723, 709])
     expect(checks.some((check) => check.code === 'close-flows')).toBe(true)
   })
-  it.each(ALLOY_IDS)('on %s no joint ever flows above the one before, nor within 10 degrees of the metal', (alloy) => {
+  it.each(ALLOY_IDS.filter((id) => !soldered.includes(id)))('on %s it names a cold way instead', (alloy) =>
+    expect(findAdviser('solder')?.run({ alloy, jointCount: 1 })).toMatchObject({
+      ok: false,
+      issues: [{ message: expect.stringContaining('rivets, tabs or glue') }],
+    }),
+  )
+  it.each(soldered)('on %s no joint ever flows above the one before, nor within 10 degrees of the metal', (alloy) => {
     for (const jointCount of [1, 2, 3, 4, 5, 6, 7, 8]) {
       const flows = advise('solder', { alloy, jointCount }).picks.map((pick) => pick.value)
       expect(flows).toHaveLength(jointCount)

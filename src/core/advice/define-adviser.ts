@@ -3,13 +3,14 @@ import { describeFields } from '../forms/fields'
 import { inputJsonSchema } from '../forms/json-schema'
 import type { SizeContext } from '../sizes'
 import { objectOfFields, readChecked } from '../sizes/read-fields'
+import { ownFiguresField } from '../tables/figures'
 import { ownToolSchema } from '../toolwall/tools'
 import type { AdviceRun, AdviserSpec } from './contract'
 
 /** The smith's own tools and figures, as any adviser takes them. */
 export const benchFields = () => ({
   owned: z.array(ownToolSchema).max(2000).default([]),
-  figures: z.record(z.string(), z.number()).default({}),
+  figures: ownFiguresField(),
 })
 
 /** An adviser closed over its own schema: `run` reads typed sizes, names every field it cannot use, and never throws on bad input. */

@@ -238,7 +238,9 @@ export const solderAdviser = defineAdviser({
     if (ladder.length === 0)
       return {
         path: 'alloy',
-        message: `no solder in reach flows below ${alloy.title.toLowerCase()}’s ${alloy.solidusC} °C; use a lower-flowing one from its supplier`,
+        message: !alloy.behaviour.solders
+          ? `${alloy.title.toLowerCase()} is not joined with silver solder: it melts first, or nothing wets it; rivets, tabs or glue`
+          : `no solder in reach flows below ${alloy.title.toLowerCase()}’s ${alloy.solidusC} °C; use a lower-flowing one from its supplier`,
       }
     const log: WorkingLog = []
     ladder.forEach((rung, i) => {

@@ -5,7 +5,7 @@ import { FORM_IDS, FORMS, findForm } from '../forms/registry'
 import { type LayoutInput, layoutInput, packLayout } from '../layout'
 import { findInTables } from '../lookup'
 import { formRoute } from '../piece'
-import { temperInput, walkTemper } from '../route'
+import { type TemperInput, type TemperWalk, temperBands, temperInput, walkTemper } from '../route'
 import { parseSize } from '../sizes'
 import { objectOfFields, readChecked } from '../sizes/read-fields'
 import { SOURCES } from '../sources/sources'
@@ -140,7 +140,13 @@ export function temper(raw: unknown): DoorAnswer {
   const walk = walkTemper(read.data)
   return walk.issues.length > 0
     ? bad('bad-input', walk.issues.map((issue) => issue.message).join('; '), walk.issues)
-    : { ok: true, body: walk }
+    : { ok: true, body: withBands(read.data, walk) }
+}
+
+/** The walk with what each of its states may be off by. */
+function withBands(input: TemperInput, walk: TemperWalk) {
+  const bands = temperBands(input)
+  return { ...walk, steps: walk.steps.map((state, i) => ({ ...state, band: bands[i] })) }
 }
 
 /** The commands that take one JSON input, by name. */

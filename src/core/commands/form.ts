@@ -8,9 +8,11 @@ import { drawSchedule, rollSchedule, stripToTube } from '../forming/schedules'
 import { formingRadius, springback } from '../forming/springback'
 import { bendStrain } from '../forming/strain'
 import { lightOf, strainLimit } from '../forming/work-used'
-import { ALLOY_IDS, ALLOYS } from '../metals/alloys'
+import { ALLOY_IDS, type AlloyId } from '../metals/alloys'
 import { BOUGHT_TEMPER_IDS, boughtStrain } from '../metals/tempers'
 import { objectOfFields, readChecked } from '../sizes/read-fields'
+import { type OwnFigures, ownFiguresField } from '../tables/figures'
+import { alloyWith, isMetalKnown, sayMetalUnknown } from '../tables/own-metal'
 import { lengthMm, thicknessMm } from '../units/fields'
 import { sayIssue } from '../units/plain-words'
 import { bad, type DoorAnswer } from './door-answer'
@@ -19,7 +21,7 @@ const DEG = 180 / Math.PI
 /** What is not known of how far metal springs, as a share of that, either way (source: springback). */
 const SPRING_SPREAD = 0.15
 
-const metal = { alloy: z.enum(ALLOY_IDS), bought: z.enum(BOUGHT_TEMPER_IDS).default('annealed') }
+const metal = { alloy: z.enum(ALLOY_IDS), bought: z.enum(BOUGHT_TEMPER_IDS).default('annealed'), figures: ownFiguresField() }
 const thick = thicknessMm({ label: 'Thickness', min: 0.05, max: 12 })
 const punch = z.number({ error: 'a punch diameter in mm' }).min(1, { error: '1 mm or more' }).max(500, { error: '500 mm or less' })
 
@@ -78,7 +80,17 @@ function shownStage({ sphereRadiusMm, rimAngleRad, ...stage }: DapStageResult) {
   return { ...stage, sphereRadiusMm, rimAngleDeg: rimAngleRad * DEG }
 }
 
-function runDome({ alloy: id, bought, discMm, thicknessMm: t, punchesMm, want, friction, rings }: z.output<typeof domeInput>): Ran {
+function runDome({
+  alloy: id,
+  bought,
+  figures,
+  discMm,
+  thicknessMm: t,
+  punchesMm,
+  want,
+  friction,
+  rings,
+}: z.output<typeof domeInput>): Ran {
   const small = punchesMm.find((one) => !fitsPunch(discMm, one, t))
   if (small !== undefined)
     return {
@@ -88,7 +100,7 @@ function runDome({ alloy: id, bought, discMm, thicknessMm: t, punchesMm, want, f
       },
     }
   const picked = want === 'sequence' ? punchesFor({ discMm, thicknessMm: t }, punchesMm) : undefined
-  const input = { alloy: ALLOYS[id], discMm, thicknessMm: t, strain: boughtStrain(bought), friction, rings }
+  const input = { alloy: alloyWith(id, figures), discMm, thicknessMm: t, strain: boughtStrain(bought), friction, rings }
   const { stages, annealBefore } = withAnneals(input, picked?.punchesMm ?? punchesMm)
   const last = stages.at(-1)
   return {
@@ -103,7 +115,7 @@ function runDome({ alloy: id, bought, discMm, thicknessMm: t, punchesMm, want, f
   }
 }
 
-function runBulge({ alloy: id, bought, radiusMm, thicknessMm: t, heightMm, rings }: z.output<typeof bulgeInput>): Ran {
+function runBulge({ alloy: id, bought, figures, radiusMm, thicknessMm: t, heightMm, rings }: z.output<typeof bulgeInput>): Ran {
   if (heightMm > radiusMm)
     return {
       fault: {
@@ -112,7 +124,7 @@ function runBulge({ alloy: id, bought, radiusMm, thicknessMm: t, heightMm, rings
       },
     }
   const strain = boughtStrain(bought)
-  const found = fineBulge({ radiusMm, hardening: hardeningOf(ALLOYS[id]), strain, heightFraction: heightMm / radiusMm, rings })
+  const found = fineBulge({ radiusMm, hardening: hardeningOf(alloyWith(id, figures)), strain, heightFraction: heightMm / radiusMm, rings })
   const strains = found.rings.map((ring) => -(ring.alongStrain + ring.roundStrain))
   const most = found.pressures.reduce((top, one) => (one.pressureMPa > top.pressureMPa ? one : top), { heightFraction: 0, pressureMPa: 0 })
   return {
@@ -124,7 +136,7 @@ function runBulge({ alloy: id, bought, radiusMm, thicknessMm: t, heightMm, rings
       poleThicknessMm: t * Math.exp(-found.poleThinningStrain),
       pressureMPa: (found.pressureMPa * t) / radiusMm,
       mostPressure: { heightMm: most.heightFraction * radiusMm, pressureMPa: (most.pressureMPa * t) / radiusMm },
-      workUsedFraction: atPole(found.rings.map((ring) => ring.strain)) / strainLimit(ALLOYS[id]),
+      workUsedFraction: atPole(found.rings.map((ring) => ring.strain)) / strainLimit(alloyWith(id, figures)),
       profile: found.radiiMm.map((rMm, i) => ({
         rMm,
         zMm: found.heightsMm[i] ?? 0,
@@ -135,12 +147,12 @@ function runBulge({ alloy: id, bought, radiusMm, thicknessMm: t, heightMm, rings
   }
 }
 
-function runBend({ alloy: id, bought, radiusMm, thicknessMm: t, widthMm }: z.output<typeof bendInput>): Ran {
+function runBend({ alloy: id, bought, figures, radiusMm, thicknessMm: t, widthMm }: z.output<typeof bendInput>): Ran {
   if (radiusMm <= t / 2)
     return {
       fault: { path: 'radiusMm', message: `${radiusMm} mm was given; the middle of ${t} mm metal lies at ${t / 2} mm at the least` },
     }
-  const alloy = ALLOYS[id]
+  const alloy = alloyWith(id, figures)
   const strip = { radiusMm, thicknessMm: t, widthMm, strain: boughtStrain(bought) }
   const sprung = springback(alloy, strip)
   const outer = bendStrain(radiusMm - t / 2, t, widthMm)
@@ -182,18 +194,23 @@ function runTube({ widthMm, thicknessMm: t, insideDiameterMm, stages }: z.output
 const isReduced = (fromMm: number, toMm: number): Fault | undefined =>
   toMm < fromMm ? undefined : { path: 'toMm', message: `${toMm} mm was given; allowed: less than ${fromMm} mm` }
 
-function runRoll({ alloy, bought, ...input }: z.output<typeof rollInput>): Ran {
+function runRoll({ alloy: id, bought, figures, ...input }: z.output<typeof rollInput>): Ran {
   const fault = isReduced(input.fromMm, input.toMm)
   return fault
     ? { fault }
-    : { body: { kind: 'roll', passes: rollSchedule({ ...input, alloy: ALLOYS[alloy], strain: boughtStrain(bought) }) } }
+    : { body: { kind: 'roll', passes: rollSchedule({ ...input, alloy: alloyWith(id, figures), strain: boughtStrain(bought) }) } }
 }
 
-function runDraw({ alloy, bought, ...input }: z.output<typeof drawInput>): Ran {
+function runDraw({ alloy: id, bought, figures, ...input }: z.output<typeof drawInput>): Ran {
   const fault = isReduced(input.fromMm, input.toMm)
   return fault
     ? { fault }
-    : { body: { kind: 'draw', passes: drawSchedule({ ...input, alloy: ALLOYS[alloy], strain: boughtStrain(bought) }) } }
+    : { body: { kind: 'draw', passes: drawSchedule({ ...input, alloy: alloyWith(id, figures), strain: boughtStrain(bought) }) } }
+}
+
+/** Why nothing can be said of a metal; undefined where it is known, or where no metal is asked for. */
+function unknownMetal({ alloy, figures }: { readonly alloy?: AlloyId; readonly figures?: OwnFigures }): Fault | undefined {
+  return alloy && !isMetalKnown(alloy, figures ?? {}) ? { path: 'figures', message: sayMetalUnknown(alloy) } : undefined
 }
 
 function kindOf<S extends z.ZodObject>(schema: S, run: (input: z.output<S>) => Ran) {
@@ -202,7 +219,8 @@ function kindOf<S extends z.ZodObject>(schema: S, run: (input: z.output<S>) => R
     answer: (raw: Readonly<Record<string, unknown>>): DoorAnswer => {
       const read = readChecked(schema, raw, { gaugeSystem: 'B&S' })
       if (!read.ok) return bad('bad-input', read.issues.map(sayIssue).join('; '), read.issues)
-      const ran = run(read.data as z.output<S>)
+      const unknown = unknownMetal(read.data)
+      const ran = unknown ? { fault: unknown } : run(read.data as z.output<S>)
       return 'fault' in ran ? bad('bad-input', sayIssue(ran.fault), [ran.fault]) : { ok: true, body: ran.body }
     },
   }

@@ -1,4 +1,4 @@
-import type { Alloy } from '../metals/alloys'
+import type { Alloy, AlloyId } from '../metals/alloys'
 import { KELVIN_AT_ZERO_C } from '../units/convert'
 import { flowStressMPa, strainOfStress } from './flow'
 
@@ -6,6 +6,8 @@ const GAS_CONSTANT_KJ = 0.00831446
 /** Strain below which nothing recrystallises, and above which everything can. */
 const LEAST_STRAIN = 0.02
 const FULL_STRAIN = 0.05
+/** Silver alloys whose grain stands still below 745 °C. */
+const PINNED: ReadonlySet<AlloyId> = new Set(['sterling-925', 'fine-silver', 'ge-sterling'])
 /** Grain growth of yellow brass, mm³/s and kJ/mol; used for all copper alloys (±50 °C) and for silver above 745 °C. */
 const GROWTH_K0 = 46.9
 const GROWTH_KJ = 155
@@ -30,8 +32,8 @@ function smoothstep(low: number, high: number, x: number): number {
   return t * t * (3 - 2 * t)
 }
 
-/** Lightly worked metal is calculated to soften no slower than metal of this strain: an anneal is held until all of it is soft. */
-const LEAST_DRIVING_STRAIN = 0.3
+/** The strain of metal that was worked as it usually is before an anneal. */
+const USUAL_STRAIN = 0.3
 /** Softened by so much it is called annealed. */
 const SOFT_FRACTION = 0.95
 /** Grain of stock nobody has measured: sheet as sold for deep drawing and polishing. */
@@ -42,10 +44,16 @@ export const SOFT_STRAIN = 0.07
 const LEAST_ANNEAL_S = 20
 const MOST_ANNEAL_S = 36_000
 
-/** Seconds at a temperature that leave the metal soft whatever work it has had (95 % of it); 20 s at least, ten hours at most. */
-export function recommendedAnnealS(alloy: Alloy, tempC: number): number {
+/** Seconds at a temperature that soften metal of a strain by 95 %; 20 s at least, ten hours at most. Metal worked less takes longer. */
+export function recommendedAnnealS(alloy: Alloy, tempC: number, strain = USUAL_STRAIN): number {
   const halves = (Math.log(1 / (1 - SOFT_FRACTION)) / Math.LN2) ** (1 / 1.5)
-  return Math.min(MOST_ANNEAL_S, Math.max(LEAST_ANNEAL_S, Math.ceil(halves * halfSofteningS(alloy, tempC, LEAST_DRIVING_STRAIN))))
+  const wholeS = Math.ceil(halves * halfSofteningS(alloy, tempC, Math.max(SOFT_STRAIN, strain)))
+  return Math.min(MOST_ANNEAL_S, Math.max(LEAST_ANNEAL_S, wholeS))
+}
+
+/** Seconds until all of a piece is soft, by the strains of its parts: the part worked least of those not soft already takes longest. */
+export function untilSoftS(alloy: Alloy, tempC: number, strains: readonly number[]): number {
+  return recommendedAnnealS(alloy, tempC, Math.min(USUAL_STRAIN, ...strains.filter((strain) => strain >= SOFT_STRAIN)))
 }
 
 /** Seconds to half softening at a temperature, for metal of a given strain (source: anneal-model). */
@@ -56,7 +64,7 @@ export function halfSofteningS(alloy: Alloy, tempC: number, strain: number): num
 }
 
 function grownGrain(alloy: Alloy, startMm: number, input: AnnealInput): number {
-  const pinned = (alloy.id === 'sterling-925' || alloy.id === 'fine-silver') && input.tempC < 745
+  const pinned = PINNED.has(alloy.id) && input.tempC < 745
   if (pinned) return startMm
   const kelvin = input.tempC + KELVIN_AT_ZERO_C
   return Math.cbrt(startMm ** 3 + GROWTH_K0 * input.timeS * Math.exp(-GROWTH_KJ / (GAS_CONSTANT_KJ * kelvin)))
@@ -69,7 +77,7 @@ function grownGrain(alloy: Alloy, startMm: number, input: AnnealInput): number {
 export function softenByHeat(alloy: Alloy, input: AnnealInput): AnnealResult {
   if (input.strain < LEAST_STRAIN)
     return { softenedFraction: 0, strain: input.strain, grainMm: grownGrain(alloy, input.grainMm, input), coarse: false }
-  const tau = input.timeS / halfSofteningS(alloy, input.tempC, Math.max(input.strain, LEAST_DRIVING_STRAIN))
+  const tau = input.timeS / halfSofteningS(alloy, input.tempC, input.strain)
   const softenedFraction = (1 - Math.exp(-Math.LN2 * tau ** 1.5)) * smoothstep(LEAST_STRAIN, FULL_STRAIN, input.strain)
   const soft = flowStressMPa(alloy, 0)
   const strain = strainOfStress(alloy, soft + (1 - softenedFraction) * (flowStressMPa(alloy, input.strain) - soft))

@@ -26,6 +26,14 @@ describe('the flow curve (fitted to handbook tempers, from memory, medium)', () 
     ['red-brass-c230', 0.43],
     ['yellow-brass-c260', 0.37],
     ['nickel-silver-c752', 0.22],
+    ['ge-sterling', 0.38],
+    ['bronze-c220', 0.34],
+    ['phosphor-bronze-c510', 0.41],
+    ['gold-filled', 0.43],
+    ['fine-gold', 0.32],
+    ['aluminium-1100', 0.18],
+    ['aluminium-3003', 0.14],
+    ['mild-steel-1008', 0.39],
   ] as [AlloyId, number][])('%s pulled as a wire necks at %f (Considère)', (id, strain) =>
     expect(Math.abs(neckingStrain(id, 1) - strain)).toBeLessThan(0.006),
   )
@@ -44,6 +52,13 @@ describe('the flow curve (fitted to handbook tempers, from memory, medium)', () 
     ['red-brass-c230', 275],
     ['yellow-brass-c260', 325],
     ['nickel-silver-c752', 400],
+    ['ge-sterling', 230],
+    ['bronze-c220', 255],
+    ['phosphor-bronze-c510', 325],
+    ['fine-gold', 124],
+    ['aluminium-1100', 90],
+    ['aluminium-3003', 110],
+    ['mild-steel-1008', 310],
   ] as [AlloyId, number][])('%s annealed has its handbook strength of %i MPa at the neck, within 8 %% (fitted)', (id, uts) => {
     const neck = neckingStrain(id, 1)
     expect(Math.abs(flowStressMPa(ALLOYS[id], neck) / Math.exp(neck) / uts - 1)).toBeLessThan(0.08)

@@ -1,4 +1,4 @@
-export { type AnnealResult, halfSofteningS, recommendedAnnealS, SOFT_STRAIN, softenByHeat } from './anneal'
+export { type AnnealResult, halfSofteningS, recommendedAnnealS, SOFT_STRAIN, softenByHeat, untilSoftS } from './anneal'
 export { answerDap, type DapAnswer, type DapQuestion } from './dapping/compare-dap'
 export type { DapStageResult, DomeSpot, ProfilePoint } from './dapping/dap'
 export { flowStressMPa, hardnessHv, strainOfStress } from './flow'

@@ -1,5 +1,7 @@
 import type { Assembly, AssemblyJoint, AssemblyOther, AssemblyPart } from '../assembly/assembly'
 import { schoolsWith } from '../assembly/schools'
+import { ALLOYS, type AlloyId } from '../metals/alloys'
+import { SOLDER_IDS, SOLDERS } from '../metals/solders'
 import { member } from './kit'
 import { writtenRoute } from './notation'
 
@@ -210,6 +212,17 @@ export const FORM_ROUTES: readonly FormRoute[] = [
   },
 ]
 
+/** The usual solder of a joint, or the first below it that flows before the metal begins to melt; unchanged where none does. */
+function withUsualSolder(joint: AssemblyJoint, alloy: AlloyId | undefined): AssemblyJoint {
+  if (!joint.solder || !alloy) return joint
+  const { family, liquidusC } = SOLDERS[joint.solder]
+  const lower = SOLDER_IDS.find((id) => {
+    const other = SOLDERS[id]
+    return other.family === family && other.liquidusC <= liquidusC && other.liquidusC < ALLOYS[alloy].solidusC
+  })
+  return lower ? { ...joint, solder: lower } : joint
+}
+
 /** The usual route of a form as an assembly of one part, with what it goes on; undefined for a form that has none. */
 export function formAssembly(
   form: string,
@@ -223,7 +236,7 @@ export function formAssembly(
   return {
     parts: [part, ...(route.parts ?? [])],
     others: route.others ?? [],
-    joints: route.joints ?? [],
+    joints: (route.joints ?? []).map((joint) => withUsualSolder(joint, own.alloy)),
     schools,
     steps: writtenRoute(route.steps, schools),
   }

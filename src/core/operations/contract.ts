@@ -20,7 +20,8 @@ export const HAMMER_WEIGHT = 0.8
 /** A heat, and how near the solidus it may come: judged by colour it needs more room than where solder tells it. */
 export interface Heat {
   readonly tempC: number
-  readonly timeS: number
+  /** How long it is held; without it, until all of the metal is soft. */
+  readonly timeS?: number | undefined
   /** Where another metal is in the heat: where that begins to melt. */
   readonly otherSolidusC?: number
   /** Degrees under the solidus, the observer's error off, below which it is told, and below which it is a stop; none where melting is meant. */
@@ -35,6 +36,8 @@ export interface Effect {
   readonly elsewhere: Working
   readonly at?: Readonly<Record<string, Working>>
   readonly heat?: Heat
+  /** Where it is hardened by age: a low heat that some metals gain hardness in. */
+  readonly age?: { readonly tempC: number; readonly timeS: number }
   readonly thicknessRatio?: number
 }
 

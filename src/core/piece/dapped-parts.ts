@@ -1,7 +1,9 @@
 import type { DapQuestion } from '../forming/dapping/compare-dap'
 import { fitsPunch } from '../forming/dapping/dap'
-import { ALLOYS, type AlloyId } from '../metals/alloys'
+import type { AlloyId } from '../metals/alloys'
 import { boughtStrain } from '../metals/tempers'
+import type { OwnFigures } from '../tables/figures'
+import { alloyWith, isMetalKnown } from '../tables/own-metal'
 import type { PiecePlan } from './plan-piece'
 import { partOfStep } from './words'
 
@@ -10,6 +12,7 @@ export interface DappedPart {
   readonly part: string
   readonly name: string
   readonly alloy: AlloyId
+  readonly figures: OwnFigures
   readonly discMm: number
   readonly thicknessMm: number
   /** Hardening strain as it is bought. */
@@ -18,8 +21,8 @@ export interface DappedPart {
 }
 
 /** How a part is dapped, as the simulation is asked: freely slipping, with the anneals of its route. */
-export function dapQuestion({ alloy, discMm, thicknessMm, strain, stages }: DappedPart): DapQuestion {
-  return { alloy: ALLOYS[alloy], discMm, thicknessMm, strain, stages, friction: 0 }
+export function dapQuestion({ alloy, figures, discMm, thicknessMm, strain, stages }: DappedPart): DapQuestion {
+  return { alloy: alloyWith(alloy, figures), discMm, thicknessMm, strain, stages, friction: 0 }
 }
 
 /** The punches a part goes through along a route, each with whether it was annealed since the last. */
@@ -44,8 +47,9 @@ export function dappedParts(plan: Pick<PiecePlan, 'parts' | 'assembly' | 'steps'
     const stages = stagesOf(plan, id)
     const discMm = plan.steps.find(({ op, on }) => op === 'dap' && partOfStep(plan, on) === id)?.params.discMm
     if (!result || !metal || typeof discMm !== 'number' || stages.length === 0) return []
-    const { alloy, thicknessMm, bought } = metal
+    const { alloy, figures = {}, thicknessMm, bought } = metal
+    if (!isMetalKnown(alloy, figures)) return []
     if (!stages.every(({ punchMm }) => fitsPunch(discMm, punchMm, thicknessMm))) return []
-    return [{ part: id, name, alloy, discMm, thicknessMm, strain: boughtStrain(bought), stages }]
+    return [{ part: id, name, alloy, figures, discMm, thicknessMm, strain: boughtStrain(bought), stages }]
   })
 }

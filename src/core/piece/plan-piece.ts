@@ -7,10 +7,12 @@ import { findForm } from '../forms/registry'
 import { boundsOf } from '../geometry/point'
 import { withSolders } from '../joints/torch-plan'
 import { findKit } from '../kits/registry'
+import type { AlloyId } from '../metals/alloys'
 import { SOLDERS, type SolderId } from '../metals/solders'
 import type { RegionSize, TemperInput } from '../route/temper'
 import { namesIn } from '../rules/world'
 import type { InputIssue } from '../sizes/read-fields'
+import type { OwnFigures } from '../tables/figures'
 import type { DesignPart, PieceDesign } from './design'
 import type { DesignStep } from './design-step'
 import { applyEdits, type Misfit, NO_EDITS } from './edits'
@@ -74,11 +76,18 @@ function regionsOf({ regions, regionBlanks, blanks }: FormResult): (string | Reg
   })
 }
 
-function metalOf(result: FormResult, { bought }: DesignPart): PartMetal | undefined {
+/** Of all own figures those that say something of this metal. */
+function figuresOf(alloy: AlloyId, own: OwnFigures = {}): OwnFigures | undefined {
+  const about = Object.entries(own).filter(([id]) => id.endsWith(`-${alloy}`))
+  return about.length > 0 ? Object.fromEntries(about) : undefined
+}
+
+function metalOf(result: FormResult, { bought }: DesignPart, own: OwnFigures | undefined): PartMetal | undefined {
   const [blank] = result.blanks
   if (!blank) return undefined
   const { alloy, thicknessMm } = blank
-  return { alloy, thicknessMm, widthMm: bendWidthMm(blank), bought, regions: regionsOf(result) }
+  const figures = figuresOf(alloy, own)
+  return { alloy, thicknessMm, widthMm: bendWidthMm(blank), bought, regions: regionsOf(result), ...(figures ? { figures } : {}) }
 }
 
 function planPart(part: DesignPart, worked: DesignPart['input'], options: PlanOptions, bound: readonly BoundIssue[]): PlannedPart {
@@ -95,7 +104,7 @@ function planPart(part: DesignPart, worked: DesignPart['input'], options: PlanOp
   const { schools: _schools, ...bench } = options
   const run = runPart(form, input, { ...bench, inputVersion: part.inputVersion })
   if (!run.ok) return open(run.issues)
-  return { ...own, result: run.result, metal: metalOf(run.result, part), issues: [] }
+  return { ...own, result: run.result, metal: metalOf(run.result, part, options.figures), issues: [] }
 }
 
 /** A part as the rules of work see it; of open sizes what was typed of its metal. */

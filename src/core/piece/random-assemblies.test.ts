@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Assembly, AssemblyPart, JointKind } from '../assembly/assembly'
 import { HOT_JOINTS } from '../assembly/assembly'
-import { ALLOY_IDS } from '../metals/alloys'
+import { ALLOY_IDS, ALLOYS } from '../metals/alloys'
 import { SOLDER_IDS } from '../metals/solders'
 import { checkRoute } from '../rules/check'
 import { putInOrder } from '../rules/order/put-in-order'
@@ -11,6 +11,7 @@ import { usualAssembly } from './usual-route'
 /** So many in CI; ASSEMBLIES=10000 runs all. */
 const COUNT = Number(process.env.ASSEMBLIES ?? 500)
 const MOST_STEPS = 40
+const SOLDERED = ALLOY_IDS.filter((id) => ALLOYS[id].behaviour.solders)
 
 const FORMS = [
   'ring-band',
@@ -44,7 +45,7 @@ function randomAssembly(seed: number): Assembly {
   const parts: AssemblyPart[] = Array.from({ length: 1 + Math.floor(next() * 3) }, (_, i) => ({
     id: `p${i}`,
     form: pick(FORMS),
-    alloy: pick(ALLOY_IDS),
+    alloy: pick(SOLDERED),
     thicknessMm: 0.6 + next(),
     bought: 'annealed',
   }))

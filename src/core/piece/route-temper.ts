@@ -3,6 +3,7 @@ import { findOperation } from '../operations/catalogue'
 import { type RouteStep, type TemperState, type TemperWalk, walkTemper } from '../route/temper'
 import { type Act, heatOf, walkOrder } from '../rules/act'
 import { Walk } from '../rules/walk'
+import { isMetalKnown } from '../tables/own-metal'
 import type { PartMetal, PiecePlan } from './plan-piece'
 import { wordsOf } from './words'
 
@@ -80,7 +81,7 @@ export function partWalks(assembly: Assembly, metals: ReadonlyMap<string, PartMe
   const touches = touchesOf(assembly)
   return assembly.parts.flatMap(({ id }) => {
     const metal = metals.get(id)
-    return metal ? [walkPart(id, metal, touches.get(id) ?? [])] : []
+    return metal && isMetalKnown(metal.alloy, metal.figures ?? {}) ? [walkPart(id, metal, touches.get(id) ?? [])] : []
   })
 }
 

@@ -3,19 +3,24 @@ import { ALLOYS } from '../metals/alloys'
 import { findOperation } from '../operations/catalogue'
 import type { BenchWords, OperationContext } from '../operations/contract'
 import type { RouteStep } from '../route/temper'
+import { alloyWith } from '../tables/own-metal'
 import type { NamedThings } from './names'
 import type { PartMetal, PiecePlan } from './plan-piece'
 
 /** Metal of which nothing is known yet. */
 const SOME_METAL: OperationContext = { alloy: ALLOYS['sterling-925'], thicknessMm: 1, widthMm: 20 }
 
-function contextOf(metal: Pick<PartMetal, 'alloy' | 'thicknessMm' | 'widthMm'> | undefined): OperationContext {
+function contextOf(metal: Pick<PartMetal, 'alloy' | 'thicknessMm' | 'widthMm' | 'figures'> | undefined): OperationContext {
   if (!metal) return SOME_METAL
-  return { alloy: ALLOYS[metal.alloy], thicknessMm: metal.thicknessMm, widthMm: metal.widthMm ?? 20 * metal.thicknessMm }
+  return {
+    alloy: alloyWith(metal.alloy, metal.figures ?? {}),
+    thicknessMm: metal.thicknessMm,
+    widthMm: metal.widthMm ?? 20 * metal.thicknessMm,
+  }
 }
 
 /** What the smith reads at a step; one whose sizes are still open reads as its operation, and an unknown operation as its own id. */
-export function wordsOf(step: RouteStep, metal: Pick<PartMetal, 'alloy' | 'thicknessMm' | 'widthMm'> | undefined): BenchWords {
+export function wordsOf(step: RouteStep, metal: Pick<PartMetal, 'alloy' | 'thicknessMm' | 'widthMm' | 'figures'> | undefined): BenchWords {
   const operation = findOperation(step.op)
   if (!operation) return { title: step.op, say: 'This version does not know this step; see the route.', facts: [] }
   const own = Object.fromEntries(Object.entries(step.params ?? {}).filter(([name]) => name in operation.params.shape))

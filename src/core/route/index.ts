@@ -1,3 +1,5 @@
+export type { RegionState } from './region'
 export { temperInput } from './schema'
-export { type RegionState, type RouteStep, type TemperInput, type TemperState, type TemperWalk, walkTemper } from './temper'
+export { type RouteStep, type TemperInput, type TemperState, type TemperWalk, walkTemper } from './temper'
+export { type Band, type TemperBand, temperBands } from './temper-bands'
 export { type ToolNote, toolNotes } from './tool-notes'

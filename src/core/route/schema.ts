@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { ALLOY_IDS } from '../metals/alloys'
 import { OPERATIONS } from '../operations/catalogue'
+import { ownFiguresField } from '../tables/figures'
 import { lengthMm, thicknessMm } from '../units/fields'
 
 const OPERATION_IDS = OPERATIONS.map((operation) => operation.id) as [string, ...string[]]
@@ -10,6 +11,7 @@ export const temperInput = z.strictObject({
   alloy: z.enum(ALLOY_IDS),
   thicknessMm: thicknessMm({ label: 'Thickness', min: 0.05, max: 12 }),
   widthMm: lengthMm({ label: 'Width', min: 0.1, max: 1000 }).optional(),
+  figures: ownFiguresField(),
   bought: z.enum(['annealed', 'quarter-hard', 'half-hard', 'hard', 'unknown']).default('annealed'),
   regions: z
     .array(

@@ -1,11 +1,14 @@
-import { SOFT_STRAIN, STOCK_GRAIN_MM, softenByHeat } from '../forming/anneal'
-import { flowStressMPa, hardnessHv } from '../forming/flow'
-import { crackProbability, type Light, lightOf, RISK_AT, strainLimit } from '../forming/work-used'
-import { ALLOYS, type Alloy, type AlloyId } from '../metals/alloys'
+import { SOFT_STRAIN, STOCK_GRAIN_MM, untilSoftS } from '../forming/anneal'
+import { flowStressMPa } from '../forming/flow'
+import { crackProbability, type Light, lightOf } from '../forming/work-used'
+import type { Alloy, AlloyId } from '../metals/alloys'
 import { type BoughtTemper, boughtStrain, type Temper, temperOfStrain } from '../metals/tempers'
 import { findOperation } from '../operations/catalogue'
 import type { Effect, Heat, Operation, OperationContext, Working } from '../operations/contract'
+import type { OwnFigures } from '../tables/figures'
+import { alloyWith, isMetalKnown, sayMetalUnknown } from '../tables/own-metal'
 import { roundTo } from '../units/format'
+import { aged, hardnessOf, heated, type RegionState, startRegion, type WalkedRegion, worked } from './region'
 
 export interface RouteStep {
   readonly op: string
@@ -25,27 +28,11 @@ export interface TemperInput {
   /** How wide the metal is along a bend; a wide strip strains more. Without it the strip counts as wide. */
   readonly widthMm?: number | undefined
   readonly bought: BoughtTemper
+  /** The smith's own figures: a batch that hardens faster, a limit of one's own. */
+  readonly figures?: OwnFigures | undefined
   /** Parts that harden differently; without it, one body. */
   readonly regions?: readonly (string | RegionSize)[] | undefined
   readonly steps: readonly RouteStep[]
-}
-
-/** One part of the workpiece: hardening strain resets at an anneal, what is lost does not. */
-export interface RegionState {
-  readonly region: string
-  readonly strain: number
-  readonly workUsedFraction: number
-  /** Share of the limit that is gone for good: cracks that have begun, which no anneal closes. */
-  readonly damageFraction: number
-  readonly grainMm: number
-  readonly hardnessHv: number
-}
-
-/** A region as it is walked: its own size, and the strain of each shape that it holds. */
-interface WalkedRegion extends RegionState {
-  readonly thicknessMm: number
-  readonly widthMm: number
-  readonly held: Readonly<Partial<Record<NonNullable<Working['held']>, number>>>
 }
 
 /** The metal after a step, done by its hardest-worked part. */
@@ -67,8 +54,12 @@ export interface TemperState {
   readonly thicknessMm: number
   readonly grainMm: number
   readonly coarseGrain: boolean
+  /** Stress to go on working the metal, against that of the same metal annealed: what hand and tool have to move. */
+  readonly stiffness: number
   /** Share of the metal softened, where the step was a heat. */
   readonly softenedFraction: number | null
+  /** Seconds it was held hot, where the step was a heat. */
+  readonly heldS: number | null
   /** Degrees from the heat (with 40 to spare) to the solidus, where the step was a heat. */
   readonly meltingMarginC: number | null
 }
@@ -101,37 +92,19 @@ function workingOn(region: WalkedRegion, effect: Effect, names: readonly string[
   return Object.values(at).reduce((most, one) => (one.strain * one.weight > most.strain * most.weight ? one : most), effect.elsewhere)
 }
 
-function work(alloy: Alloy, region: WalkedRegion, { strain: given, weight, held }: Working): WalkedRegion {
-  const added = held ? Math.abs(given - (region.held[held] ?? 0)) : given
-  const workUsedFraction = region.workUsedFraction + (weight * added) / strainLimit(alloy)
-  const strain = region.strain + added
-  const damageFraction = region.damageFraction + Math.max(0, workUsedFraction - Math.max(RISK_AT, region.workUsedFraction))
-  return {
-    ...region,
-    strain,
-    workUsedFraction,
-    damageFraction,
-    hardnessHv: hardnessHv(alloy, strain),
-    held: held ? { ...region.held, [held]: given } : region.held,
-  }
-}
-
-function heat(alloy: Alloy, region: WalkedRegion, effect: Effect): { region: WalkedRegion; softened: number; coarse: boolean } {
-  if (!effect.heat) return { region, softened: 0, coarse: false }
-  const { tempC, timeS } = effect.heat
-  const after = softenByHeat(alloy, { strain: region.strain, grainMm: region.grainMm, tempC, timeS })
-  const workUsedFraction = Math.max(region.damageFraction, region.workUsedFraction * (1 - after.softenedFraction))
-  return {
-    region: { ...region, strain: after.strain, workUsedFraction, grainMm: after.grainMm, hardnessHv: hardnessHv(alloy, after.strain) },
-    softened: after.softenedFraction,
-    coarse: after.coarse,
-  }
+const NO_REGION: RegionState = {
+  region: 'body',
+  strain: 0,
+  workUsedFraction: 0,
+  damageFraction: 0,
+  grainMm: STOCK_GRAIN_MM,
+  hardnessHv: 0,
+  thicknessMm: 0,
 }
 
 function worst(regions: readonly WalkedRegion[]): RegionState {
   const [first, ...rest] = regions
-  const empty: RegionState = { region: 'body', strain: 0, workUsedFraction: 0, damageFraction: 0, grainMm: STOCK_GRAIN_MM, hardnessHv: 0 }
-  return rest.reduce<RegionState>((a, b) => (b.workUsedFraction > a.workUsedFraction ? b : a), first ?? empty)
+  return rest.reduce<RegionState>((a, b) => (b.workUsedFraction > a.workUsedFraction ? b : a), first ?? NO_REGION)
 }
 
 const LIGHTS: readonly Light[] = ['green', 'amber', 'red']
@@ -147,6 +120,7 @@ interface StepDone {
   readonly title: string
   readonly effect: Effect | undefined
   readonly softened: number
+  readonly heldS: number | null
   readonly coarse: boolean
 }
 
@@ -161,7 +135,7 @@ function stateAfter(alloy: Alloy, piece: Piece, done: StepDone): TemperState {
     op: done.op,
     title: done.title,
     heat: hot !== undefined,
-    regions: piece.regions.map(({ thicknessMm: _t, widthMm: _w, held: _h, ...state }) => state),
+    regions: piece.regions.map(({ widthMm: _w, held: _h, age: _a, isDissolved: _d, ...state }) => state),
     strain: region.strain,
     workUsedFraction: region.workUsedFraction,
     workLeftFraction: left,
@@ -169,12 +143,14 @@ function stateAfter(alloy: Alloy, piece: Piece, done: StepDone): TemperState {
     crackProbability: crackProbability(region.workUsedFraction),
     light: LIGHTS[Math.max(LIGHTS.indexOf(worked), LIGHTS.indexOf(heated))] ?? worked,
     hardnessHv: region.hardnessHv,
-    flowStressMPa: flowStressMPa(alloy, region.strain),
+    flowStressMPa: flowStressMPa(alloy, region.strain) * (region.hardnessHv / hardnessOf(alloy, region.strain)),
+    stiffness: region.hardnessHv / hardnessOf(alloy, 0),
     temper: temperOfStrain(region.strain),
     thicknessMm: piece.thicknessMm,
     grainMm: region.grainMm,
     coarseGrain: done.coarse,
     softenedFraction: hot ? done.softened : null,
+    heldS: done.heldS,
     meltingMarginC: marginC === null ? null : roundTo(marginC, 1),
   }
 }
@@ -185,17 +161,7 @@ function startPiece(alloy: Alloy, input: TemperInput): Piece {
   const regions = named.map((given): WalkedRegion => {
     const size: RegionSize = typeof given === 'string' ? { region: given } : given
     const thicknessMm = size.thicknessMm ?? input.thicknessMm
-    return {
-      region: size.region,
-      strain,
-      workUsedFraction: strain / strainLimit(alloy),
-      damageFraction: 0,
-      grainMm: STOCK_GRAIN_MM,
-      hardnessHv: hardnessHv(alloy, strain),
-      thicknessMm,
-      widthMm: size.widthMm ?? input.widthMm ?? WIDE * thicknessMm,
-      held: {},
-    }
+    return startRegion(alloy, { region: size.region, strain, thicknessMm, widthMm: size.widthMm ?? input.widthMm ?? WIDE * thicknessMm })
   })
   return { regions, thicknessMm: input.thicknessMm }
 }
@@ -208,14 +174,62 @@ function readStep(step: RouteStep) {
   return READ.get(step)
 }
 
+/** What a step does to the metal of a piece, region by region. */
+function after(alloy: Alloy, piece: Piece, step: ReadStep, context: OperationContext, heatErrorC: number) {
+  const effect = step.effect(context)
+  const names = piece.regions.map((region) => region.region)
+  const ratio = effect.thicknessRatio ?? 1
+  const coldWorked = piece.regions.map((region) => {
+    const own = step.effect({ alloy, thicknessMm: region.thicknessMm, widthMm: region.widthMm })
+    return worked(alloy, region, workingOn(region, own, names))
+  })
+  const { heat, age } = effect
+  const strains = coldWorked.map(({ strain }) => strain)
+  const heldS = heat ? (heat.timeS ?? untilSoftS(alloy, heat.tempC, strains)) : null
+  const results = coldWorked.map((region) => {
+    if (heat && heldS !== null) return heated(alloy, region, { tempC: heat.tempC + heatErrorC, timeS: heldS })
+    return { region: age ? aged(alloy, region, { ...age, tempC: age.tempC + heatErrorC }) : region, softened: 0, coarse: false }
+  })
+  return {
+    piece: {
+      regions: results.map(({ region }) => ({ ...region, thicknessMm: region.thicknessMm * ratio })),
+      thicknessMm: piece.thicknessMm * ratio,
+    },
+    done: {
+      effect,
+      softened: Math.min(...results.map(({ softened }) => softened)),
+      heldS,
+      coarse: results.some(({ coarse }) => coarse),
+    },
+  }
+}
+
+type ReadStep = Extract<ReturnType<Operation['read']>, { ok: true }>['step']
+
+const NOTHING_DONE = { effect: undefined, softened: 0, heldS: null, coarse: false } as const
+
+/** A metal as it is walked, and how far every heat is off what it is meant to be. */
+export interface WalkedMetal {
+  readonly alloy: Alloy
+  readonly heatErrorC: number
+}
+
 /**
  * Walks a route through the metal: the state after each step, worst part first (sources: temper-fit, trade-limit,
- * anneal-model; work left is ±30 % at best). Unknown operations and unreadable parameters become issues and change nothing.
+ * anneal-model; work left is ±30 % at best). Unknown operations and unreadable parameters become issues and change nothing. A metal of
+ * which nothing is known is an issue and no steps.
  */
 export function walkTemper(input: TemperInput): TemperWalk {
-  const alloy = ALLOYS[input.alloy]
+  const figures = input.figures ?? {}
+  const metal = { alloy: alloyWith(input.alloy, figures), heatErrorC: 0 }
+  const walk = walkMetal(metal, isMetalKnown(input.alloy, figures) ? input : { ...input, steps: [] })
+  return isMetalKnown(input.alloy, figures) ? walk : { ...walk, issues: [{ path: 'alloy', message: sayMetalUnknown(input.alloy) }] }
+}
+
+/** The same walk for a metal given whole. */
+export function walkMetal({ alloy, heatErrorC }: WalkedMetal, input: TemperInput): TemperWalk {
   let piece = startPiece(alloy, input)
-  const start = stateAfter(alloy, piece, { op: 'stock', title: 'As bought', effect: undefined, softened: 0, coarse: false })
+  const start = stateAfter(alloy, piece, { op: 'stock', title: 'As bought', ...NOTHING_DONE })
   const steps: TemperState[] = []
   const issues: { path: string; message: string }[] = []
   input.steps.forEach((step, index) => {
@@ -230,32 +244,19 @@ export function walkTemper(input: TemperInput): TemperWalk {
       issues.push({ path: `steps.${index}`, message: refused })
       return
     }
-    const effect = read.step.effect(context)
-    const names = piece.regions.map((region) => region.region)
-    const ratio = effect.thicknessRatio ?? 1
-    const worked = piece.regions.map((region) => {
-      const own = read.step.effect({ alloy, thicknessMm: region.thicknessMm, widthMm: region.widthMm })
-      const after = heat(alloy, work(alloy, region, workingOn(region, own, names)), own)
-      return { ...after, region: { ...after.region, thicknessMm: region.thicknessMm * ratio } }
-    })
-    piece = { regions: worked.map((item) => item.region), thicknessMm: piece.thicknessMm * ratio }
-    const softened = Math.min(...worked.map((item) => item.softened))
-    steps.push(
-      stateAfter(alloy, piece, {
-        op: step.op,
-        title: read.step.words(context).title,
-        effect,
-        softened,
-        coarse: worked.some((item) => item.coarse),
-      }),
-    )
+    const next = after(alloy, piece, read.step, context, heatErrorC)
+    piece = next.piece
+    steps.push(stateAfter(alloy, piece, { op: step.op, title: read.step.words(context).title, ...next.done }))
   })
+  return { start, steps, annealBefore: annealsAsked(start, steps), issues }
+}
+
+/** Soft metal is not made softer: a step too far from there is a step to divide. */
+function annealsAsked(start: TemperState, steps: readonly TemperState[]): number[] {
   const isSoft = (state: TemperState) => state.regions.every((region) => region.strain < SOFT_STRAIN)
-  const annealBefore = steps.flatMap((state, i) => {
+  return steps.flatMap((state, i) => {
     const before = steps[i - 1] ?? start
-    const worked = state.workUsedFraction > before.workUsedFraction + 1e-9
-    // soft metal is not made softer: a step too far from there is a step to divide
-    return lightOf(state.workUsedFraction) !== 'green' && !state.heat && worked && !isSoft(before) ? [i] : []
+    const isWorked = state.workUsedFraction > before.workUsedFraction + 1e-9
+    return lightOf(state.workUsedFraction) !== 'green' && !state.heat && isWorked && !isSoft(before) ? [i] : []
   })
-  return { start, steps, annealBefore, issues }
 }

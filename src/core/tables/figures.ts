@@ -1,3 +1,5 @@
+import * as z from 'zod'
+import { hardnessHv } from '../forming/flow'
 import { ALLOY_IDS, ALLOYS, type AlloyId } from '../metals/alloys'
 import type { Confidence } from '../sources/sources'
 import type { Unit } from '../units/unit'
@@ -12,6 +14,9 @@ export interface Figure {
   readonly maximum: number
   readonly confidence: Confidence
 }
+
+/** The field of own figures, as it comes in at a door. */
+export const ownFiguresField = () => z.record(z.string(), z.number()).default({})
 
 /** Own figures by id; what is not there is the preset. */
 export type OwnFigures = Readonly<Record<string, number>>
@@ -78,6 +83,34 @@ function priceFigures(): Record<string, Figure> {
   )
 }
 
+/** What a batch of a metal may do otherwise than the tables say: it is worked out by these wherever it is worked. */
+function metalFigures(): Record<string, Figure> {
+  return Object.fromEntries(
+    ALLOY_IDS.flatMap((id) => {
+      const alloy = ALLOYS[id]
+      const { halfSofteningC, elasticModulusGPa } = alloy
+      const [name, hv] = [alloy.title.toLowerCase(), Math.round(hardnessHv(alloy, 0))]
+      const rows: readonly (readonly [string, Figure])[] = [
+        [`annealed-hv-${id}`, figure(`Hardness of annealed ${name}`, 'HV', hv, [0.5 * hv, 2 * hv], alloy.flow.confidence)],
+        [`hardening-${id}`, figure(`Hardening of ${name}, against the tables`, 'ratio', 1, [0.4, 2.5], 'low')],
+        [
+          `reduction-limit-${id}`,
+          figure(`Reduction of ${name} between two anneals`, '%', 100 * alloy.reductionLimitFraction, [15, 95], 'low'),
+        ],
+        [
+          `half-softening-${id}`,
+          figure(`Half softening of ${name} in an hour`, '°C', halfSofteningC, [halfSofteningC - 130, halfSofteningC + 200], 'low'),
+        ],
+        [
+          `modulus-${id}`,
+          figure(`Stiffness of ${name} (modulus)`, 'GPa', elasticModulusGPa, [0.6 * elasticModulusGPa, 1.5 * elasticModulusGPa]),
+        ],
+      ]
+      return rows
+    }),
+  )
+}
+
 /** Every figure that can be one's own, by id. */
 export const FIGURES: Readonly<Record<string, Figure>> = {
   ...fitFigures(),
@@ -98,6 +131,7 @@ export const FIGURES: Readonly<Record<string, Figure>> = {
   'rim-step': figure('The rim closes by at most so many thicknesses a punch', 'count', 5, [2, 12], 'low'),
   ...densityFigures(),
   ...priceFigures(),
+  ...metalFigures(),
 }
 
 /** A figure to work with: one's own, else the preset. Throws nothing; an id that is not there is a slip of ours and gives NaN. */

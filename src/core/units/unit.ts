@@ -9,6 +9,7 @@ export const UNITS = [
   's',
   'min',
   'MPa',
+  'GPa',
   'rad',
   '°',
   '%',

@@ -11,7 +11,8 @@ import {
 import { bendStrain } from '../../forming/strain'
 import { RISK_AT, smallestBendRatio, strainLimit } from '../../forming/work-used'
 import { circleOutline, rectangleOutline } from '../../geometry/outline'
-import { ALLOYS, type AlloyId } from '../../metals/alloys'
+import type { AlloyId } from '../../metals/alloys'
+import { alloyWith } from '../../tables/own-metal'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
 import { derive, given, type WorkingLog } from '../../working/derive'
@@ -103,8 +104,8 @@ function piChoice(band: ClosedBand): SchoolChoice {
   }
 }
 
-function bendCheck(band: ClosedBand): Check {
-  const alloy = ALLOYS[band.alloy]
+function bendCheck(band: ClosedBand, { figures }: Bench): Check {
+  const alloy = alloyWith(band.alloy, figures)
   const strain = bendStrain(band.insideDiameterMm / 2, band.thicknessMm, band.widthMm)
   const share = strain / strainLimit(alloy)
   const actual = { value: 100 * share, unit: '%' as const }
@@ -131,8 +132,8 @@ function bendCheck(band: ClosedBand): Check {
 }
 
 /** Checks every closed band shares: the bend, stiffness, and what the metal's own hazards are. */
-export function closedBandChecks(band: ClosedBand): Check[] {
-  const checks = [bendCheck(band)]
+export function closedBandChecks(band: ClosedBand, bench: Bench): Check[] {
+  const checks = [bendCheck(band, bench)]
   if (band.thicknessMm / (band.insideDiameterMm + band.thicknessMm) < 0.012) {
     checks.push({
       level: 'warn',
@@ -185,7 +186,7 @@ export function planClosedBand(log: WorkingLog, band: ClosedBand, bench: Bench):
     working: log,
     choice: lengthChoice(band),
     choices: [piChoice(band)],
-    checks: closedBandChecks(band),
+    checks: closedBandChecks(band, bench),
     places: bandPlaces({
       insideDiameterMm: fittedMm(band),
       widthMm: wire ? band.thicknessMm : band.widthMm,

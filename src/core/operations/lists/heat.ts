@@ -1,3 +1,4 @@
+import { ageHarden } from '../heat/age-harden'
 import { anneal } from '../heat/anneal'
 import { cool } from '../heat/cool'
 import { coolSlowly } from '../heat/cool-slowly'
@@ -13,6 +14,7 @@ import { stressRelief } from '../heat/stress-relief'
 import { warm } from '../heat/warm'
 
 export const HEAT = [
+  ageHarden,
   anneal,
   coolSlowly,
   cool,

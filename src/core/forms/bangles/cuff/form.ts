@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { formingRadius } from '../../../forming/springback'
 import { arcPoints } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
-import { ALLOYS } from '../../../metals/alloys'
+import { alloyWith } from '../../../tables/own-metal'
 import type { Bench } from '../../../toolwall/tools'
 import { lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
@@ -79,9 +79,9 @@ function gapArcMm(log: WorkingLog, input: Input): number {
 }
 
 /** Middle of the metal as the cuff is worn, and the former it springs from. */
-function formerOf(input: Input) {
+function formerOf(input: Input, { figures }: Bench) {
   const wornMm = insideMm(input) / 2 + input.thicknessMm / 2
-  const bent = formingRadius(ALLOYS[input.alloy], {
+  const bent = formingRadius(alloyWith(input.alloy, figures), {
     radiusMm: wornMm,
     thicknessMm: input.thicknessMm,
     widthMm: Math.max(input.widthMm, input.endWidthMm),
@@ -195,7 +195,7 @@ function planCuff(input: Input, bench: Bench): FormPlan {
   const calculatedMm = lengthOf([], input, input.schools.length)
   const answer = answerFor(log, input)
   const worn = input.wristMm + input.easeMm
-  const formerMm = formerOf(input)
+  const formerMm = formerOf(input, bench)
   const target = targetOf(outcomeOf(input))
   const outline = cuffOutline(answer.markAt, input)
   return completePlan({
