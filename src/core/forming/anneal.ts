@@ -32,8 +32,8 @@ function smoothstep(low: number, high: number, x: number): number {
   return t * t * (3 - 2 * t)
 }
 
-/** The strain of metal that was worked as it usually is before an anneal. */
-const USUAL_STRAIN = 0.3
+/** Lightly worked metal softens no slower than metal of this strain (house rule): so an anneal leaves all of it soft. */
+const LEAST_DRIVING_STRAIN = 0.3
 /** Softened by so much it is called annealed. */
 const SOFT_FRACTION = 0.95
 /** Grain of stock nobody has measured: sheet as sold for deep drawing and polishing. */
@@ -44,16 +44,10 @@ export const SOFT_STRAIN = 0.07
 const LEAST_ANNEAL_S = 20
 const MOST_ANNEAL_S = 36_000
 
-/** Seconds at a temperature that soften metal of a strain by 95 %; 20 s at least, ten hours at most. Metal worked less takes longer. */
-export function recommendedAnnealS(alloy: Alloy, tempC: number, strain = USUAL_STRAIN): number {
+/** Seconds at a temperature that leave the metal soft whatever work it has had (95 % of it); 20 s at least, ten hours at most. */
+export function recommendedAnnealS(alloy: Alloy, tempC: number): number {
   const halves = (Math.log(1 / (1 - SOFT_FRACTION)) / Math.LN2) ** (1 / 1.5)
-  const wholeS = Math.ceil(halves * halfSofteningS(alloy, tempC, Math.max(SOFT_STRAIN, strain)))
-  return Math.min(MOST_ANNEAL_S, Math.max(LEAST_ANNEAL_S, wholeS))
-}
-
-/** Seconds until all of a piece is soft, by the strains of its parts: the part worked least of those not soft already takes longest. */
-export function untilSoftS(alloy: Alloy, tempC: number, strains: readonly number[]): number {
-  return recommendedAnnealS(alloy, tempC, Math.min(USUAL_STRAIN, ...strains.filter((strain) => strain >= SOFT_STRAIN)))
+  return Math.min(MOST_ANNEAL_S, Math.max(LEAST_ANNEAL_S, Math.ceil(halves * halfSofteningS(alloy, tempC, LEAST_DRIVING_STRAIN))))
 }
 
 /** Seconds to half softening at a temperature, for metal of a given strain (source: anneal-model). */
@@ -77,7 +71,7 @@ function grownGrain(alloy: Alloy, startMm: number, input: AnnealInput): number {
 export function softenByHeat(alloy: Alloy, input: AnnealInput): AnnealResult {
   if (input.strain < LEAST_STRAIN)
     return { softenedFraction: 0, strain: input.strain, grainMm: grownGrain(alloy, input.grainMm, input), coarse: false }
-  const tau = input.timeS / halfSofteningS(alloy, input.tempC, input.strain)
+  const tau = input.timeS / halfSofteningS(alloy, input.tempC, Math.max(input.strain, LEAST_DRIVING_STRAIN))
   const softenedFraction = (1 - Math.exp(-Math.LN2 * tau ** 1.5)) * smoothstep(LEAST_STRAIN, FULL_STRAIN, input.strain)
   const soft = flowStressMPa(alloy, 0)
   const strain = strainOfStress(alloy, soft + (1 - softenedFraction) * (flowStressMPa(alloy, input.strain) - soft))

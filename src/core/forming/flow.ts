@@ -19,6 +19,12 @@ export function hardnessHv(alloy: Alloy, strain: number): number {
   return (alloy.flow.c * flowStressMPa(alloy, strain + INDENT_STRAIN)) / STANDARD_GRAVITY
 }
 
+/** 10 and 90 % of a hardness, by the ± 8 % of its curve (source: tabor). */
+export function hardnessBand(hv: number): { readonly low: number; readonly high: number } {
+  const off = Math.exp(1.2816 * 0.08)
+  return { low: hv / off, high: hv * off }
+}
+
 /** Strain at which the flow stress is reached; clamped to 0…2. The inverse of `flowStressMPa`. */
 export function strainOfStress(alloy: Alloy, stressMPa: number): number {
   const low = flowStressMPa(alloy, 0)

@@ -1,5 +1,5 @@
-export { type AnnealResult, halfSofteningS, recommendedAnnealS, SOFT_STRAIN, softenByHeat, untilSoftS } from './anneal'
+export { type AnnealResult, halfSofteningS, recommendedAnnealS, SOFT_STRAIN, softenByHeat } from './anneal'
 export { answerDap, type DapAnswer, type DapQuestion } from './dapping/compare-dap'
 export type { DapStageResult, DomeSpot, ProfilePoint } from './dapping/dap'
-export { flowStressMPa, hardnessHv, strainOfStress } from './flow'
-export { ANNEAL_AT, crackProbability, type Light, lightOf, RISK_AT, strainLimit } from './work-used'
+export { flowStressMPa, hardnessBand, hardnessHv, strainOfStress } from './flow'
+export { ANNEAL_AT, crackProbability, type Light, lightOf, RISK_AT, strainLimit, workUsedBand } from './work-used'

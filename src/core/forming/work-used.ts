@@ -3,6 +3,8 @@ import { normalCdf } from '../numerics/normal'
 
 /** Spread of the trade limit: lognormal, s = 0.30 (source: trade-limit). */
 const LIMIT_SPREAD = 0.3
+/** Standard deviations from the middle to 10 and 90 %. */
+const TENTH = 1.2816
 /** Work used where the chance of a crack passes 5 % and 30 %. */
 export const ANNEAL_AT = 0.61
 export const RISK_AT = 0.85
@@ -20,6 +22,12 @@ export function strainLimit(alloy: Alloy): number {
 /** Chance of a crack at a share of work used: Φ(ln D / 0.30). Half at D = 1. */
 export function crackProbability(workUsedFraction: number): number {
   return workUsedFraction <= 0 ? 0 : normalCdf(Math.log(workUsedFraction) / LIMIT_SPREAD)
+}
+
+/** 10 and 90 % of what may have been used, by the spread of the limit (closed form of a lognormal). */
+export function workUsedBand(workUsedFraction: number): { readonly low: number; readonly high: number } {
+  const off = Math.exp(TENTH * LIMIT_SPREAD)
+  return { low: workUsedFraction / off, high: workUsedFraction * off }
 }
 
 /** Green below 0.61, amber to 0.85, red above. */

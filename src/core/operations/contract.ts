@@ -20,8 +20,7 @@ export const HAMMER_WEIGHT = 0.8
 /** A heat, and how near the solidus it may come: judged by colour it needs more room than where solder tells it. */
 export interface Heat {
   readonly tempC: number
-  /** How long it is held; without it, until all of the metal is soft. */
-  readonly timeS?: number | undefined
+  readonly timeS: number
   /** Where another metal is in the heat: where that begins to melt. */
   readonly otherSolidusC?: number
   /** Degrees under the solidus, the observer's error off, below which it is told, and below which it is a stop; none where melting is meant. */

@@ -53,11 +53,6 @@ describe('a heat that is short or cold', () => {
     expect(short.hardnessHv).toBeLessThan(last([roll(0.6)]).hardnessHv)
     expect(short.hardnessHv).toBeGreaterThan(last([roll(0.6), anneal()]).hardnessHv)
   })
-  it('is held the longer the less the metal was worked, where no time is given', () => {
-    const heldS = (toMm: number) => last([roll(toMm), anneal()]).heldS ?? 0
-    expect(heldS(0.9)).toBeGreaterThan(heldS(0.8))
-    expect(heldS(0.8)).toBeGreaterThan(heldS(0.6))
-  })
 })
 
 describe('own figures of a metal', () => {

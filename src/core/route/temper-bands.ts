@@ -55,11 +55,11 @@ export function temperBands(input: TemperInput, { samples = 200, seed = 1 }: { r
   if (!isMetalKnown(input.alloy, figures)) return []
   const own = alloyWith(input.alloy, figures)
   const random = seededRandom(seed)
-  // a heat is held as long as the metal of the tables asks, whatever the metal is in truth
+  // an anneal is held as long as the metal of the tables asks, whatever the metal is in truth
   const held = walkMetal({ alloy: own, heatErrorC: 0 }, input)
   const steps = input.steps.map((step, i) => {
     const heldS = held.steps[i]?.heldS
-    return heldS !== null && heldS !== undefined && step.op === 'anneal' ? { ...step, params: { ...step.params, timeS: heldS } } : step
+    return step.op === 'anneal' && heldS ? { ...step, params: { ...step.params, timeS: heldS } } : step
   })
   const walks = Array.from({ length: samples }, () => walkMetal(drawn(own, random), { ...input, steps }))
   return held.steps.map((state, i): TemperBand => {

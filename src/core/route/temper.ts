@@ -1,4 +1,4 @@
-import { SOFT_STRAIN, STOCK_GRAIN_MM, untilSoftS } from '../forming/anneal'
+import { SOFT_STRAIN, STOCK_GRAIN_MM } from '../forming/anneal'
 import { flowStressMPa } from '../forming/flow'
 import { crackProbability, type Light, lightOf } from '../forming/work-used'
 import type { Alloy, AlloyId } from '../metals/alloys'
@@ -184,10 +184,8 @@ function after(alloy: Alloy, piece: Piece, step: ReadStep, context: OperationCon
     return worked(alloy, region, workingOn(region, own, names))
   })
   const { heat, age } = effect
-  const strains = coldWorked.map(({ strain }) => strain)
-  const heldS = heat ? (heat.timeS ?? untilSoftS(alloy, heat.tempC, strains)) : null
   const results = coldWorked.map((region) => {
-    if (heat && heldS !== null) return heated(alloy, region, { tempC: heat.tempC + heatErrorC, timeS: heldS })
+    if (heat) return heated(alloy, region, { tempC: heat.tempC + heatErrorC, timeS: heat.timeS })
     return { region: age ? aged(alloy, region, { ...age, tempC: age.tempC + heatErrorC }) : region, softened: 0, coarse: false }
   })
   return {
@@ -198,7 +196,7 @@ function after(alloy: Alloy, piece: Piece, step: ReadStep, context: OperationCon
     done: {
       effect,
       softened: Math.min(...results.map(({ softened }) => softened)),
-      heldS,
+      heldS: heat?.timeS ?? null,
       coarse: results.some(({ coarse }) => coarse),
     },
   }

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
+import { hardnessBand, workUsedBand } from '@/core/forming'
 import type { TemperState, TemperWalk } from '@/core/route'
 import type { PieceThumb } from '@/server/services/piece-thumb'
 import { Thumb } from '../drawing/thumb'
@@ -16,6 +17,8 @@ interface RibbonProps {
   readonly piece?: PieceThumb | null
   readonly onAnneal?: (before: number) => void
   readonly hasHead?: boolean
+  /** The metal were an anneal left out, by step: drawn over what it is. */
+  readonly without?: readonly (TemperState | null)[] | undefined
   /** Where it stands under the strands of a route: its bars under their steps, and scrolled with them. */
   readonly under?: { readonly left: number; readonly column: number }
 }
@@ -34,7 +37,8 @@ function barColour(state: TemperState, dark: boolean, isNow: boolean): string {
 
 function sayState(state: TemperState): string {
   const left = Math.round(100 * state.workLeftFraction)
-  return `${state.title}: ${state.temper.replaceAll('-', ' ')}, hardness about ${Math.round(state.hardnessHv)} HV, ${left} % work left, plus or minus ${Math.round(100 * state.plusMinusFraction)}`
+  const { low, high } = hardnessBand(state.hardnessHv)
+  return `${state.title}: ${state.temper.replaceAll('-', ' ')}, hardness about ${Math.round(state.hardnessHv)} HV (${Math.round(low)} to ${Math.round(high)}), ${left} % work left, plus or minus ${Math.round(100 * state.plusMinusFraction)}`
 }
 
 /** How many bars can carry their name at this many steps; past it, only the names that matter. */
@@ -61,13 +65,47 @@ interface RibbonStepProps {
   /** Whether it says its name: under the strands of a route the tags do. */
   readonly isNamed: boolean
   readonly onAnneal: (() => void) | undefined
+  readonly without: TemperState | undefined
 }
 
 const STRIPES = 'repeating-linear-gradient(45deg, transparent 0 5px, rgba(80,20,0,.35) 5px 7px)'
 const UNSEEN = { position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' } as const
 
+/** How far up a work used may really reach, and how far down: 10 to 90 %. */
+function Whisker({ workUsed, colour }: { readonly workUsed: number; readonly colour: string }) {
+  if (workUsed < 0.02) return null
+  const { low, high } = workUsedBand(workUsed)
+  const [bottom, top] = [barHeight(low), barHeight(high)]
+  return (
+    <div aria-hidden style={{ position: 'absolute', left: '50%', marginLeft: -4, width: 9, bottom, height: top - bottom, color: colour }}>
+      <div style={{ borderTop: '1.5px solid', borderBottom: '1.5px solid', height: '100%', boxSizing: 'border-box' }} />
+      <div style={{ position: 'absolute', left: 3.5, top: 0, bottom: 0, borderLeft: '1.5px solid' }} />
+    </div>
+  )
+}
+
+/** The bar were an anneal left out: an outline over what is. */
+function Ghost({ state }: { readonly state: TemperState }) {
+  return (
+    <div
+      className="ribbon-without"
+      data-work={state.workUsedFraction.toFixed(3)}
+      style={{
+        position: 'absolute',
+        left: 1,
+        right: 1,
+        bottom: 0,
+        height: barHeight(state.workUsedFraction),
+        border: `2px dashed ${state.light === 'green' ? PALETTE.ink : PALETTE.fire}`,
+        borderBottom: 'none',
+        boxSizing: 'border-box',
+      }}
+    />
+  )
+}
+
 /** The bar itself, with its figure and the flame of a heat; plain elements, for a route has a hundred of them. */
-function Bar({ state, dark, isNow, piece }: Pick<RibbonStepProps, 'state' | 'dark' | 'isNow' | 'piece'>) {
+function Bar({ state, dark, isNow, piece, without }: Pick<RibbonStepProps, 'state' | 'dark' | 'isNow' | 'piece' | 'without'>) {
   const { workUsedFraction, heat, light, hardnessHv } = state
   const height = barHeight(workUsedFraction)
   const flame = '8px solid transparent'
@@ -84,6 +122,8 @@ function Bar({ state, dark, isNow, piece }: Pick<RibbonStepProps, 'state' | 'dar
           backgroundImage: light === 'red' ? STRIPES : 'none',
         }}
       />
+      <Whisker workUsed={workUsedFraction} colour={dark ? PALETTE.petrolMuted : PALETTE.muted} />
+      {without ? <Ghost state={without} /> : null}
       {piece ? (
         <div style={{ position: 'absolute', left: '50%', bottom: 8, marginLeft: -26, zIndex: 1 }}>
           <Thumb {...piece} size={52} />
@@ -97,7 +137,7 @@ function Bar({ state, dark, isNow, piece }: Pick<RibbonStepProps, 'state' | 'dar
             position: 'absolute',
             left: 0,
             right: 0,
-            bottom: Math.min(HEIGHT - 28, height + (heat ? 9 : 1)),
+            bottom: Math.min(HEIGHT - 16, barHeight(workUsedBand(workUsedFraction).high) + (heat ? 9 : 1)),
             textAlign: 'center',
             fontSize: 12,
             color: workUsedFraction > 0.75 ? PALETTE.ink : PALETTE.muted,
@@ -124,11 +164,11 @@ function Bar({ state, dark, isNow, piece }: Pick<RibbonStepProps, 'state' | 'dar
   )
 }
 
-function RibbonStep({ state, dark, isNow, piece, isNamed, onAnneal }: RibbonStepProps) {
+function RibbonStep({ state, dark, isNow, piece, isNamed, onAnneal, without }: RibbonStepProps) {
   const text = dark ? PALETTE.petrolText : PALETTE.ink
   return (
     <li title={sayState(state)} style={{ flex: 1, minWidth: 0, position: 'relative' }}>
-      <Bar state={state} dark={dark} isNow={isNow} piece={piece} />
+      <Bar state={state} dark={dark} isNow={isNow} piece={piece} without={without} />
       <div
         style={{
           borderTop: `1px solid ${dark ? PALETTE.petrolLine : PALETTE.hairline}`,
@@ -166,7 +206,7 @@ function RibbonStep({ state, dark, isNow, piece, isNamed, onAnneal }: RibbonStep
 }
 
 /** The temper ribbon: how hard the metal is after each step, where it was softened, where it would split. */
-export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHead = true, under }: RibbonProps) {
+export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHead = true, without, under }: RibbonProps) {
   const last = walk.steps.reduce(
     (worst, state) => (state.workUsedFraction > worst.workUsedFraction ? state : worst),
     walk.steps[0] ?? walk.start,
@@ -256,6 +296,7 @@ export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHea
               isNow={now === i}
               isNamed={!under}
               piece={now === i ? piece : null}
+              without={without?.[i] ?? undefined}
               onAnneal={walk.annealBefore.includes(i) && onAnneal ? () => onAnneal(i) : undefined}
             />
           ))}

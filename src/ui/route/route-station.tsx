@@ -7,7 +7,18 @@ import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { findOperation } from '@/core/operations'
-import { addStep, giveReason, insertAnneal, moveToThing, partOfStep, pinStep, unfoldStep } from '@/core/piece'
+import {
+  addStep,
+  giveReason,
+  insertAnneal,
+  metalsOf,
+  moveToThing,
+  partOfStep,
+  pinStep,
+  skipHeat,
+  skipWords,
+  unfoldStep,
+} from '@/core/piece'
 import { toolNotes } from '@/core/route'
 import { type Finding, putInOrder } from '@/core/rules'
 import { SaveWords } from '../acting/save-words'
@@ -21,7 +32,7 @@ import { COLUMN, LEFT } from './board-shape'
 import { type BrokenRule, BrokenRules } from './broken-rules'
 import { type OrderOffer, OrderPanel } from './order-panel'
 import { Ribbon } from './ribbon'
-import { type RouteView, routeView, splitFindings } from './route-view'
+import { metalFindings, type RouteView, routeView } from './route-view'
 import { StepPanel } from './step-panel'
 import { StrandBoard } from './strand-board'
 import { newStepId, type RoutedPiece, type RouteHand, useRoute } from './use-route'
@@ -106,6 +117,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
   const [chosenId, setChosen] = useState<string>()
   const [lifted, setLifted] = useState<readonly [number, number]>()
   const [isOrdering, setOrdering] = useState(false)
+  const [skipId, setSkip] = useState<string>()
   useKeys({ undo: () => void hand.move('undo'), redo: () => void hand.move('redo') })
   const view = useMemo(() => routeView(plan, wanted.steps), [plan, wanted.steps])
   const shown = useMemo(
@@ -117,7 +129,12 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
     wanted.steps.findIndex(({ id }) => id === chosenId),
   )
   const chosen = wanted.steps[index]
-  const findings = [...view.findings, ...splitFindings(view)]
+  const isSkipping = chosen?.op === 'anneal' && skipId === chosen.id && lifted === undefined
+  const skipped = useMemo(
+    () => (isSkipping ? skipHeat(view.assembly, metalsOf(plan), index) : undefined),
+    [isSkipping, view.assembly, plan, index],
+  )
+  const findings = [...view.findings, ...metalFindings(view)]
   const reorder = (from: number, to: number) => {
     setLifted(undefined)
     if (from !== to && from >= 0 && to >= 0) keep({ ...wanted, steps: arrayMove([...wanted.steps], from, to) })
@@ -166,7 +183,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
           />
           {shown.temper.steps.length > 0 ? (
             <Box sx={{ width: LEFT + wanted.steps.length * COLUMN + 12, mt: 1, bgcolor: PALETTE.white }}>
-              <Ribbon walk={shown.temper} onAnneal={addAnneal} under={{ left: LEFT, column: COLUMN }} />
+              <Ribbon walk={shown.temper} onAnneal={addAnneal} without={skipped?.without} under={{ left: LEFT, column: COLUMN }} />
             </Box>
           ) : null}
         </Box>
@@ -191,6 +208,8 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
             onParams={(params) => hand.setParams(chosen.id, params)}
             onPin={(isPinned) => keep(pinStep(wanted, chosen.id, isPinned))}
             things={things}
+            skipped={skipped && skipWords(skipped)}
+            onSkip={chosen.op === 'anneal' ? (isLookedAt) => setSkip(isLookedAt ? chosen.id : undefined) : undefined}
             onThing={(thing) => keep(moveToThing(plan, wanted, chosen.id, thing, newStepId))}
             onUnfold={() => keep(unfoldStep(wanted, chosen.id, newStepId))}
             onDouble={() => {

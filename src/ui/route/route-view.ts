@@ -1,6 +1,7 @@
 import { ALLOYS } from '@/core/metals'
 import {
   type DesignStep,
+  MALLET_MOVES,
   metalsOf,
   namedThings,
   onWords,
@@ -8,8 +9,10 @@ import {
   partOfStep,
   routeTemper,
   SPLIT_RULE,
+  STIFF_RULE,
   sizesAlong,
   splitsOf,
+  stiffSteps,
   strandsOf,
   thingNames,
   wordsOf,
@@ -46,29 +49,33 @@ export function routeView(plan: PiecePlan, steps: readonly DesignStep[]) {
 }
 export type RouteView = ReturnType<typeof routeView>
 
-/** Where the metal may give way, said as a rule is: a reason lifts it there. */
-export function splitFindings({ assembly, temper }: RouteView): Finding[] {
-  return splitsOf(temper).flatMap(({ part, steps }) => {
-    const [first = 0] = steps
-    const state = temper.steps[first]
+type MetalFinding = Pick<Finding, 'rule' | 'level' | 'message'> & { readonly part: string; readonly steps: readonly number[] }
+
+/** What the metal says against a route, as a rule does: a reason lifts it there. */
+function asFinding({ assembly }: RouteView, { part, steps, ...said }: MetalFinding): Finding {
+  const overridden = isOverridden(assembly, said.rule, steps)
+  return { ...said, shape: 'needs', steps: steps.slice(0, 1), on: [part], clauses: [], fixed: false, under: [], overridden }
+}
+
+/** Where the metal may give way, and where it is too stiff for the mallet. */
+export function metalFindings(view: RouteView): Finding[] {
+  const { temper } = view
+  const splits = splitsOf(temper).flatMap(({ part, steps }): MetalFinding[] => {
+    const state = temper.steps[steps[0] ?? 0]
     if (!state) return []
     const message = state.heat
       ? `The heat comes within ${Math.max(0, Math.round(state.meltingMarginC ?? 0))} °C of melting the metal.`
       : `The metal is likely to crack from here on: about ${Math.round(100 * state.workLeftFraction)} % of what it can take is left. Anneal before it.`
-    const overridden = isOverridden(assembly, SPLIT_RULE, steps)
-    return [
-      {
-        rule: SPLIT_RULE,
-        shape: 'needs',
-        level: 'stop',
-        steps: [first],
-        on: [part],
-        message,
-        clauses: [],
-        fixed: false,
-        under: [],
-        overridden,
-      },
-    ]
+    return [{ rule: SPLIT_RULE, level: 'stop', part, steps, message }]
   })
+  const stiff = stiffSteps(temper).map(
+    ({ part, step, stiffness }): MetalFinding => ({
+      rule: STIFF_RULE,
+      level: 'warn',
+      part,
+      steps: [step],
+      message: `The metal is ${stiffness.toFixed(1)} times as stiff as when it is annealed; a mallet domes it up to about ${MALLET_MOVES} times. Anneal before it.`,
+    }),
+  )
+  return [...splits, ...stiff].map((finding) => asFinding(view, finding))
 }

@@ -45,6 +45,22 @@ function Metal({ state, part }: { readonly state: RouteState; readonly part: str
   )
 }
 
+/** What if this anneal were left out: asked and answered beside it, with the ribbon drawn over. */
+function Skip({ says, onLook }: { readonly says: string | undefined; readonly onLook: (isLookedAt: boolean) => void }) {
+  return (
+    <Box sx={{ mb: 1 }}>
+      <Button aria-pressed={says !== undefined} onClick={() => onLook(says === undefined)}>
+        What if I skip it?
+      </Button>
+      {says === undefined ? null : (
+        <Typography role="status" variant="body2" sx={{ mt: 0.5, borderLeft: `3px dashed ${PALETTE.fire}`, pl: 1 }}>
+          {says} Dashed on the ribbon.
+        </Typography>
+      )}
+    </Box>
+  )
+}
+
 /** What was typed into a parameter as the step keeps it: a plain number as a number, a size as it was written. */
 function readTyped({ kind }: ParamField, text: string): unknown {
   if (text.trim() === '') return undefined
@@ -132,6 +148,9 @@ export interface StepPanelProps {
   /** What it could be done to, by id and name; none where there is only one thing. */
   readonly things: Readonly<Record<string, string>>
   readonly onThing: (thing: string) => void
+  /** Of an anneal: what leaving it out would come to; undefined while it is not looked at. */
+  readonly skipped: string | undefined
+  readonly onSkip: ((isLookedAt: boolean) => void) | undefined
 }
 
 /** The chosen step: what is done, to what, with what, what it does to the metal, and everything of it that can be changed. */
@@ -152,6 +171,8 @@ export function StepPanel({
   onDouble,
   things,
   onThing,
+  skipped,
+  onSkip,
 }: StepPanelProps) {
   const operation = findOperation(step.op)
   const includes = operation && !step.unfolded ? operation.includes.filter(({ op }) => op !== '*') : []
@@ -200,6 +221,7 @@ export function StepPanel({
       </Box>
       <Box>
         {state ? <Metal state={state} part={statePart} /> : null}
+        {onSkip ? <Skip says={skipped} onLook={onSkip} /> : null}
         {sizes.length > 0 ? (
           <Typography sx={{ fontSize: 13.5, mb: 1 }}>
             After it:{' '}

@@ -1,5 +1,5 @@
 import type { Alloy } from '../../metals/alloys'
-import { STOCK_GRAIN_MM, softenByHeat, untilSoftS } from '../anneal'
+import { recommendedAnnealS, STOCK_GRAIN_MM, softenByHeat } from '../anneal'
 import { THICKNESSES_PER_STEP } from '../cup-sequence'
 import { hardeningOf } from '../hardening'
 import { COMPRESSION_WEIGHT, crackProbability, type Light, lightOf, strainLimit } from '../work-used'
@@ -78,11 +78,7 @@ function wrinkleRisk(closesMm: number, thicknessMm: number): WrinkleRisk {
 /** The sheet after its anneal, ring by ring: what has been worked less softens less. */
 function annealed(alloy: Alloy, { sheet, used }: Worked): Worked {
   const tempC = alloy.torchTargetC
-  const timeS = untilSoftS(
-    alloy,
-    tempC,
-    sheet.rings.map(({ strain }) => strain),
-  )
+  const timeS = recommendedAnnealS(alloy, tempC)
   const heats = sheet.rings.map(({ strain }) => softenByHeat(alloy, { strain, tempC, timeS, grainMm: STOCK_GRAIN_MM }))
   return {
     sheet: { ...sheet, rings: sheet.rings.map((ring, i) => ({ ...ring, strain: heats[i]?.strain ?? ring.strain })) },

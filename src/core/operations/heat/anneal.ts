@@ -1,29 +1,18 @@
 import * as z from 'zod'
 import { recommendedAnnealS } from '../../forming/anneal'
 import type { Alloy } from '../../metals/alloys'
-import { temperStrain } from '../../metals/tempers'
 import { formatPlain } from '../../units/format'
 import { HEAT_CAUTION } from '../cautions'
 import { defineOperation, UNWORKED } from '../contract'
 
-interface AnnealParams {
-  readonly tempC?: number | undefined
-  readonly timeS?: number | undefined
+/** The heat asked for, or the one that leaves this metal soft. */
+function annealOf({ tempC, timeS }: { readonly tempC?: number | undefined; readonly timeS?: number | undefined }, alloy: Alloy) {
+  const target = tempC ?? alloy.torchTargetC
+  return { tempC: target, timeS: timeS ?? recommendedAnnealS(alloy, target) }
 }
-
-/** Strain of sheet sold quarter hard: about the least that a smith anneals. */
-const LIGHTLY_WORKED = temperStrain('quarter-hard')
 
 /** A time as it is counted at the torch. */
-const counted = (timeS: number) => (timeS < 120 ? `${formatPlain(timeS, 0)} seconds` : `${formatPlain(timeS / 60, 0)} minutes`)
-
-/** How long it is held: as asked for, or as long as metal worked as usual takes, and longer where it was hardly worked. */
-function holdWords({ tempC, timeS }: AnnealParams, alloy: Alloy): string {
-  if (timeS !== undefined) return counted(timeS)
-  const target = tempC ?? alloy.torchTargetC
-  const [usualS, lightlyS] = [recommendedAnnealS(alloy, target), recommendedAnnealS(alloy, target, LIGHTLY_WORKED)]
-  return lightlyS > 1.5 * usualS ? `${counted(usualS)}, or ${counted(lightlyS)} where it was worked only a little` : counted(usualS)
-}
+const counted = (timeS: number) => (timeS < 180 ? `${formatPlain(timeS, 0)} seconds` : `${formatPlain(timeS / 60, 0)} minutes`)
 
 export const anneal = defineOperation({
   id: 'anneal',
@@ -44,15 +33,12 @@ export const anneal = defineOperation({
       .optional(),
     timeS: z.number().min(1, { error: 'at least 1 s' }).max(36000, { error: 'at most 10 h' }).optional(),
   }),
-  effect: ({ tempC, timeS }, { alloy }) => ({
-    elsewhere: UNWORKED,
-    heat: { tempC: tempC ?? alloy.torchTargetC, timeS, marginsC: { amber: 100, red: 50 } },
-  }),
+  effect: (params, { alloy }) => ({ elsewhere: UNWORKED, heat: { ...annealOf(params, alloy), marginsC: { amber: 100, red: 50 } } }),
   words: (params, { alloy }) => ({
     title: 'Anneal',
     say: alloy.glows
-      ? `Bring the whole piece up evenly to ${alloy.annealCue} and hold it there for ${holdWords(params, alloy)}; count slowly. A bright workshop hides the glow: shade the work.`
-      : `Warm the whole piece evenly with a soft flame: ${alloy.annealCue}. A temperature crayon or soap tells when it is there; keep it there for ${holdWords(params, alloy)} and take the flame away.`,
+      ? `Bring the whole piece up evenly to ${alloy.annealCue} and hold it there for ${counted(annealOf(params, alloy).timeS)}; count slowly. A bright workshop hides the glow: shade the work.`
+      : `Warm the whole piece evenly with a soft flame: ${alloy.annealCue}. A temperature crayon or soap tells when it is there; keep it there for ${counted(annealOf(params, alloy).timeS)} and take the flame away.`,
     facts: [
       { label: 'Aim for', value: `${params.tempC ?? alloy.torchTargetC} °C, ± 40` },
       { label: 'Then', value: alloy.quench },
