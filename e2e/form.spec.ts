@@ -20,8 +20,8 @@ test('the Form station shows a dome stage by stage, and what an anneal that is l
   await expect(stages.getByRole('status')).toContainText('Against splitting')
 })
 
-test('a piece of which nothing is domed has no Form station', async ({ page }) => {
-  await page.goto(`${DEMO}/pieces/2`)
+test('a piece of which nothing is domed or bent has no Form station', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/3`)
   await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Route' })).toBeVisible()
   await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Form' })).toHaveCount(0)
 })

@@ -1,13 +1,12 @@
 import * as z from 'zod'
+import { answerBend } from '../forming/bend-answer'
 import { fineBulge } from '../forming/bulge/bulge'
 import { type DapStageResult, fitsPunch, smallestPunchMm } from '../forming/dapping/dap'
 import { poleBand, punchesFor, withAnneals } from '../forming/dapping/plan-dap'
 import { atPole } from '../forming/dapping/sheet'
 import { hardeningOf } from '../forming/hardening'
 import { drawSchedule, rollSchedule, stripToTube } from '../forming/schedules'
-import { formingRadius, springback } from '../forming/springback'
-import { bendStrain } from '../forming/strain'
-import { lightOf, strainLimit } from '../forming/work-used'
+import { strainLimit } from '../forming/work-used'
 import { ALLOY_IDS, type AlloyId } from '../metals/alloys'
 import { BOUGHT_TEMPER_IDS, boughtStrain } from '../metals/tempers'
 import { objectOfFields, readChecked } from '../sizes/read-fields'
@@ -18,9 +17,6 @@ import { sayIssue } from '../units/plain-words'
 import { bad, type DoorAnswer } from './door-answer'
 
 const DEG = 180 / Math.PI
-/** What is not known of how far metal springs, as a share of that, either way (source: springback). */
-const SPRING_SPREAD = 0.15
-
 const metal = { alloy: z.enum(ALLOY_IDS), bought: z.enum(BOUGHT_TEMPER_IDS).default('annealed'), figures: ownFiguresField() }
 const thick = thicknessMm({ label: 'Thickness', min: 0.05, max: 12 })
 const punch = z.number({ error: 'a punch diameter in mm' }).min(1, { error: '1 mm or more' }).max(500, { error: '500 mm or less' })
@@ -152,28 +148,8 @@ function runBend({ alloy: id, bought, figures, radiusMm, thicknessMm: t, widthMm
     return {
       fault: { path: 'radiusMm', message: `${radiusMm} mm was given; the middle of ${t} mm metal lies at ${t / 2} mm at the least` },
     }
-  const alloy = alloyWith(id, figures)
-  const strip = { radiusMm, thicknessMm: t, widthMm, strain: boughtStrain(bought) }
-  const sprung = springback(alloy, strip)
-  const outer = bendStrain(radiusMm - t / 2, t, widthMm)
-  const used = (strip.strain + outer) / strainLimit(alloy)
-  /** Null where it springs flat. */
-  const sprungBy = (share: number) => {
-    const left = sprung === undefined ? 0 : 1 / radiusMm - share * (1 / radiusMm - 1 / sprung)
-    return left > 0 ? 1 / left : null
-  }
-  return {
-    body: {
-      kind: 'bend',
-      sprungRadiusMm: sprung ?? null,
-      between: { leastMm: sprungBy(1 - SPRING_SPREAD), mostMm: sprungBy(1 + SPRING_SPREAD) },
-      formerRadiusMm: formingRadius(alloy, strip) ?? null,
-      outerStrain: outer,
-      workUsedFraction: used,
-      light: lightOf(used),
-      confidence: { value: 'low', source: 'springback' },
-    },
-  }
+  const bent = answerBend(alloyWith(id, figures), { radiusMm, thicknessMm: t, widthMm, strain: boughtStrain(bought) })
+  return { body: { kind: 'bend', ...bent, confidence: { value: 'low', source: 'springback' } } }
 }
 
 function runTube({ widthMm, thicknessMm: t, insideDiameterMm, stages }: z.output<typeof tubeInput>): Ran {

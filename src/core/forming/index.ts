@@ -1,4 +1,5 @@
 export { type AnnealResult, halfSofteningS, recommendedAnnealS, SOFT_STRAIN, softenByHeat } from './anneal'
+export type { BendAnswer } from './bend-answer'
 export { answerDap, type DapAnswer, type DapQuestion } from './dapping/compare-dap'
 export type { DapStageResult, DomeSpot, ProfilePoint } from './dapping/dap'
 export { flowStressMPa, hardnessBand, hardnessHv, strainOfStress } from './flow'

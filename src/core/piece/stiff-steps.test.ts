@@ -16,8 +16,8 @@ function stiffOf(id: string, alloy: AlloyId, bought: BoughtTemper) {
 }
 
 describe('metal too stiff to be domed by hand (common practice, no source)', () => {
-  it('is hard sheet of every metal, at its first punch, and never sheet bought annealed', () => {
-    for (const alloy of ALLOY_IDS.filter((id) => id !== 'gold-14k')) {
+  it('is hard sheet of every metal but aluminium, which hardens little, at its first punch, and never sheet bought annealed', () => {
+    for (const alloy of ALLOY_IDS.filter((id) => id !== 'gold-14k' && !id.startsWith('aluminium'))) {
       const hard = stiffOf('dome', alloy, 'hard')
       expect(hard.found, alloy).toHaveLength(1)
       expect(hard.steps[hard.found[0]?.step ?? 0]?.op).toBe('dap')

@@ -8,18 +8,19 @@ import NextLink from 'next/link'
 import { useMemo, useState } from 'react'
 import type { DapAnswer, Light } from '@/core/forming'
 import { ALLOYS } from '@/core/metals'
-import { type DappedPart, dapQuestion } from '@/core/piece'
+import { type BentPart, type DappedPart, dapQuestion } from '@/core/piece'
 import { formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
+import { BendView } from './bend-view'
 import { DomeSection } from './dome-section'
 import { StageTable } from './stage-table'
 import { ThicknessChart } from './thickness-chart'
 import { useDap } from './use-dap'
 
-export interface FormedPart {
-  readonly part: DappedPart
-  readonly answer: DapAnswer
-}
+/** A part that is formed: domed out of a disc, with its stages as its route has them, or bent round a former. */
+export type FormedPart =
+  | { readonly kind: 'domed'; readonly part: DappedPart; readonly answer: DapAnswer }
+  | { readonly kind: 'bent'; readonly part: BentPart }
 
 /** How the sheet drags on the punch, as a smith would say it. */
 const WAYS = [
@@ -149,7 +150,7 @@ export function FormStation({ pieceId, parts }: { readonly pieceId: number; read
   if (!formed)
     return (
       <Typography sx={{ p: 3 }}>
-        Nothing of this piece is domed out of a disc. Its other forming is on its{' '}
+        Nothing of this piece is domed out of a disc or bent round a former. Its other forming is on its{' '}
         <NextLink href={`/pieces/${pieceId}/route`}>route</NextLink>.
       </Typography>
     )
@@ -164,14 +165,18 @@ export function FormStation({ pieceId, parts }: { readonly pieceId: number; read
           aria-label="Part"
           sx={{ px: 2.5, pt: 1.25 }}
         >
-          {parts.map(({ part }, i) => (
-            <ToggleButton key={part.part} value={i}>
+          {parts.map(({ kind, part }, i) => (
+            <ToggleButton key={`${part.part} ${kind}`} value={i}>
               {part.name}
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
       ) : null}
-      <Dome key={formed.part.part} part={formed.part} first={formed.answer} />
+      {formed.kind === 'domed' ? (
+        <Dome key={formed.part.part} part={formed.part} first={formed.answer} />
+      ) : (
+        <BendView key={formed.part.part} part={formed.part} />
+      )}
     </Box>
   )
 }

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation'
 import { answerDap } from '@/core/forming'
-import { dappedParts, dapQuestion } from '@/core/piece'
+import { bentParts, dappedParts, dapQuestion } from '@/core/piece'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { FormStation } from '@/ui/forming/form-station'
@@ -10,12 +10,8 @@ export default async function FormPage({ params }: { params: Promise<{ id: strin
   const repositories = workshop()
   const piece = repositories.jobs.piece(Number(id))
   if (!piece) notFound()
-  const parts = dappedParts(planDesign(piece.design, planOptions(repositories)))
-  return (
-    <FormStation
-      key={`${piece.id}-${piece.revision}`}
-      pieceId={piece.id}
-      parts={parts.map((part) => ({ part, answer: answerDap(dapQuestion(part)) }))}
-    />
-  )
+  const plan = planDesign(piece.design, planOptions(repositories))
+  const domed = dappedParts(plan).map((part) => ({ kind: 'domed', part, answer: answerDap(dapQuestion(part)) }) as const)
+  const bent = bentParts(plan).map((part) => ({ kind: 'bent', part }) as const)
+  return <FormStation key={`${piece.id}-${piece.revision}`} pieceId={piece.id} parts={[...domed, ...bent]} />
 }

@@ -1,0 +1,63 @@
+'use client'
+import { nice, ticks } from 'd3-array'
+import { Area, CartesianGrid, ComposedChart, Line, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
+import { type BentPart, bendOf } from '@/core/piece'
+import { formatPlain } from '@/core/units'
+import { FONTS, PALETTE } from '../theme/palette'
+
+const STEPS = 14
+/** From and to so many times the size that is wanted. */
+const [FROM, TO] = [0.6, 1.15]
+/** As far as it opens on the chart, of the size that is wanted. */
+const MOST = 1.5
+
+/** What a strip opens to from formers of all sizes, with its band; the size that is wanted, and the former in hand. */
+export function SpringChart({ part, strain, formerMm }: { readonly part: BentPart; readonly strain: number; readonly formerMm: number }) {
+  const wantedMm = 2 * part.insideRadiusMm
+  const insideOf = (radiusMm: number) => 2 * radiusMm - part.thicknessMm
+  const data = Array.from({ length: STEPS + 1 }, (_, i) => {
+    const former = wantedMm * (FROM + ((TO - FROM) * i) / STEPS)
+    const { sprungRadiusMm, between } = bendOf(part, former / 2, strain)
+    return sprungRadiusMm === null || between.leastMm === null || between.mostMm === null
+      ? { former }
+      : { former, sprung: insideOf(sprungRadiusMm), band: [insideOf(between.leastMm), insideOf(between.mostMm)] }
+  })
+  const here = bendOf(part, formerMm / 2, strain).sprungRadiusMm
+  const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
+  const [low, high] = [FROM * wantedMm, TO * wantedMm]
+  const [bottom, top] = nice(low, MOST * wantedMm, 5)
+  return (
+    <ResponsiveContainer width="100%" height={200}>
+      <ComposedChart data={data} margin={{ top: 10, right: 24, bottom: 4, left: 4 }} title="Inside diameter when it is let go, mm">
+        <CartesianGrid stroke={PALETTE.hairline} vertical={false} />
+        <XAxis
+          dataKey="former"
+          type="number"
+          domain={[low, high]}
+          ticks={ticks(low, high, 6)}
+          tick={tick}
+          stroke={PALETTE.muted}
+          tickFormatter={(mm: number) => formatPlain(mm, 1)}
+        />
+        <YAxis
+          tick={tick}
+          stroke={PALETTE.muted}
+          width={58}
+          domain={[bottom, top]}
+          ticks={ticks(bottom, top, 5)}
+          allowDataOverflow
+          tickFormatter={(mm: number) => formatPlain(mm, 1)}
+        />
+        <ReferenceLine
+          y={wantedMm}
+          stroke={PALETTE.ink}
+          strokeDasharray="2 4"
+          label={{ value: 'wanted', position: 'insideTopLeft', fontSize: 12, fill: PALETTE.ink }}
+        />
+        <Area dataKey="band" stroke="none" fill={PALETTE.verdigris} fillOpacity={0.22} isAnimationActive={false} />
+        <Line dataKey="sprung" stroke={PALETTE.verdigris} strokeWidth={2.5} dot={false} isAnimationActive={false} />
+        {here === null ? null : <ReferenceDot x={formerMm} y={insideOf(here)} r={5} fill={PALETTE.verdigris} stroke={PALETTE.white} />}
+      </ComposedChart>
+    </ResponsiveContainer>
+  )
+}
