@@ -114,6 +114,84 @@ async function timeRoutes() {
   timed('all steps shuffled put in order', () => mixed(400), putInOrder, 100)
 }
 
+/** The metal worked out: forming as it is dragged and as it is let go, the walk of a long route, the bands, and mesh convergence. */
+async function timeMetal() {
+  const outfile = join(mkdtempSync(join(tmpdir(), 'fold-anvil-metal-')), 'metal.mjs')
+  const contents = `export { dap } from './src/core/forming/dapping/dap'
+    export { fineBulge } from './src/core/forming/bulge/bulge'
+    export { dapStep } from './src/core/forming/dapping/dap-step'
+    export { flatSheet } from './src/core/forming/dapping/sheet'
+    export { hardeningOf, powerHardening } from './src/core/forming/hardening'
+    export { rimHoopStrain } from './src/core/forming/dome'
+    export { ALLOYS } from './src/core/metals'
+    export { temperBands, walkTemper } from './src/core/route'`
+  await build({
+    stdin: { contents, resolveDir: '.', loader: 'ts' },
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    logLevel: 'warning',
+  })
+  const { dap, dapStep, fineBulge, flatSheet, hardeningOf, powerHardening, rimHoopStrain, ALLOYS, temperBands, walkTemper } = await import(
+    pathToFileURL(outfile).href
+  )
+  const alloy = ALLOYS['sterling-925']
+  const dome = (rings, punches) => ({
+    alloy,
+    discMm: 34,
+    thicknessMm: 0.7,
+    strain: 0,
+    friction: 0,
+    rings,
+    stages: punches.map((punchMm) => ({ punchMm, annealBefore: false })),
+  })
+  const timed = (what, run, limit) => {
+    const times = Array.from({ length: 15 }, () => {
+      const began = performance.now()
+      run()
+      return performance.now() - began
+    })
+    report(what, median(times.slice(5)), limit)
+  }
+  const punches = [46, 38, 32, 26]
+  timed('a dome while it is dragged, 20 rings, 4 punches', () => dap(dome(20, punches)), 30)
+  timed('a dome let go, 80 rings, 8 punches', () => dap(dome(80, [54, 46, 40, 36, 32, 29, 27, 26])), 500)
+  timed(
+    'a held bulge, 40 rings',
+    () => fineBulge({ radiusMm: 20, hardening: hardeningOf(alloy), strain: 0, heightFraction: 0.5, rings: 40 }),
+    500,
+  )
+  timed(
+    'the rim by its closed form, a thousand times',
+    () => {
+      for (let n = 0; n < 1000; n++) rimHoopStrain(34, 13 + n / 1000)
+    },
+    30,
+  )
+  const steps = Array.from({ length: 60 }, (_, i) =>
+    i % 4 === 3 ? { op: 'anneal', params: {} } : { op: 'bend', params: { insideRadiusMm: 6 + (i % 3) } },
+  )
+  const strip = { alloy: 'sterling-925', thicknessMm: 1, bought: 'half-hard', regions: ['outside', 'inside'], steps }
+  timed(
+    '60 steps walked for 50 workpieces',
+    () => {
+      for (let n = 0; n < 50; n++) walkTemper({ ...strip, thicknessMm: 0.8 + n / 100 })
+    },
+    500,
+  )
+  timed('bands of 60 steps, 200 draws', () => temperBands(strip), 1000)
+  const rim = [20, 40, 80].map((rings) =>
+    dapStep(flatSheet(1, rings), { sphereRadiusMm: 1, hardening: powerHardening(1, 0.3), friction: 0 }).anglesRad.at(-1),
+  )
+  const order = Math.log2(Math.abs((rim[1] - rim[0]) / (rim[2] - rim[1])))
+  const limit = rim[2] + (rim[2] - rim[1]) / 3
+  const degrees = (rad) => ((rad * 180) / Math.PI).toFixed(4)
+  process.stdout.write(
+    `rim of a disc on its own radius, n = 0.3, at 20, 40 and 80 rings: ${rim.map(degrees).join(', ')}°, order ${order.toFixed(2)}, by Richardson ${degrees(limit)}°\n`,
+  )
+}
+
 /** The night-lamp pendant grown to twelve parts on its plate, among them sixty links: the number of the piece. */
 function growLargePiece(data) {
   const db = new Database(join(data, 'demo.db'))
@@ -397,6 +475,7 @@ if (process.argv.includes('--long')) {
 }
 await timeForms()
 await timeRoutes()
+await timeMetal()
 timeCommand()
 const data = mkdtempSync(join(tmpdir(), 'fold-anvil-bench-'))
 const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: data, PORT: String(PORT), NEXT_TELEMETRY_DISABLED: '1' }

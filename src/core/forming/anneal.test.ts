@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ALLOY_IDS, ALLOYS, type AlloyId } from '../metals/alloys'
+import { flowStressMPa } from '../metals/flow'
 import { halfSofteningS, recommendedAnnealS, softenByHeat } from './anneal'
-import { flowStressMPa } from './flow'
 
 const alloys = fc.constantFrom(...ALLOY_IDS)
 const worked = fc.double({ min: 0.06, max: 1.4, noNaN: true })

@@ -1,6 +1,6 @@
 import type { Alloy, AlloyId } from '../metals/alloys'
+import { flowStressMPa, strainOfStress } from '../metals/flow'
 import { KELVIN_AT_ZERO_C } from '../units/convert'
-import { flowStressMPa, strainOfStress } from './flow'
 
 const GAS_CONSTANT_KJ = 0.00831446
 /** Strain below which nothing recrystallises, and above which everything can. */

@@ -1,5 +1,5 @@
 import type { Alloy } from '../metals/alloys'
-import { flowStressMPa, LARGEST_STRAIN } from './flow'
+import { flowStressMPa, LARGEST_STRAIN } from '../metals/flow'
 
 /** How a metal hardens: flow stress, its slope, and the work per volume, MPa, each at an equivalent strain from 0. */
 export interface Hardening {

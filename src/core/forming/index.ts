@@ -1,6 +1,6 @@
+export { flowStressMPa, hardnessBand, hardnessHv, strainOfStress } from '../metals/flow'
 export { type AnnealResult, halfSofteningS, recommendedAnnealS, SOFT_STRAIN, softenByHeat } from './anneal'
 export type { BendAnswer } from './bend-answer'
 export { answerDap, type DapAnswer, type DapQuestion } from './dapping/compare-dap'
 export type { DapStageResult, DomeSpot, ProfilePoint } from './dapping/dap'
-export { flowStressMPa, hardnessBand, hardnessHv, strainOfStress } from './flow'
 export { ANNEAL_AT, crackProbability, type Light, lightOf, RISK_AT, strainLimit, workUsedBand } from './work-used'

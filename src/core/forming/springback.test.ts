@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ALLOYS, type Alloy } from '../metals/alloys'
-import { formingRadius, springback } from './springback'
+import { formingRadius, modulusOfSpring, springback } from './springback'
 
 const STERLING = ALLOYS['sterling-925']
 
@@ -69,4 +69,25 @@ describe('the radius to form at', () => {
       ),
       { numRuns: 40 },
     ))
+})
+
+describe('the stiffness that a trial strip shows', () => {
+  const strips = fc.record({
+    radiusMm: fc.double({ min: 8, max: 32, noNaN: true }),
+    thicknessMm: fc.double({ min: 0.8, max: 1.8, noNaN: true }),
+    widthMm: fc.constantFrom(3, 20),
+    strain: fc.double({ min: 0, max: 0.4, noNaN: true }),
+  })
+  it('is the one the strip was sprung with (inverse of inverse), 71 to 83 GPa of silver as the handbooks have it', () =>
+    fc.assert(
+      fc.property(strips, fc.double({ min: 71, max: 83, noNaN: true }), (strip, elasticModulusGPa) => {
+        const sprung = springback({ ...STERLING, elasticModulusGPa }, strip)
+        if (sprung !== undefined) expect(modulusOfSpring(STERLING, strip, sprung)).toBeCloseTo(elasticModulusGPa, 4)
+      }),
+    ))
+  it('is none where the reading cannot be: a strip that closed itself, or opened flat', () => {
+    const strip = { radiusMm: 15, thicknessMm: 1.2, widthMm: 5, strain: 0 }
+    expect(modulusOfSpring(STERLING, strip, 14.9)).toBeUndefined()
+    expect(modulusOfSpring(STERLING, strip, 400)).toBeUndefined()
+  })
 })

@@ -1,6 +1,6 @@
 import type { Alloy } from '../metals/alloys'
+import { flowStressMPa, LARGEST_STRAIN } from '../metals/flow'
 import { bisect } from '../numerics/bisect'
-import { flowStressMPa, LARGEST_STRAIN } from './flow'
 
 export interface BentStrip {
   /** Radius of the middle of the metal, mm. */
@@ -56,4 +56,21 @@ export function formingRadius(alloy: Alloy, wanted: BentStrip): number | undefin
   const least = wanted.thicknessMm / 2 + 1e-3
   if (off(least) <= 0) return undefined
   return bisect(off, least, wanted.radiusMm, 1e-6).x
+}
+
+/** A stiffness this far from the handbook's, either way, is a measurement gone wrong. */
+const MODULUS_SHARES = [0.6, 1.5] as const
+
+/**
+ * Stiffness (modulus) in GPa of a metal of which a strip bent to a radius was seen to open to another, middle of the metal; undefined where
+ * no stiffness near the handbook's does that. The inverse of `springback`.
+ */
+export function modulusOfSpring(alloy: Alloy, strip: BentStrip, sprungRadiusMm: number): number | undefined {
+  const off = (share: number) => {
+    const elasticModulusGPa = share * alloy.elasticModulusGPa
+    return 1 / (springback({ ...alloy, elasticModulusGPa }, strip) ?? Infinity) - 1 / sprungRadiusMm
+  }
+  const [low, high] = MODULUS_SHARES
+  if (off(low) > 0 || off(high) < 0) return undefined
+  return bisect(off, low, high, 1e-9).x * alloy.elasticModulusGPa
 }

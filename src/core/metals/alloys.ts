@@ -4,7 +4,7 @@ import { GOLDS } from './rows/gold'
 import { OTHERS } from './rows/other'
 import { SILVERS } from './rows/silver'
 
-export { ALLOY_IDS, type Alloy, type AlloyId, type FlowCurve } from './alloy'
+export { ALLOY_IDS, type Alloy, type AlloyId } from './alloy'
 
 /** Wrought sheet. Every number from memory of the handbooks named in the sources; grades travel with the fits. */
 export const ALLOYS: Readonly<Record<AlloyId, Alloy>> = { ...COPPERS, ...SILVERS, ...GOLDS, ...OTHERS }

@@ -1,4 +1,5 @@
 import { answerBend, type BendAnswer } from '../forming/bend-answer'
+import { modulusOfSpring } from '../forming/springback'
 import type { AlloyId } from '../metals/alloys'
 import type { OwnFigures } from '../tables/figures'
 import { alloyWith } from '../tables/own-metal'
@@ -68,4 +69,22 @@ export function bentParts(plan: PiecePlan): BentPart[] {
 export function bendOf(part: BentPart, insideRadiusMm: number, strain = part.strain): BendAnswer {
   const { thicknessMm, widthMm } = part
   return answerBend(alloyWith(part.alloy, part.figures), { radiusMm: insideRadiusMm + thicknessMm / 2, thicknessMm, widthMm, strain })
+}
+
+/** Inside diameters of a trial: the former it was bent on, and what it opened to. */
+interface Trial {
+  readonly formerMm: number
+  readonly measuredMm: number
+  readonly strain: number
+}
+
+/** Stiffness in GPa of a part's metal as it is worked with, or as a trial strip of it shows it; undefined where no stiffness near it does. */
+export function stiffnessOf(part: BentPart): number
+export function stiffnessOf(part: BentPart, trial: Trial): number | undefined
+export function stiffnessOf({ alloy: id, figures, thicknessMm, widthMm }: BentPart, trial?: Trial): number | undefined {
+  const alloy = alloyWith(id, figures)
+  if (!trial) return alloy.elasticModulusGPa
+  const middle = (insideMm: number) => (insideMm + thicknessMm) / 2
+  const strip = { radiusMm: middle(trial.formerMm), thicknessMm, widthMm, strain: trial.strain }
+  return modulusOfSpring(alloy, strip, middle(trial.measuredMm))
 }

@@ -1,4 +1,4 @@
-export { type BentPart, bendOf, bentParts, isBent } from './bent-parts'
+export { type BentPart, bendOf, bentParts, isBent, stiffnessOf } from './bent-parts'
 export { cautionsOf, type TrayCaution } from './cautions'
 export { addJoint, addOther, addPart, changeJoint, changeOther, changePart, removeThing } from './change-design'
 export {

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { temper } from '../commands'
-import { flowStressMPa, hardnessHv } from '../forming/flow'
 import { ALLOY_IDS, ALLOYS } from '../metals/alloys'
+import { flowStressMPa, hardnessHv } from '../metals/flow'
 import { type RouteStep, walkTemper } from './temper'
 import { temperBands } from './temper-bands'
 

@@ -1,7 +1,7 @@
 import { STOCK_GRAIN_MM, softenByHeat } from '../forming/anneal'
-import { hardnessHv } from '../forming/flow'
 import { RISK_AT, strainLimit } from '../forming/work-used'
 import type { Alloy } from '../metals/alloys'
+import { hardnessHv } from '../metals/flow'
 import type { Working } from '../operations/contract'
 import { KELVIN_AT_ZERO_C } from '../units/convert'
 

@@ -1,4 +1,3 @@
-import { quantileSorted } from 'd3-array'
 import type { Alloy } from '../metals/alloys'
 import { drawNormal, seededRandom } from '../numerics/random'
 import { alloyWith, isMetalKnown } from '../tables/own-metal'
@@ -46,7 +45,8 @@ function drawn(alloy: Alloy, random: () => number): WalkedMetal {
 
 function bandOf(values: readonly number[]): Band {
   const sorted = [...values].sort((a, b) => a - b)
-  return { low: quantileSorted(sorted, 0.1) ?? Number.NaN, high: quantileSorted(sorted, 0.9) ?? Number.NaN }
+  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN
+  return { low: at(0.1), high: at(0.9) }
 }
 
 /** The bands of a walk after each of its steps, by so many draws from a seed; none of a metal that is not known. */

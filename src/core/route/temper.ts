@@ -1,7 +1,7 @@
 import { SOFT_STRAIN, STOCK_GRAIN_MM } from '../forming/anneal'
-import { flowStressMPa } from '../forming/flow'
 import { crackProbability, type Light, lightOf } from '../forming/work-used'
 import type { Alloy, AlloyId } from '../metals/alloys'
+import { flowStressMPa } from '../metals/flow'
 import { type BoughtTemper, boughtStrain, type Temper, temperOfStrain } from '../metals/tempers'
 import { findOperation } from '../operations/catalogue'
 import type { Effect, Heat, Operation, OperationContext, Working } from '../operations/contract'

@@ -1,6 +1,6 @@
 import * as z from 'zod'
-import { hardnessHv } from '../forming/flow'
 import { ALLOY_IDS, ALLOYS, type AlloyId } from '../metals/alloys'
+import { hardnessHv } from '../metals/flow'
 import type { Confidence } from '../sources/sources'
 import type { Unit } from '../units/unit'
 import type { FitId } from './drills/fit-ids'

@@ -1,5 +1,5 @@
-import { hardnessHv } from '../forming/flow'
 import { ALLOYS, type Alloy, type AlloyId } from '../metals/alloys'
+import { hardnessHv } from '../metals/flow'
 import { figureOf, type OwnFigures } from './figures'
 
 /** Whether a metal can be worked out: an alloy that differs from maker to maker only by its maker's hardness. */

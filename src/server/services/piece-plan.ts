@@ -42,6 +42,7 @@ function frozenParts(plan: PiecePlan): FrozenPart[] {
             bought: metal.bought,
             widthMm: metal.widthMm,
             regions: [...(metal.regions ?? [])],
+            ...(metal.figures ? { figures: metal.figures } : {}),
             outcomes: [...result.outcomes],
           },
         ]
@@ -79,8 +80,8 @@ export function freezePlan(piece: Piece, plan: PiecePlan): FrozenPlan | undefine
   }
 }
 
-function metalOf({ alloy, thicknessMm, widthMm, bought, regions }: FrozenPart): PartMetal {
-  return { alloy: alloy in ALLOYS ? (alloy as AlloyId) : 'sterling-925', thicknessMm, widthMm, bought, regions }
+function metalOf({ alloy, thicknessMm, widthMm, bought, regions, figures }: FrozenPart): PartMetal {
+  return { alloy: alloy in ALLOYS ? (alloy as AlloyId) : 'sterling-925', thicknessMm, widthMm, bought, regions, figures }
 }
 
 /** The metals of a frozen plan, by part. */

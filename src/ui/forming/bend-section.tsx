@@ -10,7 +10,7 @@ interface BendSectionProps {
   readonly formerRadiusMm: number
   readonly answer: BendAnswer
   /** Share of the strip that is bent: its middle first, the ends straight until then. */
-  readonly closed: number
+  readonly bentShare: number
 }
 
 const WIDTH = 640
@@ -31,6 +31,16 @@ function halfLine(radiusMm: number, bentMm: number, straightMm: number): Point[]
   return straightMm > 1e-6 ? [...arc, [x + straightMm * Math.cos(turn), y + straightMm * Math.sin(turn)]] : arc
 }
 
+/** How much of a strip can be bent on a former before its ends meet: on one of its size all of it, on a smaller one less. */
+export function mostBent({ lengthMm, thicknessMm }: BentPart, formerRadiusMm: number): number {
+  const gap = (share: number) => {
+    const bentMm = (share * lengthMm) / 2
+    return (halfLine(formerRadiusMm, bentMm, lengthMm / 2 - bentMm).at(-1)?.[0] ?? 0) + thicknessMm
+  }
+  const met = Array.from({ length: 200 }, (_, i) => (i + 1) / 200).find((share) => gap(share) < 0)
+  return met ?? 1
+}
+
 /** Both halves, from end to end. */
 const wholeLine = (half: readonly Point[]): Point[] => [...half.map(([x, y]): Point => [-x, y]).reverse(), ...half.slice(1)]
 
@@ -44,10 +54,10 @@ function pathOf(points: readonly Point[], put: (point: Point) => Point): string 
 }
 
 /** A strip on its former, seen from its edge, partly bent: as it is held, and the fan it opens into when it is let go. */
-export function BendSection({ part, formerRadiusMm, answer, closed }: BendSectionProps) {
+export function BendSection({ part, formerRadiusMm, answer, bentShare }: BendSectionProps) {
   const { thicknessMm, lengthMm } = part
   const { colour } = ALLOYS[part.alloy]
-  const bentMm = (closed * lengthMm) / 2
+  const bentMm = (bentShare * lengthMm) / 2
   const straightMm = lengthMm / 2 - bentMm
   const held = wholeLine(halfLine(formerRadiusMm, bentMm, straightMm))
   // a strip that springs flat is drawn as good as straight
@@ -55,8 +65,9 @@ export function BendSection({ part, formerRadiusMm, answer, closed }: BendSectio
   const [least, middle, most] = [answer.between.leastMm, answer.sprungRadiusMm, answer.between.mostMm].map((radius) =>
     halfLine(radius ?? flat, bentMm, straightMm),
   ) as [Point[], Point[], Point[]]
-  const acrossMm = 2 * Math.max(...[...held, ...most].map(([x]) => Math.abs(x)), formerRadiusMm) + thicknessMm
-  const tallMm = Math.max(...held.map(([, y]) => y), 2 * formerRadiusMm) + 2 * thicknessMm
+  const drawn = [...held, ...middle, ...least]
+  const acrossMm = 2 * Math.max(...drawn.map(([x]) => Math.abs(x)), formerRadiusMm) + thicknessMm
+  const tallMm = Math.max(...drawn.map(([, y]) => y), 2 * formerRadiusMm) + 2 * thicknessMm
   const perMm = Math.min((WIDTH - 2 * MARGIN) / acrossMm, (HEIGHT - 2 * MARGIN) / tallMm)
   const put = ([x, y]: Point): Point => [WIDTH / 2 + x * perMm, HEIGHT - MARGIN - (y + thicknessMm / 2) * perMm]
   const fan = (side: 1 | -1) => {
@@ -64,7 +75,7 @@ export function BendSection({ part, formerRadiusMm, answer, closed }: BendSectio
     return `${pathOf([...turned(least), ...turned(most).reverse()], put)}Z`
   }
   const [, formerY] = put([0, formerRadiusMm])
-  const words = `Strip on a former of ${formatPlain(2 * formerRadiusMm - thicknessMm, 1)} mm, ${Math.round(100 * closed)} % of it bent; let go it ${answer.sprungRadiusMm === null ? 'springs flat' : `opens to ${formatPlain(2 * answer.sprungRadiusMm - thicknessMm, 1)} mm inside`}`
+  const words = `Strip on a former of ${formatPlain(2 * formerRadiusMm - thicknessMm, 1)} mm, ${Math.round(100 * bentShare)} % of it bent; let go it ${answer.sprungRadiusMm === null ? 'springs flat' : `opens to ${formatPlain(2 * answer.sprungRadiusMm - thicknessMm, 1)} mm inside`}`
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} width="100%" role="img" aria-label={words} style={{ maxHeight: HEIGHT, display: 'block' }}>
       <circle cx={WIDTH / 2} cy={formerY} r={(formerRadiusMm - thicknessMm / 2) * perMm} fill={PALETTE.steel} stroke={PALETTE.steelEdge} />

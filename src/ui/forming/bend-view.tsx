@@ -10,8 +10,9 @@ import { type BentPart, bendOf } from '@/core/piece'
 import { formatPlain } from '@/core/units'
 import { PressWheel } from '../solid/press-wheel'
 import { PALETTE } from '../theme/palette'
-import { BendSection } from './bend-section'
+import { BendSection, mostBent } from './bend-section'
 import { SpringChart } from './spring-chart'
+import { TrialStrip } from './trial-strip'
 
 /** The tempers it can be tried in, beside the one its route brings it to the former with. */
 const TRIED = ['annealed', 'half-hard', 'hard'] as const
@@ -81,6 +82,7 @@ export function BendView({ part }: { readonly part: BentPart }) {
   const aimed = answer.formerRadiusMm
   const isAimed = aim === 'spring' && aimed !== null
   const formerRadiusMm = isAimed ? aimed : part.insideRadiusMm + part.thicknessMm / 2
+  const bentShare = closed * mostBent(part, formerRadiusMm)
   const shown = useMemo(() => bendOf(part, formerRadiusMm - part.thicknessMm / 2, strain), [part, formerRadiusMm, strain])
   return (
     <Box
@@ -97,11 +99,11 @@ export function BendView({ part }: { readonly part: BentPart }) {
           {part.name}, {ALLOYS[part.alloy].title.toLowerCase()} <span className="fig">{formatPlain(part.thicknessMm, 2)} mm</span>, strip{' '}
           <span className="fig">{formatPlain(part.lengthMm, 1)} mm</span> long
         </Typography>
-        <BendSection part={part} formerRadiusMm={formerRadiusMm} answer={shown} closed={closed} />
+        <BendSection part={part} formerRadiusMm={formerRadiusMm} answer={shown} bentShare={bentShare} />
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
           <PressWheel value={closed} onChange={setClosed} />
           <Typography variant="body2">
-            <span className="fig">{Math.round(100 * closed)} %</span> of it bent. Shaded: where it stands when it is let go, and how far
+            <span className="fig">{Math.round(100 * bentShare)} %</span> of it bent. Shaded: where it stands when it is let go, and how far
             that is not known.
           </Typography>
         </Box>
@@ -148,6 +150,7 @@ export function BendView({ part }: { readonly part: BentPart }) {
           ))}
         </ToggleButtonGroup>
         <Words part={part} answer={shown} formerMm={inside(formerRadiusMm, part)} />
+        <TrialStrip part={part} strain={strain} formerMm={inside(formerRadiusMm, part)} />
         <Typography variant="body2" sx={{ mt: 1.5 }}>
           How far metal springs is known within 15 % of it. A trial strip of the same sheet, bent round a rod and measured, tells better.
           What you try here changes nothing of the route.

@@ -131,6 +131,8 @@ const frozenPart = z.object({
   bought,
   /** How wide the metal is along its bends; plans frozen before it was known have none. */
   widthMm: z.number().optional(),
+  /** The smith's own figures of its metal, as they stood when the tray began. */
+  figures: z.record(z.string(), z.number()).optional(),
   regions: z.array(
     z.union([z.string(), z.object({ region: z.string(), thicknessMm: z.number().optional(), widthMm: z.number().optional() })]),
   ),

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ALLOY_IDS, ALLOYS, type AlloyId } from '../metals/alloys'
+import { ALLOY_IDS, ALLOYS, type AlloyId } from './alloys'
 import { flowStressMPa, hardnessHv, LARGEST_STRAIN, strainOfStress } from './flow'
 
 const alloys = fc.constantFrom(...ALLOY_IDS)

@@ -1,5 +1,5 @@
-import type { Alloy } from '../metals/alloys'
 import { bisect } from '../numerics/bisect'
+import type { Alloy } from './alloys'
 
 /** Strain added by the hardness indentation itself (Tabor). */
 const INDENT_STRAIN = 0.08
