@@ -1,4 +1,4 @@
-import { ALLOY_IDS, ALLOYS } from '../../metals/alloys'
+import { ALLOY_IDS, ALLOYS, type Alloy } from '../../metals/alloys'
 import { TEMPERS, temperReduction, temperStrain } from '../../metals/tempers'
 import { formatPlain } from '../../units/format'
 import { defineTable } from '../table'
@@ -23,6 +23,13 @@ function karatNames(name: string): string[] {
   return ['k', 'kt', 'ct', 'karat', 'carat'].flatMap((word) => [`${karat}${word}`, `${karat} ${word}`, `${karat} ${word} gold`])
 }
 
+/** What may be done to a metal, in a word each. */
+function takesWords({ behaviour }: Alloy): string {
+  const { finish, solders, etches, fuses } = behaviour
+  const takes = [...(solders ? ['solder'] : []), ...(etches ? ['etching'] : []), ...(fuses ? ['fusing'] : [])]
+  return `${takes.join(', ') || 'no solder, etching or fusing'}; ${finish === 'solid' ? 'sanding' : 'no sanding: a thin layer'}`
+}
+
 export const metalTables = [
   defineTable({
     id: 'alloy',
@@ -40,6 +47,10 @@ export const metalTables = [
       { key: 'torch', label: 'torch to, °C', unit: '°C', digits: 0 },
       { key: 'cue', label: 'looks like' },
       { key: 'quench', label: 'then' },
+      { key: 'cooling', label: 'because' },
+      { key: 'oxide', label: 'comes out of the fire' },
+      { key: 'limit', label: 'rolls between anneals, %', unit: '%', digits: 0 },
+      { key: 'takes', label: 'takes' },
     ],
     source: 'alloy-handbook',
     confidence: 'high',
@@ -59,6 +70,10 @@ export const metalTables = [
             torch: alloy.torchTargetC,
             cue: alloy.annealCue,
             quench: alloy.quench,
+            cooling: alloy.cooling,
+            oxide: alloy.oxide,
+            limit: 100 * alloy.reductionLimitFraction,
+            takes: takesWords(alloy),
           },
           says: [id, ...alloy.title.toLowerCase().split(' '), 'anneal'],
           note: alloy.hazards.join(' '),
