@@ -41,4 +41,6 @@ test('an anneal that is skipped is told in words and drawn over the ribbon', asy
   await expect(page.locator('.ribbon-without').first()).toBeVisible()
   await page.getByRole('button', { name: 'What if I skip it?' }).click()
   await expect(page.locator('.ribbon-without')).toHaveCount(0)
+  await page.getByLabel('Temper', { exact: true }).selectOption('annealed')
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
 })

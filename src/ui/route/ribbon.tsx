@@ -84,6 +84,9 @@ function Whisker({ workUsed, colour }: { readonly workUsed: number; readonly col
   )
 }
 
+/** A difference in work used smaller than this is not seen. */
+const SEEN = 0.01
+
 /** The bar were an anneal left out: an outline over what is. */
 function Ghost({ state }: { readonly state: TemperState }) {
   return (
@@ -123,7 +126,7 @@ function Bar({ state, dark, isNow, piece, without }: Pick<RibbonStepProps, 'stat
         }}
       />
       <Whisker workUsed={workUsedFraction} colour={dark ? PALETTE.petrolMuted : PALETTE.muted} />
-      {without ? <Ghost state={without} /> : null}
+      {without && Math.abs(without.workUsedFraction - workUsedFraction) > SEEN ? <Ghost state={without} /> : null}
       {piece ? (
         <div style={{ position: 'absolute', left: '50%', bottom: 8, marginLeft: -26, zIndex: 1 }}>
           <Thumb {...piece} size={52} />
