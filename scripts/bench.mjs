@@ -32,11 +32,17 @@ function timeCommand() {
   report('anvil calc ring-band', median(times), 400)
 }
 
+/** Parts of the core as a program runs them, by what is imported from them. */
+async function bundled(contents) {
+  const outfile = join(mkdtempSync(join(tmpdir(), 'fold-anvil-core-')), 'core.mjs')
+  const stdin = { contents, resolveDir: '.', loader: 'ts' }
+  await build({ stdin, outfile, bundle: true, platform: 'node', format: 'esm', logLevel: 'warning' })
+  return import(pathToFileURL(outfile).href)
+}
+
 /** Fifty forms recomputed together in one warm process: every form's example in turn, as often as it takes. */
 async function timeForms() {
-  const outfile = join(mkdtempSync(join(tmpdir(), 'fold-anvil-forms-')), 'forms.mjs')
-  await build({ entryPoints: ['src/core/forms/index.ts'], outfile, bundle: true, platform: 'node', format: 'esm', logLevel: 'warning' })
-  const { FORMS } = await import(pathToFileURL(outfile).href)
+  const { FORMS } = await bundled(`export { FORMS } from './src/core/forms'`)
   const fifty = Array.from({ length: 50 }, (_, i) => FORMS[i % FORMS.length])
   const times = Array.from({ length: 40 }, () => {
     const began = performance.now()
@@ -49,20 +55,10 @@ async function timeForms() {
 
 /** Five kits side by side, two hundred steps: checked, put in order after ten were displaced, and after all were shuffled. */
 async function timeRoutes() {
-  const outfile = join(mkdtempSync(join(tmpdir(), 'fold-anvil-routes-')), 'routes.mjs')
-  const contents = `export { assemblyOf } from './src/core/kits/kit'
+  const { KITS, assemblyOf, checkRoute, putInOrder } = await bundled(`export { assemblyOf } from './src/core/kits/kit'
     export { KITS } from './src/core/kits/registry'
     export { checkRoute } from './src/core/rules/check'
-    export { putInOrder } from './src/core/rules/order/put-in-order'`
-  await build({
-    stdin: { contents, resolveDir: '.', loader: 'ts' },
-    outfile,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    logLevel: 'warning',
-  })
-  const { KITS, assemblyOf, checkRoute, putInOrder } = await import(pathToFileURL(outfile).href)
+    export { putInOrder } from './src/core/rules/order/put-in-order'`)
   const assembly = { parts: [], others: [], joints: [], schools: {}, steps: [] }
   for (const id of ['bezel-pendant-balls', 'bezel-sweated-ring', 'stamping-quartered', 'wrapped-ring-tube-rivet', 'chain-strip-links']) {
     const own = (name) => `${id}/${name}`
@@ -116,26 +112,15 @@ async function timeRoutes() {
 
 /** The metal worked out: forming as it is dragged and as it is let go, the walk of a long route, the bands, and mesh convergence. */
 async function timeMetal() {
-  const outfile = join(mkdtempSync(join(tmpdir(), 'fold-anvil-metal-')), 'metal.mjs')
-  const contents = `export { dap } from './src/core/forming/dapping/dap'
+  const { dap, dapStep, fineBulge, flatSheet, hardeningOf, powerHardening, rimHoopStrain, ALLOYS, temperBands, walkTemper } =
+    await bundled(`export { dap } from './src/core/forming/dapping/dap'
     export { fineBulge } from './src/core/forming/bulge/bulge'
     export { dapStep } from './src/core/forming/dapping/dap-step'
     export { flatSheet } from './src/core/forming/dapping/sheet'
     export { hardeningOf, powerHardening } from './src/core/forming/hardening'
     export { rimHoopStrain } from './src/core/forming/dome'
     export { ALLOYS } from './src/core/metals'
-    export { temperBands, walkTemper } from './src/core/route'`
-  await build({
-    stdin: { contents, resolveDir: '.', loader: 'ts' },
-    outfile,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    logLevel: 'warning',
-  })
-  const { dap, dapStep, fineBulge, flatSheet, hardeningOf, powerHardening, rimHoopStrain, ALLOYS, temperBands, walkTemper } = await import(
-    pathToFileURL(outfile).href
-  )
+    export { temperBands, walkTemper } from './src/core/route'`)
   const alloy = ALLOYS['sterling-925']
   const dome = (rings, punches) => ({
     alloy,

@@ -8,5 +8,5 @@ declare module 'numeric' {
     /** Least value of a function by a quasi-Newton method (BFGS). */
     uncmin(f: (x: number[]) => number, start: number[], tolerance?: number, gradient?: undefined, rounds?: number): Found
   }
-  export default numeric
+  export = numeric
 }

@@ -11,6 +11,7 @@ import { formatPlain } from '@/core/units'
 import { PressWheel } from '../solid/press-wheel'
 import { PALETTE } from '../theme/palette'
 import { BendSection, mostBent } from './bend-section'
+import { PictureAndPanel } from './picture-and-panel'
 import { SpringChart } from './spring-chart'
 import { TrialStrip } from './trial-strip'
 
@@ -85,77 +86,70 @@ export function BendView({ part }: { readonly part: BentPart }) {
   const bentShare = closed * mostBent(part, formerRadiusMm)
   const shown = useMemo(() => bendOf(part, formerRadiusMm - part.thicknessMm / 2, strain), [part, formerRadiusMm, strain])
   return (
-    <Box
-      sx={{
-        flex: 1,
-        display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 380px' },
-        minHeight: 0,
-        overflow: { md: 'hidden' },
-      }}
-    >
-      <Box sx={{ overflowY: 'auto', px: 2.5, py: 1.5 }}>
-        <Typography variant="h2">
-          {part.name}, {ALLOYS[part.alloy].title.toLowerCase()} <span className="fig">{formatPlain(part.thicknessMm, 2)} mm</span>, strip{' '}
-          <span className="fig">{formatPlain(part.lengthMm, 1)} mm</span> long
-        </Typography>
-        <BendSection part={part} formerRadiusMm={formerRadiusMm} answer={shown} bentShare={bentShare} />
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
-          <PressWheel value={closed} onChange={setClosed} />
-          <Typography variant="body2">
-            <span className="fig">{Math.round(100 * bentShare)} %</span> of it bent. Shaded: where it stands when it is let go, and how far
-            that is not known.
+    <PictureAndPanel
+      label="Bend"
+      picture={
+        <>
+          <Typography variant="h2">
+            {part.name}, {ALLOYS[part.alloy].title.toLowerCase()} <span className="fig">{formatPlain(part.thicknessMm, 2)} mm</span>, strip{' '}
+            <span className="fig">{formatPlain(part.lengthMm, 1)} mm</span> long
           </Typography>
-        </Box>
-        <Typography variant="h2" sx={{ mt: 1.5 }}>
-          Inside diameter when it is let go, by that of the former, mm
-        </Typography>
-        <SpringChart part={part} strain={strain} formerMm={inside(formerRadiusMm, part)} />
-      </Box>
-      <Box
-        component="section"
-        aria-label="Bend"
-        sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}
-      >
-        <Typography variant="h2" sx={{ mb: 0.75 }}>
-          The former
-        </Typography>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={aim}
-          onChange={(_, way: 'size' | 'spring' | null) => way !== null && setAim(way)}
-          aria-label="The former"
-        >
-          <ToggleButton value="size">of its size</ToggleButton>
-          <ToggleButton value="spring" disabled={aimed === null}>
-            so that it springs to size
-          </ToggleButton>
-        </ToggleButtonGroup>
-        <Typography variant="h2" sx={{ mt: 2, mb: 0.75 }}>
-          The metal as it is bent
-        </Typography>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={temper}
-          onChange={(_, one: Tried | null) => one !== null && setTemper(one)}
-          aria-label="The metal as it is bent"
-        >
-          <ToggleButton value="route">by its route</ToggleButton>
-          {TRIED.map((one) => (
-            <ToggleButton key={one} value={one}>
-              {BOUGHT_TEMPERS[one]}
+          <BendSection part={part} formerRadiusMm={formerRadiusMm} answer={shown} bentShare={bentShare} />
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
+            <PressWheel value={closed} onChange={setClosed} />
+            <Typography variant="body2">
+              <span className="fig">{Math.round(100 * bentShare)} %</span> of it bent. Shaded: where it stands when it is let go, and how
+              far that is not known.
+            </Typography>
+          </Box>
+          <Typography variant="h2" sx={{ mt: 1.5 }}>
+            Inside diameter when it is let go, by that of the former, mm
+          </Typography>
+          <SpringChart part={part} strain={strain} formerMm={inside(formerRadiusMm, part)} />
+        </>
+      }
+      panel={
+        <>
+          <Typography variant="h2" sx={{ mb: 0.75 }}>
+            The former
+          </Typography>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={aim}
+            onChange={(_, way: 'size' | 'spring' | null) => way !== null && setAim(way)}
+            aria-label="The former"
+          >
+            <ToggleButton value="size">of its size</ToggleButton>
+            <ToggleButton value="spring" disabled={aimed === null}>
+              so that it springs to size
             </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
-        <Words part={part} answer={shown} formerMm={inside(formerRadiusMm, part)} />
-        <TrialStrip part={part} strain={strain} formerMm={inside(formerRadiusMm, part)} />
-        <Typography variant="body2" sx={{ mt: 1.5 }}>
-          How far metal springs is known within 15 % of it. A trial strip of the same sheet, bent round a rod and measured, tells better.
-          What you try here changes nothing of the route.
-        </Typography>
-      </Box>
-    </Box>
+          </ToggleButtonGroup>
+          <Typography variant="h2" sx={{ mt: 2, mb: 0.75 }}>
+            The metal as it is bent
+          </Typography>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={temper}
+            onChange={(_, one: Tried | null) => one !== null && setTemper(one)}
+            aria-label="The metal as it is bent"
+          >
+            <ToggleButton value="route">by its route</ToggleButton>
+            {TRIED.map((one) => (
+              <ToggleButton key={one} value={one}>
+                {BOUGHT_TEMPERS[one]}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          <Words part={part} answer={shown} formerMm={inside(formerRadiusMm, part)} />
+          <TrialStrip part={part} strain={strain} formerMm={inside(formerRadiusMm, part)} />
+          <Typography variant="body2" sx={{ mt: 1.5 }}>
+            How far metal springs is known within 15 % of it. A trial strip of the same sheet, bent round a rod and measured, tells better.
+            What you try here changes nothing of the route.
+          </Typography>
+        </>
+      }
+    />
   )
 }

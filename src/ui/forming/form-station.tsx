@@ -13,6 +13,7 @@ import { formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
 import { BendView } from './bend-view'
 import { DomeSection } from './dome-section'
+import { PictureAndPanel } from './picture-and-panel'
 import { StageTable } from './stage-table'
 import { ThicknessChart } from './thickness-chart'
 import { useDap } from './use-dap'
@@ -65,81 +66,80 @@ function Dome({ part, first }: { readonly part: DappedPart; readonly first: DapA
           stages: part.stages.map(({ punchMm }, i) => ({ punchMm, annealBefore: anneals[i] ?? false })),
         }
   }, [asPlanned, part.stages, anneals, friction])
-  const { answer, isWorking } = useDap(question, first)
+  const { answer, isWorking, isFailed } = useDap(question, first)
   const { light, words } = verdict(answer)
   const recommended = answer.annealBefore
   const isRecommended = anneals.every((annealed, i) => annealed === recommended.includes(i))
   return (
-    <Box
-      sx={{
-        flex: 1,
-        display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 380px' },
-        minHeight: 0,
-        overflow: { md: 'hidden' },
-      }}
-    >
-      <Box sx={{ overflowY: 'auto', px: 2.5, py: 1.5 }} aria-busy={isWorking}>
-        <Typography variant="h2">
-          {part.name}, disc <span className="fig">{formatPlain(part.discMm, 1)} mm</span>, {ALLOYS[part.alloy].title.toLowerCase()}{' '}
-          <span className="fig">{formatPlain(part.thicknessMm, 2)} mm</span>
-        </Typography>
-        <DomeSection stages={answer.stages} chosen={chosen} thicknessMm={part.thicknessMm} discMm={part.discMm} />
-        <Typography variant="body2" sx={{ color: PALETTE.muted, mt: 0.5 }}>
-          Rust: thinner than the sheet; blue: thicker. Dashed: the other stages. Figures are mm of metal.
-        </Typography>
-        <Typography variant="h2" sx={{ mt: 1.5 }}>
-          Thickness from the crown to the rim
-        </Typography>
-        <ThicknessChart stages={answer.stages} chosen={chosen} thicknessMm={part.thicknessMm} />
-      </Box>
-      <Box
-        component="section"
-        aria-label="Stages"
-        sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}
-      >
-        <Typography
-          role="status"
-          sx={{ fontWeight: 600, color: light === 'green' ? PALETTE.verdigris : light === 'amber' ? PALETTE.ochre : PALETTE.fire }}
-        >
-          {words}
-        </Typography>
-        <Typography sx={{ mt: 0.75 }}>{sequenceWords(part.stages.length, recommended)}</Typography>
-        {isRecommended ? null : (
-          <Button sx={{ mt: 0.75 }} onClick={() => setAnneals(part.stages.map((_, i) => recommended.includes(i)))}>
-            Look at it that way
-          </Button>
-        )}
-        <StageTable
-          answer={answer}
-          anneals={anneals}
-          chosen={chosen}
-          onChoose={setChosen}
-          onAnneal={(at, annealed) => setAnneals(anneals.map((was, i) => (i === at ? annealed : was)))}
-        />
-        <Typography variant="h2" sx={{ mt: 2, mb: 0.75 }}>
-          On the punch
-        </Typography>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={friction}
-          onChange={(_, way: number | null) => way !== null && setFriction(way)}
-          aria-label="On the punch"
-        >
-          {WAYS.map(([value, way]) => (
-            <ToggleButton key={value} value={value}>
-              {way}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
-        <Typography variant="body2" sx={{ mt: 1.5 }}>
-          Height and rim are those of the middle of the metal. How far the crown thins is the hand’s: from 0.4 to 1.8 of what is calculated,
-          so its figure has a wide band. The rim is known better, within 3 %; work used within 30 % of itself. What you try here changes
-          nothing of the route.
-        </Typography>
-      </Box>
-    </Box>
+    <PictureAndPanel
+      label="Stages"
+      isWorking={isWorking}
+      picture={
+        <>
+          <Typography variant="h2">
+            {part.name}, disc <span className="fig">{formatPlain(part.discMm, 1)} mm</span>, {ALLOYS[part.alloy].title.toLowerCase()}{' '}
+            <span className="fig">{formatPlain(part.thicknessMm, 2)} mm</span>
+          </Typography>
+          <DomeSection stages={answer.stages} chosen={chosen} thicknessMm={part.thicknessMm} discMm={part.discMm} />
+          <Typography variant="body2" sx={{ color: PALETTE.muted, mt: 0.5 }}>
+            Rust: thinner than the sheet; blue: thicker. Dashed: the other stages. Figures are mm of metal.
+          </Typography>
+          <Typography variant="h2" sx={{ mt: 1.5 }}>
+            Thickness from the crown to the rim
+          </Typography>
+          <ThicknessChart stages={answer.stages} chosen={chosen} thicknessMm={part.thicknessMm} />
+        </>
+      }
+      panel={
+        <>
+          <Typography
+            role="status"
+            sx={{ fontWeight: 600, color: light === 'green' ? PALETTE.verdigris : light === 'amber' ? PALETTE.ochre : PALETTE.fire }}
+          >
+            {words}
+          </Typography>
+          <Typography sx={{ mt: 0.75 }}>{sequenceWords(part.stages.length, recommended)}</Typography>
+          {isRecommended ? null : (
+            <Button sx={{ mt: 0.75 }} onClick={() => setAnneals(part.stages.map((_, i) => recommended.includes(i)))}>
+              Look at it that way
+            </Button>
+          )}
+          {isFailed ? (
+            <Typography role="alert" sx={{ color: PALETTE.fire, mt: 0.75 }}>
+              This way could not be worked out. What is shown is the one before it.
+            </Typography>
+          ) : null}
+          <StageTable
+            answer={answer}
+            anneals={anneals}
+            chosen={chosen}
+            onChoose={setChosen}
+            onAnneal={(at, annealed) => setAnneals(anneals.map((was, i) => (i === at ? annealed : was)))}
+          />
+          <Typography variant="h2" sx={{ mt: 2, mb: 0.75 }}>
+            On the punch
+          </Typography>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={friction}
+            onChange={(_, way: number | null) => way !== null && setFriction(way)}
+            aria-label="On the punch"
+          >
+            {WAYS.map(([value, way]) => (
+              <ToggleButton key={value} value={value}>
+                {way}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          <Typography variant="body2" sx={{ mt: 1.5 }}>
+            Height and rim are those of the middle of the metal. How far the crown thins is the hand’s: from 0.4 to 1.8 of what is
+            calculated, so its figure has a wide band. The rim is known better, within 3 %; work used within 30 % of itself. What you try
+            here changes nothing of the route.
+          </Typography>
+        </>
+      }
+    />
   )
 }
 

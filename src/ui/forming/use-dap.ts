@@ -4,10 +4,18 @@ import { useEffect, useRef, useState } from 'react'
 import type { DapAnswer, DapQuestion } from '@/core/forming'
 import type { DapApi } from '@/workers/dap.worker'
 
+interface Dapped {
+  readonly answer: DapAnswer
+  readonly isWorking: boolean
+  /** Whether the last question could not be answered: what stands is the answer before it. */
+  readonly isFailed: boolean
+}
+
 /** The answer to a question about doming, worked out beside the page; while it is, the last one stands. */
-export function useDap(question: DapQuestion, first: DapAnswer): { readonly answer: DapAnswer; readonly isWorking: boolean } {
+export function useDap(question: DapQuestion, first: DapAnswer): Dapped {
   const [answer, setAnswer] = useState(first)
   const [isWorking, setWorking] = useState(false)
+  const [isFailed, setFailed] = useState(false)
   const remote = useRef<Remote<DapApi> | null>(null)
   const asked = useRef(question)
   useEffect(() => {
@@ -21,14 +29,16 @@ export function useDap(question: DapQuestion, first: DapAnswer): { readonly answ
     asked.current = question
     let isLatest = true
     setWorking(true)
-    void remote.current?.dap(question).then((found) => {
+    const settle = (found: DapAnswer | undefined) => {
       if (!isLatest) return
-      setAnswer(found)
+      if (found) setAnswer(found)
+      setFailed(found === undefined)
       setWorking(false)
-    })
+    }
+    remote.current?.dap(question).then(settle, () => settle(undefined))
     return () => {
       isLatest = false
     }
   }, [question])
-  return { answer, isWorking }
+  return { answer, isWorking, isFailed }
 }
