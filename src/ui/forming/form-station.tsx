@@ -12,6 +12,7 @@ import { type BentPart, type DappedPart, dapQuestion } from '@/core/piece'
 import { formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
 import { BendView } from './bend-view'
+import { BesideTable, type KeptWay } from './beside-table'
 import { DomeSection } from './dome-section'
 import { PictureAndPanel } from './picture-and-panel'
 import { StageTable } from './stage-table'
@@ -55,6 +56,7 @@ function Dome({ part, first }: { readonly part: DappedPart; readonly first: DapA
   const [anneals, setAnneals] = useState(() => part.stages.map(({ annealBefore }) => annealBefore))
   const [friction, setFriction] = useState(0)
   const [chosen, setChosen] = useState(part.stages.length - 1)
+  const [kept, setKept] = useState<KeptWay>()
   const asPlanned = useMemo(() => dapQuestion(part), [part])
   const question = useMemo(() => {
     const isSame = friction === 0 && part.stages.every(({ annealBefore }, i) => annealBefore === anneals[i])
@@ -85,9 +87,9 @@ function Dome({ part, first }: { readonly part: DappedPart; readonly first: DapA
             Rust: thinner than the sheet; blue: thicker. Dashed: the other stages. Figures are mm of metal.
           </Typography>
           <Typography variant="h2" sx={{ mt: 1.5 }}>
-            Thickness from the crown to the rim
+            Thickness from the crown to the rim{kept ? ', dashed as it was kept' : ''}
           </Typography>
-          <ThicknessChart stages={answer.stages} chosen={chosen} thicknessMm={part.thicknessMm} />
+          <ThicknessChart stages={answer.stages} chosen={chosen} thicknessMm={part.thicknessMm} kept={kept?.answer.stages[chosen]} />
         </>
       }
       panel={
@@ -132,6 +134,10 @@ function Dome({ part, first }: { readonly part: DappedPart; readonly first: DapA
               </ToggleButton>
             ))}
           </ToggleButtonGroup>
+          <Button sx={{ mt: 1.5, display: 'block' }} onClick={() => setKept(kept ? undefined : { answer, anneals })}>
+            {kept ? 'Look at this way alone' : 'Keep this way to compare'}
+          </Button>
+          {kept ? <BesideTable kept={kept} now={{ answer, anneals }} /> : null}
           <Typography variant="body2" sx={{ mt: 1.5 }}>
             Height and rim are those of the middle of the metal. How far the crown thins is the hand’s: from 0.4 to 1.8 of what is
             calculated, so its figure has a wide band. The rim is known better, within 3 %; work used within 30 % of itself. What you try

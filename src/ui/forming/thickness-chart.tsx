@@ -5,23 +5,26 @@ import type { DapStageResult } from '@/core/forming'
 import { formatPlain } from '@/core/units'
 import { FONTS, PALETTE } from '../theme/palette'
 
-/** Thickness along the profile, from the crown to the rim: the stage looked at drawn strong, the others faint. */
+/** Thickness along the profile, from the crown to the rim: the stage looked at drawn strong, the others faint; dashed the same of a way kept beside it. */
 export function ThicknessChart({
   stages,
   chosen,
   thicknessMm,
+  kept,
 }: {
   readonly stages: readonly DapStageResult[]
   readonly chosen: number
   readonly thicknessMm: number
+  readonly kept?: DapStageResult | undefined
 }) {
   const rings = stages[0]?.profile.length ?? 0
   const data = Array.from({ length: rings }, (_, i) => ({
     share: Math.round((100 * (i + 0.5)) / rings),
+    ...(kept ? { kept: Number((kept.profile[i]?.thicknessMm ?? 0).toFixed(4)) } : {}),
     ...Object.fromEntries(stages.map(({ profile }, s) => [`stage${s}`, Number((profile[i]?.thicknessMm ?? 0).toFixed(4))])),
   }))
   const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
-  const all = stages.flatMap(({ profile }) => profile.map((point) => point.thicknessMm))
+  const all = [...stages, ...(kept ? [kept] : [])].flatMap(({ profile }) => profile.map((point) => point.thicknessMm))
   const [low, high] = nice(Math.min(thicknessMm, ...all) - 0.01, Math.max(thicknessMm, ...all) + 0.01, 4)
   return (
     <ResponsiveContainer width="100%" height={190}>
@@ -60,6 +63,9 @@ export function ThicknessChart({
             isAnimationActive={false}
           />
         ))}
+        {kept ? (
+          <Line dataKey="kept" stroke={PALETTE.fire} strokeWidth={2} strokeDasharray="6 4" dot={false} isAnimationActive={false} />
+        ) : null}
       </LineChart>
     </ResponsiveContainer>
   )
