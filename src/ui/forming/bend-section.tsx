@@ -31,14 +31,17 @@ function halfLine(radiusMm: number, bentMm: number, straightMm: number): Point[]
   return straightMm > 1e-6 ? [...arc, [x + straightMm * Math.cos(turn), y + straightMm * Math.sin(turn)]] : arc
 }
 
+/** How finely it is looked for. */
+const SHARES = 200
+
 /** How much of a strip can be bent on a former before its ends meet: on one of its size all of it, on a smaller one less. */
 export function mostBent({ lengthMm, thicknessMm }: BentPart, formerRadiusMm: number): number {
   const gap = (share: number) => {
     const bentMm = (share * lengthMm) / 2
     return (halfLine(formerRadiusMm, bentMm, lengthMm / 2 - bentMm).at(-1)?.[0] ?? 0) + thicknessMm
   }
-  const met = Array.from({ length: 200 }, (_, i) => (i + 1) / 200).find((share) => gap(share) < 0)
-  return met ?? 1
+  const crossed = Array.from({ length: SHARES }, (_, i) => (i + 1) / SHARES).findIndex((share) => gap(share) < 0)
+  return crossed < 0 ? 1 : crossed / SHARES
 }
 
 /** Both halves, from end to end. */
