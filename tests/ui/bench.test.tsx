@@ -58,7 +58,7 @@ describe('the temper ribbon', () => {
   })
   it('says at each step temper, hardness and work left, for those who cannot see it', () => {
     const said = words(markup)
-    expect(said).toMatch(/Roll to 1\.3 mm: [a-z -]+, hardness about \d+ HV, \d+ % work left, plus or minus \d+/)
+    expect(said).toMatch(/Roll to 1\.3 mm: [a-z -]+, hardness about \d+ HV \(\d+ to \d+\), \d+ % work left, plus or minus \d+/)
     expect(said).toContain('HV')
   })
   it('names the steps shortly', () => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Assembly, AssemblyPart, JointKind } from '../assembly/assembly'
 import { HOT_JOINTS } from '../assembly/assembly'
 import { ALLOY_IDS, ALLOYS } from '../metals/alloys'
-import { SOLDER_IDS } from '../metals/solders'
+import { SOLDER_IDS, SOLDERS } from '../metals/solders'
 import { checkRoute } from '../rules/check'
 import { putInOrder } from '../rules/order/put-in-order'
 import type { DesignJoint, PieceDesign } from './design'
@@ -11,7 +11,8 @@ import { usualAssembly } from './usual-route'
 /** So many in CI; ASSEMBLIES=10000 runs all. */
 const COUNT = Number(process.env.ASSEMBLIES ?? 500)
 const MOST_STEPS = 40
-const SOLDERED = ALLOY_IDS.filter((id) => ALLOYS[id].behaviour.solders)
+/** Metals that stay solid where the highest of the usual solders flows. */
+const SOLDERED = ALLOY_IDS.filter((id) => ALLOYS[id].solidusC > SOLDERS['hard-75'].liquidusC)
 
 const FORMS = [
   'ring-band',

@@ -111,6 +111,9 @@ function metalFigures(): Record<string, Figure> {
   )
 }
 
+/** What each metal is worked out by; a smith's own batch may differ. */
+export const METAL_FIGURES: Readonly<Record<string, Figure>> = metalFigures()
+
 /** Every figure that can be one's own, by id. */
 export const FIGURES: Readonly<Record<string, Figure>> = {
   ...fitFigures(),
@@ -131,7 +134,7 @@ export const FIGURES: Readonly<Record<string, Figure>> = {
   'rim-step': figure('The rim closes by at most so many thicknesses a punch', 'count', 5, [2, 12], 'low'),
   ...densityFigures(),
   ...priceFigures(),
-  ...metalFigures(),
+  ...METAL_FIGURES,
 }
 
 /** A figure to work with: one's own, else the preset. Throws nothing; an id that is not there is a slip of ours and gives NaN. */

@@ -12,6 +12,8 @@ export interface Column {
   readonly unit?: Unit
   /** Digits after the point when shown. */
   readonly digits?: number
+  /** Sentences: a card for the wall leaves them out. */
+  readonly isLong?: boolean
 }
 
 /** One line of a table. `value` is its principal number in the table's unit; `says` are the other ways to type it. */

@@ -49,7 +49,8 @@ interface Block {
 }
 
 function blockOf(table: Table, whole: boolean, font: PDFFont, size: number): Block {
-  const rows = rowLines(table, whole ? table.columns : table.columns.slice(0, MOST_COLUMNS))
+  const columns = table.columns.filter(({ isLong }) => !isLong)
+  const rows = rowLines(table, whole ? columns : columns.slice(0, MOST_COLUMNS))
   const count = Math.max(...rows.map((row) => row.cells.length))
   const columnsOf = <T>(read: (cells: readonly string[]) => T) =>
     Array.from({ length: count }, (_, i) => read(rows.map((row) => row.cells[i] ?? '')))

@@ -13,6 +13,9 @@ import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { ConfidenceMark } from './confidence'
 
+/** Tables of figures that one's own can be put beside. */
+const FIGURE_TABLES: ReadonlySet<string> = new Set(['bench-figures', 'metal-figures'])
+
 const OWNERSHIP = {
   fixed: 'A standard or a definition: it cannot be changed.',
   preset: 'A usual value to start from; your own figure wins.',
@@ -54,7 +57,7 @@ export function RowCard({ table, row }: { readonly table: Table; readonly row: R
           )
         })}
       </Box>
-      {table.id === 'bench-figures' ? <OwnFigure key={row.id} id={row.id} /> : null}
+      {FIGURE_TABLES.has(table.id) ? <OwnFigure key={row.id} id={row.id} /> : null}
       {row.note ? <Typography sx={{ mt: 1, borderLeft: `3px solid ${PALETTE.ochre}`, pl: 1 }}>{row.note}</Typography> : null}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', mt: 1.25, gap: 1 }}>
         <Typography variant="body2" title={SOURCES[row.source].note}>

@@ -1,7 +1,9 @@
 import { ALLOY_IDS, ALLOYS, type Alloy } from '../../metals/alloys'
 import { TEMPERS, temperReduction, temperStrain } from '../../metals/tempers'
 import { formatPlain } from '../../units/format'
+import { METAL_FIGURES } from '../figures'
 import { defineTable } from '../table'
+import { FIGURE_COLUMNS, figureRow } from '../tools/figure-row'
 import { DENSITIES, FINENESS, GRAMS_PER } from './metal-data'
 
 const MASS_NAMES: Readonly<Record<keyof typeof GRAMS_PER, readonly string[]>> = {
@@ -46,11 +48,11 @@ export const metalTables = [
       { key: 'anneal', label: 'anneal, °C' },
       { key: 'torch', label: 'torch to, °C', unit: '°C', digits: 0 },
       { key: 'cue', label: 'looks like' },
-      { key: 'quench', label: 'then' },
-      { key: 'cooling', label: 'because' },
-      { key: 'oxide', label: 'comes out of the fire' },
+      { key: 'quench', label: 'then', isLong: true },
+      { key: 'cooling', label: 'because', isLong: true },
+      { key: 'oxide', label: 'comes out of the fire', isLong: true },
       { key: 'limit', label: 'rolls between anneals, %', unit: '%', digits: 0 },
-      { key: 'takes', label: 'takes' },
+      { key: 'takes', label: 'takes', isLong: true },
     ],
     source: 'alloy-handbook',
     confidence: 'high',
@@ -79,6 +81,19 @@ export const metalTables = [
           note: alloy.hazards.join(' '),
         }
       }),
+  }),
+  defineTable({
+    id: 'metal-figures',
+    title: 'Figures of the metals',
+    shelf: 'metals',
+    about: 'What ribbon and Form work with. A batch may differ: put your own beside any of them and it wins from then on.',
+    valueLabel: 'preset',
+    valueDigits: 1,
+    columns: FIGURE_COLUMNS,
+    source: 'alloy-handbook',
+    confidence: 'medium',
+    ownership: 'preset',
+    rows: () => Object.entries(METAL_FIGURES).map(figureRow),
   }),
   defineTable({
     id: 'density',

@@ -1,8 +1,9 @@
 import { mmToInch } from '../../units/convert'
 import { formatPlain } from '../../units/format'
-import { FIGURES } from '../figures'
+import { FIGURES, METAL_FIGURES } from '../figures'
 import { defineTable, type RowSpec } from '../table'
 import { DAPPING_CUPS_MM, DAPPING_PUNCHES_MM } from './dapping'
+import { FIGURE_COLUMNS, figureRow } from './figure-row'
 import { DISC_CUTTERS_IN, DISC_CUTTERS_MM, HOLE_PUNCHES, STAMP_ADVANCE, STAMP_HEIGHTS, TOOL_FACES } from './tool-data'
 
 const INCH = { key: 'inch', label: 'in', unit: 'in', digits: 4 } as const
@@ -19,22 +20,14 @@ export const toolTables = [
     about: 'Presets that plans and advice work with. Put your own beside any of them and it wins from then on.',
     valueLabel: 'preset',
     valueDigits: 2,
-    columns: [
-      { key: 'unit', label: '' },
-      { key: 'range', label: 'possible' },
-    ],
+    columns: FIGURE_COLUMNS,
     source: 'house-default',
     confidence: 'medium',
     ownership: 'preset',
     rows: () =>
-      Object.entries(FIGURES).map(([id, figure]) => ({
-        id,
-        name: figure.title,
-        value: figure.preset,
-        cells: { unit: figure.unit, range: `${formatPlain(figure.minimum, 2)} to ${formatPlain(figure.maximum, 2)}` },
-        says: ['figure'],
-        confidence: figure.confidence,
-      })),
+      Object.entries(FIGURES)
+        .filter(([id]) => !Object.hasOwn(METAL_FIGURES, id))
+        .map(figureRow),
   }),
   defineTable({
     id: 'dapping-cup',
