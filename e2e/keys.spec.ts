@@ -131,8 +131,9 @@ const TRIES: Readonly<Record<KeyId, (page: Page) => Promise<void>>> = {
   },
   takeBack: async (page) => {
     await alive(page, '/bench/5')
+    const before = await page.getByTestId('piece-number').innerText()
     await page.keyboard.press('Space')
-    await page.waitForTimeout(300)
+    await expect(page.getByTestId('piece-number')).not.toHaveText(before)
     await page.keyboard.press('u')
     await expect(page.getByText(/^Taken back: done/)).toBeVisible()
   },

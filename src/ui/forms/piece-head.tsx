@@ -6,7 +6,7 @@ interface StationsProps {
   readonly isFormed: boolean
 }
 
-/** The stations of a piece; joints only where something is joined by heat, forming only where something is domed. */
+/** The stations of a piece; joints only where something is joined by heat, forming only where something is domed or bent round. */
 export function Stations({ pieceId, hasJoints, isFormed }: StationsProps) {
   const at = `/pieces/${pieceId}`
   return (
