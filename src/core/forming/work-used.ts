@@ -1,10 +1,8 @@
 import type { Alloy } from '../metals/alloys'
-import { normalCdf } from '../numerics/normal'
+import { normalCdf, TENTH } from '../numerics/normal'
 
 /** Spread of the trade limit: lognormal, s = 0.30 (source: trade-limit). */
-const LIMIT_SPREAD = 0.3
-/** Standard deviations from the middle to 10 and 90 %. */
-const TENTH = 1.2816
+export const LIMIT_SPREAD = 0.3
 /** Work used where the chance of a crack passes 5 % and 30 %. */
 export const ANNEAL_AT = 0.61
 export const RISK_AT = 0.85

@@ -1,4 +1,5 @@
 import { bisect } from '../numerics/bisect'
+import { TENTH } from '../numerics/normal'
 import type { Alloy } from './alloys'
 
 /** Strain added by the hardness indentation itself (Tabor). */
@@ -19,9 +20,12 @@ export function hardnessHv(alloy: Alloy, strain: number): number {
   return (alloy.flow.c * flowStressMPa(alloy, strain + INDENT_STRAIN)) / STANDARD_GRAVITY
 }
 
+/** Spread of a flow curve, lognormal (sources: temper-fit, tabor). */
+export const CURVE_SPREAD = 0.08
+
 /** 10 and 90 % of a hardness, by the ± 8 % of its curve (source: tabor). */
 export function hardnessBand(hv: number): { readonly low: number; readonly high: number } {
-  const off = Math.exp(1.2816 * 0.08)
+  const off = Math.exp(TENTH * CURVE_SPREAD)
   return { low: hv / off, high: hv * off }
 }
 

@@ -5,3 +5,6 @@ export function normalCdf(x: number): number {
   const tail = (Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI)) * poly
   return x >= 0 ? 1 - tail : tail
 }
+
+/** Standard deviations from the middle to 10 and 90 % of a normal distribution. */
+export const TENTH = 1.2816

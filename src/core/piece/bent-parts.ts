@@ -18,7 +18,7 @@ export interface BentPart {
   readonly lengthMm: number
   /** Radius it is to have, inside, mm. */
   readonly insideRadiusMm: number
-  /** Hardening strain and work used when it comes to the former. */
+  /** Hardening strain when it comes to the former. */
   readonly strain: number
   /** Whether its ends meet: what it springs the joint holds. */
   readonly isClosed: boolean

@@ -4,7 +4,7 @@ import { type RouteState, type RouteTemper, routeTemper } from './route-temper'
 
 /** What would become of the metal were an anneal left out. */
 export interface Skipped {
-  /** By step of the route as it is, the metal without that anneal; null at the anneal itself and where it is as it was. */
+  /** By step of the route as it is, the metal without that anneal; null up to the anneal itself. */
   readonly without: readonly (RouteState | null)[]
   /** The step at which the metal would be worst before it is next softened; undefined where nothing works it before that. */
   readonly worst: { readonly step: number; readonly as: RouteState; readonly without: RouteState } | undefined

@@ -74,6 +74,12 @@ describe('own figures of a metal', () => {
     const steps = [roll(Math.exp((-0.8 * Math.sqrt(3)) / 2)), anneal({ tempC: 380, timeS: 3600 })]
     expect(last(steps, { figures: { 'half-softening-sterling-925': 380 } }).softenedFraction).toBeCloseTo(0.5, 6)
   })
+  it('out of all reason is refused, by name and with what is allowed', () => {
+    for (const limit of [100, 150, -3]) {
+      const answer = temper({ ...STRIP, figures: { 'reduction-limit-sterling-925': limit }, steps: [roll(0.8)] })
+      expect(answer.ok ? '' : answer.body.error.message).toContain('allowed: 15.0 to 95.0 %')
+    }
+  })
   it('gold of 14 k is worked out by its maker’s hardness, and not without', () => {
     const ask = { alloy: 'gold-14k', thicknessMm: 1, steps: [roll(0.8)] }
     const refused = temper(ask)

@@ -38,9 +38,6 @@ const AGE_KJ = 100
 const GAS_CONSTANT_KJ = 0.00831446
 const AGE_KELVIN = 573.15
 
-/** Hardness of metal of a strain that has not been aged, HV. */
-export const hardnessOf = (alloy: Alloy, strain: number) => hardnessHv(alloy, strain)
-
 /** A region of stock as it is bought. */
 export function startRegion(alloy: Alloy, stock: Pick<WalkedRegion, 'region' | 'strain' | 'thicknessMm' | 'widthMm'>): WalkedRegion {
   return {
@@ -48,7 +45,7 @@ export function startRegion(alloy: Alloy, stock: Pick<WalkedRegion, 'region' | '
     workUsedFraction: stock.strain / strainLimit(alloy),
     damageFraction: 0,
     grainMm: STOCK_GRAIN_MM,
-    hardnessHv: hardnessOf(alloy, stock.strain),
+    hardnessHv: hardnessHv(alloy, stock.strain),
     held: {},
     age: 0,
     isDissolved: false,
@@ -67,7 +64,7 @@ export function worked(alloy: Alloy, region: WalkedRegion, { strain: given, weig
     strain,
     workUsedFraction,
     damageFraction,
-    hardnessHv: hardnessOf(alloy, strain) + region.age,
+    hardnessHv: hardnessHv(alloy, strain) + region.age,
     held: held ? { ...region.held, [held]: given } : region.held,
   }
 }
@@ -94,7 +91,7 @@ export function heated(
       grainMm: after.grainMm,
       age,
       isDissolved: alloy.ageing !== undefined && tempC >= alloy.ageing.solutionC - SOLUTION_SLACK_C,
-      hardnessHv: hardnessOf(alloy, after.strain) + age,
+      hardnessHv: hardnessHv(alloy, after.strain) + age,
     },
     softened: after.softenedFraction,
     coarse: after.coarse,
@@ -112,5 +109,5 @@ export function aged(alloy: Alloy, region: WalkedRegion, held: Held): WalkedRegi
   if (!alloy.ageing) return region
   const share = region.isDissolved ? 1 : UNDISSOLVED_SHARE
   const age = Math.max(region.age, alloy.ageing.gainHv * share * agedFraction(held))
-  return { ...region, age, hardnessHv: hardnessOf(alloy, region.strain) + age }
+  return { ...region, age, hardnessHv: hardnessHv(alloy, region.strain) + age }
 }

@@ -1,4 +1,7 @@
+import { LIMIT_SPREAD } from '../forming/work-used'
 import type { Alloy } from '../metals/alloys'
+import { CURVE_SPREAD } from '../metals/flow'
+import { TENTH } from '../numerics/normal'
 import { drawNormal, seededRandom } from '../numerics/random'
 import { alloyWith, isMetalKnown } from '../tables/own-metal'
 import { type TemperInput, type WalkedMetal, walkMetal } from './temper'
@@ -18,11 +21,6 @@ export interface TemperBand {
   readonly softenedFraction: Band | null
 }
 
-/** A standard normal draw stands 10 to 90 % within this. */
-const TENTH = 1.2816
-/** Spread of the flow curve and of the limit between anneals, both lognormal (sources: temper-fit, trade-limit). */
-const CURVE_SPREAD = 0.08
-const LIMIT_SPREAD = 0.3
 /** What 10 to 90 % of half softening and of a heat judged by its colour lie within, °C. */
 const SOFTENING_C = 30
 const HEAT_C = 40

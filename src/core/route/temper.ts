@@ -1,14 +1,14 @@
 import { SOFT_STRAIN, STOCK_GRAIN_MM } from '../forming/anneal'
 import { crackProbability, type Light, lightOf } from '../forming/work-used'
 import type { Alloy, AlloyId } from '../metals/alloys'
-import { flowStressMPa } from '../metals/flow'
+import { flowStressMPa, hardnessHv } from '../metals/flow'
 import { type BoughtTemper, boughtStrain, type Temper, temperOfStrain } from '../metals/tempers'
 import { findOperation } from '../operations/catalogue'
 import type { Effect, Heat, Operation, OperationContext, Working } from '../operations/contract'
 import type { OwnFigures } from '../tables/figures'
 import { alloyWith, isMetalKnown, sayMetalUnknown } from '../tables/own-metal'
 import { roundTo } from '../units/format'
-import { aged, hardnessOf, heated, type RegionState, startRegion, type WalkedRegion, worked } from './region'
+import { aged, heated, type RegionState, startRegion, type WalkedRegion, worked } from './region'
 
 export interface RouteStep {
   readonly op: string
@@ -143,8 +143,8 @@ function stateAfter(alloy: Alloy, piece: Piece, done: StepDone): TemperState {
     crackProbability: crackProbability(region.workUsedFraction),
     light: LIGHTS[Math.max(LIGHTS.indexOf(worked), LIGHTS.indexOf(heated))] ?? worked,
     hardnessHv: region.hardnessHv,
-    flowStressMPa: flowStressMPa(alloy, region.strain) * (region.hardnessHv / hardnessOf(alloy, region.strain)),
-    stiffness: region.hardnessHv / hardnessOf(alloy, 0),
+    flowStressMPa: flowStressMPa(alloy, region.strain) * (region.hardnessHv / hardnessHv(alloy, region.strain)),
+    stiffness: region.hardnessHv / hardnessHv(alloy, 0),
     temper: temperOfStrain(region.strain),
     thicknessMm: piece.thicknessMm,
     grainMm: region.grainMm,

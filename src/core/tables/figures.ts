@@ -16,7 +16,18 @@ export interface Figure {
 }
 
 /** The field of own figures, as it comes in at a door. */
-export const ownFiguresField = () => z.record(z.string(), z.number()).default({})
+export const ownFiguresField = () =>
+  z
+    .record(z.string(), z.number())
+    .superRefine((own, context) => {
+      for (const [id, value] of Object.entries(own)) {
+        const known = Object.hasOwn(FIGURES, id) ? FIGURES[id] : undefined
+        if (!known || (value >= known.minimum && value <= known.maximum)) continue
+        const allowed = `${known.minimum.toPrecision(3)} to ${known.maximum.toPrecision(3)} ${known.unit}`
+        context.addIssue({ code: 'custom', path: [id], message: `${known.title}: ${value} was given; allowed: ${allowed}` })
+      }
+    })
+    .default({})
 
 /** Own figures by id; what is not there is the preset. */
 export type OwnFigures = Readonly<Record<string, number>>
