@@ -32,6 +32,10 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 25_000 },
   reporter: [['list'], ['json', { outputFile: `${results}/e2e.json` }]],
-  use: { launchOptions: BROWSER, viewport: { width: 1280, height: 800 }, trace: 'retain-on-failure' },
+  use: {
+    launchOptions: BROWSER,
+    viewport: { width: 1280, height: 800 },
+    trace: { mode: 'retain-on-failure', screenshots: false, snapshots: false },
+  },
   webServer: part === 'own' ? [] : [server('demo', 4321), server('workshop', 4322)],
 })

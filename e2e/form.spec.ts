@@ -34,3 +34,68 @@ test('a piece of which nothing is domed or bent has no Form station', async ({ p
   await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Route' })).toBeVisible()
   await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Form' })).toHaveCount(0)
 })
+
+test('a dome of another height is tried by its mark, and looked at in 3D', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/1/form`)
+  const section = page.getByRole('img', { name: /^Section after the/ })
+  const heightOf = async () => Number(/: ([\d.]+) mm high/.exec((await section.getAttribute('aria-label')) ?? '')?.[1])
+  const planned = await heightOf()
+  const mark = page.getByRole('slider', { name: 'Height of the dome' })
+  await mark.focus()
+  for (let n = 0; n < 5; n++) await page.keyboard.press('ArrowDown')
+  await expect.poll(heightOf).toBeLessThan(planned - 0.1)
+  const stages = page.getByRole('region', { name: 'Stages' })
+  await expect(stages).toContainText('For this height the last punch is')
+  await stages.getByRole('button', { name: 'Back to the route’s' }).click()
+  await expect.poll(heightOf).toBe(planned)
+  await page.getByRole('button', { name: 'in 3D' }).click()
+  await expect(section).toBeHidden()
+  await expect(page.getByRole('group', { name: 'The dome in 3D; the arrow keys turn it' })).toBeVisible()
+})
+
+test('a crown that was measured is counted among the trials, and the band of the crown is narrower for it', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/6/form`)
+  const own = page.getByRole('region', { name: 'The crown as you measured it' })
+  const last = page
+    .getByRole('region', { name: 'Stages' })
+    .getByRole('button', { name: /^Punch/ })
+    .last()
+  const crown = async () =>
+    /crown ([\d.]+)\s*\(([\d.]+) to ([\d.]+)/
+      .exec(await last.innerText())
+      ?.slice(1)
+      .map(Number) ?? []
+  const [value = 0, low = 0, high = 0] = await crown()
+  await own.getByLabel('Thick at the crown').fill(String(value))
+  await expect(own).toContainText(/That is (0\.9|1)[\d.]* of the thinning that is calculated/)
+  await own.getByRole('button', { name: 'Count this trial' }).click()
+  await expect(own).toContainText('One trial')
+  await expect
+    .poll(async () => {
+      const [, from = 0, to = 0] = await crown()
+      return to - from
+    })
+    .toBeLessThan(high - low)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(own).toContainText('Not tried yet')
+})
+
+test('a bangle’s strip is seen closing to a tube, and what its opening loses on the way', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/32/form`)
+  const says = page.getByRole('status')
+  const bore = async () => Number(/it is ([\d.]+) mm inside/.exec(await says.innerText())?.[1])
+  const half = await bore()
+  const wheel = page.getByRole('slider', { name: 'Formed' })
+  await wheel.focus()
+  await page.keyboard.press('Home')
+  await expect(says).toContainText('it is 66 mm inside, from 66 mm')
+  await page.keyboard.press('End')
+  await expect.poll(bore).toBeLessThan(half)
+  // 12.5 mm of strip over π (closed form)
+  await expect.poll(async () => Math.abs(66 - (await bore()) - 12.5 / Math.PI)).toBeLessThan(0.11)
+  await page.getByRole('button', { name: 'stretches' }).click()
+  await expect(says).toContainText('it is 66 mm inside')
+  await expect(page.getByRole('list', { name: 'Along the strip' })).toContainText(/edge, stretched by 1\d\.\d %/)
+  await page.getByRole('button', { name: 'Strip, bent' }).click()
+  await expect(page.getByRole('img', { name: /^Strip on a former/ })).toBeVisible()
+})

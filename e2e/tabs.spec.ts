@@ -84,6 +84,10 @@ const answered = (page: Page) => page.waitForResponse(/\/api\/act\//)
 
 const saved = (page: Page) => expect(page.getByText('saved', { exact: true })).toBeVisible()
 
+/** What a bangle is said to open to when its former is out of it, mm. */
+const openedTo = async (page: Page) =>
+  Number(/opens to ([\d.]+) mm/.exec(await page.getByRole('status').filter({ hasText: 'let go' }).innerText())?.[1])
+
 /** Every action that writes, through the page on which a smith does it. */
 const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBackup' | 'sendAwayDevice'>, Write>> = {
   addPiece: {
@@ -208,6 +212,19 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       const kept = answered(page)
       await page.getByLabel('Your own figure').fill('0.07')
       await page.getByRole('button', { name: 'Save' }).first().click()
+      await kept
+    },
+  },
+  keepTrials: {
+    path: '/pieces/4/form',
+    ready: async (page) => {
+      await page.getByLabel('It opened to, inside').fill(String(await openedTo(page)))
+      return () => page.getByRole('button', { name: 'Count this trial' }).click()
+    },
+    meanwhile: async (page) => {
+      const kept = answered(page)
+      await page.getByLabel('It opened to, inside').fill(String((await openedTo(page)) + 0.3))
+      await page.getByRole('button', { name: 'Count this trial' }).click()
       await kept
     },
   },
@@ -343,7 +360,7 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     path: '/pieces/2/route',
     ready: (page) => press(page.getByRole('button', { name: /^Start a tray of/ }))(),
     meanwhile: async (page) => {
-      const kept = answered(page)
+      const kept = page.waitForResponse(/\/api\/act\/saveDesign/)
       await page.getByLabel('Temper', { exact: true }).selectOption('hard')
       await kept
     },
@@ -518,6 +535,7 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
   duplicatePiece: 'adds',
   duplicateStock: 'adds',
   keepFigure: 'undo',
+  keepTrials: 'undo',
   markMandrel: 'undo',
   measureStamp: 'undo',
   measureStock: 'undo',

@@ -95,6 +95,8 @@ async function timeRoutes() {
     }
     return { ...assembly, steps }
   }
+  // a page that is open, and a server, have checked before
+  for (let n = 0; n < 60; n++) checkRoute(assembly)
   const timed = (what, make, run, limit) => {
     const times = Array.from({ length: 9 }, () => {
       const input = make()
@@ -112,13 +114,30 @@ async function timeRoutes() {
 
 /** The metal worked out: forming as it is dragged and as it is let go, the walk of a long route, the bands, and mesh convergence. */
 async function timeMetal() {
-  const { dap, dapStep, fineBulge, flatSheet, hardeningOf, powerHardening, rimHoopStrain, ALLOYS, temperBands, walkTemper } =
-    await bundled(`export { dap } from './src/core/forming/dapping/dap'
+  const {
+    answerDap,
+    dap,
+    dapBands,
+    dapStep,
+    domedMetal,
+    fineBulge,
+    flatSheet,
+    fullRun,
+    hardeningOf,
+    powerHardening,
+    rimDiameterMm,
+    ALLOYS,
+    temperBands,
+    walkTemper,
+  } = await bundled(`export { dap } from './src/core/forming/dapping/dap'
+    export { answerDap } from './src/core/forming/dapping/compare-dap'
+    export { dapBands, fullRun } from './src/core/forming/dapping/dap-bands'
+    export { domedMetal } from './src/core/forming/dapping/domed-metal'
     export { fineBulge } from './src/core/forming/bulge/bulge'
     export { dapStep } from './src/core/forming/dapping/dap-step'
     export { flatSheet } from './src/core/forming/dapping/sheet'
     export { hardeningOf, powerHardening } from './src/core/forming/hardening'
-    export { rimHoopStrain } from './src/core/forming/dome'
+    export { rimDiameterMm } from './src/core/forming/dome'
     export { ALLOYS } from './src/core/metals'
     export { temperBands, walkTemper } from './src/core/route'`)
   const alloy = ALLOYS['sterling-925']
@@ -147,10 +166,34 @@ async function timeMetal() {
     () => fineBulge({ radiusMm: 20, hardening: hardeningOf(alloy), strain: 0, heightFraction: 0.5, rings: 40 }),
     500,
   )
+  timed('a dome answered whole while it is dragged, bands and anneals too', () => answerDap(dome(20, punches)), 30)
+  timed('a dome answered whole let go, 40 rings', () => answerDap(dome(40, punches)), 500)
+  timed(
+    'a dome on the ribbon, a thousand times',
+    () => {
+      for (let n = 0; n < 1000; n++) domedMetal(alloy, 34, 13 + n / 1000)
+    },
+    30,
+  )
+  for (const [id, discMm, thicknessMm, way, friction] of [
+    ['sterling-925', 34, 0.7, [46, 38, 32, 26], 0],
+    ['copper-c110', 28, 0.5, [36, 25, 20], 0],
+    ['yellow-brass-c260', 40, 0.9, [50, 40], 0.25],
+    ['fine-silver', 22, 0.4, [28, 20, 17], 0],
+    ['nickel-silver-c752', 30, 0.6, [40, 30], 1],
+  ]) {
+    const input = { ...dome(20, way), alloy: ALLOYS[id], discMm, thicknessMm, friction }
+    const [local, full] = [dapBands(input).at(-1), dapBands(input, fullRun(input)).at(-1)]
+    const offs = Object.entries(full).map(([name, { p10, p90 }]) => {
+      const off = Math.max(Math.abs(local[name].p10 - p10), Math.abs(local[name].p90 - p90)) / (p90 - p10)
+      return `${name.replace(/Mm$|Fraction$/, '')} ${(100 * off).toFixed(0)} %`
+    })
+    process.stdout.write(`bands of ${id} by the local model against 200 whole runs, off by so much of their width: ${offs.join(', ')}\n`)
+  }
   timed(
     'the rim by its closed form, a thousand times',
     () => {
-      for (let n = 0; n < 1000; n++) rimHoopStrain(34, 13 + n / 1000)
+      for (let n = 0; n < 1000; n++) rimDiameterMm(34, 13 + n / 1000)
     },
     30,
   )

@@ -9,8 +9,10 @@ const folder = process.env.OUT ?? 'docs/screenshots'
 const VIEWS = [
   ['jobs', '/jobs'],
   ['size-dome', '/pieces/1'],
-  ['size-ring', '/pieces/2'],
   ['form', '/pieces/6/form'],
+  ['bend', '/pieces/4/form'],
+  ['curl', '/pieces/32/form'],
+  ['skip', '/pieces/6/route', ['Anneal', 'What if I skip it?']],
   ['assembly', '/pieces/18'],
   ['joints', '/pieces/18/joints', 'Heat 3: bezel and plate'],
   ['round', '/pieces/8', '3D'],
@@ -19,12 +21,10 @@ const VIEWS = [
   ['record', '/pieces/2/record'],
   ['layout', '/layout/3'],
   ['drawer', '/drawer'],
-  ['bench', '/bench'],
   ['bench-step', '/bench/7'],
   ['book', '/book'],
   ['tables', '/tables?q=18'],
   ['tool-wall', '/drawer/tools'],
-  ['adviser', '/tables/advice/blade'],
 ]
 
 /** Papers, drawn as they print: the name of the picture and where its PDF is. */
@@ -84,7 +84,7 @@ const page = await browser.newPage({
 })
 for (const [name, path, press] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
   await page.goto(base + path, { waitUntil: 'load' })
-  if (press) await page.getByRole('button', { name: press }).click()
+  for (const name of [press ?? []].flat()) await page.getByRole('button', { name, exact: true }).first().click()
   await page.waitForTimeout(1800)
   await page.screenshot({ path: `${folder}/${name}.png` })
 }

@@ -3,6 +3,7 @@ import '@fontsource-variable/atkinson-hyperlegible-mono'
 import '@fontsource-variable/bricolage-grotesque'
 import type { Metadata, Viewport } from 'next'
 import type { ReactNode } from 'react'
+import { withLearned } from '@/core/tables'
 import { dataFolder } from '@/server/data-folder'
 import { currentWorkshop, whyBroken } from '@/server/db/connection'
 import { pageNonce } from '@/server/page-nonce'
@@ -42,7 +43,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
       </Page>
     )
   const repositories = workshop()
-  const { ringSystem, gaugeSystem, defaultAlloy, units, figures, currency, kerfMm, orderSchools } = repositories.settings.read()
+  const { ringSystem, gaugeSystem, defaultAlloy, units, figures, trials, currency, kerfMm, orderSchools } = repositories.settings.read()
   const view: WorkshopView = {
     uid: repositories.workshopRow().uid,
     name: currentWorkshop(),
@@ -55,7 +56,9 @@ export default function RootLayout({ children }: { children: ReactNode }) {
     units,
     currency,
     kerfMm,
-    bench: { tools: repositories.tools.owned(), figures },
+    bench: { tools: repositories.tools.owned(), figures: withLearned(figures, trials) },
+    typedFigures: figures,
+    trials,
   }
   return (
     <Page>

@@ -95,6 +95,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   duplicatePiece: () => ({ pieceId }),
   duplicateStock: () => ({ id: 1 }),
   keepFigure: () => ({ id: 'price-sterling-925', typed: '0.9' }),
+  keepTrials: () => ({ id: 'modulus-sterling-925', values: [80] }),
   markMandrel: () => ({ id: toolId('mandrel'), mark: 'US 7', typed: '17.4' }),
   measureStamp: () => ({ id: toolId('stamp'), character: 'W', typed: '2.2' }),
   measureStock: () => ({ id: 1, typed: '0.91' }),

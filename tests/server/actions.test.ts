@@ -22,7 +22,7 @@ beforeEach(() => {
 function shownRevision(name: ActionName, input: { id?: number; pieceId?: number; jobId?: number }): number | null {
   if (name === 'saveJob') return input.id === undefined ? null : (to.jobs.job(input.id)?.revision ?? 1)
   if (name === 'saveLayout') return to.layouts.draftOf(input.jobId ?? 0)?.revision ?? 0
-  if (name === 'saveSettings' || name === 'keepFigure') return to.settings.revision()
+  if (name === 'saveSettings' || name === 'keepFigure' || name === 'keepTrials') return to.settings.revision()
   if (name === 'cutLayout' || name === 'putBackCut') return to.layouts.one(input.id ?? 0)?.revision ?? 1
   if (input.pieceId !== undefined) return to.jobs.piece(input.pieceId)?.revision ?? 1
   if (name === 'measureStock') return to.drawer.one(input.id ?? 0)?.revision ?? 1
@@ -166,6 +166,28 @@ describe('the bench', () => {
       'plate',
     )
     expect(said(await act('startTray', { pieceId: near.id, size: 2 }))).toMatch(/^Not released to the bench: /)
+  })
+  it('a tray keeps the figures of its metals that it began with, learned ones too, whatever is measured later', async () => {
+    expect(said(await act('keepFigure', { id: 'hardening-copper-c110', typed: '1.2' }))).toBe('done')
+    expect(said(await act('keepTrials', { id: 'reduction-limit-copper-c110', values: [50, 52] }))).toBe('done')
+    const { id } = await aPiece()
+    const started = await act('startTray', { pieceId: id, size: 2 })
+    if (!started.ok) throw new Error(started.message)
+    const figuresOf = () => to.trays.one(started.trayId)?.plan.parts[0]?.figures ?? {}
+    const began = figuresOf()
+    expect(began['hardening-copper-c110']).toBe(1.2)
+    expect(began['reduction-limit-copper-c110']).toBeLessThan(70)
+    expect(said(await act('keepFigure', { id: 'hardening-copper-c110', typed: '' }))).toBe('done')
+    expect(said(await act('keepTrials', { id: 'reduction-limit-copper-c110', values: [] }))).toBe('done')
+    expect(to.settings.read().trials).toEqual({})
+    expect(figuresOf()).toEqual(began)
+  })
+  it('trials of what is not learned, or of what no metal is, are refused in words', async () => {
+    expect(said(await act('keepTrials', { id: 'price-sterling-925', values: [1] }))).toMatch(/not among those that are learned/)
+    expect(said(await act('keepTrials', { id: 'modulus-sterling-925', values: [80, 900] }))).toMatch(
+      /900 was found; .* can be. Measure again/,
+    )
+    expect(to.settings.read().trials).toEqual({})
   })
   it('does not start what is out of order without a reason, and the reason holds for that rule alone', async () => {
     const { id } = await aPiece({ ...findForm('dome')?.example }, 'dome')

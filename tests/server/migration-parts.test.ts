@@ -48,7 +48,9 @@ describe('the demonstration of the version before, opened with pieces of parts',
       expect(part).toMatchObject({ id: 'part-1', form: piece.form })
       expect(part.result.answer).toMatchObject(piece.answer)
       expect(part.result.blanks.map(({ id, areaMm2, massG }) => [id, areaMm2, massG])).toEqual(piece.blanks)
-      expect(part.result.outcomes.map(({ dimension, valueMm }) => [dimension, valueMm])).toEqual(piece.outcomes)
+      // what was said of it then is said still; thicknesses of a dome have come beside it
+      const told = part.result.outcomes.filter(({ dimension }) => !dimension.endsWith('ThicknessMm'))
+      expect(told.map(({ dimension, valueMm }) => [dimension, valueMm])).toEqual(piece.outcomes)
       expect(plan.misfits).toEqual([])
       expect(plan.faults).toEqual([])
     },
@@ -71,7 +73,9 @@ describe('the demonstration of the version before, opened with pieces of parts',
     expect(state.tray.plan.steps.map(({ op }) => op)).toEqual(tray.steps)
     expect(state.entries.map(({ kind, stepId, workpiece, value, text }) => [kind, stepId, workpiece, value, text])).toEqual(tray.entries)
     const { steps } = walkFrozen(state.tray.plan)
-    steps.forEach((step, i) => {
+    // from its first punch on a dome is walked by the simulation, which came later
+    const firstPunch = steps.findIndex(({ op }) => op === 'dap')
+    steps.slice(0, firstPunch < 0 ? steps.length : firstPunch).forEach((step, i) => {
       const [op, hardnessHv, workUsedFraction] = tray.walk[i] ?? ['', 0, 0]
       expect(step.op).toBe(op)
       expect(step.hardnessHv).toBeCloseTo(hardnessHv, 9)

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ALLOY_IDS, ALLOYS, type AlloyId } from '../metals/alloys'
 import { flowStressMPa } from '../metals/flow'
-import { halfSofteningS, recommendedAnnealS, softenByHeat } from './anneal'
+import { halfSofteningS, orangePeel, recommendedAnnealS, softenByHeat } from './anneal'
 
 const alloys = fc.constantFrom(...ALLOY_IDS)
 const worked = fc.double({ min: 0.06, max: 1.4, noNaN: true })
@@ -169,4 +169,13 @@ describe('at the edges of the model', () => {
     expect(heated('copper-c110', 600, 0.1).coarse).toBe(false)
     expect(heated('copper-c110', 80, 0.09, 1).coarse).toBe(false)
   })
+})
+
+describe('grain that shows', () => {
+  // sheet standards: 0.025 and finer for polish, 0.050 to 0.070 for deep drawing (from memory, medium)
+  it.each([
+    [0.025, 'none'],
+    [0.055, 'slight'],
+    [0.09, 'marked'],
+  ] as const)('%f mm: %s orange peel', (grainMm, peel) => expect(orangePeel(grainMm)).toBe(peel))
 })

@@ -44,6 +44,18 @@ export const SOFT_STRAIN = 0.07
 const LEAST_ANNEAL_S = 20
 const MOST_ANNEAL_S = 36_000
 
+/** An observer's error in judging a heat by its colour, °C: 10 to 90 % of it (estimate, low). */
+export const COLOUR_ERROR_C = 40
+
+/** Grain that shows as orange peel when it is formed, mm: slightly, and markedly (sheet standards, medium). */
+const [SLIGHT_PEEL_MM, MARKED_PEEL_MM] = [0.05, 0.07]
+
+/** Whether a grain shows on the surface once the metal is formed. */
+export function orangePeel(grainMm: number): 'none' | 'slight' | 'marked' {
+  if (grainMm < SLIGHT_PEEL_MM) return 'none'
+  return grainMm < MARKED_PEEL_MM ? 'slight' : 'marked'
+}
+
 /** Seconds at a temperature that leave the metal soft whatever work it has had (95 % of it); 20 s at least, ten hours at most. */
 export function recommendedAnnealS(alloy: Alloy, tempC: number): number {
   const halves = (Math.log(1 / (1 - SOFT_FRACTION)) / Math.LN2) ** (1 / 1.5)

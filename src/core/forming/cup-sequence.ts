@@ -14,6 +14,8 @@ export interface CupSequence {
   readonly punchesMm: readonly number[]
   /** `missing-step` where no punch at hand bridges two of the steps without folding the rim. */
   readonly outcome: 'complete' | 'missing-step'
+  /** The punch that would bridge the first step that is too large, mm. */
+  readonly missingMm?: number
 }
 
 /** Largest rim hoop strain of one step. */
@@ -24,6 +26,12 @@ export const THICKNESSES_PER_STEP = 5
 function isStepSafe(closesMm: number, fromRimMm: number, toRimMm: number): boolean {
   const hoop = Math.abs(Math.log(toRimMm / fromRimMm))
   return fromRimMm - toRimMm <= closesMm + 1e-9 && hoop <= HOOP_LIMIT + 1e-9
+}
+
+/** The smallest punch that closes a rim by no more than one step: R = d/(4·√(1 − (r/d)²)) for the rim r that is left. */
+function smallestStepMm({ discMm, thicknessMm }: CupSequenceInput, closesMm: number, rimMm: number): number {
+  const leftMm = Math.max(rimMm - closesMm, rimMm * Math.exp(-HOOP_LIMIT))
+  return (2 * discMm) / (4 * Math.sqrt(1 - Math.min(0.999999, leftMm / discMm) ** 2)) - thicknessMm
 }
 
 /**
@@ -44,7 +52,12 @@ export function cupSequence(input: CupSequenceInput): CupSequence {
     const rimAt = (punch: number) => rimDiameterMm(discMm, (punch + thicknessMm) / 2)
     const safe = left.filter((punch) => isStepSafe(thicknessesPerStep * thicknessMm, rimMm, rimAt(punch)))
     const next = safe.at(-1)
-    if (next === undefined) return { punchesMm: [...chosen, last], outcome: 'missing-step' }
+    if (next === undefined)
+      return {
+        punchesMm: [...chosen, last],
+        outcome: 'missing-step',
+        missingMm: smallestStepMm(input, thicknessesPerStep * thicknessMm, rimMm),
+      }
     chosen.push(next)
     rimMm = rimAt(next)
     left = left.filter((punch) => punch < next)

@@ -25,18 +25,12 @@ export function rimPerDisc(discMm: number, sphereRadiusMm: number): number {
   return (1 - 2 * share) / Math.sqrt(Math.max(1e-12, 1 - share))
 }
 
-/** Hoop strain of the rim of a disc on a sphere; negative, −0.347 at a hemisphere. */
-export function rimHoopStrain(discMm: number, sphereRadiusMm: number): number {
-  return Math.log(Math.max(1e-9, rimDiameterMm(discMm, sphereRadiusMm) / discMm))
-}
-
-/**
- * Share of the rim's hoop strain by which the crown thins when the rim is free to draw in: −0.117 against 0.347 at a
- * hemisphere (source: dap-fit; technique moves it by a factor 0.4 to 1.8).
- */
-export const CROWN_THINNING_RATIO = 0.117 / 0.3466
-
 /** Height of the middle of the metal when a disc of this size lies on a sphere at equal area: d²/8R. */
 export function capHeightOnSphereMm(discMm: number, sphereRadiusMm: number): number {
   return (discMm * discMm) / (8 * sphereRadiusMm)
+}
+
+/** Radius of the sphere on which a disc of this size rises so high at equal area: d²/8h, both through the middle of the metal. */
+export function sphereForHeightMm(discMm: number, heightMm: number): number {
+  return (discMm * discMm) / (8 * heightMm)
 }

@@ -1,5 +1,6 @@
 import type { Alloy } from '../metals/alloys'
-import { CROWN_THINNING_RATIO, capRadiusMm, rimHoopStrain } from './dome'
+import { type DomedMetal, domedMetal } from './dapping/domed-metal'
+import { capRadiusMm } from './dome'
 
 /** An impression by half its width and its depth, mm. */
 export interface Impression {
@@ -18,10 +19,8 @@ export function clampedPoleStrain(alloy: Alloy, { halfMm, depthMm }: Impression)
   return -(2 - alloy.hardeningExponent) * Math.log(1 + (depthMm / halfMm) ** 2)
 }
 
-/** Strain of the rim and of the middle where the rim is free to draw in, as a dome of the same width and depth has it. */
-export function freeStrains({ halfMm, depthMm }: Impression): { readonly rim: number; readonly middle: number } {
-  if (depthMm < 1e-3) return { rim: 0, middle: 0 }
-  const radius = capRadiusMm({ baseRadiusMm: halfMm, heightMm: depthMm })
-  const rim = Math.abs(rimHoopStrain(2 * Math.hypot(halfMm, depthMm), radius))
-  return { rim, middle: CROWN_THINNING_RATIO * rim }
+/** The metal where the rim is free to draw in, as a dome of the same width and depth has it; undefined where there is no depth. */
+export function freelyPressed(alloy: Alloy, { halfMm, depthMm }: Impression): DomedMetal | undefined {
+  if (depthMm < 1e-3) return undefined
+  return domedMetal(alloy, 2 * Math.hypot(halfMm, depthMm), capRadiusMm({ baseRadiusMm: halfMm, heightMm: depthMm }))
 }

@@ -1,18 +1,15 @@
 import type { Alloy } from '../metals/alloys'
+import { type AddedWork, addWork } from './add-work'
 import { equivalentStrain } from './strain'
-import { ANNEAL_AT, crackProbability, type Light, lightOf, strainLimit } from './work-used'
 
 /** One pass through rolls or a drawplate, and whether an anneal belongs before it. */
-export interface Pass {
-  readonly annealBefore: boolean
+export interface Pass extends Omit<AddedWork, 'hardening'> {
   /** Thickness or diameter after it, mm. */
   readonly toMm: number
   readonly widthMm: number
   readonly lengthMm: number
+  /** Hardening strain since the last anneal. */
   readonly strain: number
-  readonly workUsedFraction: number
-  readonly crackProbability: number
-  readonly light: Light
 }
 
 interface Stock {
@@ -37,17 +34,17 @@ interface Reduced {
   readonly strain: number
 }
 
-/** Adds up the work of passes, with an anneal before each that would use up too much. */
-function worked({ alloy, strain: bought }: Stock, passes: readonly Reduced[]): Pass[] {
-  const limit = strainLimit(alloy)
-  let used = bought / limit
-  let strain = bought
-  return passes.map((pass): Pass => {
-    const annealBefore = used > 0 && used + pass.strain / limit > ANNEAL_AT
-    if (annealBefore) [used, strain] = [0, 0]
-    used += pass.strain / limit
-    strain += pass.strain
-    return { ...pass, annealBefore, strain, workUsedFraction: used, crackProbability: crackProbability(used), light: lightOf(used) }
+/** Passes with the work they come to, and the anneals they need. */
+function worked(stock: Stock, passes: readonly Reduced[]): Pass[] {
+  const added = addWork(
+    stock,
+    passes.map(({ strain }) => ({ strain, weight: 1 })),
+  )
+  return passes.flatMap((pass, i): Pass[] => {
+    const own = added[i]
+    if (!own) return []
+    const { hardening, ...work } = own
+    return [{ ...pass, ...work, strain: hardening }]
   })
 }
 

@@ -9,6 +9,17 @@ export interface BentStrip {
   readonly widthMm: number
   /** Hardening strain before it is bent: 0 for annealed metal. */
   readonly strain: number
+  /** Round wire of this diameter; a flat strip where it is not said. */
+  readonly section?: 'flat' | 'round'
+}
+
+const isRound = ({ section }: BentStrip) => section === 'round'
+
+/** How wide the section is so far from its middle, and its second moment, both over the width of the strip. */
+function sectionOf(strip: BentStrip): { readonly wideAt: (y: number) => number; readonly inertia: number } {
+  const { thicknessMm: t } = strip
+  if (!isRound(strip)) return { wideAt: () => 1, inertia: t ** 3 / 12 }
+  return { wideAt: (y) => 2 * Math.sqrt(Math.max(0, (t / 2) ** 2 - y ** 2)), inertia: (Math.PI * t ** 4) / 64 }
 }
 
 /** Gauss-Legendre nodes and weights of 16 points, the positive half (source: closed-form). */
@@ -21,8 +32,8 @@ function integrate(f: (x: number) => number, from: number, to: number): number {
 }
 
 /** Wider than eight thicknesses a strip cannot narrow as it is bent: stiffer and stronger by these factors. */
-function widthFactors(alloy: Alloy, { widthMm, thicknessMm }: BentStrip) {
-  const wide = widthMm > 8 * thicknessMm
+function widthFactors(alloy: Alloy, strip: BentStrip) {
+  const wide = !isRound(strip) && strip.widthMm > 8 * strip.thicknessMm
   return { strength: wide ? 2 / Math.sqrt(3) : 1, modulusMPa: (1000 * alloy.elasticModulusGPa) / (wide ? 1 - alloy.poissonRatio ** 2 : 1) }
 }
 
@@ -44,9 +55,10 @@ export function springback(alloy: Alloy, strip: BentStrip): number | undefined {
   const half = thicknessMm / 2
   const elasticMm = Math.min(half, (yieldMPa * radiusMm) / modulusMPa)
   if (elasticMm >= half) return undefined
-  const core = (modulusMPa / radiusMm) * (elasticMm ** 3 / 3)
-  const shell = integrate((y) => fibreStress(alloy, strain, strength, modulusMPa, y / radiusMm) * y, elasticMm, half)
-  const curvature = 1 / radiusMm - (12 * 2 * (core + shell)) / (modulusMPa * thicknessMm ** 3)
+  const { wideAt, inertia } = sectionOf(strip)
+  const core = (modulusMPa / radiusMm) * integrate((y) => y * y * wideAt(y), 0, elasticMm)
+  const shell = integrate((y) => fibreStress(alloy, strain, strength, modulusMPa, y / radiusMm) * y * wideAt(y), elasticMm, half)
+  const curvature = 1 / radiusMm - (2 * (core + shell)) / (modulusMPa * inertia)
   return curvature > 1e-6 ? 1 / curvature : undefined
 }
 

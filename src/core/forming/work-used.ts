@@ -1,4 +1,5 @@
 import type { Alloy } from '../metals/alloys'
+import { hardnessHv } from '../metals/flow'
 import { normalCdf, TENTH } from '../numerics/normal'
 
 /** Spread of the trade limit: lognormal, s = 0.30 (source: trade-limit). */
@@ -33,6 +34,12 @@ export function lightOf(workUsedFraction: number): Light {
   if (workUsedFraction < ANNEAL_AT) return 'green'
   return workUsedFraction < RISK_AT ? 'amber' : 'red'
 }
+
+/** How many times as stiff as annealed metal a mallet still domes (house default, low). */
+export const MALLET_MOVES = 1.6
+
+/** What hand and tool have to move, against the same metal annealed. */
+export const stiffness = (alloy: Alloy, strain: number) => hardnessHv(alloy, strain) / hardnessHv(alloy, 0)
 
 /** Smallest inside radius, in thicknesses, that still leaves the outer fibre sound from this state. 0 means a flat fold is possible. */
 export function smallestBendRatio(alloy: Alloy, workUsedFraction: number): number {

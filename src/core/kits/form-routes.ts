@@ -25,18 +25,20 @@ const STACK: Pick<FormRoute, 'parts' | 'joints' | 'rivet'> = {
   rivet: true,
 }
 
-const CLOSED = `
+const BENT_SHUT = `
   measure part · saw part [S18 A] · square-ends part [S18 A] · anneal part · pickle part [S15 A] · bend part [S40 A] ·
   bend-on-bender part [S40 B] · pickle part [S15 B] · saw part (what overlap) [S18 B] · square-ends part [S18 B] ·
-  bend part (how correct) · solder seam · pickle part · clean-seam part [S32 B] · true-up part · clean-seam part [S32 A] · measure part`
+  bend part (how correct) · solder seam · pickle part · clean-seam part [S32 B]`
+const TRUED = 'true-up part · clean-seam part [S32 A] · measure part'
+const CLOSED = `${BENT_SHUT} · ${TRUED}`
 const DISC = 'saw part [S37 A] · cut-disc part [S37 B] · cut-by-die part [S37 C] · trim-tab part [S37 C] · file part'
 const DOMED = 'dap part (hollow open, block wood) [S19 A] · dap part (hollow open, block steel) · sand-flat part'
 
 /** The usual routes of all forms. */
 export const FORM_ROUTES: readonly FormRoute[] = [
+  { forms: ['ring-band'], joints: [SEAM], steps: `${BENT_SHUT} · planish part · ${TRUED} · finish part` },
   {
     forms: [
-      'ring-band',
       'ring-stack',
       'ring-taper',
       'ring-wire',

@@ -70,12 +70,22 @@ export interface Alloy {
   readonly oxide: string
   readonly behaviour: Behaviour
   readonly hazards: readonly string[]
+  /** Formed and left stressed it may split in ammonia or damp; `border` where it seldom does (handbook, medium). */
+  readonly seasonCracks?: 'prone' | 'border'
   readonly flow: FlowCurve
   /** Cold reduction between anneals that sound edges take, as a share of thickness (bench practice, low). */
   readonly reductionLimitFraction: number
   /** Half softening in 1 h after 50 % rolling, and its activation energy (estimates, low). */
   readonly halfSofteningC: number
   readonly softeningKJPerMol: number
+  /** How far the crown of a dome thins under this smith's hand, against what is calculated; 1 where it is not said. */
+  readonly crownThinning?: number
+  /** How sure that and the heat of half softening are where they were learned: standard deviations, of the logarithm and in °C. */
+  readonly learned?: {
+    readonly crownThinning?: number | undefined
+    readonly halfSofteningC?: number | undefined
+    readonly modulus?: number | undefined
+  }
   /** Where an hour of low heat hardens it again after a solution anneal (precious-metal literature, low). */
   readonly ageing?: Ageing
   /** Alloys of its name differ too much: nothing of its hardness is worked out before the maker's figure is there. */

@@ -5,7 +5,9 @@ import type { Alloy } from './alloys'
 /** Strain added by the hardness indentation itself (Tabor). */
 const INDENT_STRAIN = 0.08
 const STANDARD_GRAVITY = 9.80665
-/** The fits hold to about 80 % rolling; beyond this the curve is held flat. */
+/** The fits hold to about 80 % rolling. */
+export const KNOWN_STRAIN = 1.6
+/** Beyond this the curve is held flat. */
 export const LARGEST_STRAIN = 2
 
 /** Flow stress in MPa at an equivalent strain 0 to 2 (source: temper-fit). Copper at 0.3 is 298. */
@@ -29,6 +31,11 @@ export function hardnessBand(hv: number): { readonly low: number; readonly high:
   return { low: hv / off, high: hv * off }
 }
 
+/** A hardness as it is shown: of a curve that is little known two figures, never more. */
+export function shownHv({ flow }: Pick<Alloy, 'flow'>, hv: number): number {
+  return flow.confidence === 'low' ? Number(hv.toPrecision(2)) : Math.round(hv)
+}
+
 /** Strain at which the flow stress is reached; clamped to 0…2. The inverse of `flowStressMPa`. */
 export function strainOfStress(alloy: Alloy, stressMPa: number): number {
   const low = flowStressMPa(alloy, 0)
@@ -36,4 +43,9 @@ export function strainOfStress(alloy: Alloy, stressMPa: number): number {
   if (stressMPa <= low) return 0
   if (stressMPa >= high) return LARGEST_STRAIN
   return bisect((strain) => flowStressMPa(alloy, strain) - stressMPa, 0, LARGEST_STRAIN).x
+}
+
+/** Hardening strain by a measured hardness, HV (source: tabor); 0 where it is no harder than annealed. The inverse of `hardnessHv`. */
+export function strainOfHardness(alloy: Alloy, hv: number): number {
+  return Math.max(0, strainOfStress(alloy, (hv * STANDARD_GRAVITY) / alloy.flow.c) - INDENT_STRAIN)
 }

@@ -9,7 +9,9 @@ export interface Working {
   readonly strain: number
   readonly weight: number
   /** Where it is the strain of a shape the region is brought to: a shape of this kind that it holds already adds nothing again. */
-  readonly held?: 'bend' | 'dome' | 'press'
+  readonly held?: 'bend' | 'dome' | 'press' | 'curl'
+  /** Strain through its thickness that the shape has brought about, below zero where it is thinner; of that too only what is new counts. */
+  readonly through?: number
 }
 
 export const UNWORKED: Working = { strain: 0, weight: 1 }
@@ -34,10 +36,14 @@ export interface Heat {
 export interface Effect {
   readonly elsewhere: Working
   readonly at?: Readonly<Record<string, Working>>
+  /** Whether what is named in `at` is small and of its own: a piece that has no such place has it from then on, as hard as its hardest was. */
+  readonly splits?: true
   readonly heat?: Heat
   /** Where it is hardened by age: a low heat that some metals gain hardness in. */
   readonly age?: { readonly tempC: number; readonly timeS: number }
   readonly thicknessRatio?: number
+  /** Where it was tried what the metal is: the hardening strain that was found, of a region or of the hardest; the others with it. */
+  readonly found?: { readonly strain: number; readonly region?: string }
 }
 
 export const RESOURCES = {

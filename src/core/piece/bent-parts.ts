@@ -1,4 +1,4 @@
-import { answerBend, type BendAnswer } from '../forming/bend-answer'
+import { answerBend, type BendAnswer, type Sprung, sprungStrip } from '../forming/bend-answer'
 import { modulusOfSpring } from '../forming/springback'
 import type { AlloyId } from '../metals/alloys'
 import type { OwnFigures } from '../tables/figures'
@@ -65,10 +65,22 @@ export function bentParts(plan: PiecePlan): BentPart[] {
   })
 }
 
+/** A part as the strip that is bent, by the middle of its metal. */
+const stripOf = ({ thicknessMm, widthMm }: BentPart, insideRadiusMm: number, strain: number) => ({
+  radiusMm: insideRadiusMm + thicknessMm / 2,
+  thicknessMm,
+  widthMm,
+  strain,
+})
+
 /** How a part behaves bent to an inside radius, from the temper it has there. */
 export function bendOf(part: BentPart, insideRadiusMm: number, strain = part.strain): BendAnswer {
-  const { thicknessMm, widthMm } = part
-  return answerBend(alloyWith(part.alloy, part.figures), { radiusMm: insideRadiusMm + thicknessMm / 2, thicknessMm, widthMm, strain })
+  return answerBend(alloyWith(part.alloy, part.figures), stripOf(part, insideRadiusMm, strain))
+}
+
+/** What alone a part springs to from an inside radius: for many of them, as on a chart. */
+export function sprungOf(part: BentPart, insideRadiusMm: number, strain = part.strain): Sprung {
+  return sprungStrip(alloyWith(part.alloy, part.figures), stripOf(part, insideRadiusMm, strain))
 }
 
 /** Inside diameters of a trial: the former it was bent on, and what it opened to. */

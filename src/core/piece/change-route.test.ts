@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { OPERATIONS } from '../operations/catalogue'
 import { paramFields } from '../operations/param-fields'
+import { partedInto } from '../rules/parted'
 import {
   ADDABLE_OPERATIONS,
   addStep,
@@ -65,10 +66,17 @@ describe('a route that is changed', () => {
     expect(kept(pinStep(pinned, 'saw', false)).route).toBeUndefined()
   })
   it('parted into the steps it includes has each of them once, itself among them, and no more inside it', () => {
-    const steps = reopened(unfoldStep(START, 'solder', unique))
-    const includes = OPERATIONS.find(({ id }) => id === 'solder')?.includes ?? []
-    expect(steps).toHaveLength(PLAN.steps.length + includes.length - 1)
+    const steps = reopened(unfoldStep(START, PLAN.assembly, 'solder', unique))
+    const at = PLAN.steps.findIndex(({ id }) => id === 'solder')
+    expect(steps).toHaveLength(PLAN.steps.length + partedInto(PLAN.assembly, at).length - 1)
     expect(steps.filter(({ op }) => op === 'solder').map(({ unfolded }) => unfolded)).toEqual([true])
+  })
+  it.each([
+    ['A', ['anneal', 'quench', 'dry']],
+    ['B', ['anneal', 'cool-slowly']],
+  ])('an anneal is parted by the workshop’s own way of cooling: %s', (answer, ops) => {
+    const at = PLAN.steps.findIndex(({ op }) => op === 'anneal')
+    expect(partedInto({ ...PLAN.assembly, schools: { S05: answer } }, at).map(({ op }) => op)).toEqual(ops)
   })
   it('by moving a step to another thing leaves everything else where it was', () => {
     const steps = reopened(moveToThing(PLAN, START, 'saw', 'seam', unique))

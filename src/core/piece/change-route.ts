@@ -1,5 +1,6 @@
-import type { Ref } from '../assembly/assembly'
+import type { Assembly, Ref } from '../assembly/assembly'
 import { OPERATIONS } from '../operations/catalogue'
+import { partedInto } from '../rules/parted'
 import { isReason } from '../rules/reason'
 import type { PieceDesign } from './design'
 import type { DesignStep } from './design-step'
@@ -79,17 +80,16 @@ export function addStep(
   return { steps: [...steps.slice(0, before), { params: {}, ...step }, ...steps.slice(before)], edits }
 }
 
-/** A step divided into those it includes, each a step of its own. */
-export function unfoldStep({ steps, edits }: WantedRoute, id: string, unique: (op: string) => string): WantedRoute {
+/** A step divided into those it includes under the methods of its assembly, each a step of its own. */
+export function unfoldStep({ steps, edits }: WantedRoute, assembly: Assembly, id: string, unique: (op: string) => string): WantedRoute {
   const at = steps.findIndex((step) => step.id === id)
   const step = steps[at]
-  const operation = OPERATIONS.find((item) => item.id === step?.op)
-  if (!step || !operation || operation.includes.length < 2) return { steps, edits }
-  const parted = operation.includes.map(({ op, params }): DesignStep => {
-    const own = op === '*' ? step.op : op
+  if (!step) return { steps, edits }
+  const included = partedInto({ ...assembly, steps }, at)
+  if (included.length < 2) return { steps, edits }
+  const parted = included.map(({ op, params, isItself }): DesignStep => {
     const { id: _, target, ...rest } = step
-    const given = op === '*' ? step.params : { ...params, ...(step.params.solder === undefined ? {} : { solder: step.params.solder }) }
-    return { ...rest, id: unique(own), op: own, params: given, ...(op === '*' ? { unfolded: true, ...(target ? { target } : {}) } : {}) }
+    return { ...rest, id: unique(op), op, params, ...(isItself ? { unfolded: true, ...(target ? { target } : {}) } : {}) }
   })
   return { steps: [...steps.slice(0, at), ...parted, ...steps.slice(at + 1)], edits }
 }

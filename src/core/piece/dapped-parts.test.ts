@@ -2,9 +2,10 @@ import { describe, expect, it } from 'vitest'
 import { answerDap } from '../forming/dapping/compare-dap'
 import { FORMS } from '../forms/registry'
 import { ALLOYS } from '../metals/alloys'
-import { dappedParts } from './dapped-parts'
+import { dappedParts, dapQuestion } from './dapped-parts'
 import { onePart } from './design'
 import { planPiece } from './plan-piece'
+import { metalsOf, routeTemper } from './route-temper'
 
 function planOf(id: string, bought: 'annealed' | 'hard' = 'annealed', more: Record<string, unknown> = {}) {
   const form = FORMS.find((one) => one.id === id)
@@ -39,6 +40,26 @@ describe('the parts of a piece that are dapped', () => {
     const outsideMm = (stages.at(-1)?.heightMm ?? 0) + part.thicknessMm / 2
     expect(Math.abs(outsideMm / (last?.target?.valueMm ?? 1) - 1)).toBeLessThan(0.08)
   })
+  it.each(['dome', 'dome-cup', 'dome-notched', 'bead', 'lentil'])(
+    '%s: the ribbon and the simulation say the same of its metal, punch by punch',
+    (id) => {
+      const plan = planOf(id)
+      const [part] = dappedParts(plan)
+      const [walk] = routeTemper(plan.assembly, metalsOf(plan)).parts
+      if (!part || !walk) throw new Error('no dome')
+      const { stages } = answerDap(dapQuestion(part))
+      const afterPunch = walk.walk.steps.filter(({ op }, i) => op === 'dap' && walk.walk.steps[i + 1]?.op !== 'dap')
+      const last = afterPunch.at(-1)
+      const simulated = stages.at(-1)
+      const surface = { crown: simulated?.pole, middle: simulated?.middle, rim: simulated?.rim } as const
+      for (const region of last?.regions ?? []) {
+        const spot = surface[region.region as keyof typeof surface]
+        expect(Math.abs(region.strain - (spot?.surfaceStrain ?? 9)), region.region).toBeLessThan(0.03)
+        expect(Math.abs(region.workUsedFraction - (spot?.workUsedFraction ?? 9)), region.region).toBeLessThan(0.03)
+        expect(Math.abs(region.thicknessMm / (spot?.thicknessMm ?? 9) - 1), region.region).toBeLessThan(0.01)
+      }
+    },
+  )
   it('of hard sheet are advised an anneal first; with it nothing is red', () => {
     const [part] = dappedParts(planOf('dome', 'hard', { alloy: 'sterling-925' }))
     if (!part) throw new Error('no dome')

@@ -1,5 +1,7 @@
 import type { DapQuestion } from '../forming/dapping/compare-dap'
-import { fitsPunch } from '../forming/dapping/dap'
+import { thinningFactor } from '../forming/dapping/crown-trial'
+import { type DapStageResult, fitsPunch, smallestPunchMm } from '../forming/dapping/dap'
+import { sphereForHeightMm } from '../forming/dome'
 import type { AlloyId } from '../metals/alloys'
 import { boughtStrain } from '../metals/tempers'
 import type { OwnFigures } from '../tables/figures'
@@ -23,6 +25,17 @@ export interface DappedPart {
 /** How a part is dapped, as the simulation is asked: freely slipping, with the anneals of its route. */
 export function dapQuestion({ alloy, figures, discMm, thicknessMm, strain, stages }: DappedPart): DapQuestion {
   return { alloy: alloyWith(alloy, figures), discMm, thicknessMm, strain, stages, friction: 0 }
+}
+
+/** The last punch for a dome so high, mm, at equal area: within what the disc can lie on and what the punch before it leaves. */
+export function punchForHeight({ discMm, thicknessMm, stages }: DappedPart, heightMm: number): number {
+  const punchMm = 2 * sphereForHeightMm(discMm, heightMm) - thicknessMm
+  return Math.min(stages.at(-2)?.punchMm ?? Number.POSITIVE_INFINITY, Math.max(smallestPunchMm(discMm, thicknessMm), punchMm))
+}
+
+/** How far this hand thins the crown against what is calculated, by a dome off one of the punches that was measured there. */
+export function crownFactorOf({ alloy, figures, thicknessMm }: DappedPart, stage: DapStageResult, measuredMm: number): number | undefined {
+  return thinningFactor(stage, { alloy: alloyWith(alloy, figures), thicknessMm }, measuredMm)
 }
 
 /** The punches a part goes through along a route, each with whether it was annealed since the last. */

@@ -113,6 +113,8 @@ function together(states: readonly TemperState[], last: TemperState): TemperStat
     light,
     heat: hot !== undefined,
     softenedFraction: hot?.softenedFraction ?? null,
+    heatC: hot?.heatC ?? null,
+    heldS: hot?.heldS ?? null,
     meltingMarginC: hot?.meltingMarginC ?? null,
     coarseGrain: states.some(({ coarseGrain }) => coarseGrain),
   }
@@ -120,7 +122,16 @@ function together(states: readonly TemperState[], last: TemperState): TemperStat
 
 /** A step that does nothing to the metal leaves it as it is; no heat of an earlier step is its own. */
 function untouched(state: TemperState): TemperState {
-  return { ...state, heat: false, light: 'green', softenedFraction: null, meltingMarginC: null, coarseGrain: false }
+  return {
+    ...state,
+    heat: false,
+    light: 'green',
+    softenedFraction: null,
+    heatC: null,
+    heldS: null,
+    meltingMarginC: null,
+    coarseGrain: false,
+  }
 }
 
 /** Where a part stands after each of so many steps: its last state up to there, and whether the step is one that touches it. */

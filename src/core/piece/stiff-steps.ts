@@ -1,10 +1,8 @@
+import { MALLET_MOVES } from '../forming/work-used'
 import type { PartWalk, RouteTemper } from './route-temper'
 
 /** The rule by which a reason lifts a step whose metal a mallet hardly moves. */
 export const STIFF_RULE = 'stiff'
-
-/** How many times as stiff as annealed metal a mallet still domes (house default, low). */
-export const MALLET_MOVES = 1.6
 
 /** A step that asks a mallet to dome metal too stiff for it. */
 export interface StiffStep {

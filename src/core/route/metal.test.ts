@@ -127,3 +127,50 @@ describe('what a walk may be off by', () => {
       { numRuns: 10 },
     ))
 })
+
+describe('places of their own', () => {
+  const struck = walkTemper({
+    alloy: 'copper-c110',
+    thicknessMm: 0.8,
+    bought: 'annealed',
+    regions: ['outside', 'inside'],
+    steps: [
+      { op: 'stamp', params: { depthMm: 0.3, wideMm: 2 } },
+      { op: 'bend', params: { insideRadiusMm: 9 } },
+    ],
+  })
+  const at = (step: number, region: string) => {
+    const found = struck.steps[step]?.regions.find((one) => one.region === region)
+    if (!found) throw new Error(`no ${region}`)
+    return found
+  }
+  it('a stamp hardens what is under it by ln(t/(t − δ)), beside it by less, and the rest hardly (estimate)', () => {
+    const under = Math.log(0.8 / 0.5)
+    expect(at(0, 'under the stamp').strain).toBeCloseTo(under, 9)
+    expect(at(0, 'beside the stamp').strain).toBeCloseTo(under * Math.exp(-((2 / 2.8) ** 2)), 9)
+    expect(at(0, 'outside').strain).toBeCloseTo(0.02, 9)
+  })
+  it('what is then done to the place it lies in is done to it as well', () => {
+    const added = at(1, 'outside').strain - at(0, 'outside').strain
+    expect(added).toBeGreaterThan(0)
+    expect(at(1, 'under the stamp').strain - at(0, 'under the stamp').strain).toBeCloseTo(added, 9)
+    expect(struck.steps[1]?.strain).toBeCloseTo(at(1, 'under the stamp').strain, 9)
+  })
+  it('a band curled and closed is hardest at its sawn edge, and what it held half way is not done again', () => {
+    const curl = { stripMm: 13, insideMm: 66 }
+    const walk = (steps: readonly string[]) =>
+      walkTemper({
+        alloy: 'sterling-925',
+        thicknessMm: 0.7,
+        bought: 'annealed',
+        regions: ['waist', 'quarter', 'edge'],
+        steps: steps.map((op) => ({ op, params: curl })),
+      }).steps.at(-1)
+    const both = walk(['curl-edge', 'close-tube'])
+    const once = walk(['close-tube'])
+    const edge = (state: typeof both) => state?.regions.find(({ region }) => region === 'edge')
+    expect(edge(both)?.strain).toBeCloseTo(edge(once)?.strain ?? 0, 2)
+    const [waist, rim] = [both?.regions.find(({ region }) => region === 'waist'), edge(both)]
+    expect(rim?.workUsedFraction).toBeGreaterThan(waist?.workUsedFraction ?? 1)
+  })
+})

@@ -20,7 +20,13 @@ export interface RegionState {
 /** A region as it is walked: its own size, the strain of each shape that it holds, and its hardening by age. */
 export interface WalkedRegion extends RegionState {
   readonly widthMm: number
+  /** Thickness of the sheet it is of, without what shapes have made of it: shapes are counted from there. */
+  readonly sheetMm: number
+  /** The place it was split off from, where a tool made it a place of its own: what is done to that is done to it too. */
+  readonly of?: string
   readonly held: Readonly<Partial<Record<NonNullable<Working['held']>, number>>>
+  /** Strain through the thickness of each shape that it holds. */
+  readonly heldThrough: Readonly<Partial<Record<NonNullable<Working['held']>, number>>>
   /** Vickers hardness gained by age. */
   readonly age: number
   /** Whether the last heat was high enough to take up all that can harden by age. */
@@ -42,18 +48,20 @@ const AGE_KELVIN = 573.15
 export function startRegion(alloy: Alloy, stock: Pick<WalkedRegion, 'region' | 'strain' | 'thicknessMm' | 'widthMm'>): WalkedRegion {
   return {
     ...stock,
+    sheetMm: stock.thicknessMm,
     workUsedFraction: stock.strain / strainLimit(alloy),
     damageFraction: 0,
     grainMm: STOCK_GRAIN_MM,
     hardnessHv: hardnessHv(alloy, stock.strain),
     held: {},
+    heldThrough: {},
     age: 0,
     isDissolved: false,
   }
 }
 
 /** The region after it was worked. A shape that it holds already adds only what is new of it. */
-export function worked(alloy: Alloy, region: WalkedRegion, { strain: given, weight, held }: Working): WalkedRegion {
+export function worked(alloy: Alloy, region: WalkedRegion, { strain: given, weight, held, through = 0 }: Working): WalkedRegion {
   const added = held ? Math.abs(given - (region.held[held] ?? 0)) : given
   const limit = strainLimit(alloy) * (region.age > 0 ? AGED_LIMIT : 1)
   const workUsedFraction = region.workUsedFraction + (weight * added) / limit
@@ -65,9 +73,25 @@ export function worked(alloy: Alloy, region: WalkedRegion, { strain: given, weig
     workUsedFraction,
     damageFraction,
     hardnessHv: hardnessHv(alloy, strain) + region.age,
+    thicknessMm: held ? region.thicknessMm * Math.exp(through - (region.heldThrough[held] ?? 0)) : region.thicknessMm,
     held: held ? { ...region.held, [held]: given } : region.held,
+    heldThrough: held ? { ...region.heldThrough, [held]: through } : region.heldThrough,
   }
 }
+
+/** A region in which so many times as much hardening strain was found as was calculated; its work with it, but for what is gone for good. */
+export function corrected(alloy: Alloy, region: WalkedRegion, ratio: number, foundStrain: number): WalkedRegion {
+  const strain = region.strain > LEAST_STRAIN ? region.strain * ratio : foundStrain
+  const used = region.workUsedFraction > 0 ? region.workUsedFraction * (strain / Math.max(region.strain, LEAST_STRAIN)) : 0
+  return {
+    ...region,
+    strain,
+    workUsedFraction: Math.max(region.damageFraction, region.strain > LEAST_STRAIN ? used : strain / strainLimit(alloy)),
+    hardnessHv: hardnessHv(alloy, strain) + region.age,
+  }
+}
+/** Less strain than this is none to set another against. */
+const LEAST_STRAIN = 1e-3
 
 interface Held {
   readonly tempC: number

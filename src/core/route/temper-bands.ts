@@ -1,3 +1,4 @@
+import { COLOUR_ERROR_C } from '../forming/anneal'
 import { LIMIT_SPREAD } from '../forming/work-used'
 import type { Alloy } from '../metals/alloys'
 import { CURVE_SPREAD } from '../metals/flow'
@@ -21,9 +22,8 @@ export interface TemperBand {
   readonly softenedFraction: Band | null
 }
 
-/** What 10 to 90 % of half softening and of a heat judged by its colour lie within, °C. */
+/** What 10 to 90 % of half softening lie within, °C. */
 const SOFTENING_C = 30
-const HEAT_C = 40
 
 /** A metal as it may really be: one draw of curve, limit, softening and the eye for the heat. */
 function drawn(alloy: Alloy, random: () => number): WalkedMetal {
@@ -35,9 +35,9 @@ function drawn(alloy: Alloy, random: () => number): WalkedMetal {
       ...alloy,
       flow: { ...alloy.flow, s0MPa: curve * s0MPa, qMPa: curve * qMPa, hMPa: curve * hMPa },
       reductionLimitFraction: 1 - (1 - alloy.reductionLimitFraction) ** limit,
-      halfSofteningC: alloy.halfSofteningC + (SOFTENING_C / TENTH) * drawNormal(random),
+      halfSofteningC: alloy.halfSofteningC + (alloy.learned?.halfSofteningC ?? SOFTENING_C / TENTH) * drawNormal(random),
     },
-    heatErrorC: (HEAT_C / TENTH) * drawNormal(random),
+    heatErrorC: (COLOUR_ERROR_C / TENTH) * drawNormal(random),
   }
 }
 

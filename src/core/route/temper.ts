@@ -1,14 +1,14 @@
-import { SOFT_STRAIN, STOCK_GRAIN_MM } from '../forming/anneal'
+import { COLOUR_ERROR_C, SOFT_STRAIN, STOCK_GRAIN_MM } from '../forming/anneal'
 import { crackProbability, type Light, lightOf } from '../forming/work-used'
 import type { Alloy, AlloyId } from '../metals/alloys'
-import { flowStressMPa, hardnessHv } from '../metals/flow'
+import { flowStressMPa, hardnessHv, KNOWN_STRAIN, shownHv } from '../metals/flow'
 import { type BoughtTemper, boughtStrain, type Temper, temperOfStrain } from '../metals/tempers'
 import { findOperation } from '../operations/catalogue'
 import type { Effect, Heat, Operation, OperationContext, Working } from '../operations/contract'
 import type { OwnFigures } from '../tables/figures'
 import { alloyWith, isMetalKnown, sayMetalUnknown } from '../tables/own-metal'
 import { roundTo } from '../units/format'
-import { aged, heated, type RegionState, startRegion, type WalkedRegion, worked } from './region'
+import { aged, corrected, heated, type RegionState, startRegion, type WalkedRegion, worked } from './region'
 
 export interface RouteStep {
   readonly op: string
@@ -41,6 +41,8 @@ export interface TemperState {
   readonly title: string
   readonly heat: boolean
   readonly regions: readonly RegionState[]
+  /** The region that has used most: what else is said of the state is said of it. */
+  readonly worstRegion: string
   readonly strain: number
   readonly workUsedFraction: number
   readonly workLeftFraction: number
@@ -49,6 +51,10 @@ export interface TemperState {
   readonly crackProbability: number
   readonly light: Light
   readonly hardnessHv: number
+  /** The hardness as it is shown: of a metal that is little known two figures. */
+  readonly shownHv: number
+  /** Whether it is worked past what its curve is known for. */
+  readonly isPastCurve: boolean
   readonly flowStressMPa: number
   readonly temper: Temper
   readonly thicknessMm: number
@@ -58,6 +64,8 @@ export interface TemperState {
   readonly stiffness: number
   /** Share of the metal softened, where the step was a heat. */
   readonly softenedFraction: number | null
+  /** How hot it was meant to be, °C, where the step was a heat. */
+  readonly heatC: number | null
   /** Seconds it was held hot, where the step was a heat. */
   readonly heldS: number | null
   /** Degrees from the heat (with 40 to spare) to the solidus, where the step was a heat. */
@@ -74,8 +82,6 @@ export interface TemperWalk {
 
 /** Wider than this many thicknesses a strip cannot narrow as it is bent, and counts as wide. */
 const WIDE = 20
-/** An observer's error in judging a heat by its colour. */
-const COLOUR_ERROR_C = 40
 
 interface Piece {
   readonly regions: readonly WalkedRegion[]
@@ -86,7 +92,7 @@ interface Piece {
 function workingOn(region: WalkedRegion, effect: Effect, names: readonly string[]): Working {
   const at = effect.at
   if (!at) return effect.elsewhere
-  const own = Object.hasOwn(at, region.region) ? at[region.region] : undefined
+  const own = [region.region, region.of].flatMap((name) => (name !== undefined && Object.hasOwn(at, name) ? [at[name]] : []))[0]
   if (own) return own
   if (Object.keys(at).some((name) => names.includes(name))) return effect.elsewhere
   return Object.values(at).reduce((most, one) => (one.strain * one.weight > most.strain * most.weight ? one : most), effect.elsewhere)
@@ -135,7 +141,10 @@ function stateAfter(alloy: Alloy, piece: Piece, done: StepDone): TemperState {
     op: done.op,
     title: done.title,
     heat: hot !== undefined,
-    regions: piece.regions.map(({ widthMm: _w, held: _h, age: _a, isDissolved: _d, ...state }) => state),
+    regions: piece.regions.map(
+      ({ widthMm: _w, sheetMm: _s, held: _h, heldThrough: _t, age: _a, isDissolved: _d, of: _o, ...state }) => state,
+    ),
+    worstRegion: region.region,
     strain: region.strain,
     workUsedFraction: region.workUsedFraction,
     workLeftFraction: left,
@@ -143,6 +152,8 @@ function stateAfter(alloy: Alloy, piece: Piece, done: StepDone): TemperState {
     crackProbability: crackProbability(region.workUsedFraction),
     light: LIGHTS[Math.max(LIGHTS.indexOf(worked), LIGHTS.indexOf(heated))] ?? worked,
     hardnessHv: region.hardnessHv,
+    shownHv: shownHv(alloy, region.hardnessHv),
+    isPastCurve: region.strain > KNOWN_STRAIN,
     flowStressMPa: flowStressMPa(alloy, region.strain) * (region.hardnessHv / hardnessHv(alloy, region.strain)),
     stiffness: region.hardnessHv / hardnessHv(alloy, 0),
     temper: temperOfStrain(region.strain),
@@ -150,6 +161,7 @@ function stateAfter(alloy: Alloy, piece: Piece, done: StepDone): TemperState {
     grainMm: region.grainMm,
     coarseGrain: done.coarse,
     softenedFraction: hot ? done.softened : null,
+    heatC: hot?.tempC ?? null,
     heldS: done.heldS,
     meltingMarginC: marginC === null ? null : roundTo(marginC, 1),
   }
@@ -174,23 +186,42 @@ function readStep(step: RouteStep) {
   return READ.get(step)
 }
 
+/** A piece with the small places that a tool makes of its own, each as hard as the hardest was before. */
+function split(piece: Piece, { at = {}, splits }: Effect): Piece {
+  const names = piece.regions.map(({ region }) => region)
+  const [first, ...rest] = piece.regions
+  const added = splits ? Object.keys(at).filter((name) => !names.includes(name)) : []
+  if (!first || added.length === 0) return piece
+  const hardest = rest.reduce((a, b) => (b.workUsedFraction > a.workUsedFraction ? b : a), first)
+  return { ...piece, regions: [...piece.regions, ...added.map((region) => ({ ...hardest, region, of: hardest.of ?? hardest.region }))] }
+}
+
+/** The regions as they were found to be: the one that was tried as hard as it was found, the others as much more or less. */
+function foundIn(alloy: Alloy, regions: readonly WalkedRegion[], { strain, region: name }: NonNullable<Effect['found']>): WalkedRegion[] {
+  const tried = regions.find(({ region }) => region === name) ?? regions.find(({ region }) => region === worst(regions).region)
+  const ratio = tried && tried.strain > 0 ? strain / tried.strain : 1
+  return regions.map((region) => corrected(alloy, region, ratio, strain))
+}
+
 /** What a step does to the metal of a piece, region by region. */
-function after(alloy: Alloy, piece: Piece, step: ReadStep, context: OperationContext, heatErrorC: number) {
+function after(alloy: Alloy, given: Piece, step: ReadStep, context: OperationContext, heatErrorC: number) {
   const effect = step.effect(context)
+  const piece = split(given, effect)
   const names = piece.regions.map((region) => region.region)
   const ratio = effect.thicknessRatio ?? 1
   const coldWorked = piece.regions.map((region) => {
-    const own = step.effect({ alloy, thicknessMm: region.thicknessMm, widthMm: region.widthMm })
+    const own = step.effect({ alloy, thicknessMm: region.sheetMm, widthMm: region.widthMm })
     return worked(alloy, region, workingOn(region, own, names))
   })
   const { heat, age } = effect
-  const results = coldWorked.map((region) => {
+  const tried = effect.found ? foundIn(alloy, coldWorked, effect.found) : coldWorked
+  const results = tried.map((region) => {
     if (heat) return heated(alloy, region, { tempC: heat.tempC + heatErrorC, timeS: heat.timeS })
     return { region: age ? aged(alloy, region, { ...age, tempC: age.tempC + heatErrorC }) : region, softened: 0, coarse: false }
   })
   return {
     piece: {
-      regions: results.map(({ region }) => ({ ...region, thicknessMm: region.thicknessMm * ratio })),
+      regions: results.map(({ region }) => ({ ...region, thicknessMm: region.thicknessMm * ratio, sheetMm: region.sheetMm * ratio })),
       thicknessMm: piece.thicknessMm * ratio,
     },
     done: {

@@ -69,7 +69,7 @@ function heat(world: World, act: Act, heatC: number): void {
 }
 
 function link(world: World, act: Act, loose: boolean): void {
-  for (const joint of act.joints) world.links.push({ joint: joint.id, things: thingsOf(joint), loose })
+  world.links = [...world.links, ...act.joints.map((joint) => ({ joint: joint.id, things: thingsOf(joint), loose }))]
 }
 
 function join(world: World, act: Act): void {
@@ -104,8 +104,7 @@ function divide(world: World, act: Act): void {
 
 function partLoose(world: World, act: Act): void {
   const apart = new Set(act.joints.map((joint) => joint.id))
-  const kept = world.links.filter((item) => !(item.loose && apart.has(item.joint)))
-  world.links.splice(0, world.links.length, ...kept)
+  world.links = world.links.filter((item) => !(item.loose && apart.has(item.joint)))
 }
 
 /** Does one act of the unfolded route to the state. */

@@ -1,5 +1,6 @@
 export { checkRoute, type Finding, isLegal, isOverridden, type RouteCheck } from './check'
 export type { Proposal } from './order/propose'
 export { type Move, type OrderedRoute, putInOrder } from './order/put-in-order'
+export { type PartedStep, partedInto } from './parted'
 export { isReason, REASON_HELP } from './reason'
 export { RULES } from './table'

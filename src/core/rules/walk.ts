@@ -213,11 +213,12 @@ export class Walk {
 
   /** Takes every joint of the assembly to be made. */
   joinAll(): void {
-    for (const joint of this.world.joints.values()) this.world.links.push({ joint: joint.id, things: thingsOf(joint), loose: false })
+    const all = [...this.world.joints.values()].map((joint) => ({ joint: joint.id, things: thingsOf(joint), loose: false }))
+    this.world.links = [...this.world.links, ...all]
   }
 
   /** Everything that hangs together with these things now. */
-  attached(things: readonly string[]): Set<string> {
+  attached(things: readonly string[]): ReadonlySet<string> {
     return attachedTo(this.world, things)
   }
 

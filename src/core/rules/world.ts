@@ -19,7 +19,8 @@ export interface World {
   readonly facts: Map<string, Map<Fact, FactValue>>
   /** Keys of facts that this world shares with no copy of it: only they are changed in place. */
   readonly own: Set<string>
-  readonly links: Link[]
+  /** Replaced, not changed, so that copies may share it. */
+  links: readonly Link[]
   /** Which part a part was divided from. */
   readonly from: Map<string, string>
   /** Parts that are there now: not yet divided off, or divided up, they are not. */
@@ -109,7 +110,6 @@ export function copyWorld(world: World): World {
     ...world,
     facts: new Map(world.facts),
     own: new Set(),
-    links: [...world.links],
     from: new Map(world.from),
     there: new Set(world.there),
   }
@@ -132,21 +132,28 @@ export function setFact(world: World, key: string, fact: Fact, value: FactValue)
   world.own.add(key)
 }
 
-/** Everything that hangs together with these things at this moment, themselves among it. */
-export function attachedTo({ links }: World, things: Iterable<string>): Set<string> {
-  const reached = new Set(things)
-  let grew = true
-  while (grew) {
-    grew = false
-    for (const link of links) {
-      if (!link.things.some((thing) => reached.has(thing))) continue
-      for (const thing of link.things) {
-        if (!reached.has(thing)) grew = true
-        reached.add(thing)
-      }
-    }
+/** What hangs together, by thing, for each state of the links. */
+const TOGETHER = new WeakMap<readonly Link[], ReadonlyMap<string, ReadonlySet<string>>>()
+
+function groupsOf(links: readonly Link[]): ReadonlyMap<string, ReadonlySet<string>> {
+  const known = TOGETHER.get(links)
+  if (known) return known
+  const groups = new Map<string, Set<string>>()
+  for (const { things } of links) {
+    const whole = new Set(things.flatMap((thing) => [thing, ...(groups.get(thing) ?? [])]))
+    for (const thing of whole) groups.set(thing, whole)
   }
-  return reached
+  TOGETHER.set(links, groups)
+  return groups
+}
+
+/** Everything that hangs together with these things at this moment, themselves among it. */
+export function attachedTo({ links }: World, things: Iterable<string>): ReadonlySet<string> {
+  const groups = groupsOf(links)
+  const asked = [...things]
+  const [only] = asked
+  if (only !== undefined && asked.length === 1) return groups.get(only) ?? new Set(asked)
+  return new Set(asked.flatMap((thing) => [thing, ...(groups.get(thing) ?? [])]))
 }
 
 /** The joints, of those made, that lie within these things. */
@@ -156,9 +163,13 @@ export function jointsWithin(world: World, things: ReadonlySet<string>): Assembl
   )
 }
 
+const THINGS = new WeakMap<AssemblyJoint, readonly string[]>()
+
 /** The things a joint joins, each once. */
-export function thingsOf(joint: AssemblyJoint): string[] {
-  return [...new Set(joint.members.map((member) => member.thing))]
+export function thingsOf(joint: AssemblyJoint): readonly string[] {
+  const known = THINGS.get(joint) ?? [...new Set(joint.members.map((member) => member.thing))]
+  THINGS.set(joint, known)
+  return known
 }
 
 /** A thing and all that it was divided from. */

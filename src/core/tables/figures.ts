@@ -116,6 +116,10 @@ function metalFigures(): Record<string, Figure> {
           `modulus-${id}`,
           figure(`Stiffness of ${name} (modulus)`, 'GPa', elasticModulusGPa, [0.6 * elasticModulusGPa, 1.5 * elasticModulusGPa]),
         ],
+        [
+          `crown-thinning-${id}`,
+          figure(`Thinning of the crown of a dome of ${name}, against what is calculated`, 'ratio', 1, [0.1, 3], 'low'),
+        ],
       ]
       return rows
     }),
@@ -143,6 +147,7 @@ export const FIGURES: Readonly<Record<string, Figure>> = {
   'wide-band-8': figure('Wider than 8 mm: add', 'US size', 0.5, [0, 3], 'low'),
   'wide-band-12': figure('Wider than 12 mm: add', 'US size', 0.75, [0, 3], 'low'),
   'rim-step': figure('The rim closes by at most so many thicknesses a punch', 'count', 5, [2, 12], 'low'),
+  'hammer-spread': figure('Of what the hammer thins, the share that goes into the width', 'ratio', 0.5, [0, 1], 'low'),
   ...densityFigures(),
   ...priceFigures(),
   ...METAL_FIGURES,

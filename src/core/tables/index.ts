@@ -16,6 +16,7 @@ export {
   nearestGauge,
 } from './gauges/gauges'
 export { BASE_METALS, FLUXES, type HeatRange, isFluxRight } from './heat/fillers'
+export { LEARNABLE, type Learned, learned, type Trials, withLearned } from './learned'
 export {
   fahrenheitDifferenceC,
   fahrenheitToC,
@@ -23,6 +24,7 @@ export {
   type MassUnit,
   toGrams,
 } from './metals/metal-data'
+export { alloyWith } from './own-metal'
 export { findTable, TABLES, type TableId } from './registry'
 export {
   RING_SCALES,

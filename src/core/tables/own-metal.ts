@@ -1,6 +1,7 @@
 import { ALLOYS, type Alloy, type AlloyId } from '../metals/alloys'
 import { hardnessHv } from '../metals/flow'
 import { figureOf, type OwnFigures } from './figures'
+import { learnedSpread } from './learned'
 
 /** Whether a metal can be worked out: an alloy that differs from maker to maker only by its maker's hardness. */
 export function isMetalKnown(id: AlloyId, own: OwnFigures): boolean {
@@ -18,9 +19,10 @@ export function sayMetalUnknown(id: AlloyId): string {
  */
 export function alloyWith(id: AlloyId, own: OwnFigures): Alloy {
   const alloy = ALLOYS[id]
-  const ids = ['annealed-hv', 'hardening', 'reduction-limit', 'half-softening', 'modulus'].map((name) => `${name}-${id}`)
+  const ids = ['annealed-hv', 'hardening', 'reduction-limit', 'half-softening', 'modulus', 'crown-thinning'].map((name) => `${name}-${id}`)
   if (ids.every((name) => own[name] === undefined)) return alloy
-  const [hv, hardening, reduction, softening, modulus] = ids.map((name) => figureOf(name, own)) as [number, number, number, number, number]
+  const figures = ids.map((name) => figureOf(name, own))
+  const [hv, hardening, reduction, softening, modulus, crownThinning] = figures as [number, number, number, number, number, number]
   const scale = own[ids[0] ?? ''] === undefined ? 1 : hv / hardnessHv(alloy, 0)
   const { s0MPa, qMPa, hMPa } = alloy.flow
   return {
@@ -29,5 +31,11 @@ export function alloyWith(id: AlloyId, own: OwnFigures): Alloy {
     reductionLimitFraction: reduction / 100,
     halfSofteningC: softening,
     elasticModulusGPa: modulus,
+    crownThinning,
+    learned: {
+      crownThinning: learnedSpread(own, 'crown-thinning', id),
+      halfSofteningC: learnedSpread(own, 'half-softening', id),
+      modulus: learnedSpread(own, 'modulus', id),
+    },
   }
 }

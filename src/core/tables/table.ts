@@ -60,6 +60,8 @@ export interface Table {
   readonly source: SourceId
   readonly confidence: Confidence
   readonly ownership: Ownership
+  /** Whether its rows are figures that one's own can be put beside. */
+  readonly takesOwn?: true
 }
 
 export interface RowSpec {

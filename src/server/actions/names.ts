@@ -16,6 +16,7 @@ export const ACTION_NAMES = [
   'duplicatePiece',
   'duplicateStock',
   'keepFigure',
+  'keepTrials',
   'markMandrel',
   'measureStamp',
   'measureStock',

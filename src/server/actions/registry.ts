@@ -6,7 +6,7 @@ import { addPiece, duplicateJob, saveJob } from './jobs'
 import { cutLayout, putBackCut, saveLayout } from './layouts'
 import type { ActionName } from './names'
 import { describePiece, duplicatePiece, moveRevision, saveDesign } from './pieces'
-import { keepFigure, saveSettings } from './settings'
+import { keepFigure, keepTrials, saveSettings } from './settings'
 import { addStartingSets, addTool, correctTool, countTool, markMandrel, measureStamp, measureTool } from './tools'
 
 /** Every action that writes. There is no other way to change a workshop than these and the ledger's entries. */
@@ -27,6 +27,7 @@ export const ACTIONS = {
   duplicatePiece,
   duplicateStock,
   keepFigure,
+  keepTrials,
   markMandrel,
   measureStamp,
   measureStock,

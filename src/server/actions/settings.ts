@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { settingsSchema } from '@/core/entries'
-import { FIGURES } from '@/core/tables'
+import { FIGURES, LEARNABLE } from '@/core/tables'
 import { formatPlain, readPlainNumber } from '@/core/units'
 import type { Repositories } from '../db/repositories'
 import { type Against, linesOf, ownAction, readAction, refuse } from './action'
@@ -57,6 +57,35 @@ export const keepFigure = ownAction({
         `${known.title}: "${typed}" was given; allowed: ${formatPlain(known.minimum, 3)} to ${formatPlain(known.maximum, 3)} ${known.unit}`,
       )
     settings.write({ figures: { ...others, [id]: value } })
+    return { ok: true }
+  },
+})
+
+/** Trials of one figure that are kept; more would move it no further. */
+const MOST_TRIALS = 200
+
+/** Keeps what was measured of a metal, trial by trial: the figure it tells is learned from all of them. */
+export const keepTrials = ownAction({
+  input: z.object({ id: z.string(), values: z.array(z.number()).max(MOST_TRIALS) }),
+  against: (to, { id, values }) =>
+    againstSettings(
+      to,
+      linesOf(
+        { trials: figureOf(id)?.title ?? id },
+        { trials: (to.settings.read().trials[id] ?? []).map((value) => formatPlain(value, 3)).join(', ') },
+        { trials: values.map((value) => formatPlain(value, 3)).join(', ') },
+      ),
+    ),
+  run: ({ settings }, { id, values }) => {
+    const known = LEARNABLE.includes(id) ? figureOf(id) : undefined
+    if (!known) return refuse('This figure is not among those that are learned from trials.')
+    const out = values.find((value) => !(value >= known.minimum && value <= known.maximum))
+    if (out !== undefined)
+      return refuse(
+        `${known.title}: ${formatPlain(out, 3)} was found; ${formatPlain(known.minimum, 3)} to ${formatPlain(known.maximum, 3)} ${known.unit} can be. Measure again.`,
+      )
+    const { [id]: _, ...others } = settings.read().trials
+    settings.write({ trials: values.length > 0 ? { ...others, [id]: values } : others })
     return { ok: true }
   },
 })

@@ -13,12 +13,13 @@ import {
   sizesAlong,
   subTraysOf,
 } from '@/core/piece'
+import { withLearned } from '@/core/tables'
 import type { Design, FrozenPart, FrozenPlan, Piece, Repositories } from '../db/repositories'
 
 /** What a workshop brings to every plan: its ring system, its own tools and figures, and its answers about the order of work. */
 export function planOptions({ settings, tools }: Pick<Repositories, 'settings' | 'tools'>): Required<PlanOptions> {
-  const { ringSystem, figures, orderSchools } = settings.read()
-  return { ringSystem, figures, tools: tools.owned(), schools: orderSchools }
+  const { ringSystem, figures, trials, orderSchools } = settings.read()
+  return { ringSystem, figures: withLearned(figures, trials), tools: tools.owned(), schools: orderSchools }
 }
 
 /** The plan of a stored design under the workshop's settings. */

@@ -1,4 +1,4 @@
-import type { BendAnswer } from '@/core/forming'
+import { type BendAnswer, stripOnFormer } from '@/core/forming'
 import { ALLOYS } from '@/core/metals'
 import type { BentPart } from '@/core/piece'
 import { formatPlain } from '@/core/units'
@@ -16,33 +16,7 @@ interface BendSectionProps {
 const WIDTH = 640
 const HEIGHT = 330
 const MARGIN = 22
-const ARC_POINTS = 48
-
 type Point = readonly [number, number]
-
-/** Half of the strip's middle line from its middle: an arc, then a straight end. */
-function halfLine(radiusMm: number, bentMm: number, straightMm: number): Point[] {
-  const turn = bentMm / radiusMm
-  const arc = Array.from({ length: ARC_POINTS + 1 }, (_, i): Point => {
-    const angle = (turn * i) / ARC_POINTS
-    return [radiusMm * Math.sin(angle), radiusMm * (1 - Math.cos(angle))]
-  })
-  const [x, y] = arc.at(-1) ?? [0, 0]
-  return straightMm > 1e-6 ? [...arc, [x + straightMm * Math.cos(turn), y + straightMm * Math.sin(turn)]] : arc
-}
-
-/** How finely it is looked for. */
-const SHARES = 200
-
-/** How much of a strip can be bent on a former before its ends meet: on one of its size all of it, on a smaller one less. */
-export function mostBent({ lengthMm, thicknessMm }: BentPart, formerRadiusMm: number): number {
-  const gap = (share: number) => {
-    const bentMm = (share * lengthMm) / 2
-    return (halfLine(formerRadiusMm, bentMm, lengthMm / 2 - bentMm).at(-1)?.[0] ?? 0) + thicknessMm
-  }
-  const crossed = Array.from({ length: SHARES }, (_, i) => (i + 1) / SHARES).findIndex((share) => gap(share) < 0)
-  return crossed < 0 ? 1 : crossed / SHARES
-}
 
 /** Both halves, from end to end. */
 const wholeLine = (half: readonly Point[]): Point[] => [...half.map(([x, y]): Point => [-x, y]).reverse(), ...half.slice(1)]
@@ -62,11 +36,11 @@ export function BendSection({ part, formerRadiusMm, answer, bentShare }: BendSec
   const { colour } = ALLOYS[part.alloy]
   const bentMm = (bentShare * lengthMm) / 2
   const straightMm = lengthMm / 2 - bentMm
-  const held = wholeLine(halfLine(formerRadiusMm, bentMm, straightMm))
+  const held = wholeLine(stripOnFormer(formerRadiusMm, bentMm, straightMm))
   // a strip that springs flat is drawn as good as straight
   const flat = 50 * formerRadiusMm
   const [least, middle, most] = [answer.between.leastMm, answer.sprungRadiusMm, answer.between.mostMm].map((radius) =>
-    halfLine(radius ?? flat, bentMm, straightMm),
+    stripOnFormer(radius ?? flat, bentMm, straightMm),
   ) as [Point[], Point[], Point[]]
   const drawn = [...held, ...middle, ...least]
   const acrossMm = 2 * Math.max(...drawn.map(([x]) => Math.abs(x)), formerRadiusMm) + thicknessMm

@@ -4,13 +4,14 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import { useMemo, useState } from 'react'
-import type { BendAnswer, Light } from '@/core/forming'
+import { type BendAnswer, type Light, mostBentShare } from '@/core/forming'
 import { ALLOYS, BOUGHT_TEMPERS, temperStrain } from '@/core/metals'
 import { type BentPart, bendOf } from '@/core/piece'
 import { formatPlain } from '@/core/units'
 import { PressWheel } from '../solid/press-wheel'
+import { LIGHT_COLOUR } from '../theme/light-colour'
 import { PALETTE } from '../theme/palette'
-import { BendSection, mostBent } from './bend-section'
+import { BendSection } from './bend-section'
 import { PictureAndPanel } from './picture-and-panel'
 import { SpringChart } from './spring-chart'
 import { TrialStrip } from './trial-strip'
@@ -19,7 +20,6 @@ import { TrialStrip } from './trial-strip'
 const TRIED = ['annealed', 'half-hard', 'hard'] as const
 type Tried = 'route' | (typeof TRIED)[number]
 
-const COLOUR: Readonly<Record<Light, string>> = { green: PALETTE.verdigris, amber: PALETTE.ochre, red: PALETTE.fire }
 const inside = (radiusMm: number, part: BentPart) => 2 * radiusMm - part.thicknessMm
 
 const Mm = ({ value }: { readonly value: number }) => <span className="fig">{formatPlain(value, 1)} mm</span>
@@ -57,7 +57,7 @@ function Words({ part, answer, formerMm }: { readonly part: BentPart; readonly a
             ? 'Nothing holds it when it is worn: the former has to be smaller than the cuff.'
             : `To be worn at ${formatPlain(wantedMm, 1)} mm, bend it on ${formatPlain(inside(aimed, part), 1)} mm.`}
       </Typography>
-      <Typography sx={{ mt: 1, color: COLOUR[answer.light] }}>
+      <Typography sx={{ mt: 1, color: LIGHT_COLOUR[answer.light] }}>
         <span className="fig">{Math.round(100 * answer.workUsedFraction)} %</span> ±{' '}
         <span className="fig">{Math.round(30 * answer.workUsedFraction)}</span> of what the outside can take is used then; the outside is
         stretched by <span className="fig">{(100 * answer.outerStrain).toFixed(answer.outerStrain < 0.1 ? 1 : 0)} %</span>.
@@ -83,7 +83,7 @@ export function BendView({ part }: { readonly part: BentPart }) {
   const aimed = answer.formerRadiusMm
   const isAimed = aim === 'spring' && aimed !== null
   const formerRadiusMm = isAimed ? aimed : part.insideRadiusMm + part.thicknessMm / 2
-  const bentShare = closed * mostBent(part, formerRadiusMm)
+  const bentShare = closed * mostBentShare(part.lengthMm, part.thicknessMm, formerRadiusMm)
   const shown = useMemo(() => bendOf(part, formerRadiusMm - part.thicknessMm / 2, strain), [part, formerRadiusMm, strain])
   return (
     <PictureAndPanel

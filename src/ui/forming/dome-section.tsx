@@ -1,30 +1,21 @@
 import type { DapStageResult, ProfilePoint } from '@/core/forming'
 import { formatPlain } from '@/core/units'
 import { FONTS, PALETTE } from '../theme/palette'
+import { HeightHandle } from './height-handle'
+import { strainColour } from './strain-colour'
 
 interface DomeSectionProps {
   readonly stages: readonly DapStageResult[]
   readonly chosen: number
   readonly thicknessMm: number
   readonly discMm: number
+  /** Another height of the dome was tried, by its middle; `isStill` once the hand lets go. */
+  readonly onHeight?: (heightMm: number, isStill: boolean) => void
 }
 
 const WIDTH = 640
 const HEIGHT = 300
 const MARGIN = 46
-/** Thinned and thickened metal, from the strain through the thickness: told by figures as well. */
-const THINNED = [168, 74, 42] as const
-const THICKENED = [44, 110, 122] as const
-const PLAIN = [196, 204, 208] as const
-/** The thickness strain at which a colour is full. */
-const FULL = 0.18
-
-function colourOf(thicknessStrain: number): string {
-  const to = thicknessStrain < 0 ? THINNED : THICKENED
-  const share = Math.min(1, Math.abs(thicknessStrain) / FULL)
-  return `rgb(${PLAIN.map((from, i) => Math.round(from + share * ((to[i] ?? from) - from))).join(' ')})`
-}
-
 /** How the drawing's millimetres lie on the screen: the pole above, the rim level below. */
 function scaleOf(stages: readonly DapStageResult[], discMm: number) {
   const most = Math.max(...stages.map(({ heightMm }) => heightMm), discMm * 0.12)
@@ -54,7 +45,7 @@ function Stretches({
     // the first reaches over the crown to its own other side
     const before = profile[i - 1] ?? { ...point, rMm: -point.rMm }
     const wide = Math.max(1.5, ((point.thicknessMm + before.thicknessMm) / 2) * scale.perMm)
-    const colour = colourOf(Math.log((point.thicknessMm + before.thicknessMm) / 2 / thicknessMm))
+    const colour = strainColour(-Math.log((point.thicknessMm + before.thicknessMm) / 2 / thicknessMm))
     return [-1, 1].map((side) => (
       <line
         key={`${i} ${side}`}
@@ -87,41 +78,60 @@ function Figure({
 }
 
 /** A dome cut through its middle at one stage: the punch in it, the metal as thick as it has become, and the stages before and after. */
-export function DomeSection({ stages, chosen, thicknessMm, discMm }: DomeSectionProps) {
+export function DomeSection({ stages, chosen, thicknessMm, discMm, onHeight }: DomeSectionProps) {
   const stage = stages[chosen]
   if (!stage) return null
   const scale = scaleOf(stages, discMm)
   const { sphereRadiusMm, heightMm, pole, rim, rimDiameterMm, punchMm } = stage
   const words = `Section after the ${formatPlain(punchMm, 1)} mm punch: ${formatPlain(heightMm, 2)} mm high, ${formatPlain(rimDiameterMm, 2)} mm across the rim, ${formatPlain(pole.thicknessMm, 2)} mm thick at the crown and ${formatPlain(rim.thicknessMm, 2)} mm at the rim`
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} width="100%" role="img" aria-label={words} style={{ maxHeight: HEIGHT, display: 'block' }}>
-      <clipPath id="punch-above">
-        <rect x="0" y="0" width={WIDTH} height={scale.y(-discMm * 0.04)} />
-      </clipPath>
-      <circle
-        cx={scale.x(0)}
-        cy={scale.y(heightMm - sphereRadiusMm)}
-        r={(punchMm / 2) * scale.perMm}
-        fill={PALETTE.steel}
-        stroke={PALETTE.steelEdge}
-        clipPath="url(#punch-above)"
-      />
-      {stages.map((other, i) =>
-        i === chosen ? null : (
-          <path
-            key={other.punchMm}
-            d={lineOf(other.profile, scale)}
-            fill="none"
-            stroke={PALETTE.muted}
-            strokeWidth={1}
-            strokeDasharray="3 5"
+    <div style={{ position: 'relative' }}>
+      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} width="100%" role="img" aria-label={words} style={{ maxHeight: HEIGHT, display: 'block' }}>
+        <clipPath id="punch-above">
+          <rect x="0" y="0" width={WIDTH} height={scale.y(-discMm * 0.04)} />
+        </clipPath>
+        <circle
+          cx={scale.x(0)}
+          cy={scale.y(heightMm - sphereRadiusMm)}
+          r={(punchMm / 2) * scale.perMm}
+          fill={PALETTE.steel}
+          stroke={PALETTE.steelEdge}
+          clipPath="url(#punch-above)"
+        />
+        {stages.map((other, i) =>
+          i === chosen ? null : (
+            <path
+              key={`${i} ${other.punchMm}`}
+              d={lineOf(other.profile, scale)}
+              fill="none"
+              stroke={PALETTE.muted}
+              strokeWidth={1}
+              strokeDasharray="3 5"
+            />
+          ),
+        )}
+        <Stretches profile={stage.profile} thicknessMm={thicknessMm} scale={scale} />
+        <Figure at={[scale.x(0), scale.y(heightMm) - 14]} text={formatPlain(pole.thicknessMm, 2)} anchor="middle" />
+        <Figure at={[scale.x(rimDiameterMm / 2) + 12, scale.y(0) + 4]} text={formatPlain(rim.thicknessMm, 2)} anchor="start" />
+        <Figure at={[scale.x(-rimDiameterMm / 2) - 12, scale.y(0) + 4]} text={formatPlain(rim.thicknessMm, 2)} anchor="end" />
+      </svg>
+      {onHeight ? (
+        <svg
+          viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+          width="100%"
+          role="group"
+          aria-label="Another height"
+          style={{ position: 'absolute', inset: 0, maxHeight: HEIGHT, pointerEvents: 'none' }}
+        >
+          <HeightHandle
+            at={[scale.x(0), scale.y(heightMm)]}
+            heightMm={heightMm}
+            mostMm={discMm / (2 * Math.SQRT2)}
+            perMm={scale.perMm}
+            onHeight={onHeight}
           />
-        ),
-      )}
-      <Stretches profile={stage.profile} thicknessMm={thicknessMm} scale={scale} />
-      <Figure at={[scale.x(0), scale.y(heightMm) - 14]} text={formatPlain(pole.thicknessMm, 2)} anchor="middle" />
-      <Figure at={[scale.x(rimDiameterMm / 2) + 12, scale.y(0) + 4]} text={formatPlain(rim.thicknessMm, 2)} anchor="start" />
-      <Figure at={[scale.x(-rimDiameterMm / 2) - 12, scale.y(0) + 4]} text={formatPlain(rim.thicknessMm, 2)} anchor="end" />
-    </svg>
+        </svg>
+      ) : null}
+    </div>
   )
 }

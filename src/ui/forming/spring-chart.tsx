@@ -1,7 +1,8 @@
 'use client'
 import { nice, ticks } from 'd3-array'
+import { useMemo } from 'react'
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import { type BentPart, bendOf } from '@/core/piece'
+import { type BentPart, sprungOf } from '@/core/piece'
 import { formatPlain } from '@/core/units'
 import { FONTS, PALETTE } from '../theme/palette'
 
@@ -11,18 +12,24 @@ const [FROM, TO] = [0.6, 1.15]
 /** As far as it opens on the chart, of the size that is wanted. */
 const MOST = 1.5
 
+const insideOf = ({ thicknessMm }: BentPart, radiusMm: number) => 2 * radiusMm - thicknessMm
+
+/** What it opens to, with its band, from formers about the size that is wanted. */
+function springData(part: BentPart, strain: number) {
+  return Array.from({ length: STEPS + 1 }, (_, i) => {
+    const former = 2 * part.insideRadiusMm * (FROM + ((TO - FROM) * i) / STEPS)
+    const { sprungRadiusMm, between } = sprungOf(part, former / 2, strain)
+    return sprungRadiusMm === null || between.leastMm === null || between.mostMm === null
+      ? { former }
+      : { former, sprung: insideOf(part, sprungRadiusMm), band: [insideOf(part, between.leastMm), insideOf(part, between.mostMm)] }
+  })
+}
+
 /** What a strip opens to from formers of all sizes, with its band; the size that is wanted, and the former in hand. */
 export function SpringChart({ part, strain, formerMm }: { readonly part: BentPart; readonly strain: number; readonly formerMm: number }) {
   const wantedMm = 2 * part.insideRadiusMm
-  const insideOf = (radiusMm: number) => 2 * radiusMm - part.thicknessMm
-  const data = Array.from({ length: STEPS + 1 }, (_, i) => {
-    const former = wantedMm * (FROM + ((TO - FROM) * i) / STEPS)
-    const { sprungRadiusMm, between } = bendOf(part, former / 2, strain)
-    return sprungRadiusMm === null || between.leastMm === null || between.mostMm === null
-      ? { former }
-      : { former, sprung: insideOf(sprungRadiusMm), band: [insideOf(between.leastMm), insideOf(between.mostMm)] }
-  })
-  const here = bendOf(part, formerMm / 2, strain).sprungRadiusMm
+  const data = useMemo(() => springData(part, strain), [part, strain])
+  const here = sprungOf(part, formerMm / 2, strain).sprungRadiusMm
   const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
   const [low, high] = [FROM * wantedMm, TO * wantedMm]
   const [bottom, top] = nice(low, MOST * wantedMm, 5)
@@ -56,7 +63,9 @@ export function SpringChart({ part, strain, formerMm }: { readonly part: BentPar
         />
         <Area dataKey="band" stroke="none" fill={PALETTE.verdigris} fillOpacity={0.22} isAnimationActive={false} />
         <Line dataKey="sprung" stroke={PALETTE.verdigris} strokeWidth={2.5} dot={false} isAnimationActive={false} />
-        {here === null ? null : <ReferenceDot x={formerMm} y={insideOf(here)} r={5} fill={PALETTE.verdigris} stroke={PALETTE.white} />}
+        {here === null ? null : (
+          <ReferenceDot x={formerMm} y={insideOf(part, here)} r={5} fill={PALETTE.verdigris} stroke={PALETTE.white} />
+        )}
       </ComposedChart>
     </ResponsiveContainer>
   )

@@ -5,6 +5,7 @@ import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import type { DapAnswer, DomeSpot, Light } from '@/core/forming'
 import { formatPlain } from '@/core/units'
+import { LIGHT_COLOUR } from '../theme/light-colour'
 import { PALETTE } from '../theme/palette'
 
 interface StageTableProps {
@@ -15,7 +16,6 @@ interface StageTableProps {
   readonly onAnneal: (index: number, annealed: boolean) => void
 }
 
-const COLOUR: Readonly<Record<Light, string>> = { green: PALETTE.verdigris, amber: PALETTE.ochre, red: PALETTE.fire }
 const FOLDS: Readonly<Record<Light, string>> = { green: 'no fold', amber: 'may ripple', red: 'folds' }
 
 const worstSpot = (spots: readonly DomeSpot[]) =>
@@ -27,9 +27,9 @@ export function StageTable({ answer, anneals, chosen, onChoose, onAnneal }: Stag
     <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, mt: 1.5 }}>
       {answer.stages.map((stage, i) => {
         const worst = worstSpot([stage.pole, stage.middle, stage.rim])
-        const band = answer.poles[i]
+        const band = answer.bands[i]?.poleThicknessMm
         return (
-          <Box component="li" key={stage.punchMm} sx={{ borderTop: `1px solid ${PALETTE.hairline}` }}>
+          <Box component="li" key={`${i} ${stage.punchMm}`} sx={{ borderTop: `1px solid ${PALETTE.hairline}` }}>
             <FormControlLabel
               sx={{ ml: -1, '& .MuiFormControlLabel-label': { fontSize: 13.5 } }}
               control={<Checkbox size="small" checked={anneals[i] ?? false} onChange={(_, annealed) => onAnneal(i, annealed)} />}
@@ -67,11 +67,11 @@ export function StageTable({ answer, anneals, chosen, onChoose, onAnneal }: Stag
                 ) : null}
                 , rim <span className="fig">{formatPlain(stage.rim.thicknessMm, 2)} mm</span>
               </Box>
-              <Box sx={{ color: COLOUR[worst.light] }}>
+              <Box sx={{ color: LIGHT_COLOUR[worst.light] }}>
                 <span className="fig">{Math.round(100 * worst.workUsedFraction)} %</span> ±{' '}
                 <span className="fig">{Math.round(30 * worst.workUsedFraction)}</span> of its work used
               </Box>
-              <Box sx={{ color: COLOUR[stage.wrinkle.light] }}>
+              <Box sx={{ color: LIGHT_COLOUR[stage.wrinkle.light] }}>
                 rim {FOLDS[stage.wrinkle.light]} (<span className="fig">{formatPlain(stage.wrinkle.index, 2)}</span> of the limit)
               </Box>
             </ButtonBase>

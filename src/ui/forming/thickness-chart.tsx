@@ -55,7 +55,7 @@ export function ThicknessChart({
         />
         {stages.map((stage, s) => (
           <Line
-            key={stage.punchMm}
+            key={`${s} ${stage.punchMm}`}
             dataKey={`stage${s}`}
             stroke={s === chosen ? PALETTE.verdigris : PALETTE.steelEdge}
             strokeWidth={s === chosen ? 3 : 1}

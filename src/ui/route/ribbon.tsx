@@ -24,6 +24,7 @@ interface RibbonProps {
 }
 
 const HEIGHT = 78
+const FIGURE_HEIGHT = 16
 
 function barHeight(workUsed: number): number {
   return Math.max(4, Math.min(1.12, workUsed) * (HEIGHT - 10))
@@ -35,10 +36,14 @@ function barColour(state: TemperState, dark: boolean, isNow: boolean): string {
   return dark ? PALETTE.ribbonBench : PALETTE.ribbon
 }
 
+/** A place in a sentence: at the rim, under the stamp. */
+export const placeWords = (region: string) => (/^(under|beside|over) /.test(region) ? region : `at the ${region}`)
+
 function sayState(state: TemperState): string {
   const left = Math.round(100 * state.workLeftFraction)
   const { low, high } = hardnessBand(state.hardnessHv)
-  return `${state.title}: ${state.temper.replaceAll('-', ' ')}, hardness about ${Math.round(state.hardnessHv)} HV (${Math.round(low)} to ${Math.round(high)}), ${left} % work left, plus or minus ${Math.round(100 * state.plusMinusFraction)}`
+  const most = state.regions.length > 1 ? `, most worked ${placeWords(state.worstRegion)}` : ''
+  return `${state.title}: ${state.temper.replaceAll('-', ' ')}${most}, hardness about ${state.shownHv} HV (${Math.round(low)} to ${Math.round(high)}), ${left} % work left, plus or minus ${Math.round(100 * state.plusMinusFraction)}`
 }
 
 /** How many bars can carry their name at this many steps; past it, only the names that matter. */
@@ -109,9 +114,12 @@ function Ghost({ state }: { readonly state: TemperState }) {
 
 /** The bar itself, with its figure and the flame of a heat; plain elements, for a route has a hundred of them. */
 function Bar({ state, dark, isNow, piece, without }: Pick<RibbonStepProps, 'state' | 'dark' | 'isNow' | 'piece' | 'without'>) {
-  const { workUsedFraction, heat, light, hardnessHv } = state
+  const { workUsedFraction, heat, light, shownHv } = state
   const height = barHeight(workUsedFraction)
   const flame = '8px solid transparent'
+  const over = barHeight(workUsedBand(workUsedFraction).high) + (heat ? 9 : 1)
+  // where its whisker reaches the top, its figure stands at the foot of the bar
+  const figureAt = over > HEIGHT - FIGURE_HEIGHT ? 4 : over
   return (
     <div style={{ height: HEIGHT, display: 'flex', alignItems: 'flex-end', position: 'relative' }}>
       <div
@@ -140,13 +148,13 @@ function Bar({ state, dark, isNow, piece, without }: Pick<RibbonStepProps, 'stat
             position: 'absolute',
             left: 0,
             right: 0,
-            bottom: Math.min(HEIGHT - 16, barHeight(workUsedBand(workUsedFraction).high) + (heat ? 9 : 1)),
+            bottom: figureAt,
             textAlign: 'center',
             fontSize: 12,
-            color: workUsedFraction > 0.75 ? PALETTE.ink : PALETTE.muted,
+            color: figureAt < over ? PALETTE.ink : PALETTE.muted,
           }}
         >
-          {Math.round(hardnessHv)}
+          <span style={figureAt < over ? { backgroundColor: PALETTE.white, padding: '0 3px', borderRadius: 2 } : undefined}>{shownHv}</span>
         </div>
       )}
       {heat ? (

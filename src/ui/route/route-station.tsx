@@ -20,7 +20,7 @@ import {
   unfoldStep,
 } from '@/core/piece'
 import { toolNotes } from '@/core/route'
-import { type Finding, putInOrder } from '@/core/rules'
+import { type Finding, partedInto, putInOrder } from '@/core/rules'
 import { SaveWords } from '../acting/save-words'
 import { useKeys } from '../keys/use-keys'
 import { ChoiceField } from '../shared/choice-field'
@@ -32,7 +32,7 @@ import { COLUMN, LEFT } from './board-shape'
 import { type BrokenRule, BrokenRules } from './broken-rules'
 import { type OrderOffer, OrderPanel } from './order-panel'
 import { Ribbon } from './ribbon'
-import { metalFindings, type RouteView, routeView } from './route-view'
+import { metalFindings, metalOfStep, type RouteView, routeView, type StressAdvice, stressAdvice } from './route-view'
 import { StepPanel } from './step-panel'
 import { StrandBoard } from './strand-board'
 import { newStepId, type RoutedPiece, type RouteHand, useRoute } from './use-route'
@@ -108,6 +108,18 @@ function orderOffer(hand: RouteHand, view: RouteView): OrderOffer {
   }
 }
 
+/** Metal that may split later for the stress that is left in it, and the step that takes it out. */
+function Stressed({ advice, onRelieve }: { readonly advice: StressAdvice; readonly onRelieve: () => void }) {
+  return (
+    <Box component="aside" aria-label="Stress left in the metal" sx={{ borderLeft: `4px solid ${PALETTE.ochre}`, pl: 1.25, mt: 2 }}>
+      <Typography variant="body2">{advice.message}</Typography>
+      <Button sx={{ mt: 0.5 }} onClick={onRelieve}>
+        Relieve it after step {advice.step + 1}
+      </Button>
+    </Box>
+  )
+}
+
 /** The route of a piece: its wires with their steps, the metal beneath, and beside them the chosen step and what is broken. */
 export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
   const router = useRouter()
@@ -143,6 +155,8 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
     const part = view.temper.steps[before]?.part ?? plan.parts[0]?.id ?? ''
     keep({ ...wanted, steps: insertAnneal(wanted.steps, before, (op) => ({ id: newStepId(op), op, on: [{ thing: part }], params: {} })) })
   }
+  const relieve = ({ part, step }: StressAdvice) =>
+    keep(addStep(wanted, step + 1, { id: newStepId('stress-relief'), op: 'stress-relief', on: [{ thing: part }], params: {} }))
   const only = plan.assembly.parts.length + plan.assembly.others.length < 2
   const things = only ? {} : Object.fromEntries(view.names)
   const toBench = () => void hand.startTray((trayId) => router.push(`/bench/${trayId}`))
@@ -195,8 +209,8 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
             on={view.board[index]?.on ?? ''}
             say={view.wordsFor(chosen).say}
             watch={view.wordsFor(chosen).watch}
-            state={view.temper.steps[index]}
-            statePart={view.names.get(view.temper.steps[index]?.part ?? '') ?? ''}
+            metal={metalOfStep(view, index)}
+            metalPart={view.names.get(view.temper.steps[index]?.part ?? '') ?? ''}
             sizes={view.sizes[index]?.sizes ?? []}
             tool={
               toolNotes([chosen], {
@@ -204,6 +218,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
                 ...hand.bench,
               })[0]
             }
+            includes={partedInto(view.assembly, index).filter(({ isItself }) => !isItself)}
             isPinned={chosen.pinned === true}
             onParams={(params) => hand.setParams(chosen.id, params)}
             onPin={(isPinned) => keep(pinStep(wanted, chosen.id, isPinned))}
@@ -211,7 +226,7 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
             skipped={skipped && skipWords(skipped)}
             onSkip={chosen.op === 'anneal' ? (isLookedAt) => setSkip(isLookedAt ? chosen.id : undefined) : undefined}
             onThing={(thing) => keep(moveToThing(plan, wanted, chosen.id, thing, newStepId))}
-            onUnfold={() => keep(unfoldStep(wanted, chosen.id, newStepId))}
+            onUnfold={() => keep(unfoldStep(wanted, view.assembly, chosen.id, newStepId))}
             onDouble={() => {
               const { id: _, target: __, ...same } = chosen
               keep(addStep(wanted, index + 1, { ...same, id: newStepId(chosen.op) }))
@@ -252,6 +267,9 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
           </Box>
         ) : null}
         <BrokenRules broken={brokenOf(findings, hand, view, setChosen)} />
+        {stressAdvice(view).map((advice) => (
+          <Stressed key={advice.part} advice={advice} onRelieve={() => relieve(advice)} />
+        ))}
         {isOrdering ? <OrderPanel offer={orderOffer(hand, view)} onLeave={() => setOrdering(false)} /> : null}
         {isBroken && !isOrdering ? <Button onClick={() => setOrdering(true)}>Put it in order</Button> : null}
         <AddStep

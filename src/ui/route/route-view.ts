@@ -1,7 +1,7 @@
+import { MALLET_MOVES } from '@/core/forming'
 import { ALLOYS } from '@/core/metals'
 import {
   type DesignStep,
-  MALLET_MOVES,
   metalsOf,
   namedThings,
   onWords,
@@ -14,10 +14,12 @@ import {
   splitsOf,
   stiffSteps,
   strandsOf,
+  stressedParts,
   thingNames,
   wordsOf,
 } from '@/core/piece'
 import { checkRoute, type Finding, isOverridden } from '@/core/rules'
+import type { MetalOfStep } from './metal-of-step'
 import type { BoardStep } from './strand-board'
 
 /** How everything a step can be done to is called; the only part of a piece has no need of a name. */
@@ -39,6 +41,7 @@ export function routeView(plan: PiecePlan, steps: readonly DesignStep[]) {
     assembly,
     names,
     strands: strandsOf(assembly),
+    metals,
     temper,
     sizes: sizesAlong({ ...plan, assembly, steps }, temper),
     findings: checkRoute(assembly).findings,
@@ -48,6 +51,16 @@ export function routeView(plan: PiecePlan, steps: readonly DesignStep[]) {
   }
 }
 export type RouteView = ReturnType<typeof routeView>
+
+/** The metal after a step of the route and before it, of the part that is worst there. */
+export function metalOfStep({ temper, metals }: RouteView, index: number): MetalOfStep | undefined {
+  const state = temper.steps[index]
+  const metal = metals.get(state?.part ?? '')
+  const part = temper.parts.find((one) => one.part === state?.part)
+  if (!state || !metal || !part) return undefined
+  const before = part.walk.steps[part.at.findLastIndex((at) => at < index)] ?? part.walk.start
+  return { state, before, alloy: metal.alloy, figures: metal.figures ?? {} }
+}
 
 type MetalFinding = Pick<Finding, 'rule' | 'level' | 'message'> & { readonly part: string; readonly steps: readonly number[] }
 
@@ -78,4 +91,20 @@ export function metalFindings(view: RouteView): Finding[] {
     }),
   )
   return [...splits, ...stiff].map((finding) => asFinding(view, finding))
+}
+
+/** A part that is formed last and left stressed, and what is to be said of it. */
+export interface StressAdvice {
+  readonly part: string
+  readonly step: number
+  readonly message: string
+}
+
+/** Parts whose metal season-cracks and that nothing relieves after their last forming: advice, and no rule that is broken. */
+export function stressAdvice({ temper, metals }: RouteView): StressAdvice[] {
+  return stressedParts(temper, metals).map(({ part, step, alloy, isProne }) => ({
+    part,
+    step,
+    message: `${ALLOYS[alloy].title} that is formed last and left stressed ${isProne ? 'can' : 'may sometimes'} split in ammonia or damp. Relieve the stress after it: 250 to 275 °C for half an hour.`,
+  }))
 }

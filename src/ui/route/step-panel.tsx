@@ -3,47 +3,16 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { lightOf } from '@/core/forming'
 import { findOperation, type ParamField, paramFields } from '@/core/operations'
-import type { DesignStep, PartSize, RouteState } from '@/core/piece'
+import type { DesignStep, PartSize } from '@/core/piece'
 import type { ToolNote } from '@/core/route'
+import type { PartedStep } from '@/core/rules'
 import { formatPlain } from '@/core/units'
 import { ChoiceField } from '../shared/choice-field'
 import { SizeField } from '../shared/size-field'
 import { PALETTE } from '../theme/palette'
-
-const LIGHT_WORDS = { green: 'easy', amber: 'anneal soon', red: 'may split' } as const
-const LIGHT_COLOUR = { green: PALETTE.verdigris, amber: PALETTE.ochre, red: PALETTE.fire } as const
-
-/** A heat that is red is so for its own reason: work is not what it does. */
-function lightWords({ light, heat, meltingMarginC, workUsedFraction }: RouteState): string {
-  if (!heat || light === 'green' || lightOf(workUsedFraction) === light) return LIGHT_WORDS[light]
-  return `${Math.max(0, Math.round(meltingMarginC ?? 0))} °C from melting`
-}
-
-/** Share of the limit that no anneal gives back, of the part that has lost the most. */
-const lostFraction = ({ regions }: RouteState) => Math.max(0, ...regions.map((region) => region.damageFraction))
-/** Less than this is not worth a line. */
-const LOST_SHOWN = 0.02
-
-function Metal({ state, part }: { readonly state: RouteState; readonly part: string }) {
-  return (
-    <Box sx={{ my: 1 }}>
-      <Typography sx={{ fontSize: 13.5 }}>
-        {part ? `${part}: ` : ''}
-        {state.temper.replaceAll('-', ' ')}, hardness <span className="fig">{Math.round(state.hardnessHv)} HV</span>
-      </Typography>
-      <Typography sx={{ fontSize: 13.5, color: LIGHT_COLOUR[state.light] }}>
-        <b className="fig">{Math.round(100 * state.workLeftFraction)} %</b> work left, {lightWords(state)}
-      </Typography>
-      {lostFraction(state) > LOST_SHOWN ? (
-        <Typography sx={{ fontSize: 13, color: PALETTE.fire }}>
-          {Math.round(100 * lostFraction(state))} % is gone for good: cracks have begun, and no anneal closes them
-        </Typography>
-      ) : null}
-    </Box>
-  )
-}
+import type { MetalOfStep } from './metal-of-step'
+import { MetalState } from './metal-state'
 
 /** What if this anneal were left out: asked and answered beside it, with the ribbon drawn over. */
 function Skip({ says, onLook }: { readonly says: string | undefined; readonly onLook: (isLookedAt: boolean) => void }) {
@@ -135,11 +104,14 @@ export interface StepPanelProps {
   readonly watch: string | undefined
   /** What it is done to, by name; empty where the piece has only one thing. */
   readonly on: string
-  readonly state: RouteState | undefined
-  readonly statePart: string
+  /** The metal of the part that is worst there; undefined where nothing is known of it. */
+  readonly metal: MetalOfStep | undefined
+  readonly metalPart: string
   /** What is known of the part's sizes after it. */
   readonly sizes: readonly PartSize[]
   readonly tool: ToolNote | undefined
+  /** The steps it includes, under the methods of the workshop. */
+  readonly includes: readonly PartedStep[]
   readonly isPinned: boolean
   readonly onParams: (params: Readonly<Record<string, unknown>>) => void
   readonly onPin: (isPinned: boolean) => void
@@ -160,10 +132,11 @@ export function StepPanel({
   say,
   watch,
   on,
-  state,
-  statePart,
+  metal,
+  metalPart,
   sizes,
   tool,
+  includes,
   isPinned,
   onParams,
   onPin,
@@ -175,7 +148,6 @@ export function StepPanel({
   onSkip,
 }: StepPanelProps) {
   const operation = findOperation(step.op)
-  const includes = operation && !step.unfolded ? operation.includes.filter(({ op }) => op !== '*') : []
   return (
     <Box
       component="section"
@@ -220,7 +192,7 @@ export function StepPanel({
         ) : null}
       </Box>
       <Box>
-        {state ? <Metal state={state} part={statePart} /> : null}
+        {metal ? <MetalState metal={metal} part={metalPart} /> : null}
         {onSkip ? <Skip says={skipped} onLook={onSkip} /> : null}
         {sizes.length > 0 ? (
           <Typography sx={{ fontSize: 13.5, mb: 1 }}>

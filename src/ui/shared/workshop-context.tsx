@@ -1,7 +1,7 @@
 'use client'
 import { createContext, type ReactNode, useContext } from 'react'
 import type { AlloyId } from '@/core/metals'
-import type { GaugeSystem, RingSystem } from '@/core/tables'
+import type { GaugeSystem, OwnFigures, RingSystem, Trials } from '@/core/tables'
 import { type Bench, USUAL_BENCH } from '@/core/toolwall'
 
 /** The few settings that every field and the ask line need. */
@@ -26,6 +26,9 @@ export interface WorkshopView {
   readonly kerfMm: number
   /** The tool wall and the own figures: plans and advice pick from them. */
   readonly bench: Bench
+  /** The own figures as they were typed, and what was measured of metals: the bench has both in one. */
+  readonly typedFigures: OwnFigures
+  readonly trials: Trials
 }
 
 /** How each workshop is called in a sentence. */
@@ -44,6 +47,8 @@ const WorkshopContext = createContext<WorkshopView>({
   currency: 'EUR',
   kerfMm: 0.3,
   bench: USUAL_BENCH,
+  typedFigures: {},
+  trials: {},
 })
 
 export function WorkshopProvider({ value, children }: { readonly value: WorkshopView; readonly children: ReactNode }) {

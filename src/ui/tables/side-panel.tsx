@@ -5,16 +5,14 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { cellText, type Neighbour, neighboursOn, type Ruler, rowSummary } from '@/core/lookup'
 import { SOURCES } from '@/core/sources'
-import type { Row, Table } from '@/core/tables'
+import { LEARNABLE, type Row, type Table } from '@/core/tables'
 import { formatPlain } from '@/core/units'
 import { useTold } from '../acting/use-told'
+import { OwnTrial } from '../forming/own-trial'
 import { SizeField } from '../shared/size-field'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { ConfidenceMark } from './confidence'
-
-/** Tables of figures that one's own can be put beside. */
-const FIGURE_TABLES: ReadonlySet<string> = new Set(['bench-figures', 'metal-figures'])
 
 const OWNERSHIP = {
   fixed: 'A standard or a definition: it cannot be changed.',
@@ -57,7 +55,7 @@ export function RowCard({ table, row }: { readonly table: Table; readonly row: R
           )
         })}
       </Box>
-      {FIGURE_TABLES.has(table.id) ? <OwnFigure key={row.id} id={row.id} /> : null}
+      {table.takesOwn ? <OwnFigure key={row.id} id={row.id} /> : null}
       {row.note ? <Typography sx={{ mt: 1, borderLeft: `3px solid ${PALETTE.ochre}`, pl: 1 }}>{row.note}</Typography> : null}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', mt: 1.25, gap: 1 }}>
         <Typography variant="body2" title={SOURCES[row.source].note}>
@@ -74,12 +72,11 @@ export function RowCard({ table, row }: { readonly table: Table; readonly row: R
 
 /** One's own figure beside the preset: it wins in every plan and every piece of advice from then on. */
 function OwnFigure({ id }: { readonly id: string }) {
-  const { bench } = useWorkshop()
-  const own = bench.figures[id]
+  const { typedFigures, settingsRevision } = useWorkshop()
+  const own = typedFigures[id]
   const [typed, setTyped] = useState(own === undefined ? '' : formatPlain(own))
   const [problem, setProblem] = useState<string>()
   const told = useTold()
-  const { settingsRevision } = useWorkshop()
   async function keep() {
     const kept = await told(
       'keepFigure',
@@ -113,6 +110,7 @@ function OwnFigure({ id }: { readonly id: string }) {
       <Button type="submit" sx={{ mt: 1 }}>
         Save
       </Button>
+      {LEARNABLE.includes(id) ? <OwnTrial id={id} /> : null}
     </Box>
   )
 }

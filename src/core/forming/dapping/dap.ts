@@ -4,6 +4,7 @@ import { THICKNESSES_PER_STEP } from '../cup-sequence'
 import { hardeningOf } from '../hardening'
 import { COMPRESSION_WEIGHT, crackProbability, type Light, lightOf, strainLimit } from '../work-used'
 import { dapStep } from './dap-step'
+import { MOST_WRAP, thinnedByHand } from './domed-metal'
 import { atPole, atRim, type DappedSheet, flatSheet, type Ring, thicknessStrain } from './sheet'
 
 /** A disc dapped through punches, one after another. */
@@ -31,7 +32,10 @@ export interface ProfilePoint {
 export interface DomeSpot {
   readonly thicknessMm: number
   readonly thicknessStrain: number
+  /** Hardening strain of the middle of the metal, and of its surface, which is bent as well. */
   readonly strain: number
+  readonly surfaceStrain: number
+  /** Of its surface. */
   readonly workUsedFraction: number
   readonly crackProbability: number
   readonly light: Light
@@ -64,9 +68,10 @@ export interface DapStageResult {
 const [AMBER_INDEX, RED_INDEX] = [0.8, 1.3]
 const USUAL_RINGS = 40
 
-/** A sheet with the work each of its rings has used. */
+/** A sheet with the hardening strain of each ring's surface, and the work that has used there. */
 interface Worked {
   readonly sheet: DappedSheet
+  readonly surface: readonly number[]
   readonly used: readonly number[]
 }
 
@@ -76,48 +81,55 @@ function wrinkleRisk(closesMm: number, thicknessMm: number): WrinkleRisk {
 }
 
 /** The sheet after its anneal, ring by ring: what has been worked less softens less. */
-function annealed(alloy: Alloy, { sheet, used }: Worked): Worked {
+function annealed(alloy: Alloy, { sheet, surface, used }: Worked): Worked {
   const tempC = alloy.torchTargetC
   const timeS = recommendedAnnealS(alloy, tempC)
-  const heats = sheet.rings.map(({ strain }) => softenByHeat(alloy, { strain, tempC, timeS, grainMm: STOCK_GRAIN_MM }))
+  const soften = (strain: number) => softenByHeat(alloy, { strain, tempC, timeS, grainMm: STOCK_GRAIN_MM })
+  const skin = surface.map(soften)
   return {
-    sheet: { ...sheet, rings: sheet.rings.map((ring, i) => ({ ...ring, strain: heats[i]?.strain ?? ring.strain })) },
-    used: used.map((share, i) => share * (1 - (heats[i]?.softenedFraction ?? 0))),
+    sheet: { ...sheet, rings: sheet.rings.map((ring) => ({ ...ring, strain: soften(ring.strain).strain })) },
+    surface: skin.map(({ strain }) => strain),
+    used: used.map((share, i) => share * (1 - (skin[i]?.softenedFraction ?? 0))),
   }
 }
 
-function formed(alloy: Alloy, { sheet, used }: Worked, sphereRadiusMm: number, friction: number): Worked {
+/** The sheet on its next punch: its middle strained as the work is least, its surface bent by t/R as well, by the same both ways. */
+function formed({ alloy, thicknessMm, friction = 0 }: DapInput, { sheet, surface, used }: Worked, sphereRadiusMm: number): Worked {
   const after = dapStep(sheet, { sphereRadiusMm, hardening: hardeningOf(alloy), friction })
   const limit = strainLimit(alloy)
-  const added = after.rings.map((ring, i) => {
-    const before = sheet.rings[i] ?? ring
-    const weight = ring.roundStrain < before.roundStrain ? COMPRESSION_WEIGHT : 1
-    return (weight * (ring.strain - before.strain)) / limit
-  })
-  return { sheet: after, used: used.map((share, i) => share + (added[i] ?? 0)) }
-}
-
-function spot(thicknessMm: number, strainThrough: number, strain: number, used: number): DomeSpot {
+  const bent = thicknessMm * Math.abs(1 / sphereRadiusMm - 1 / (sheet.sphereRadiusMm ?? Number.POSITIVE_INFINITY))
+  const added = after.rings.map((ring, i) => ring.strain - (sheet.rings[i] ?? ring).strain + bent)
+  const weights = after.rings.map((ring, i) => (ring.roundStrain < (sheet.rings[i] ?? ring).roundStrain ? COMPRESSION_WEIGHT : 1))
   return {
-    thicknessMm: thicknessMm * Math.exp(strainThrough),
-    thicknessStrain: strainThrough,
-    strain,
-    workUsedFraction: used,
-    crackProbability: crackProbability(used),
-    light: lightOf(used),
+    sheet: after,
+    surface: surface.map((strain, i) => strain + (added[i] ?? 0)),
+    used: used.map((share, i) => share + ((weights[i] ?? 1) * (added[i] ?? 0)) / limit),
   }
 }
 
-function resultOf(input: DapInput, stage: DapInput['stages'][number], { sheet, used }: Worked, rimBeforeMm: number): DapStageResult {
-  const { rings, anglesRad = [], sphereRadiusMm = 1 } = sheet
-  const through = rings.map(thicknessStrain)
-  const strains = rings.map(({ strain }) => strain)
+/** A place of the sheet: what it takes of the values of all rings. */
+type Place = (values: readonly number[]) => number
+
+function spotAt({ alloy, thicknessMm }: DapInput, { sheet, surface, used }: Worked, place: Place): DomeSpot {
+  const thinned = thinnedByHand(place(sheet.rings.map(thicknessStrain)), alloy)
+  const workUsedFraction = Math.max(0, place(used))
+  return {
+    thicknessMm: thicknessMm * Math.exp(thinned),
+    thicknessStrain: thinned,
+    strain: Math.max(0, place(sheet.rings.map(({ strain }) => strain))),
+    surfaceStrain: Math.max(0, place(surface)),
+    workUsedFraction,
+    crackProbability: crackProbability(workUsedFraction),
+    light: lightOf(workUsedFraction),
+  }
+}
+
+function resultOf(input: DapInput, stage: DapInput['stages'][number], worked: Worked, rimBeforeMm: number): DapStageResult {
+  const { rings, anglesRad = [], sphereRadiusMm = 1 } = worked.sheet
   const half = Math.floor(rings.length / 2)
   const rimAngleRad = anglesRad.at(-1) ?? 0
   const rimDiameterMm = 2 * sphereRadiusMm * Math.sin(rimAngleRad)
   const floor = sphereRadiusMm * Math.cos(rimAngleRad)
-  const place = (by: (values: readonly number[]) => number) =>
-    spot(input.thicknessMm, by(through), Math.max(0, by(strains)), Math.max(0, by(used)))
   return {
     punchMm: stage.punchMm,
     annealed: stage.annealBefore,
@@ -125,9 +137,9 @@ function resultOf(input: DapInput, stage: DapInput['stages'][number], { sheet, u
     rimAngleRad,
     rimDiameterMm,
     heightMm: sphereRadiusMm - floor,
-    pole: place(atPole),
-    middle: place((values) => values[half] ?? 0),
-    rim: place(atRim),
+    pole: spotAt(input, worked, atPole),
+    middle: spotAt(input, worked, (values) => values[half] ?? 0),
+    rim: spotAt(input, worked, atRim),
     wrinkle: wrinkleRisk(rimBeforeMm - rimDiameterMm, input.thicknessMm),
     volumeRatio: volumeRatio(rings),
     profile: rings.map((ring, i) => {
@@ -135,9 +147,9 @@ function resultOf(input: DapInput, stage: DapInput['stages'][number], { sheet, u
       return {
         rMm: sphereRadiusMm * Math.sin(angle),
         zMm: sphereRadiusMm * Math.cos(angle) - floor,
-        thicknessMm: input.thicknessMm * Math.exp(through[i] ?? 0),
+        thicknessMm: input.thicknessMm * Math.exp(thinnedByHand(thicknessStrain(ring), input.alloy)),
         strain: ring.strain,
-        workUsedFraction: used[i] ?? 0,
+        workUsedFraction: worked.used[i] ?? 0,
       }
     }),
   }
@@ -152,11 +164,8 @@ function volumeRatio(rings: readonly Ring[]): number {
 /** Radius of the middle of the metal on a punch, mm. */
 export const sphereOnPunchMm = (punchMm: number, thicknessMm: number) => (punchMm + thicknessMm) / 2
 
-/** A disc may be so much larger than a hemisphere takes: what is trimmed off its rim. */
-const TRIM = 1.05
-
 /** The smallest punch a disc can lie on: it wraps half way round at the most, and its trim over. */
-export const smallestPunchMm = (discMm: number, thicknessMm: number) => discMm / (TRIM * Math.SQRT2) - thicknessMm
+export const smallestPunchMm = (discMm: number, thicknessMm: number) => discMm / MOST_WRAP - thicknessMm
 
 /** Whether a disc of this size can lie on a punch at all. */
 export const fitsPunch = (discMm: number, punchMm: number, thicknessMm: number) => punchMm >= smallestPunchMm(discMm, thicknessMm) - 1e-9
@@ -166,15 +175,13 @@ export const fitsPunch = (discMm: number, punchMm: number, thicknessMm: number) 
  * (rigid–plastic, rim free to draw in; source: dap-fit, thinning of the pole low: technique moves it by a factor 0.4 to 1.8).
  */
 export function dap(input: DapInput): DapStageResult[] {
-  const { alloy, discMm, thicknessMm, strain, stages, friction = 0, rings = USUAL_RINGS } = input
-  let worked: Worked = {
-    sheet: flatSheet(discMm / 2, rings, strain),
-    used: Array.from({ length: rings }, () => strain / strainLimit(alloy)),
-  }
+  const { alloy, discMm, thicknessMm, strain, stages, rings = USUAL_RINGS } = input
+  const ofEach = (value: number) => Array.from({ length: rings }, () => value)
+  let worked: Worked = { sheet: flatSheet(discMm / 2, rings, strain), surface: ofEach(strain), used: ofEach(strain / strainLimit(alloy)) }
   let rimMm = discMm
   return stages.map((stage) => {
     if (stage.annealBefore) worked = annealed(alloy, worked)
-    worked = formed(alloy, worked, sphereOnPunchMm(stage.punchMm, thicknessMm), friction)
+    worked = formed(input, worked, sphereOnPunchMm(stage.punchMm, thicknessMm))
     const result = resultOf(input, stage, worked, rimMm)
     rimMm = result.rimDiameterMm
     return result

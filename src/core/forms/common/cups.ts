@@ -39,7 +39,7 @@ export function dapSteps(punchesMm: readonly number[], discMm: number, last?: Ta
 }
 
 /** What the steps down to the last sphere are, and whether there is a punch for each. */
-export function stepsCheck({ punchesMm, outcome, ownSet }: Cups): Check {
+export function stepsCheck({ punchesMm, outcome, missingMm, ownSet }: Cups): Check {
   const set = ownSet ? 'on your wall' : 'in the usual set'
   const list = punchesMm.map((punch) => formatPlain(punch, 1)).join(', ')
   const said = { code: 'cup-sequence', source: 'bench-practice' } as const
@@ -56,6 +56,6 @@ export function stepsCheck({ punchesMm, outcome, ownSet }: Cups): Check {
     message:
       punchesMm.length === 0
         ? `No punch ${set} is near this sphere.`
-        : `There is no punch between the sheet and ${list} mm ${set} small enough a step: expect to work the rim down by hand.`,
+        : `There is no punch between the sheet and ${list} mm ${set} small enough a step${missingMm === undefined ? '' : `, one of ${formatPlain(missingMm, 0)} mm would be`}: expect to work the rim down by hand.`,
   }
 }

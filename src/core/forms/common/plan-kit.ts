@@ -7,6 +7,7 @@ import type { SourceId } from '../../sources/sources'
 import { massWith } from '../../tables/figures'
 import type { Bench } from '../../toolwall/tools'
 import { formatPlain } from '../../units/format'
+import type { Unit } from '../../units/unit'
 import { derive, type Given, given, note, type WorkingLog } from '../../working/derive'
 import type { BlankSpec, Check, FormPlan, OutcomeSpec, SchoolChoice, SchoolOption, Target } from '../contract'
 import { markUp } from '../define-form'
@@ -238,14 +239,16 @@ export function limitCheck(spec: {
   readonly source: SourceId
   readonly actual: number
   readonly limit: number
+  /** Of both; millimetres where it is not said. */
+  readonly unit?: Unit
   readonly good: string
   readonly bad: string
 }): Check {
   const facts = {
     code: spec.code,
     source: spec.source,
-    actual: { value: spec.actual, unit: 'mm' as const },
-    limit: { value: spec.limit, unit: 'mm' as const },
+    actual: { value: spec.actual, unit: spec.unit ?? 'mm' },
+    limit: { value: spec.limit, unit: spec.unit ?? 'mm' },
   }
   return spec.ok
     ? { level: 'ok', ...facts, message: spec.good }

@@ -5,6 +5,7 @@ import type { WorkingLog } from '../../working/derive'
 import type { Answer, Check, FormPlan, OutcomeSpec } from '../contract'
 import { type Cups, cupsFor, dapSteps, stepsCheck } from './cups'
 import { BLANK_TEXTS, type BlankSchool, domeBlankMm } from './dome-blank'
+import { domedThicknesses } from './dome-thickness'
 import {
   answerOf,
   type CommonInput,
@@ -67,8 +68,15 @@ export function shellsAnswer(log: WorkingLog, input: TwoShells, size: ShellSize)
 }
 
 /** How far it is across: the record is kept of it. */
-export function shellsOutcome({ field, label, acrossMm }: ShellSize): OutcomeSpec {
+function shellsOutcome({ field, label, acrossMm }: ShellSize): OutcomeSpec {
   return { dimension: field, label, valueMm: acrossMm, plusMinusMm: 0.3, follows: field }
+}
+
+/** How far it is across, and how thick its shells come out. */
+export function shellsOutcomes(input: TwoShells, size: ShellSize, bench: Bench): readonly OutcomeSpec[] {
+  const mid = middleOf(input, size)
+  const disc = { ...input, discMm: domeBlankMm([], input.schools.blank, mid), sphereMm: capRadiusMm(mid) }
+  return [shellsOutcome(size), ...domedThicknesses(disc, bench)]
 }
 
 /** Two equal shells of a sphere soldered rim to rim: a bead where they are half spheres, a lentil where they are shallow. */
@@ -119,7 +127,7 @@ export function planTwoShells(log: WorkingLog, input: TwoShells, bench: Bench, s
       { op: 'finish', params: {}, target },
     ],
     ...(input.holeMm > 0 ? {} : { without: ['hole'] }),
-    regions: ['crown', 'rim'],
+    regions: ['crown', 'middle', 'rim'],
     solids: [1 as const, -1 as const].map((facing) => ({
       solid: {
         kind: 'cap' as const,

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { defineOperation } from '../contract'
+import { curledEffect, curledParams } from './curled'
 
 export const closeTube = defineOperation({
   id: 'close-tube',
@@ -11,6 +12,7 @@ export const closeTube = defineOperation({
   waitS: 0,
   caution: 'Eye protection on. Never one hardened face on another.',
   does: 'no insideOpen; temper +0.2',
-  params: z.object({}),
+  params: z.object({ ...curledParams() }),
+  effect: (params, context) => curledEffect(params, 2 * Math.PI, context),
   words: { say: 'Light blows all along, the gap closing evenly, no edge over the other.' },
 })

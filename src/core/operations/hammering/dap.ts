@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { CROWN_THINNING_RATIO, rimHoopStrain } from '../../forming/dome'
+import { domedMetal } from '../../forming/dapping/domed-metal'
 import { COMPRESSION_WEIGHT } from '../../forming/work-used'
 import { lengthMm } from '../../units/fields'
 import { formatPlain } from '../../units/format'
@@ -23,16 +23,18 @@ export const dap = defineOperation({
     hollowMm: lengthMm({ label: 'Hollow', min: 1, max: 150 }).optional(),
     block: z.enum(['wood', 'steel']).optional(),
   }),
-  effect: ({ punchMm, discMm }, { thicknessMm }) => {
+  effect: ({ punchMm, discMm }, { alloy, thicknessMm }) => {
     if (punchMm === undefined || discMm === undefined) return undefined
     const radius = Math.max((punchMm + thicknessMm) / 2, discMm / 4 + 1e-9)
-    const hoop = Math.abs(rimHoopStrain(discMm, radius))
+    const { crown, middle, rim } = domedMetal(alloy, discMm, radius)
+    // its surface is bent as well, by the same both ways
     const bent = thicknessMm / radius
     return {
       elsewhere: UNWORKED,
       at: {
-        crown: { strain: CROWN_THINNING_RATIO * hoop + bent, weight: 1, held: 'dome' },
-        rim: { strain: hoop + bent, weight: COMPRESSION_WEIGHT, held: 'dome' },
+        crown: { strain: crown.strain + bent, weight: 1, held: 'dome', through: crown.thicknessStrain },
+        middle: { strain: middle.strain + bent, weight: COMPRESSION_WEIGHT, held: 'dome', through: middle.thicknessStrain },
+        rim: { strain: rim.strain + bent, weight: COMPRESSION_WEIGHT, held: 'dome', through: rim.thicknessStrain },
       },
     }
   },

@@ -8,6 +8,7 @@ import { removeTemplate } from '../marking/remove-template'
 import { tapeInk } from '../marking/tape-ink'
 import { transferHoles } from '../marking/transfer-holes'
 import { trialFit } from '../marking/trial-fit'
+import { tryMetal } from '../marking/try-metal'
 import { tryOn } from '../marking/try-on'
 
 export const MARKING = [
@@ -21,5 +22,6 @@ export const MARKING = [
   tapeInk,
   transferHoles,
   trialFit,
+  tryMetal,
   tryOn,
 ] as const

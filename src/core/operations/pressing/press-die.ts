@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { clampedPoleStrain, freeStrains } from '../../forming/press'
+import { clampedPoleStrain, freelyPressed } from '../../forming/press'
 import { COMPRESSION_WEIGHT } from '../../forming/work-used'
 import { lengthMm } from '../../units/fields'
 import { formatPlain } from '../../units/format'
@@ -23,15 +23,16 @@ export const pressDie = defineOperation({
   }),
   effect: ({ depthMm, halfMm, rimHeld }, { alloy, thicknessMm }) => {
     const impression = { halfMm, depthMm: Math.min(depthMm, halfMm) }
-    if (rimHeld)
-      return { elsewhere: UNWORKED, at: { impression: { strain: -clampedPoleStrain(alloy, impression), weight: 1, held: 'press' } } }
-    const { rim, middle } = freeStrains(impression)
-    const bent = depthMm > 0 ? (2 * depthMm * thicknessMm) / (halfMm ** 2 + depthMm ** 2) : 0
+    const through = clampedPoleStrain(alloy, impression)
+    if (rimHeld) return { elsewhere: UNWORKED, at: { impression: { strain: -through, through, weight: 1, held: 'press' } } }
+    const pressed = freelyPressed(alloy, impression)
+    if (!pressed) return { elsewhere: UNWORKED }
+    const bent = (2 * depthMm * thicknessMm) / (halfMm ** 2 + depthMm ** 2)
     return {
       elsewhere: UNWORKED,
       at: {
-        impression: { strain: middle + bent, weight: 1, held: 'press' },
-        margin: { strain: rim, weight: COMPRESSION_WEIGHT, held: 'press' },
+        impression: { strain: pressed.crown.strain + bent, weight: 1, held: 'press', through: pressed.crown.thicknessStrain },
+        margin: { strain: pressed.rim.strain + bent, weight: COMPRESSION_WEIGHT, held: 'press', through: pressed.rim.thicknessStrain },
       },
     }
   },

@@ -10,8 +10,12 @@ import type { Done, Walked } from './walked'
 function sharerWith(world: World, share: Share, later: Act): (earlier: Act) => boolean {
   if (share === 'joint') return (earlier) => earlier.joints.some((joint) => later.joints.includes(joint))
   const own = sharedThings(world, share === 'attached' ? [...attachedTo(world, later.things)] : later.things)
-  const meets = (earlier: Act) =>
-    earlier.things.some((thing) => own.has(thing)) || later.things.some((thing) => sharedThings(world, earlier.things).has(thing))
+  const isOwn = (earlier: Act) => earlier.things.some((thing) => own.has(thing))
+  // where nothing was divided, things share only themselves
+  const meets =
+    world.from.size === 0
+      ? isOwn
+      : (earlier: Act) => isOwn(earlier) || later.things.some((thing) => sharedThings(world, earlier.things).has(thing))
   if (share === 'place') return (earlier) => earlier.place === later.place && meets(earlier)
   if (share === 'face') return (earlier) => earlier.face === later.face && meets(earlier)
   return meets

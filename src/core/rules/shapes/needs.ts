@@ -83,5 +83,5 @@ function isAsked(world: World, { joints }: Act, thing: string): boolean {
 
 /** A thing’s own history and that of what it was divided from. */
 export function sharedThings(world: World, things: readonly string[]): Set<string> {
-  return new Set(things.flatMap((thing) => withForebears(world, thing)))
+  return new Set(world.from.size === 0 ? things : things.flatMap((thing) => withForebears(world, thing)))
 }

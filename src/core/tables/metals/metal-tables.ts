@@ -93,6 +93,7 @@ export const metalTables = [
     source: 'alloy-handbook',
     confidence: 'medium',
     ownership: 'preset',
+    takesOwn: true,
     rows: () => Object.entries(METAL_FIGURES).map(figureRow),
   }),
   defineTable({

@@ -24,6 +24,7 @@ export const toolTables = [
     source: 'house-default',
     confidence: 'medium',
     ownership: 'preset',
+    takesOwn: true,
     rows: () =>
       Object.entries(FIGURES)
         .filter(([id]) => !Object.hasOwn(METAL_FIGURES, id))

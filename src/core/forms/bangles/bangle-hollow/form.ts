@@ -136,6 +136,12 @@ const insideOf = (log: WorkingLog, input: Input) =>
 
 const outcomeOf = (input: Input): OutcomeSpec => asked('insideDiameterMm', 'Inside diameter', insideOf([], input), 0.5, 1 / Math.PI)
 
+/** Its bore, and how thick its tube comes out: that is the strip's width, and no length moves it. */
+const outcomesOf = (input: Input): readonly OutcomeSpec[] => [
+  outcomeOf(input),
+  asked('tubeOutsideMm', 'Outside of the tube', tubeOf([], input), 0.2, 0),
+]
+
 /** The strip that the + 3 rule was found on, near enough. */
 const isRuleStrip = ({ widthMm, thicknessMm }: Input) => Math.abs(widthMm - 13) <= 2 && Math.abs(thicknessMm - 0.7) <= 0.2
 
@@ -150,6 +156,8 @@ function lengthChoice(input: Input): SchoolChoice {
       .map((school) => ({ ...school, why: `${school.why} Gives ${formatPlain(boreOf(school.id as School), 2)} mm inside.` })),
   }
 }
+
+const CURLS = ['curl-edge', 'close-tube'] as const
 
 function planHollow(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
@@ -190,6 +198,7 @@ function planHollow(input: Input, bench: Bench): FormPlan {
       section[1] ?? view('blank', 'Blank', {}),
     ],
     sizedSteps: [
+      ...CURLS.map((op) => ({ op, params: { stripMm: input.widthMm, insideMm: answer.markAt / Math.PI - input.thicknessMm } })),
       ...bentSteps({
         what: 'the strip',
         cutMm: answer.markAt,
@@ -198,7 +207,7 @@ function planHollow(input: Input, bench: Bench): FormPlan {
         target,
       }),
     ],
-    regions: ['outside', 'inside'],
+    regions: ['waist', 'quarter', 'edge'],
     solids: [
       {
         solid: {
@@ -224,7 +233,7 @@ export const bangleHollow = defineForm({
   example: { insideDiameterMm: 'bangle 2-7', alloy: 'red-brass-c230', thicknessMm: 0.75, widthMm: 12 },
   ask: { words: ['hollow bangle'], sizes: ['insideDiameterMm', 'widthMm'] },
   answer: answerFor,
-  outcomes: (input) => [outcomeOf(input)],
+  outcomes: outcomesOf,
   measured: ['insideDiameterMm', 'widthMm'],
   plan: planHollow,
 })

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { formingRadius } from '../../../forming/springback'
+import { answerBend } from '../../../forming/bend-answer'
 import { arcPoints } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
 import { alloyWith } from '../../../tables/own-metal'
@@ -78,16 +78,19 @@ function gapArcMm(log: WorkingLog, input: Input): number {
   })
 }
 
-/** Middle of the metal as the cuff is worn, and the former it springs from. */
-function formerOf(input: Input, { figures }: Bench) {
-  const wornMm = insideMm(input) / 2 + input.thicknessMm / 2
-  const bent = formingRadius(alloyWith(input.alloy, figures), {
-    radiusMm: wornMm,
-    thicknessMm: input.thicknessMm,
-    widthMm: Math.max(input.widthMm, input.endWidthMm),
-    strain: 0,
-  })
-  return bent === undefined ? undefined : 2 * (bent - input.thicknessMm / 2)
+/** The cuff bent to a radius of the middle of its metal, annealed, and let go. */
+const bentTo = (radiusMm: number, { alloy, thicknessMm, widthMm, endWidthMm }: Input, { figures }: Bench) =>
+  answerBend(alloyWith(alloy, figures), { radiusMm, thicknessMm, widthMm: Math.max(widthMm, endWidthMm), strain: 0 })
+
+/** The former it springs from to what is worn, and how far off it may spring from that, both across the inside; undefined where none is small enough. */
+function formerOf(input: Input, bench: Bench) {
+  const { formerRadiusMm } = bentTo((insideMm(input) + input.thicknessMm) / 2, input, bench)
+  if (formerRadiusMm === null) return undefined
+  const { leastMm, mostMm } = bentTo(formerRadiusMm, input, bench).between
+  return {
+    insideMm: 2 * formerRadiusMm - input.thicknessMm,
+    plusMinusMm: leastMm === null || mostMm === null ? insideMm(input) / 2 : mostMm - leastMm,
+  }
 }
 
 function lengthOf(log: WorkingLog, input: Input, school: School): number {
@@ -179,6 +182,13 @@ function answerFor(log: WorkingLog, input: Input): Answer {
 
 const outcomeOf = (input: Input): OutcomeSpec => asked('gapMm', 'Gap inside', Math.max(0.1, input.gapMm), 1)
 
+/** Its gap, and how wide it stands when the former is out of it: no cut moves that. */
+function outcomesOf(input: Input, bench: Bench): readonly OutcomeSpec[] {
+  const former = formerOf(input, bench)
+  const stands = former ? [asked('letGoMm', 'Inside across, let go', insideMm(input), former.plusMinusMm, 0)] : []
+  return [outcomeOf(input), ...stands]
+}
+
 /** What it springs back from. */
 const springCheck = (formerMm: number | undefined): Check => ({
   level: formerMm === undefined ? 'warn' : 'note',
@@ -195,7 +205,7 @@ function planCuff(input: Input, bench: Bench): FormPlan {
   const calculatedMm = lengthOf([], input, input.schools.length)
   const answer = answerFor(log, input)
   const worn = input.wristMm + input.easeMm
-  const formerMm = formerOf(input, bench)
+  const formerMm = formerOf(input, bench)?.insideMm
   const target = targetOf(outcomeOf(input))
   const outline = cuffOutline(answer.markAt, input)
   return completePlan({
@@ -258,7 +268,7 @@ export const cuff = defineForm({
   example: { wristMm: 158, gapMm: 27, alloy: 'copper-c110', thicknessMm: '17 ga', widthMm: 24, endWidthMm: 16, cornerMm: 7 },
   ask: { words: ['cuff'], sizes: ['wristMm', 'widthMm'] },
   answer: answerFor,
-  outcomes: (input) => [outcomeOf(input)],
+  outcomes: outcomesOf,
   measured: ['wristMm', 'gapMm'],
   plan: planCuff,
 })

@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { lengthMm } from '../../../units/fields'
 import { BLANK_SCHOOLS, domeSpread } from '../../common/dome-blank'
 import { commonFields, type OutputOf } from '../../common/fields'
-import { planTwoShells, type ShellSize, shellsAnswer, shellsOutcome } from '../../common/two-shells'
+import { planTwoShells, type ShellSize, shellsAnswer, shellsOutcomes } from '../../common/two-shells'
 import { defineForm, schoolsField } from '../../define-form'
 
 const input = () =>
@@ -39,7 +39,7 @@ export const bead = defineForm({
   example: { outsideMm: 13, alloy: 'sterling-925', thicknessMm: '23 ga', holeMm: 1.2 },
   ask: { words: ['bead'], sizes: ['outsideMm'] },
   answer: (log, value) => shellsAnswer(log, value, sizeOf(value)),
-  outcomes: (value) => [shellsOutcome(sizeOf(value))],
+  outcomes: (value, bench) => shellsOutcomes(value, sizeOf(value), bench),
   measured: ['outsideMm'],
   spread: domeSpread,
   plan: (value, bench) => planTwoShells([], value, bench, sizeOf(value)),

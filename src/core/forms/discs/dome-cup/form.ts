@@ -10,6 +10,7 @@ import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { cupsFor, dapSteps, stepsCheck } from '../../common/cups'
 import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm, domeSpread } from '../../common/dome-blank'
+import { domedThicknesses } from '../../common/dome-thickness'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import { answerOf, completePlan, discBlank, discView, hazardNotes, limitCheck, schoolChoice, targetOf, view } from '../../common/plan-kit'
 import { shellSection } from '../../common/shell'
@@ -128,7 +129,7 @@ function answerFor(log: WorkingLog, input: Input): Answer {
 const outsideOf = ({ cupMm, thicknessMm }: Input) => cupMm / (cupMm - thicknessMm)
 
 /** In this cup: deeper with more disc always, wider only until it is a half sphere. */
-function outcomesOf(input: Input): readonly [OutcomeSpec, OutcomeSpec] {
+function sizesOf(input: Input): readonly [OutcomeSpec, OutcomeSpec] {
   const { radius, mid } = middleOf(input)
   const disc = domeBlankMm([], 'equal-area', mid)
   return [
@@ -147,6 +148,12 @@ function outcomesOf(input: Input): readonly [OutcomeSpec, OutcomeSpec] {
       follows: rimPerDisc(disc, radius) * outsideOf(input),
     },
   ]
+}
+
+function outcomesOf(input: Input, bench: Bench): readonly OutcomeSpec[] {
+  const { radius, mid } = middleOf(input)
+  const discMm = domeBlankMm([], input.schools.blank, mid)
+  return [...sizesOf(input), ...domedThicknesses({ ...input, discMm, sphereMm: radius }, bench)]
 }
 
 function planDomeCup(input: Input, bench: Bench): FormPlan {
@@ -170,7 +177,7 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
   const own = usable(bench.tools, 'punch').map((tool) => tool.size)
   const punches = own.length > 0 ? own : DAPPING_PUNCHES_MM
   const nearest = punches.filter((size) => size <= punchMm + 0.05).sort((first, second) => second - first)[0]
-  const [height, rim] = outcomesOf(input).map(targetOf)
+  const [height, rim] = sizesOf(input).map(targetOf)
   const last = Math.max(1, Math.min(120, nearest ?? punchMm))
   const sequence = cupsFor(input.thicknessMm, bench, calculatedMm, (last + input.thicknessMm) / 2)
   const centre = [0, mid.heightMm - radius] as const
@@ -196,7 +203,7 @@ function planDomeCup(input: Input, bench: Bench): FormPlan {
       ...dapSteps(sequence.punchesMm.length > 0 ? sequence.punchesMm : [last], Math.max(1, answer.markAt), height),
       { op: 'finish', params: {}, ...(rim ? { target: rim } : {}) },
     ],
-    regions: ['crown', 'rim'],
+    regions: ['crown', 'middle', 'rim'],
     solids: [
       { solid: { kind: 'cap', discMm: calculatedMm, halfAngleRad: half, thicknessMm: input.thicknessMm, facing: 1 }, at: [0, 0, 0] },
     ],

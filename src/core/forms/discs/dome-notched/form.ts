@@ -1,16 +1,21 @@
 import * as z from 'zod'
 import { cutAround } from '../../../drawing/cut'
 import type { DrawingView } from '../../../drawing/drawing'
+import { domedMetal } from '../../../forming/dapping/domed-metal'
+import { HOLE_FACTOR, lipRisk, notchFactor } from '../../../forming/dapping/opening'
 import { capHalfAngleRad, capRadiusMm } from '../../../forming/dome'
+import { ANNEAL_AT, COMPRESSION_WEIGHT, RISK_AT, strainLimit } from '../../../forming/work-used'
 import { subtractRegions } from '../../../geometry/clip'
 import { circleHole, circleOutline, netAreaMm2, rectangleOutline } from '../../../geometry/outline'
 import type { Outline } from '../../../geometry/point'
+import { alloyWith } from '../../../tables/own-metal'
 import type { Bench } from '../../../toolwall/tools'
 import { choice, lengthMm } from '../../../units/fields'
 import { formatPlain } from '../../../units/format'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { cupsFor, dapSteps, stepsCheck } from '../../common/cups'
 import { domeBlankMm, domeSpread } from '../../common/dome-blank'
+import { domedThicknesses } from '../../common/dome-thickness'
 import { closingFields, commonFields, type OutputOf } from '../../common/fields'
 import {
   answerOf,
@@ -141,9 +146,49 @@ function sectionView(input: Input): DrawingView {
   })
 }
 
-/** What the piece is warned of, or cleared of. */
-function checksOf(input: Input, left: number): Check[] {
+/** A needle file leaves this radius at the root of a notch, mm (common practice, low). */
+const FILED_ROOT_MM = 0.3
+
+/** What the opening does to metal that is domed with it: a notch tears from its root, a wide lip folds. */
+function openChecks(input: Input, left: number, { figures }: Bench): Check[] {
+  const { mid, radius } = capOf(input)
+  const alloy = alloyWith(input.alloy, figures)
+  const { crown, rim } = domedMetal(alloy, domeBlankMm([], input.schools.flat, mid), radius)
+  const lip = lipRisk({ bridgeMm: left, thicknessMm: input.thicknessMm, rimStrain: rim.strain })
+  const isNotch = input.opening === 'notch'
+  const factor = isNotch ? notchFactor(input.notchMm, FILED_ROOT_MM) : HOLE_FACTOR
+  // of its surface, which is bent as well: a notch lies in the rim, a window in the crown
+  const bent = input.thicknessMm / radius
+  const worked = isNotch ? COMPRESSION_WEIGHT * (rim.strain + bent) : crown.strain + bent
+  const used = (factor * worked) / strainLimit(alloy)
+  const folds: Check = {
+    level: 'note',
+    code: 'lip-folds',
+    field: 'openingMm',
+    source: 'bench-practice',
+    message: 'Sawn before it is domed, the lip beside the opening is wide enough to fold as the rim draws in: small steps, or dome first.',
+  }
   return [
+    ...(lip === 'folds' ? [folds] : []),
+    limitCheck({
+      code: 'opening-tears',
+      ok: used < ANNEAL_AT,
+      level: used < RISK_AT ? 'note' : 'warn',
+      field: isNotch ? 'notchMm' : 'openingMm',
+      source: 'trade-limit',
+      actual: 100 * used,
+      limit: 100 * ANNEAL_AT,
+      unit: '%',
+      good: `Domed with its opening, its edge uses about ${formatPlain(100 * used, 0)} % of what the metal can take.`,
+      bad: `Domed with its opening, its edge uses about ${formatPlain(100 * used, 0)} % of what the metal can take, ${formatPlain(factor, 1)} times the rest: round the corners out, anneal between the punches, or dome first and saw it after.`,
+    }),
+  ]
+}
+
+/** What the piece is warned of, or cleared of. */
+function checksOf(input: Input, left: number, bench: Bench): Check[] {
+  return [
+    ...openChecks(input, left, bench),
     limitCheck({
       code: 'metal-beside-opening',
       ok: left >= 3 * input.thicknessMm,
@@ -214,6 +259,14 @@ function answerFor(log: WorkingLog, input: Input): Answer {
 
 const outcomeOf = (input: Input): OutcomeSpec => asked('widthMm', 'Across the rim', input.widthMm, 0.3)
 
+function outcomesOf(input: Input, bench: Bench): readonly OutcomeSpec[] {
+  const { mid, radius } = capOf(input)
+  const disc = { ...input, discMm: domeBlankMm([], input.schools.flat, mid), sphereMm: radius }
+  // a window leaves no crown to measure
+  const thicknesses = domedThicknesses(disc, bench).filter(({ dimension }) => input.opening === 'notch' || dimension === 'rimThicknessMm')
+  return [outcomeOf(input), ...thicknesses]
+}
+
 function planNotched(input: Input, bench: Bench): FormPlan {
   const log: WorkingLog = []
   const school = input.schools.flat
@@ -245,7 +298,7 @@ function planNotched(input: Input, bench: Bench): FormPlan {
       leftMm: { value: left, unit: 'mm' },
     },
     choice: schoolChoice('flat', 'How dome and disc answer', school, FLAT_TEXTS, discOf),
-    checks: [...checksOf(input, left), stepsCheck(sequence)],
+    checks: [...checksOf(input, left, bench), stepsCheck(sequence)],
     views: viewsOf(input, { answer, cut, holes, opening, r, calculatedMm, window }),
     sizedSteps: [
       { op: 'saw', params: { what: 'the disc', cutMm: answer.markAt } },
@@ -258,7 +311,7 @@ function planNotched(input: Input, bench: Bench): FormPlan {
       ),
       { op: 'finish', params: {}, target },
     ],
-    regions: ['crown', 'rim'],
+    regions: ['crown', 'middle', 'rim'],
     ...(window
       ? {
           solids: [
@@ -289,7 +342,7 @@ export const domeNotched = defineForm({
   example: { widthMm: 27, heightMm: 8, opening: 'window', openingMm: 9, alloy: 'yellow-brass-c260', thicknessMm: '22 ga' },
   ask: { words: ['notched dome', 'dome with window', 'dome with notch'], sizes: ['widthMm', 'heightMm', 'openingMm'] },
   answer: answerFor,
-  outcomes: (input) => [outcomeOf(input)],
+  outcomes: outcomesOf,
   measured: ['widthMm', 'heightMm'],
   spread: domeSpread,
   plan: planNotched,

@@ -4,6 +4,7 @@ import type { Bench } from '../../../toolwall/tools'
 import { derive, given, type WorkingLog } from '../../../working/derive'
 import { type Cups, cupsFor, dapSteps } from '../../common/cups'
 import { BLANK_SCHOOLS, BLANK_TEXTS, domeBlankMm, domeSpread } from '../../common/dome-blank'
+import { domedThicknesses } from '../../common/dome-thickness'
 import { answerOf, discBlank } from '../../common/plan-kit'
 import type { Answer, FormPlan, OutcomeSpec, Quantity, SchoolChoice, SizedStep, Target } from '../../contract'
 import { defineForm } from '../../define-form'
@@ -82,8 +83,8 @@ function answerFor(log: WorkingLog, input: DomeInput): Answer {
   ])
 }
 
-/** In the same cup: height and rim both grow with the disc, until a half sphere only grows deeper. */
-function domeOutcomes(input: DomeInput): readonly OutcomeSpec[] {
+/** In the same cup: height and rim both grow with the disc, until a half sphere only grows deeper; the metal thins at the crown. */
+function domeOutcomes(input: DomeInput, bench: Bench): readonly OutcomeSpec[] {
   const mid = middleOf(input)
   const disc = domeBlankMm([], 'equal-area', mid)
   const sphere = capRadiusMm(mid)
@@ -96,6 +97,7 @@ function domeOutcomes(input: DomeInput): readonly OutcomeSpec[] {
       plusMinusMm: 0.3,
       follows: rimPerDisc(disc, sphere),
     },
+    ...domedThicknesses({ ...input, discMm: domeBlankMm([], input.schools.blank, mid), sphereMm: sphere }, bench),
   ]
 }
 
@@ -145,7 +147,7 @@ function planDome(input: DomeInput, bench: Bench): FormPlan {
     ],
     drawing: drawDome(input, mid, blankMm, markAt),
     sizedSteps: sizedSteps(input, sequence, blankMm, markAt),
-    regions: ['crown', 'rim'],
+    regions: ['crown', 'middle', 'rim'],
     method: BLANK_TEXTS[input.schools.blank].title.toLowerCase(),
   }
 }

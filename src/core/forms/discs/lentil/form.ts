@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { lengthMm } from '../../../units/fields'
 import { BLANK_SCHOOLS, domeSpread } from '../../common/dome-blank'
 import { commonFields, type OutputOf } from '../../common/fields'
-import { planTwoShells, type ShellSize, shellsAnswer, shellsOutcome } from '../../common/two-shells'
+import { planTwoShells, type ShellSize, shellsAnswer, shellsOutcomes } from '../../common/two-shells'
 import { defineForm, schoolsField } from '../../define-form'
 
 const input = () =>
@@ -43,7 +43,7 @@ export const lentil = defineForm({
   example: { acrossMm: 21, overMm: 8, alloy: 'sterling-925', thicknessMm: '24 ga' },
   ask: { words: ['lentil', 'lentil bead'], sizes: ['acrossMm', 'overMm'] },
   answer: (log, value) => shellsAnswer(log, value, sizeOf(value)),
-  outcomes: (value) => [shellsOutcome(sizeOf(value))],
+  outcomes: (value, bench) => shellsOutcomes(value, sizeOf(value), bench),
   measured: ['acrossMm', 'overMm'],
   spread: domeSpread,
   plan: (value, bench) => planTwoShells([], value, bench, sizeOf(value)),

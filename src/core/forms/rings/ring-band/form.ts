@@ -1,3 +1,5 @@
+import { type HammeredRing, hammeredWidthMm, hammerGrowthMm } from '../../../forming/hammered-ring'
+import { figureOf } from '../../../tables/figures'
 import { MM_PER_US_SIZE, ringSizeOf, ringSizeWords } from '../../../tables/rings/rings'
 import { wideBandUsSizes } from '../../../tables/rings/wide-band'
 import type { Bench } from '../../../toolwall/tools'
@@ -33,7 +35,41 @@ function fitChoice(input: Input, bench: Bench): SchoolChoice {
   }
 }
 
-const bandOf = (input: Input, bench: Bench): ClosedBand => ({ ...input, name: 'band', fitMm: fitOf(input, input.schools.fit, bench) })
+/** The ring under the hammer, where it is a strip that is hammered down. */
+function hammered({ stock, hammeredToMm, ...input }: Input, { figures }: Bench, fitMm: number): HammeredRing | undefined {
+  if (stock !== 'strip' || hammeredToMm === undefined) return undefined
+  return { ...input, hammeredToMm, insideDiameterMm: input.insideDiameterMm + fitMm, spreadRatio: figureOf('hammer-spread', figures) }
+}
+
+function bandOf(input: Input, bench: Bench): ClosedBand {
+  const fitMm = fitOf(input, input.schools.fit, bench)
+  const ring = hammered(input, bench, fitMm)
+  return { ...input, name: 'band', fitMm, growthMm: input.growthMm + (ring ? hammerGrowthMm(ring) : 0) }
+}
+
+/** What the hammer makes of the ring, step and all; without it the step is left out. */
+function underHammer(log: WorkingLog, input: Input, bench: Bench): Pick<FormPlan, 'results' | 'sizedSteps' | 'without'> {
+  const ring = hammered(input, bench, fitOf(input, input.schools.fit, bench))
+  if (!ring) return { results: {}, sizedSteps: [], without: ['planish'] }
+  const { insideDiameterMm, thicknessMm, hammeredToMm, spreadRatio } = ring
+  const growthMm = derive(log, {
+    label: 'Grows under the hammer',
+    formula: 'd − ((d + h)·(h/t)^(1 − λ) − t)',
+    unit: 'mm',
+    source: 'closed-form',
+    given: [
+      given('d', 'inside diameter', insideDiameterMm),
+      given('t', 'thickness', thicknessMm),
+      given('h', 'hammered down to', hammeredToMm),
+      given('λ', 'share that goes into the width', spreadRatio, 'ratio'),
+    ],
+    note: 'The metal keeps its volume; how much of it goes into the width is the hand’s, and its figure is yours to set.',
+  })
+  return {
+    results: { hammerGrowthMm: { value: growthMm, unit: 'mm' }, hammeredWidthMm: { value: hammeredWidthMm(ring), unit: 'mm' } },
+    sizedSteps: [{ op: 'planish', params: { what: 'the outside', thinnedFraction: 1 - hammeredToMm / thicknessMm } }],
+  }
+}
 
 function ownChecks(input: Input, bench: Bench): Check[] {
   const checks: Check[] = []
@@ -122,6 +158,7 @@ function planRingBand(input: Input, bench: Bench): FormPlan {
   }
   const plan = planClosedBand(log, bandOf(input, bench), bench)
   const strip = fromStrip(log, input)
+  const hammer = underHammer(log, input, bench)
   const us = ringSizeOf('US', input.insideDiameterMm)
   const uk = ringSizeOf('UK', input.insideDiameterMm)
   return {
@@ -132,9 +169,12 @@ function planRingBand(input: Input, bench: Bench): FormPlan {
       ukSize: { value: uk, unit: 'UK size' },
       isoSize: { value: ringSizeOf('ISO', input.insideDiameterMm), unit: 'ISO size' },
       ...strip.results,
+      ...hammer.results,
       usSizesPerHalfMm: { value: 0.5 / Math.PI / MM_PER_US_SIZE, unit: 'US size' },
     },
     choices: [...plan.choices, fitChoice(input, bench)],
+    sizedSteps: [...plan.sizedSteps, ...hammer.sizedSteps],
+    ...(hammer.without ? { without: hammer.without } : {}),
     checks: [
       {
         level: 'ok',
@@ -154,7 +194,7 @@ export const ringBand = defineForm({
   title: 'Ring band',
   summary: 'A finger ring bent round from flat strip or round wire and soldered shut: how long to cut.',
   input: ringBandInput,
-  onlyWhen: { widthMm: ['stock', 'strip'] },
+  onlyWhen: { widthMm: ['stock', 'strip'], hammeredToMm: ['stock', 'strip'] },
   example: { insideDiameterMm: 'US 7 1/4', alloy: 'sterling-925', stock: 'strip', thicknessMm: '17 ga', widthMm: 3.5 },
   ask: { words: ['ring', 'band'], sizes: ['insideDiameterMm', 'widthMm'] },
   answer: (log, input, bench) => bandAnswer(log, bandOf(input, bench)),

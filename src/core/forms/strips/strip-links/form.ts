@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { cutAlong } from '../../../drawing/cut'
 import type { DrawingView } from '../../../drawing/drawing'
+import { spreadWidthMm } from '../../../forming/schedules'
 import { rectangleOutline } from '../../../geometry/outline'
 import type { Bench } from '../../../toolwall/tools'
 import { count, lengthMm } from '../../../units/fields'
@@ -54,6 +55,12 @@ const input = () =>
         max: 200,
         help: 'How much longer the strip has come out of the rolls before; cut shorter by it.',
       }).default(0),
+      rolledToMm: lengthMm({
+        label: 'Rolled down to',
+        min: 0.1,
+        max: 12,
+        help: 'Thickness out of the rolls, where it is rolled thinner: it grows by what it loses.',
+      }).optional(),
       pitchMm: lengthMm({
         label: 'Pitch when joined',
         min: 0,
@@ -79,7 +86,20 @@ const input = () =>
       path: ['gapMm'],
       error: 'Gap left in an eye: at most half of the way round it, or it holds no ring',
     })
+    .refine(({ rolledToMm, thicknessMm }) => rolledToMm === undefined || rolledToMm <= thicknessMm, {
+      path: ['rolledToMm'],
+      error: 'Rolled down to: it is thicker than the strip; rolls only make it thinner',
+    })
 type Input = OutputOf<typeof input>
+
+/** Rolls of a bench mill, mm (common practice). */
+const ROLLS_MM = 60
+
+/** How many times as long a strip comes out of the rolls as it went in: its volume stays, and wide strip hardly spreads. */
+function longerBy({ thicknessMm, rolledToMm, widthMm }: Input): number {
+  if (rolledToMm === undefined) return 1
+  return (thicknessMm * widthMm) / (rolledToMm * spreadWidthMm(widthMm, thicknessMm, rolledToMm, ROLLS_MM))
+}
 
 /** A link is about this many times its joining ring, inside: 10 mm for a ring of 4.5 (common practice, low). */
 const LINK_TO_RING = 10 / 4.5
@@ -152,10 +172,14 @@ function stripInHand(log: WorkingLog, input: Input, needMm: number) {
   if (input.stripInHandMm === undefined) return { results: {}, checks: [] }
   const afterMm = derive(log, {
     label: 'Your strip after rolling',
-    formula: 's + g',
+    formula: input.rolledToMm === undefined ? 's + g' : 's·x + g',
     unit: 'mm',
     source: input.growthMm > 0 ? 'own-choice' : 'closed-form',
-    given: [given('s', 'your strip', input.stripInHandMm), given('g', 'growth on rolling', input.growthMm)],
+    given: [
+      given('s', 'your strip', input.stripInHandMm),
+      given('g', 'growth on rolling', input.growthMm),
+      ...(input.rolledToMm === undefined ? [] : [given('x', 'times as long, by kept volume', longerBy(input), 'ratio')]),
+    ],
   })
   const kerfMm = input.schools.cut === 'sawn' ? input.kerfMm : 0
   const links = Math.floor((afterMm + kerfMm) / (flatLinkMm([], input) + kerfMm) + 1e-9)
@@ -225,10 +249,14 @@ function checksOf(input: Input, { chainMm, inHand, n }: Weighed): Check[] {
 const beforeRolling = (log: WorkingLog, input: Input) =>
   derive(log, {
     label: 'Strip before rolling',
-    formula: 'max(1, L − g)',
+    formula: input.rolledToMm === undefined ? 'max(1, L − g)' : 'max(1, (L − g)/x)',
     unit: 'mm',
     source: input.growthMm > 0 ? 'own-choice' : 'closed-form',
-    given: [given('L', 'strip to divide', stripOf(log, input, input.schools.cut)), given('g', 'growth on rolling', input.growthMm)],
+    given: [
+      given('L', 'strip to divide', stripOf(log, input, input.schools.cut)),
+      given('g', 'growth on rolling', input.growthMm),
+      ...(input.rolledToMm === undefined ? [] : [given('x', 'times as long, by kept volume', longerBy(input), 'ratio')]),
+    ],
     note: 'What it grows is measured, not guessed: roll one, measure it, enter it.',
   })
 
@@ -286,7 +314,9 @@ function planLinks(input: Input, bench: Bench): FormPlan {
       possibleCount: { value: n * input.stripCount, unit: 'count' },
       stripToDivideMm: { value: rolledMm, unit: 'mm' },
       flatLinkMm: { value: flatMm, unit: 'mm' },
-      ...(input.growthMm > 0 ? { growthShare: { value: (100 * input.growthMm) / calculatedMm, unit: '%' as const } } : {}),
+      ...(rolledMm - calculatedMm > 0.005
+        ? { growthShare: { value: (100 * (rolledMm - calculatedMm)) / calculatedMm, unit: '%' as const } }
+        : {}),
       ...(chainMm > 0 ? { chainMm: { value: chainMm, unit: 'mm' as const } } : {}),
       ...(input.ringMm === undefined ? {} : { linkForRingMm: { value: input.ringMm * LINK_TO_RING, unit: 'mm' as const } }),
       ...inHand.results,

@@ -1,0 +1,59 @@
+import { COLOUR_ERROR_C, softenByHeat } from '../forming/anneal'
+import { strainLimit } from '../forming/work-used'
+import type { Alloy } from '../metals/alloys'
+import { flowStressMPa, strainOfHardness } from '../metals/flow'
+import { bisect } from '../numerics/bisect'
+import type { TemperState } from '../route/temper'
+
+interface HeatOfState {
+  readonly before: TemperState
+  readonly state: TemperState
+}
+
+function softenedAt(alloy: Alloy, { before, state }: HeatOfState, tempC: number): number {
+  const { heldS } = state
+  if (heldS === null) return 0
+  return Math.min(
+    ...before.regions.map(({ strain, grainMm }) => softenByHeat(alloy, { strain, grainMm, tempC, timeS: heldS }).softenedFraction),
+  )
+}
+
+/** What a heat softens where the eye takes it 40 °C cooler and 40 °C hotter than it is meant; undefined of what is no heat. */
+export function softenedByEye(alloy: Alloy, heat: HeatOfState): { readonly cooler: number; readonly hotter: number } | undefined {
+  const { heatC } = heat.state
+  if (heatC === null) return undefined
+  return { cooler: softenedAt(alloy, heat, heatC - COLOUR_ERROR_C), hotter: softenedAt(alloy, heat, heatC + COLOUR_ERROR_C) }
+}
+
+/**
+ * The reduction between two anneals, %, that a crack at this state speaks for: the limit is where half of all cracks have come, so that what was
+ * counted as used is all there was. Undefined where next to nothing was used: something else broke it.
+ */
+export function limitOfCrack(alloy: Alloy, { workUsedFraction }: Pick<TemperState, 'workUsedFraction'>): number | undefined {
+  if (workUsedFraction < LEAST_USED) return undefined
+  return 100 * (1 - Math.exp((-Math.sqrt(3) / 2) * strainLimit(alloy) * workUsedFraction))
+}
+const LEAST_USED = 0.2
+
+/** Softened by less or more than this, a hardness tells nothing of where softening begins. */
+const TELLING = [0.05, 0.95] as const
+const SOFTENING_RANGE_C = [-130, 200] as const
+
+/**
+ * The heat of half softening in an hour, °C, by the hardness that was measured after an anneal. Undefined where the metal was softened so little or
+ * so far that its hardness does not tell.
+ */
+export function softeningOfHardness(alloy: Alloy, { before, state }: HeatOfState, measuredHv: number): number | undefined {
+  const { heatC, heldS } = state
+  if (heatC === null || heldS === null || before.strain <= 0) return undefined
+  const soft = flowStressMPa(alloy, 0)
+  const left = flowStressMPa(alloy, strainOfHardness(alloy, measuredHv)) - soft
+  const softened = 1 - left / (flowStressMPa(alloy, before.strain) - soft)
+  if (softened < TELLING[0] || softened > TELLING[1]) return undefined
+  const off = (halfSofteningC: number) =>
+    softenByHeat({ ...alloy, halfSofteningC }, { strain: before.strain, grainMm: before.grainMm, tempC: heatC, timeS: heldS })
+      .softenedFraction - softened
+  const [low, high] = SOFTENING_RANGE_C.map((by) => alloy.halfSofteningC + by) as [number, number]
+  const found = bisect(off, low, high, 1e-6)
+  return found.outcome === 'converged' ? found.x : undefined
+}
