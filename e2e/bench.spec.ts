@@ -94,6 +94,28 @@ test('an entry the program will not take stays in sight until it is let go', asy
   await expect(waiting).toBeHidden()
 })
 
+test('what waits on the device when a tray is left is sent from the list of trays', async ({ page }) => {
+  await page.goto(`${DEMO}/bench`)
+  const tray = page.getByRole('article', { name: /^Tray 2,/ })
+  const lost = async () => Number((await tray.innerText()).match(/(\d+) lost/)?.[1] ?? 0)
+  const before = await lost()
+  await tray.getByRole('link', { name: 'Continue' }).click()
+  await expect(page.getByText(/^step \d+ of \d+$/)).toBeVisible()
+  await page.route('**/api/v1/entries', (route) => route.abort())
+  await page.keyboard.press('x')
+  await page.keyboard.press('1')
+  await expect(page.getByText(/1 entry is kept on this device/)).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByText(/Press once more to leave/)).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page).toHaveURL(`${DEMO}/bench`)
+  await expect(page.getByRole('status', { name: 'Waiting entries' })).toContainText('1 entry is kept on this device')
+  expect(await lost()).toBe(before)
+  await page.unroute('**/api/v1/entries')
+  await expect.poll(lost).toBe(before + 1)
+  await expect(page.getByRole('status', { name: 'Waiting entries' })).toBeHidden()
+})
+
 test('an own workshop has no simulated calipers until practice is switched on, and counts nothing they read', async ({ page, request }) => {
   expect((await request.get('http://127.0.0.1:4322/api/instruments/calipers?near=10')).status()).toBe(404)
   await page.goto('http://127.0.0.1:4322/settings')

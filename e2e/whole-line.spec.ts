@@ -73,7 +73,7 @@ test('from an empty workshop to a corrected blank', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Measure' })).toBeVisible()
 
   await walkTray(page)
-  await page.getByRole('link', { name: 'See the record' }).click()
+  await page.getByRole('button', { name: 'See the record' }).click()
   await expect(page.getByRole('region', { name: 'Readings' }).getByRole('row', { name: /^2 / })).toContainText('+0.2')
   await expect(page.getByTestId('record-allowance')).toHaveText(/− 0\.\d+ mm/)
 

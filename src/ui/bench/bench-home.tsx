@@ -12,6 +12,7 @@ import { DataTable } from '../grid/data-table'
 import { Ribbon } from '../route/ribbon'
 import { LookChoice, useLook } from '../shared/look-choice'
 import { PALETTE } from '../theme/palette'
+import { SendWaiting } from './send-waiting'
 import { WaitClock } from './wait-clock'
 
 export interface TrayView {
@@ -111,6 +112,7 @@ export function BenchHome({ trays, lines }: { readonly trays: readonly TrayView[
     )
   return (
     <Box sx={{ flex: 1, bgcolor: PALETTE.petrolDeep, color: PALETTE.petrolText, px: 3, py: 1 }}>
+      <SendWaiting />
       <Box sx={{ display: 'flex', justifyContent: 'flex-end', pt: 1 }}>
         <LookChoice drawn="Step by step" />
       </Box>

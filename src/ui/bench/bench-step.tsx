@@ -35,7 +35,7 @@ function Finished({ tray, bench }: { readonly tray: BenchTrayView; readonly benc
         <BigButton main onPress={bench.leave} keyId="back">
           Leave the bench
         </BigButton>
-        <BigButton href={`/pieces/${tray.pieceId}/record`}>See the record</BigButton>
+        <BigButton onPress={bench.seeRecord}>See the record</BigButton>
         <BigButton onPress={bench.takeBack} keyId="takeBack">
           Take the last back
         </BigButton>

@@ -164,6 +164,13 @@ export function useBench(tray: BenchTrayView) {
     await Promise.race([onTray.settled(), new Promise((done) => setTimeout(done, LEAVING_MS))])
     router.push('/bench')
   }
+  /** The record tells what the program has: what was entered last is let through first. */
+  const seeRecord = async () => {
+    if (!onTray.reached)
+      return setSaid('The program is not responding: the record opens when it does. What was entered is kept on this device.')
+    await onTray.settled()
+    router.push(`/pieces/${tray.pieceId}/record`)
+  }
   const leave = () => {
     if (onTray.reached || wantsOut) return void goOut()
     setWantsOut(true)
@@ -202,6 +209,7 @@ export function useBench(tray: BenchTrayView) {
     takeBack: () => void takeBack(),
     onEsc,
     leave,
+    seeRecord: () => void seeRecord(),
     show: (kind: 'type' | 'wrong' | 'failed') => setPanel(panel.kind === kind ? NONE : { kind }),
   }
 }
