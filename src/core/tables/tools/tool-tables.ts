@@ -1,5 +1,4 @@
 import { mmToInch } from '../../units/convert'
-import { formatPlain } from '../../units/format'
 import { FIGURES, METAL_FIGURES } from '../figures'
 import { defineTable, type RowSpec } from '../table'
 import { DAPPING_CUPS_MM, DAPPING_PUNCHES_MM } from './dapping'
