@@ -11,7 +11,7 @@ import { objectOfFields, readChecked } from '../sizes/read-fields'
 import { SOURCES } from '../sources/sources'
 import { findTable, TABLES } from '../tables/registry'
 import { issuesOf, plainWords, sayIssue } from '../units/plain-words'
-import { bad, type DoorAnswer, } from './door-answer'
+import { bad, type DoorAnswer } from './door-answer'
 import { form } from './form'
 import { joints, route } from './route'
 
