@@ -22,7 +22,7 @@ export const ORDER_SCHOOLS: readonly OrderSchool[] = [
     question: 'Cooling after a heat',
     answers: { A: 'quenched', B: 'slowly' },
     usual: 'A',
-    changes: 'An anneal ends with quenching and drying, or with slow cooling.',
+    changes: 'An anneal ends with quenching and drying, or with slow cooling. What a quench may crack cools slowly either way.',
   },
   {
     id: 'S08',

@@ -1,4 +1,4 @@
-export { flowStressMPa, hardnessBand, hardnessHv, shownHv, strainOfStress } from '../metals/flow'
+export { curveSpread, flowStressMPa, hardnessBand, hardnessHv, shownHv, strainOfStress } from '../metals/flow'
 export { type AnnealResult, halfSofteningS, orangePeel, recommendedAnnealS, SOFT_STRAIN, softenByHeat } from './anneal'
 export { type CurledAnswer, type CurledFibre, curledBand, curlUsed, type Settling } from './anticlastic'
 export type { BendAnswer } from './bend-answer'

@@ -1,4 +1,4 @@
-import { ALLOYS, type AlloyId } from '../metals/alloys'
+import { ALLOYS, type AlloyId, coolsSlowly } from '../metals/alloys'
 import { SOLDERS, type SolderId } from '../metals/solders'
 import { FLUXES, GLOW, isFluxRight } from '../tables/heat/fillers'
 
@@ -69,12 +69,23 @@ export function cuesOf(solder: SolderId, metals: readonly AlloyId[], flux: Works
   return [...cues, ...watch].sort((a, b) => a.atC - b.atC)
 }
 
-/** How a piece cools after a heat, by the answer to the question of cooling (S05). */
-export function coolDownOf(answer: string | undefined, metals: readonly AlloyId[]): string {
+interface Cooling {
+  /** The answer to the question of cooling (S05). */
+  readonly answer: string | undefined
+  readonly metals: readonly AlloyId[]
+  /** Whether a cup stands on a plate: the thin wall cools first and pulls at the joint. */
+  readonly isCupOnPlate: boolean
+}
+
+/** How a piece cools after a heat: slowly by choice, where a quench may crack its metal, or where a cup stands on its plate. */
+export function coolDownOf({ answer, metals, isCupOnPlate }: Cooling): string {
+  const slow = metals.find(coolsSlowly)
+  if (slow) return `Let it lie on the brick until it can be touched, then pickle: ${ALLOYS[slow].title.toLowerCase()} cracks in a quench.`
   if (answer === 'B') return 'Let it lie on the brick until it can be touched, then pickle.'
-  const brass = metals.some((alloy) => alloy.includes('brass') || alloy.includes('nickel'))
-  return brass
-    ? 'Wait until the red is gone and a little longer, then quench: brass and nickel silver crack from a hot quench.'
+  if (isCupOnPlate)
+    return 'Leave it on the charcoal until the colour is black, then water, then pickle: quenched hot, the thin wall pulls at the joint.'
+  return metals.some((alloy) => alloy.includes('brass'))
+    ? 'Wait until the red is gone and a little longer, then quench: brass cracks from a hot quench.'
     : 'Wait until the red is gone, quench in water, not in pickle, then pickle.'
 }
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { ALLOYS } from '../metals/alloys'
+import { ALLOYS, type AlloyId } from '../metals/alloys'
 import { SOLDERS, type SolderId } from '../metals/solders'
 import { solderAmount } from './amounts'
+import { coolDownOf } from './cues'
 import { heatCapacityJPerK, planHeat, secondsToHeat } from './heat-plan'
 import { chooseLadder, isBetter, type LadderWorth, type Rung } from './ladder'
 
@@ -124,5 +125,19 @@ describe('the heat of two sides', () => {
     const atLeast = (0.05e-3 * 235 * 680) / 150
     expect(seconds).toBeGreaterThanOrEqual(atLeast - 0.05)
     expect(seconds).toBeLessThan(atLeast + 0.2)
+  })
+})
+
+describe('cooling after a heat (S05)', () => {
+  const cool = (metals: readonly AlloyId[], more: { answer?: string; isCupOnPlate?: boolean } = {}) =>
+    coolDownOf({ answer: more.answer, metals, isCupOnPlate: more.isCupOnPlate ?? false })
+  it('is a quench once the red is gone, slowly where it was chosen', () => {
+    expect(cool(['sterling-925'])).toMatch(/red is gone, quench in water/)
+    expect(cool(['sterling-925'], { answer: 'B' })).toMatch(/on the brick/)
+  })
+  it('is slow for nickel silver and for a cup on its plate whatever was chosen', () => {
+    expect(cool(['sterling-925', 'nickel-silver-c752'])).toMatch(/on the brick .*nickel silver cracks/)
+    expect(cool(['sterling-925'], { isCupOnPlate: true })).toMatch(/charcoal until the colour is black/)
+    expect(cool(['yellow-brass-c260'])).toMatch(/brass cracks from a hot quench/)
   })
 })

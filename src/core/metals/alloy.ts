@@ -64,6 +64,10 @@ export interface Alloy {
   /** Whether it glows before it is too hot. */
   readonly glows: boolean
   readonly quench: string
+  /** Whether a quench may crack it, so that it cools slowly whatever the workshop does with others. */
+  readonly coolsSlowly?: true
+  /** Vickers hardness it is left above its softest when it cools slowly (precious-metal literature, medium). */
+  readonly slowCoolGainHv?: number
   /** Why it is cooled as it is. */
   readonly cooling: string
   /** What a heat does to its surface. */
@@ -80,8 +84,10 @@ export interface Alloy {
   readonly softeningKJPerMol: number
   /** How far the crown of a dome thins under this smith's hand, against what is calculated; 1 where it is not said. */
   readonly crownThinning?: number
-  /** How sure that and the heat of half softening are where they were learned: standard deviations, of the logarithm and in °C. */
+  /** How sure its figures are where they were learned: standard deviations, of the logarithm, and of half softening in °C. */
   readonly learned?: {
+    /** Of its curve, by the hardness of annealed metal. */
+    readonly curve?: number | undefined
     readonly crownThinning?: number | undefined
     readonly halfSofteningC?: number | undefined
     readonly modulus?: number | undefined

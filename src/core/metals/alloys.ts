@@ -28,6 +28,9 @@ export const ALLOY_TITLES = {
   'mild-steel-1008': 'Mild steel (for practice)',
 } as const satisfies Record<AlloyId, string>
 
+/** Whether a metal cools slowly after a heat whatever is done with others: a quench may crack it. */
+export const coolsSlowly = (alloy: AlloyId): boolean => ALLOYS[alloy].coolsSlowly === true
+
 /** Mass in g of a volume in mm³. `massOf('sterling-925', 1857.31)` is 19.24. */
 export function massOf(alloyId: AlloyId, volumeMm3: number): number {
   return (ALLOYS[alloyId].densityGPerCm3 * volumeMm3) / 1000

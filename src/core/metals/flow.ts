@@ -23,11 +23,14 @@ export function hardnessHv(alloy: Alloy, strain: number): number {
 }
 
 /** Spread of a flow curve, lognormal (sources: temper-fit, tabor). */
-export const CURVE_SPREAD = 0.08
+const CURVE_SPREAD = 0.08
 
-/** 10 and 90 % of a hardness, by the ± 8 % of its curve (source: tabor). */
-export function hardnessBand(hv: number): { readonly low: number; readonly high: number } {
-  const off = Math.exp(TENTH * CURVE_SPREAD)
+/** Standard deviation of the logarithm of a metal's hardness: ± 8 % (source: tabor), less where it was measured. */
+export const curveSpread = ({ learned }: Pick<Alloy, 'learned'>): number => learned?.curve ?? CURVE_SPREAD
+
+/** 10 and 90 % of a hardness, by the spread of its curve. */
+export function hardnessBand(hv: number, spread: number): { readonly low: number; readonly high: number } {
+  const off = Math.exp(TENTH * spread)
   return { low: hv / off, high: hv * off }
 }
 

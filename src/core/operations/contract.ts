@@ -41,6 +41,8 @@ export interface Effect {
   readonly heat?: Heat
   /** Where it is hardened by age: a low heat that some metals gain hardness in. */
   readonly age?: { readonly tempC: number; readonly timeS: number }
+  /** Whether it is a cooling so slow that some metals are left harder by it. */
+  readonly coolsSlowly?: true
   readonly thicknessRatio?: number
   /** Where it was tried what the metal is: the hardening strain that was found, of a region or of the hardest; the others with it. */
   readonly found?: { readonly strain: number; readonly region?: string }

@@ -78,6 +78,11 @@ describe('a route that is changed', () => {
     const at = PLAN.steps.findIndex(({ op }) => op === 'anneal')
     expect(partedInto({ ...PLAN.assembly, schools: { S05: answer } }, at).map(({ op }) => op)).toEqual(ops)
   })
+  it('nickel silver cools slowly after an anneal whatever the workshop does with others', () => {
+    const parts = PLAN.assembly.parts.map((part) => ({ ...part, alloy: 'nickel-silver-c752' as const }))
+    const at = PLAN.steps.findIndex(({ op }) => op === 'anneal')
+    expect(partedInto({ ...PLAN.assembly, parts, schools: { S05: 'A' } }, at).map(({ op }) => op)).toEqual(['anneal', 'cool-slowly'])
+  })
   it('by moving a step to another thing leaves everything else where it was', () => {
     const steps = reopened(moveToThing(PLAN, START, 'saw', 'seam', unique))
     expect(steps.map(({ op }) => op)).toEqual(PLAN.steps.map(({ op }) => op))

@@ -4,8 +4,9 @@ import { strainLimit } from '../forming/work-used'
 import { ALLOY_IDS, ALLOYS } from '../metals/alloys'
 import { flowStressMPa, hardnessHv, strainOfHardness } from '../metals/flow'
 import { type RouteStep, walkTemper } from '../route/temper'
+import { withLearned } from '../tables/learned'
 import { alloyWith } from '../tables/own-metal'
-import { limitOfCrack, softenedByEye, softeningOfHardness } from './metal-trials'
+import { annealedOfHardness, hardeningOfHardness, limitOfCrack, softenedByEye, softeningOfHardness } from './metal-trials'
 
 const ID = 'copper-c110'
 const copper = ALLOYS[ID]
@@ -36,6 +37,45 @@ describe('what a smith measures of a metal', () => {
     if (!before || !state) throw new Error('no heat')
     expect(softeningOfHardness(copper, { before, state }, hardnessHv(copper, 0))).toBeUndefined()
     expect(softeningOfHardness(copper, { before, state }, 400)).toBeUndefined()
+  })
+  it('after a heat that softened all of it, it is the hardness of annealed metal, what slow cooling added left out', () => {
+    const sterling = { alloy: 'sterling-925', thicknessMm: 1, bought: 'annealed' } as const
+    const figures = { 'annealed-hv-sterling-925': 77 }
+    const steps = [bent, { op: 'anneal', params: {} }]
+    const [state, slow] = [steps, [...steps, { op: 'cool-slowly', params: {} }]].map((own) =>
+      walkTemper({ ...sterling, figures, steps: own }),
+    )
+    const heat = state?.steps[1]
+    if (!heat) throw new Error('no heat')
+    const silver = ALLOYS['sterling-925']
+    const plain = walkTemper({ ...sterling, steps }).steps[1]
+    if (!plain) throw new Error('no heat')
+    expect(annealedOfHardness(silver, { state: plain }, heat.hardnessHv)).toBeCloseTo(77, 0)
+    const cooled = { ...plain, hardnessHv: plain.hardnessHv + 20 }
+    expect(annealedOfHardness(silver, { state: cooled }, slow?.steps[2]?.hardnessHv ?? 0)).toBeCloseTo(77, 0)
+    expect(annealedOfHardness(copper, heatOf(), 60)).toBeUndefined()
+  })
+  it('measured annealed, its hardness is told within a narrower band, by the door too', () => {
+    const width = (figures: Record<string, number>) => {
+      const { low, high } = walked([bent], figures).start.hardnessBand
+      return Math.log(high / low)
+    }
+    const typed = width({})
+    const once = width(withLearned({}, { 'annealed-hv-copper-c110': [50] }))
+    const often = width(withLearned({}, { 'annealed-hv-copper-c110': [50, 51, 49, 50] }))
+    // normal prior of 8 %, trials of 5 % each, closed form
+    expect(once / typed).toBeCloseTo(1 / Math.sqrt(1 + (0.08 / 0.05) ** 2), 6)
+    expect(often / typed).toBeCloseTo(1 / Math.sqrt(1 + 4 * (0.08 / 0.05) ** 2), 6)
+  })
+  it.each([0.7, 1, 1.4])('a hardness of worked metal gives back the hardening of %f it was made with', (ratio) => {
+    const figures = { 'hardening-copper-c110': ratio, 'annealed-hv-copper-c110': 52 }
+    const [made] = walked([bent], figures).steps
+    const [seen] = walked([bent], { 'annealed-hv-copper-c110': 52 }).steps
+    if (!made || !seen) throw new Error('no state')
+    const alloy = alloyWith(ID, { ...figures, 'hardening-copper-c110': 1 })
+    expect(hardeningOfHardness({ alloy, now: alloy }, seen, made.hardnessHv)).toBeCloseTo(ratio, 6)
+    expect(hardeningOfHardness({ alloy, now: alloyWith(ID, figures) }, made, made.hardnessHv)).toBeCloseTo(ratio, 6)
+    expect(hardeningOfHardness({ alloy, now: alloy }, { ...seen, strain: 0.02 }, 60)).toBeUndefined()
   })
   it('a crack where all of the limit is used speaks for the limit of the table; where half is, for half its strain', () => {
     expect(limitOfCrack(copper, { workUsedFraction: 1 })).toBeCloseTo(100 * copper.reductionLimitFraction, 6)

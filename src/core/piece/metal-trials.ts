@@ -1,7 +1,7 @@
 import { COLOUR_ERROR_C, softenByHeat } from '../forming/anneal'
 import { strainLimit } from '../forming/work-used'
 import type { Alloy } from '../metals/alloys'
-import { flowStressMPa, strainOfHardness } from '../metals/flow'
+import { flowStressMPa, hardnessHv, strainOfHardness } from '../metals/flow'
 import { bisect } from '../numerics/bisect'
 import type { TemperState } from '../route/temper'
 
@@ -56,4 +56,34 @@ export function softeningOfHardness(alloy: Alloy, { before, state }: HeatOfState
   const [low, high] = SOFTENING_RANGE_C.map((by) => alloy.halfSofteningC + by) as [number, number]
   const found = bisect(off, low, high, 1e-6)
   return found.outcome === 'converged' ? found.x : undefined
+}
+
+/** What age or slow cooling have added to the hardness of a state. */
+const gainedHv = (alloy: Alloy, { hardnessHv: hv, strain }: Pick<TemperState, 'hardnessHv' | 'strain'>) => hv - hardnessHv(alloy, strain)
+
+/**
+ * The hardness of this metal when it is annealed, HV, by the hardness that was measured after a heat. Undefined where the heat left it less than
+ * soft: what it measures then is not annealed metal.
+ */
+export function annealedOfHardness(alloy: Alloy, { state }: Pick<HeatOfState, 'state'>, measuredHv: number): number | undefined {
+  if (state.softenedFraction === null || state.softenedFraction < TELLING[1]) return undefined
+  return measuredHv - (state.hardnessHv - hardnessHv(alloy, 0))
+}
+
+/** Worked less than this, a hardness tells next to nothing of how fast a metal hardens. */
+const TELLING_STRAIN = 0.1
+
+/**
+ * How fast this metal hardens against the tables, a ratio, by the hardness that was measured where it is worked so far. The alloy is that of the
+ * tables, or one with its own annealed hardness; `now` is the one the state was worked out with. Undefined where it is hardly worked.
+ */
+export function hardeningOfHardness(
+  { alloy, now }: { readonly alloy: Alloy; readonly now: Alloy },
+  state: Pick<TemperState, 'hardnessHv' | 'strain'>,
+  measuredHv: number,
+): number | undefined {
+  if (state.strain < TELLING_STRAIN) return undefined
+  const soft = hardnessHv({ ...alloy, flow: { ...alloy.flow, qMPa: 0, hMPa: 0 } }, state.strain)
+  const ratio = (measuredHv - gainedHv(now, state) - soft) / (hardnessHv(alloy, state.strain) - soft)
+  return ratio > 0 ? ratio : undefined
 }

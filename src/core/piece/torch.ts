@@ -42,7 +42,9 @@ function cardOf(plan: PiecePlan, assembly: Assembly, heat: TorchHeat, flux: Work
   const step = assembly.steps[heat.step]
   const names = thingNames(namedThings({ parts: plan.parts, assembly }))
   const name = (id: string) => names.get(id) ?? id
-  const members = heat.joints.flatMap(({ joint }) => assembly.joints.find(({ id }) => id === joint)?.members ?? [])
+  const joints = heat.joints.flatMap(({ joint }) => assembly.joints.find(({ id }) => id === joint) ?? [])
+  const members = joints.flatMap(({ members: own }) => own)
+  const isCupOnPlate = joints.some(({ kind, members: own }) => kind === 'tee' && own.some(({ place }) => place === 'foot'))
   const solders = [...new Set(heat.joints.flatMap(({ solder }) => solder ?? []))]
   const alloys = [...new Set(heat.joints.flatMap(({ metals }) => metals.map(({ alloy }) => alloy)))]
   const [highest] = [...solders].sort((a, b) => SOLDERS[b].liquidusC - SOLDERS[a].liquidusC)
@@ -54,7 +56,7 @@ function cardOf(plan: PiecePlan, assembly: Assembly, heat: TorchHeat, flux: Work
     solders,
     metals: alloys.map((alloy) => ({ alloy, title: ALLOYS[alloy].title, solidusC: ALLOYS[alloy].solidusC })),
     cues: highest ? cuesOf(highest, alloys, flux) : [],
-    coolDown: coolDownOf(assembly.schools.S05, alloys),
+    coolDown: coolDownOf({ answer: assembly.schools.S05, metals: alloys, isCupOnPlate }),
     names,
     reached: [...new Set(heat.joints.flatMap(({ reaches }) => reaches.map(({ joint }) => name(joint))))],
     caution: operation?.caution ?? '',

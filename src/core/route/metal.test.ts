@@ -44,6 +44,26 @@ describe('sterling hardened by age (precious-metal literature, from memory, medi
     ))
 })
 
+describe('sterling that cooled slowly (precious-metal literature, from memory, medium)', () => {
+  const slowly: RouteStep = { op: 'cool-slowly', params: {} }
+  it('is left at about 90 HV where a quench leaves about 70, until it is heated again', () => {
+    const [quenched, slow] = [last([anneal()]), last([anneal(), slowly])]
+    expect(slow.hardnessHv - quenched.hardnessHv).toBeCloseTo(20, 9)
+    expect(slow.workUsedFraction).toBe(quenched.workUsedFraction)
+    expect(last([anneal(), slowly, anneal()]).hardnessHv).toBeCloseTo(quenched.hardnessHv, 9)
+  })
+  it('keeps what it gained while it is worked, and gains less by age than from solution', () => {
+    const bent = { op: 'bend', params: { insideRadiusMm: 4 } }
+    expect(last([anneal(), slowly, bent]).hardnessHv - last([anneal(), bent]).hardnessHv).toBeCloseTo(20, 9)
+    const [dissolved, held] = [anneal({ tempC: 755, timeS: 1200 }), { op: 'age-harden', params: { tempC: 300, timeS: 3600 } }]
+    expect(last([dissolved, slowly, held]).hardnessHv).toBeLessThan(last([dissolved, held]).hardnessHv)
+  })
+  it('other metals are as soft either way', () => {
+    const soft = last([anneal()], { alloy: 'copper-c110' })
+    expect(last([anneal(), slowly], { alloy: 'copper-c110' }).hardnessHv).toBe(soft.hardnessHv)
+  })
+})
+
 describe('a heat that is short or cold', () => {
   it('leaves metal between hard and soft, and says how much of it is', () => {
     const short = last([roll(0.6), anneal({ tempC: 520, timeS: 5 })])

@@ -29,6 +29,8 @@ export interface WalkedRegion extends RegionState {
   readonly heldThrough: Readonly<Partial<Record<NonNullable<Working['held']>, number>>>
   /** Vickers hardness gained by age. */
   readonly age: number
+  /** Vickers hardness left by cooling slowly from the last heat. */
+  readonly slowHv: number
   /** Whether the last heat was high enough to take up all that can harden by age. */
   readonly isDissolved: boolean
 }
@@ -56,9 +58,14 @@ export function startRegion(alloy: Alloy, stock: Pick<WalkedRegion, 'region' | '
     held: {},
     heldThrough: {},
     age: 0,
+    slowHv: 0,
     isDissolved: false,
   }
 }
+
+/** Hardness by work, and what age or slow cooling have added. */
+const hardnessOf = (alloy: Alloy, { strain, age, slowHv }: Pick<WalkedRegion, 'strain' | 'age' | 'slowHv'>) =>
+  hardnessHv(alloy, strain) + Math.max(age, slowHv)
 
 /** The region after it was worked. A shape that it holds already adds only what is new of it. */
 export function worked(alloy: Alloy, region: WalkedRegion, { strain: given, weight, held, through = 0 }: Working): WalkedRegion {
@@ -72,7 +79,7 @@ export function worked(alloy: Alloy, region: WalkedRegion, { strain: given, weig
     strain,
     workUsedFraction,
     damageFraction,
-    hardnessHv: hardnessHv(alloy, strain) + region.age,
+    hardnessHv: hardnessOf(alloy, { ...region, strain }),
     thicknessMm: held ? region.thicknessMm * Math.exp(through - (region.heldThrough[held] ?? 0)) : region.thicknessMm,
     held: held ? { ...region.held, [held]: given } : region.held,
     heldThrough: held ? { ...region.heldThrough, [held]: through } : region.heldThrough,
@@ -87,7 +94,7 @@ export function corrected(alloy: Alloy, region: WalkedRegion, ratio: number, fou
     ...region,
     strain,
     workUsedFraction: Math.max(region.damageFraction, region.strain > LEAST_STRAIN ? used : strain / strainLimit(alloy)),
-    hardnessHv: hardnessHv(alloy, strain) + region.age,
+    hardnessHv: hardnessOf(alloy, { ...region, strain }),
   }
 }
 /** Less strain than this is none to set another against. */
@@ -106,7 +113,7 @@ export function heated(
 ): { region: WalkedRegion; softened: number; coarse: boolean } {
   const after = softenByHeat(alloy, { strain: region.strain, grainMm: region.grainMm, tempC, timeS })
   const workUsedFraction = Math.max(region.damageFraction, region.workUsedFraction * (1 - after.softenedFraction))
-  const age = tempC >= alloy.annealLowC - SOLUTION_SLACK_C ? 0 : region.age
+  const { age, slowHv } = tempC >= alloy.annealLowC - SOLUTION_SLACK_C ? { age: 0, slowHv: 0 } : region
   return {
     region: {
       ...region,
@@ -114,8 +121,9 @@ export function heated(
       workUsedFraction,
       grainMm: after.grainMm,
       age,
+      slowHv,
       isDissolved: alloy.ageing !== undefined && tempC >= alloy.ageing.solutionC - SOLUTION_SLACK_C,
-      hardnessHv: hardnessHv(alloy, after.strain) + age,
+      hardnessHv: hardnessOf(alloy, { strain: after.strain, age, slowHv }),
     },
     softened: after.softenedFraction,
     coarse: after.coarse,
@@ -133,5 +141,11 @@ export function aged(alloy: Alloy, region: WalkedRegion, held: Held): WalkedRegi
   if (!alloy.ageing) return region
   const share = region.isDissolved ? 1 : UNDISSOLVED_SHARE
   const age = Math.max(region.age, alloy.ageing.gainHv * share * agedFraction(held))
-  return { ...region, age, hardnessHv: hardnessHv(alloy, region.strain) + age }
+  return { ...region, age, hardnessHv: hardnessOf(alloy, { ...region, age }) }
+}
+
+/** The region after it cooled slowly: what could harden it has come out of solution, coarse, and leaves less for age. */
+export function cooledSlowly(alloy: Alloy, region: WalkedRegion): WalkedRegion {
+  const slowHv = alloy.slowCoolGainHv ?? 0
+  return slowHv === 0 ? region : { ...region, slowHv, isDissolved: false, hardnessHv: hardnessOf(alloy, { ...region, slowHv }) }
 }

@@ -1,7 +1,7 @@
 import { COLOUR_ERROR_C } from '../forming/anneal'
 import { LIMIT_SPREAD } from '../forming/work-used'
 import type { Alloy } from '../metals/alloys'
-import { CURVE_SPREAD } from '../metals/flow'
+import { curveSpread } from '../metals/flow'
 import { TENTH } from '../numerics/normal'
 import { drawNormal, seededRandom } from '../numerics/random'
 import { alloyWith, isMetalKnown } from '../tables/own-metal'
@@ -27,7 +27,7 @@ const SOFTENING_C = 30
 
 /** A metal as it may really be: one draw of curve, limit, softening and the eye for the heat. */
 function drawn(alloy: Alloy, random: () => number): WalkedMetal {
-  const curve = Math.exp(CURVE_SPREAD * drawNormal(random))
+  const curve = Math.exp(curveSpread(alloy) * drawNormal(random))
   const limit = Math.exp(LIMIT_SPREAD * drawNormal(random))
   const { s0MPa, qMPa, hMPa } = alloy.flow
   return {

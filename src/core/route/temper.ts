@@ -1,14 +1,14 @@
 import { COLOUR_ERROR_C, SOFT_STRAIN, STOCK_GRAIN_MM } from '../forming/anneal'
 import { crackProbability, type Light, lightOf } from '../forming/work-used'
 import type { Alloy, AlloyId } from '../metals/alloys'
-import { flowStressMPa, hardnessHv, KNOWN_STRAIN, shownHv } from '../metals/flow'
+import { curveSpread, flowStressMPa, hardnessBand, hardnessHv, KNOWN_STRAIN, shownHv } from '../metals/flow'
 import { type BoughtTemper, boughtStrain, type Temper, temperOfStrain } from '../metals/tempers'
 import { findOperation } from '../operations/catalogue'
 import type { Effect, Heat, Operation, OperationContext, Working } from '../operations/contract'
 import type { OwnFigures } from '../tables/figures'
 import { alloyWith, isMetalKnown, sayMetalUnknown } from '../tables/own-metal'
 import { roundTo } from '../units/format'
-import { aged, corrected, heated, type RegionState, startRegion, type WalkedRegion, worked } from './region'
+import { aged, cooledSlowly, corrected, heated, type RegionState, startRegion, type WalkedRegion, worked } from './region'
 
 export interface RouteStep {
   readonly op: string
@@ -53,6 +53,8 @@ export interface TemperState {
   readonly hardnessHv: number
   /** The hardness as it is shown: of a metal that is little known two figures. */
   readonly shownHv: number
+  /** 10 and 90 % of its hardness, by how well its curve is known. */
+  readonly hardnessBand: { readonly low: number; readonly high: number }
   /** Whether it is worked past what its curve is known for. */
   readonly isPastCurve: boolean
   readonly flowStressMPa: number
@@ -142,7 +144,7 @@ function stateAfter(alloy: Alloy, piece: Piece, done: StepDone): TemperState {
     title: done.title,
     heat: hot !== undefined,
     regions: piece.regions.map(
-      ({ widthMm: _w, sheetMm: _s, held: _h, heldThrough: _t, age: _a, isDissolved: _d, of: _o, ...state }) => state,
+      ({ widthMm: _w, sheetMm: _s, held: _h, heldThrough: _t, age: _a, slowHv: _l, isDissolved: _d, of: _o, ...state }) => state,
     ),
     worstRegion: region.region,
     strain: region.strain,
@@ -153,6 +155,7 @@ function stateAfter(alloy: Alloy, piece: Piece, done: StepDone): TemperState {
     light: LIGHTS[Math.max(LIGHTS.indexOf(worked), LIGHTS.indexOf(heated))] ?? worked,
     hardnessHv: region.hardnessHv,
     shownHv: shownHv(alloy, region.hardnessHv),
+    hardnessBand: hardnessBand(region.hardnessHv, curveSpread(alloy)),
     isPastCurve: region.strain > KNOWN_STRAIN,
     flowStressMPa: flowStressMPa(alloy, region.strain) * (region.hardnessHv / hardnessHv(alloy, region.strain)),
     stiffness: region.hardnessHv / hardnessHv(alloy, 0),
@@ -217,7 +220,8 @@ function after(alloy: Alloy, given: Piece, step: ReadStep, context: OperationCon
   const tried = effect.found ? foundIn(alloy, coldWorked, effect.found) : coldWorked
   const results = tried.map((region) => {
     if (heat) return heated(alloy, region, { tempC: heat.tempC + heatErrorC, timeS: heat.timeS })
-    return { region: age ? aged(alloy, region, { ...age, tempC: age.tempC + heatErrorC }) : region, softened: 0, coarse: false }
+    const old = age ? aged(alloy, region, { ...age, tempC: age.tempC + heatErrorC }) : region
+    return { region: effect.coolsSlowly ? cooledSlowly(alloy, old) : old, softened: 0, coarse: false }
   })
   return {
     piece: {

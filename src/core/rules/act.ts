@@ -1,4 +1,5 @@
 import type { Assembly, AssemblyJoint, AssemblyStep } from '../assembly/assembly'
+import { coolsSlowly } from '../metals/alloys'
 import { SOLDERS, type SolderId } from '../metals/solders'
 import { findOperation } from '../operations/catalogue'
 import type { Operation } from '../operations/contract'
@@ -50,11 +51,22 @@ function targetOf(world: World, { on, params }: AssemblyStep): Target {
   }
 }
 
+/** How what was hot cools: by the workshop's way, and slowly where a quench may crack any of it. */
+function coolingOf({ parts, schools }: World, things: readonly string[]): 'quenched' | 'slowly' {
+  const alloys = things.flatMap((thing) => parts.get(thing)?.alloy ?? [])
+  return schools.S05 === 'B' || alloys.some(coolsSlowly) ? 'slowly' : 'quenched'
+}
+
 /** Whether the conditions of a step's own parameters, place, joint and methods hold; those of single things are asked elsewhere. */
-export function holdsFor(world: World, act: Pick<Act, 'params' | 'place' | 'face' | 'joints'>, when: readonly Condition[]): boolean {
+export function holdsFor(
+  world: World,
+  act: Pick<Act, 'params' | 'place' | 'face' | 'joints' | 'things'>,
+  when: readonly Condition[],
+): boolean {
   return when.every(({ on, name, test }) => {
     if (on === 'thing') return true
     if (on === 'school') return passes(test, world.schools[name])
+    if (name === 'cooling') return passes(test, coolingOf(world, act.things))
     if (on === 'joint') return act.joints.some((joint) => passes(test, joint[name as keyof AssemblyJoint]))
     const own = { ...act.params, at: act.place, face: act.face }
     return passes(test, own[name as keyof typeof own])

@@ -33,6 +33,7 @@ export function alloyWith(id: AlloyId, own: OwnFigures): Alloy {
     elasticModulusGPa: modulus,
     crownThinning,
     learned: {
+      curve: learnedSpread(own, 'annealed-hv', id),
       crownThinning: learnedSpread(own, 'crown-thinning', id),
       halfSofteningC: learnedSpread(own, 'half-softening', id),
       modulus: learnedSpread(own, 'modulus', id),

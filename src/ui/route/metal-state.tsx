@@ -4,7 +4,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { hardnessBand, lightOf, orangePeel, shownHv } from '@/core/forming'
+import { curveSpread, hardnessBand, lightOf, orangePeel, shownHv } from '@/core/forming'
 import type { Alloy } from '@/core/metals'
 import { type RouteState, softenedByEye } from '@/core/piece'
 import type { RegionState } from '@/core/route'
@@ -30,7 +30,7 @@ function lightWords({ light, heat, meltingMarginC, workUsedFraction }: RouteStat
 
 /** One place of the metal: how hard it is, how stiff against annealed, what it has used. */
 function Place({ region, softHv, alloy }: { readonly region: RegionState; readonly softHv: number; readonly alloy: Alloy }) {
-  const { low, high } = hardnessBand(region.hardnessHv)
+  const { low, high } = hardnessBand(region.hardnessHv, curveSpread(alloy))
   return (
     <Typography sx={{ fontSize: 13.5 }}>
       hardness <span className="fig">{shownHv(alloy, region.hardnessHv)} HV</span> (<span className="fig">{shownHv(alloy, low)}</span> to{' '}

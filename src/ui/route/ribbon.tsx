@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
-import { hardnessBand, workUsedBand } from '@/core/forming'
+import { workUsedBand } from '@/core/forming'
 import type { TemperState, TemperWalk } from '@/core/route'
 import type { PieceThumb } from '@/server/services/piece-thumb'
 import { Thumb } from '../drawing/thumb'
@@ -41,7 +41,7 @@ export const placeWords = (region: string) => (/^(under|beside|over) /.test(regi
 
 function sayState(state: TemperState): string {
   const left = Math.round(100 * state.workLeftFraction)
-  const { low, high } = hardnessBand(state.hardnessHv)
+  const { low, high } = state.hardnessBand
   const most = state.regions.length > 1 ? `, most worked ${placeWords(state.worstRegion)}` : ''
   return `${state.title}: ${state.temper.replaceAll('-', ' ')}${most}, hardness about ${state.shownHv} HV (${Math.round(low)} to ${Math.round(high)}), ${left} % work left, plus or minus ${Math.round(100 * state.plusMinusFraction)}`
 }

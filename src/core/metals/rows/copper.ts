@@ -157,6 +157,7 @@ export const COPPERS = {
     annealCue: 'dull cherry',
     glows: true,
     quench: 'air cool: quick heating or quenching can crack it',
+    coolsSlowly: true,
     cooling: 'worked stock cracks when its outside is heated or cooled faster than its middle',
     oxide: 'Tight grey-green oxide that pickle hardly touches: flux before heat, abrasive after.',
     behaviour: { finish: 'solid', solders: true, etches: true, fuses: false },

@@ -74,6 +74,7 @@ export const OTHERS = {
     annealCue: 'dull cherry',
     glows: true,
     quench: 'let it cool slowly',
+    coolsSlowly: true,
     cooling: 'cooled fast it is no softer, and warps',
     oxide: 'Black mill scale; wire brush, never in the silver pickle.',
     behaviour: { finish: 'solid', solders: true, etches: false, fuses: false },

@@ -46,6 +46,7 @@ export const SILVERS = {
     annealCue: 'just visible to dull red',
     glows: true,
     quench: 'water as soon as the red has gone',
+    slowCoolGainHv: 20,
     cooling: 'a quench keeps the copper in solution and the metal soft; cooled slowly it hardens from about 70 to 90 HV',
     oxide: 'Black copper oxide outside, red firescale below the surface; more with every long heat.',
     behaviour: { finish: 'solid', solders: true, etches: true, fuses: true },

@@ -22,7 +22,7 @@ export const anneal = defineOperation({
   together: true,
   handsOnS: 120,
   waitS: 0,
-  includes: '*, quench (school.S05=A), cool-slowly (school.S05=B), dry (school.S05=A)',
+  includes: '*, quench (cooling=quenched), cool-slowly (cooling=slowly), dry (cooling=quenched)',
   heatC: 650,
   caution: HEAT_CAUTION,
   params: z.object({

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { defineOperation } from '../contract'
+import { defineOperation, UNWORKED } from '../contract'
 
 export const coolSlowly = defineOperation({
   id: 'cool-slowly',
@@ -11,5 +11,6 @@ export const coolSlowly = defineOperation({
   waitS: 300,
   does: 'attached: no hot, no warm',
   params: z.object({}),
+  effect: () => ({ elsewhere: UNWORKED, coolsSlowly: true }),
   words: { say: 'On the brick, out of the draught, until it can be touched.' },
 })
