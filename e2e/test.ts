@@ -39,6 +39,19 @@ async function forget(context: BrowserContext, origins: ReadonlySet<string>): Pr
   await context.clearPermissions()
 }
 
+const MOST_SAID = 2000
+/** What lies over a page comes last in it. */
+const LAST_SAID = 800
+
+/** Prints what a page shows: where a journey fails on another machine, this is all that is known of it. */
+async function sayPage(page: Page): Promise<void> {
+  const text = await page
+    .locator('body')
+    .innerText({ timeout: 2000 })
+    .catch(() => 'no page')
+  process.stdout.write(`\n== the page at ${page.url()} read:\n${text.slice(0, MOST_SAID)}\n…\n${text.slice(-LAST_SAID)}\n==\n`)
+}
+
 /** Tests whose pages are waited for until they answer, in one browser that has the program's files, and forgets all else between tests. */
 export const test = base.extend<object, { device: BrowserContext; origins: Set<string> }>({
   origins: [async ({ playwright: _ }, use) => use(new Set<string>()), { scope: 'worker' }],
@@ -69,5 +82,9 @@ export const test = base.extend<object, { device: BrowserContext; origins: Set<s
     for (const page of device.pages()) await page.close()
     await forget(device, origins)
   },
-  page: async ({ context }, use) => use(await context.newPage()),
+  page: async ({ context }, use, testInfo) => {
+    const page = await context.newPage()
+    await use(page)
+    if (testInfo.status !== testInfo.expectedStatus) await sayPage(page)
+  },
 })

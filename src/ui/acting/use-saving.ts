@@ -38,6 +38,8 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
   /** Newest revision that the page shows. An answer that was overtaken on its way is older than that. */
   const held = useRef(options.revision)
   const underWay = useRef(0)
+  /** Writes that have no answer yet, sent or still behind another. */
+  const unanswered = useRef(0)
   const waiting = useRef<() => ActionInput<N> | undefined>(undefined)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   /** The last write that did not get through: it is tried again before anything is started from what is stored. */
@@ -51,6 +53,7 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
       const { name, keepAs } = latest.current
       const saved = await act(name, input, { revision: against, keepAs, quiet: true })
       underWay.current--
+      unanswered.current--
       if (saved.ok) {
         revision.current = Math.max(revision.current, saved.revision)
         held.current = Math.max(held.current, saved.revision)
@@ -58,7 +61,8 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
       }
       unstored.current = saved.ok || saved.code === 'yielded' ? undefined : input
       setRefusal(saved.ok ? '' : saved.message)
-      if (underWay.current === 0) setState((now) => (now === 'unsaved' ? now : stateAfter(saved)))
+      // what was changed since, and waits for its time, is not saved yet
+      if (unanswered.current === 0) setState(waiting.current === undefined ? stateAfter(saved) : 'unsaved')
       return saved.ok
     },
     [act],
@@ -72,6 +76,7 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving
       const input = waiting.current?.()
       waiting.current = undefined
       if (!input) return
+      unanswered.current++
       if (isLeaving) void send(input)
       else before.current = before.current.then(() => send(input))
     },

@@ -6,22 +6,25 @@ import Typography from '@mui/material/Typography'
 import NextLink from 'next/link'
 import { useState } from 'react'
 import type { DapAnswer } from '@/core/forming'
-import type { BentPart, CurledPart, DappedPart } from '@/core/piece'
+import type { BentPart, CurledPart, DappedPart, ShellPart } from '@/core/piece'
 import { BendView } from './bend-view'
 import { CurlView } from './curl-view'
 import { DomeView } from './dome-view'
+import { ShellView } from './shell-view'
 
-/** A part that is formed: domed out of a disc, with its stages as its route has them, bent round a former, or curled to a tube. */
+/** A part that is formed: domed out of a disc, with its stages as its route has them, bent round a former, curled to a tube, or pressed, sunk or raised. */
 export type FormedPart =
   | { readonly kind: 'domed'; readonly part: DappedPart; readonly answer: DapAnswer }
   | { readonly kind: 'bent'; readonly part: BentPart }
   | { readonly kind: 'curled'; readonly part: CurledPart }
+  | { readonly kind: 'shell'; readonly part: ShellPart }
 
 /** What is done to it, where a part is formed in more ways than one. */
-const DONE = { domed: 'domed', bent: 'bent', curled: 'curled' } as const
+const DONE = { domed: 'domed', bent: 'bent', curled: 'curled', shell: 'hollowed' } as const
 
 function View({ formed }: { readonly formed: FormedPart }) {
   if (formed.kind === 'domed') return <DomeView part={formed.part} first={formed.answer} />
+  if (formed.kind === 'shell') return <ShellView part={formed.part} />
   return formed.kind === 'bent' ? <BendView part={formed.part} /> : <CurlView part={formed.part} />
 }
 
@@ -34,7 +37,7 @@ export function FormStation({ pieceId, parts }: { readonly pieceId: number; read
   if (!formed)
     return (
       <Typography sx={{ p: 3 }}>
-        Nothing of this piece is domed out of a disc, bent round a former or curled. Its other forming is on its{' '}
+        Nothing of this piece is domed out of a disc, bent round a former, curled, pressed, sunk or raised. Its other forming is on its{' '}
         <NextLink href={`/pieces/${pieceId}/route`}>route</NextLink>.
       </Typography>
     )

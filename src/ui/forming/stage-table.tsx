@@ -1,12 +1,12 @@
 'use client'
 import Box from '@mui/material/Box'
-import ButtonBase from '@mui/material/ButtonBase'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import type { DapAnswer, DomeSpot, Light } from '@/core/forming'
 import { formatPlain } from '@/core/units'
 import { LIGHT_COLOUR } from '../theme/light-colour'
 import { PALETTE } from '../theme/palette'
+import { StageButton } from './stage-button'
 
 interface StageTableProps {
   readonly answer: DapAnswer
@@ -35,21 +35,7 @@ export function StageTable({ answer, anneals, chosen, onChoose, onAnneal }: Stag
               control={<Checkbox size="small" checked={anneals[i] ?? false} onChange={(_, annealed) => onAnneal(i, annealed)} />}
               label={`annealed before punch ${i + 1}`}
             />
-            <ButtonBase
-              aria-pressed={i === chosen}
-              onClick={() => onChoose(i)}
-              sx={{
-                display: 'block',
-                width: '100%',
-                textAlign: 'left',
-                px: 1.25,
-                py: 0.75,
-                mb: 0.75,
-                fontSize: 14,
-                borderLeft: `4px solid ${i === chosen ? PALETTE.verdigris : 'transparent'}`,
-                bgcolor: i === chosen ? PALETTE.verdigrisSoft : 'transparent',
-              }}
-            >
+            <StageButton isChosen={i === chosen} onChoose={() => onChoose(i)}>
               <b>
                 Punch <span className="fig">{formatPlain(stage.punchMm, 1)}</span> mm
               </b>
@@ -74,7 +60,7 @@ export function StageTable({ answer, anneals, chosen, onChoose, onAnneal }: Stag
               <Box sx={{ color: LIGHT_COLOUR[stage.wrinkle.light] }}>
                 rim {FOLDS[stage.wrinkle.light]} (<span className="fig">{formatPlain(stage.wrinkle.index, 2)}</span> of the limit)
               </Box>
-            </ButtonBase>
+            </StageButton>
           </Box>
         )
       })}

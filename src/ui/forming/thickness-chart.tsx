@@ -1,9 +1,15 @@
 'use client'
 import { nice, ticks } from 'd3-array'
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import type { DapStageResult } from '@/core/forming'
 import { formatPlain } from '@/core/units'
 import { FONTS, PALETTE } from '../theme/palette'
+
+const stageKey = (index: number) => `stage${index}`
+
+/** A stage as it is charted: how thick from the crown to the rim. */
+interface Thicknesses {
+  readonly profile: readonly { readonly thicknessMm: number }[]
+}
 
 /** Thickness along the profile, from the crown to the rim: the stage looked at drawn strong, the others faint; dashed the same of a way kept beside it. */
 export function ThicknessChart({
@@ -12,16 +18,16 @@ export function ThicknessChart({
   thicknessMm,
   kept,
 }: {
-  readonly stages: readonly DapStageResult[]
+  readonly stages: readonly Thicknesses[]
   readonly chosen: number
   readonly thicknessMm: number
-  readonly kept?: DapStageResult | undefined
+  readonly kept?: Thicknesses | undefined
 }) {
   const rings = stages[0]?.profile.length ?? 0
   const data = Array.from({ length: rings }, (_, i) => ({
     share: Math.round((100 * (i + 0.5)) / rings),
     ...(kept ? { kept: Number((kept.profile[i]?.thicknessMm ?? 0).toFixed(4)) } : {}),
-    ...Object.fromEntries(stages.map(({ profile }, s) => [`stage${s}`, Number((profile[i]?.thicknessMm ?? 0).toFixed(4))])),
+    ...Object.fromEntries(stages.map(({ profile }, s) => [stageKey(s), Number((profile[i]?.thicknessMm ?? 0).toFixed(4))])),
   }))
   const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
   const all = [...stages, ...(kept ? [kept] : [])].flatMap(({ profile }) => profile.map((point) => point.thicknessMm))
@@ -53,10 +59,10 @@ export function ThicknessChart({
           strokeDasharray="2 4"
           label={{ value: 'sheet', position: 'insideTopRight', fontSize: 12, fill: PALETTE.ink }}
         />
-        {stages.map((stage, s) => (
+        {stages.map((_, s) => (
           <Line
-            key={`${s} ${stage.punchMm}`}
-            dataKey={`stage${s}`}
+            key={stageKey(s)}
+            dataKey={stageKey(s)}
             stroke={s === chosen ? PALETTE.verdigris : PALETTE.steelEdge}
             strokeWidth={s === chosen ? 3 : 1}
             dot={false}

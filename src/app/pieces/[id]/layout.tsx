@@ -6,7 +6,7 @@ import { findForm } from '@/core/forms'
 import { findKit } from '@/core/kits'
 import { countWords } from '@/core/logbook'
 import { ALLOY_IDS } from '@/core/metals'
-import { dappedParts, isBent, isCurled } from '@/core/piece'
+import { dappedParts, isBent, isCurled, isShelled } from '@/core/piece'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { Stations } from '@/ui/forms/piece-head'
@@ -47,7 +47,7 @@ export default async function PieceLayout({ children, params }: { children: Reac
         <Stations
           pieceId={piece.id}
           hasJoints={plan.assembly.joints.some(({ kind }) => HOT_JOINTS.includes(kind))}
-          isFormed={dappedParts(plan).length > 0 || isBent(plan) || isCurled(plan)}
+          isFormed={dappedParts(plan).length > 0 || isBent(plan) || isCurled(plan) || isShelled(plan)}
         />
       </PageHead>
       {children}

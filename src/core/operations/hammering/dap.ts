@@ -1,9 +1,8 @@
 import * as z from 'zod'
-import { domedMetal } from '../../forming/dapping/domed-metal'
-import { COMPRESSION_WEIGHT } from '../../forming/work-used'
 import { lengthMm } from '../../units/fields'
 import { formatPlain } from '../../units/format'
-import { defineOperation, UNWORKED } from '../contract'
+import { defineOperation } from '../contract'
+import { domedEffect } from '../domed-effect'
 
 export const dap = defineOperation({
   id: 'dap',
@@ -25,18 +24,8 @@ export const dap = defineOperation({
   }),
   effect: ({ punchMm, discMm }, { alloy, thicknessMm }) => {
     if (punchMm === undefined || discMm === undefined) return undefined
-    const radius = Math.max((punchMm + thicknessMm) / 2, discMm / 4 + 1e-9)
-    const { crown, middle, rim } = domedMetal(alloy, discMm, radius)
-    // its surface is bent as well, by the same both ways
-    const bent = thicknessMm / radius
-    return {
-      elsewhere: UNWORKED,
-      at: {
-        crown: { strain: crown.strain + bent, weight: 1, held: 'dome', through: crown.thicknessStrain },
-        middle: { strain: middle.strain + bent, weight: COMPRESSION_WEIGHT, held: 'dome', through: middle.thicknessStrain },
-        rim: { strain: rim.strain + bent, weight: COMPRESSION_WEIGHT, held: 'dome', through: rim.thicknessStrain },
-      },
-    }
+    const sphereRadiusMm = Math.max((punchMm + thicknessMm) / 2, discMm / 4 + 1e-9)
+    return domedEffect({ alloy, discMm, sphereRadiusMm, thicknessMm })
   },
   words: ({ punchMm, place, block }, { thicknessMm }) => ({
     title: `Dome${block === 'wood' ? ' in wood' : ''}${punchMm ? ` with the ${formatPlain(punchMm, 1)} mm punch` : ''}`,

@@ -1,10 +1,8 @@
 import * as z from 'zod'
-import { sinkCourses } from '../../forming/courses'
+import { sphereForHeightMm } from '../../forming/dome'
 import { lengthMm } from '../../units/fields'
 import { defineOperation } from '../contract'
-
-/** What planishing takes off in a course (bench practice, low). */
-const PLANISHED = 0.07
+import { domedEffect } from '../domed-effect'
 
 export const sink = defineOperation({
   id: 'sink',
@@ -22,10 +20,8 @@ export const sink = defineOperation({
   }),
   effect: ({ discMm, heightMm }, { alloy, thicknessMm }) => {
     if (discMm === undefined || heightMm === undefined) return undefined
-    const mostMm = discMm / (2 * Math.SQRT2)
-    const stock = { alloy, thicknessMm, strain: 0, discMm, heightMm: Math.min(heightMm, mostMm) }
-    const [course] = sinkCourses({ ...stock, courses: 1, thinnedFraction: PLANISHED })
-    return { elsewhere: { strain: course?.strain ?? 0, weight: 1 } }
+    const sphereRadiusMm = sphereForHeightMm(discMm, Math.min(heightMm, discMm / (2 * Math.SQRT2)))
+    return domedEffect({ alloy, discMm, sphereRadiusMm, thicknessMm })
   },
   words: { say: 'From the rim inwards in rings, the metal over a hollow, lifting it as it goes down.' },
 })
