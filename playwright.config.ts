@@ -8,7 +8,7 @@ process.env.E2E_DATA ??= mkdtempSync(join(tmpdir(), 'fold-anvil-e2e-'))
 const data = process.env.E2E_DATA
 
 /** The two parts run beside one another, as long as each other: what tries every action and every kind of piece, and all else. */
-const OWN_SERVERS = /(few-keys|fuzz|keys|kill|kits|one-folder|shared-sheet|tabs)\.spec\.ts$/
+const OWN_SERVERS = /(few-keys|fuzz|kill|kits|one-folder|shared-sheet|tabs)\.spec\.ts$/
 const part = process.env.E2E_PART
 const parts = part === 'own' ? { testMatch: OWN_SERVERS } : part === 'shared' ? { testIgnore: OWN_SERVERS } : {}
 const results = part === undefined ? 'test-results' : `test-results/${part}`

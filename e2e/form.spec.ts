@@ -93,7 +93,7 @@ test('a bangle’s strip is seen closing to a tube, and what its opening loses o
   await expect.poll(bore).toBeLessThan(half)
   // 12.5 mm of strip over π (closed form)
   await expect.poll(async () => Math.abs(66 - (await bore()) - 12.5 / Math.PI)).toBeLessThan(0.11)
-  await page.getByRole('button', { name: 'stretches' }).click()
+  await page.getByRole('button', { name: 'edges stretch' }).click()
   await expect(says).toContainText('it is 66 mm inside')
   await expect(page.getByRole('list', { name: 'Along the strip' })).toContainText(/edge, stretched by 1\d\.\d %/)
   await page.getByRole('button', { name: 'Strip, bent' }).click()

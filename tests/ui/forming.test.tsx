@@ -2,10 +2,11 @@ import { renderToStaticMarkup } from 'react-dom/server'
 import { describe, expect, it } from 'vitest'
 import { answerDap } from '@/core/forming'
 import { ALLOYS } from '@/core/metals'
-import { type BentPart, bendOf, type CurledPart, curlOf } from '@/core/piece'
+import { addStep, type BentPart, bendOf, type CurledPart, curlOf, onePart, planPiece, shellParts, wantedOf, withRoute } from '@/core/piece'
 import { BendSection } from '@/ui/forming/bend-section'
 import { CurlSection } from '@/ui/forming/curl-section'
 import { DomeSection } from '@/ui/forming/dome-section'
+import { ShellSection } from '@/ui/forming/shell-section'
 import { strainColour } from '@/ui/forming/strain-colour'
 
 /** Pictures of forming, measured as they are drawn. */
@@ -150,5 +151,50 @@ describe('the colour of a strain', () => {
     expect(depth(0.18)).toBeLessThan(depth(0.05))
     expect(strainColour(0.5)).toBe(strainColour(0.18))
     expect(strainColour(-0.1)).not.toBe(strainColour(0.1))
+  })
+})
+
+describe('a part that is pressed, sunk or raised, in section', () => {
+  const design = onePart({
+    form: 'disc',
+    inputVersion: 1,
+    input: { diameterMm: 90, thicknessMm: 1, alloy: 'copper-c110' },
+    bought: 'annealed',
+  })
+  const flat = planPiece(design)
+  const worked = (op: string, params: Readonly<Record<string, unknown>>) => {
+    const on = [{ thing: flat.parts[0]?.id ?? '' }]
+    const wanted = addStep(wantedOf(flat, design), flat.steps.length - 1, { id: `${op}+1`, op, on, params })
+    const [part] = shellParts(planPiece(withRoute(design, flat, wanted)))
+    if (!part) throw new Error('nothing is formed')
+    return { part, markup: renderToStaticMarkup(<ShellSection stages={part.stages} chosen={0} thicknessMm={1} />) }
+  }
+  it.each([
+    ['press-die', { depthMm: 8, halfMm: 20, rimHeld: true }, 40, 8, 'high'],
+    ['press-die', { depthMm: 8, halfMm: 20, rimHeld: false }, 40, 8, 'high'],
+    ['sink', { discMm: 90, heightMm: 20 }, undefined, 20, 'deep'],
+    ['raise', { fromMm: 90, toMm: 80 }, 80, undefined, 'high'],
+  ] as const)('by %s %j has its sizes said and drawn to one scale', (op, params, across, high, word) => {
+    const { markup, part } = worked(op, params)
+    const said = /([\d.]+) mm across the rim, ([\d.]+) mm (high|deep)/.exec(markup)
+    expect(said?.[3]).toBe(word)
+    if (across) expect(Number(said?.[1])).toBeCloseTo(across, 1)
+    if (high) expect(Number(said?.[2])).toBeCloseTo(high, 1)
+    const metal = strokesIn(markup).filter(({ colour }) => colour.startsWith('rgb('))
+    const [xs, ys] = [metal.flatMap(({ ends: [x1, , x2] }) => [x1, x2]), metal.flatMap(({ ends: [, y1, , y2] }) => [y1, y2])]
+    const drawn = (Math.max(...xs) - Math.min(...xs)) / (Math.max(...ys) - Math.min(...ys))
+    expect(drawn / (Number(said?.[1]) / Number(said?.[2]))).toBeCloseTo(1, 1)
+    expect(part.stages).toHaveLength(1)
+  })
+  it('hangs under its rim where it is sunk, and stands over it where it is raised', () => {
+    const crownUnderRim = (markup: string) => {
+      const [first] = strokesIn(markup).filter(({ colour }) => colour.startsWith('rgb('))
+      const rim = strokesIn(markup)
+        .filter(({ colour }) => colour.startsWith('rgb('))
+        .at(-1)
+      return (first?.ends[1] ?? 0) > (rim?.ends[3] ?? 0)
+    }
+    expect(crownUnderRim(worked('sink', { discMm: 90, heightMm: 20 }).markup)).toBe(true)
+    expect(crownUnderRim(worked('raise', { fromMm: 90, toMm: 80 }).markup)).toBe(false)
   })
 })

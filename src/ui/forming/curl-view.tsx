@@ -19,9 +19,9 @@ import { PictureAndPanel } from './picture-and-panel'
 /** How the hand shares it out between stretching the edges and shrinking the waist. */
 const WAYS: Readonly<Record<Settling, string>> = {
   'mean-kept': 'both',
-  'least-work': 'the easiest',
-  'edges-stretched': 'stretches',
-  'waist-shrunk': 'shrinks',
+  'least-work': 'as is easiest',
+  'edges-stretched': 'edges stretch',
+  'waist-shrunk': 'waist shrinks',
 }
 
 /** The bench rule adds so much to the inside of a bangle that is to be closed to a tube, mm. */

@@ -12,6 +12,8 @@ interface ShellSectionProps {
 const TOOL = { fill: PALETTE.steel, stroke: PALETTE.steelEdge } as const
 /** Where the rim is held, the plate goes on past it by this share of its half width. */
 const HELD = 0.3
+/** Figures of a held rim stand under the pad, px. */
+const RIM_UNDER = 42
 
 interface ToolProps {
   readonly stage: ShellStage
@@ -30,6 +32,9 @@ function Plate({ scale: { x, y, perMm }, halfMm }: ToolProps) {
         <rect key={left} x={left} y={y(0) - high - 3} width={wide} height={high} {...TOOL} />
       ))}
       <rect x={x(-halfMm) - wide} y={y(0) + 3} width={2 * (halfMm * perMm + wide)} height={0.12 * halfMm * perMm} {...TOOL} />
+      {[x(-halfMm) - wide, x(halfMm)].map((left) => (
+        <rect key={left} x={left} y={y(0) - 2} width={wide} height={4} fill={PALETTE.hairline} />
+      ))}
     </>
   )
 }
@@ -100,8 +105,14 @@ export function ShellSection({ stages, chosen, thicknessMm }: ShellSectionProps)
       )}
       <Stretches profile={stage.profile} thicknessMm={thicknessMm} scale={scale} />
       <Figure at={[scale.x(0), scale.y(crown.zMm) + (isDown ? -12 : -14)]} text={formatPlain(crown.thicknessMm, 2)} anchor="middle" />
-      <Figure at={[scale.x(rim.rMm) + 12, scale.y(rim.zMm) - 8]} text={formatPlain(rim.thicknessMm, 2)} anchor="start" />
-      <Figure at={[scale.x(-rim.rMm) - 12, scale.y(rim.zMm) - 8]} text={formatPlain(rim.thicknessMm, 2)} anchor="end" />
+      {[1, -1].map((side) => (
+        <Figure
+          key={side}
+          at={[scale.x(side * rim.rMm) + side * 12, scale.y(rim.zMm) + (stage.way === 'held' ? RIM_UNDER : -8)]}
+          text={formatPlain(rim.thicknessMm, 2)}
+          anchor={side > 0 ? 'start' : 'end'}
+        />
+      ))}
     </svg>
   )
 }
