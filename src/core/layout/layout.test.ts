@@ -10,7 +10,7 @@ const control = { shouldStop: () => false, elapsedS: () => 0 }
 const sheet = (width: number, height: number, id = 'S1') => ({ id, outer: rectangleOutline(width, height) })
 
 function instance(input: unknown): LayoutInput {
-  return layoutInput.parse(input)
+  return layoutInput.parse({ seconds: 0.2, ...(input as object) })
 }
 
 /** Independent of the packer's own collision test: areas by polygon clipping. */

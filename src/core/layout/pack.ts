@@ -3,6 +3,7 @@ import { circleOutline, netAreaMm2, perimeterMm } from '../geometry/outline'
 import { boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
 import { seededRandom } from '../numerics/random'
 import { boxCandidates, discCandidates, type SheetRoom } from './candidates'
+import { makeRoom, ROUNDS_A_SECOND } from './more-room'
 import type { LayoutInput, LayoutItem, LayoutSheet } from './schema'
 import { isClear, isOnSheet, type PlacedShape, type Pose, placeItem, shapeOf } from './shape'
 
@@ -176,20 +177,53 @@ function summarise(
   }
 }
 
+/** Makes room for what the orders tried left over; all of it as it was where nothing was left over. */
+function withMoreRoom(input: LayoutInput, laid: Laid, control: LayoutControl): Laid {
+  const left = new Map(input.items.map((item) => [item, item.qty - laid.placements.filter(({ id }) => id === item.id).length]))
+  const most = (input.iterations ?? Infinity) - laid.iterations
+  if ([...left.values()].every((count) => count <= 0) || most <= 0) return laid
+  const items = new Map(input.items.map((item) => [item.id, item]))
+  const sheets = laid.opens.map(({ sheet }) => ({
+    sheet,
+    blanks: laid.placements.flatMap(({ id, sheet: on, x, y, rotationDeg }) => {
+      const item = items.get(id)
+      return item && on === sheet.id ? [{ item, spot: { x, y, angleDeg: rotationDeg } }] : []
+    }),
+  }))
+  const found = makeRoom(
+    { sheets, left },
+    { input, areaOf, isSameMetal, shouldStop: control.shouldStop, most, rounds: Math.ceil(ROUNDS_A_SECOND * input.seconds) },
+  )
+  const copies = new Map<string, number>()
+  const placements = found.sheets.flatMap(({ sheet, blanks }) =>
+    blanks.map(({ item, spot }): Placement => {
+      const copy = copies.get(item.id) ?? 0
+      copies.set(item.id, copy + 1)
+      return { id: item.id, copy, sheet: sheet.id, x: spot.x, y: spot.y, rotationDeg: spot.angleDeg }
+    }),
+  )
+  const opens = laid.opens.map((open) => {
+    const blanks = found.sheets.find(({ sheet }) => sheet === open.sheet)?.blanks ?? []
+    const shapes = blanks.map(({ item, spot }) => placeItem(item, { x: spot.x, y: spot.y, rotationDeg: spot.angleDeg }))
+    return { ...open, placed: [...open.placed.slice(0, open.taken), ...shapes] }
+  })
+  return { opens, placements, iterations: laid.iterations + found.attempts }
+}
+
 /** Tries in another order, where not all blanks found a place in the first. */
-const MOST_TRIES = 8
+const MOST_TRIES = 2
 
 /**
  * Places blanks on sheets, largest first, each as far left as it will go: a plain, honest first layout. Discs touch exactly; other
  * outlines go against boxes. Sheets are used in order of `costRank`, then smallest first. Where some find no place it tries a few other
- * orders, drawn from the seed, and keeps the best. Stops when told to, with what it has.
+ * orders, drawn from the seed, keeps the best, and then makes room for what is left over. Stops when told to, with what it has.
  */
 export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSolution {
-  const { opens, placements, iterations } = placeBlanks(input, control)
+  const { opens, placements, iterations } = withMoreRoom(input, placeBlanks(input, control), control)
   return summarise(input, opens, placements, control, iterations)
 }
 
-/** Where the blanks come to lie, without what stays of the sheets. */
+/** Where the blanks come to lie in a plain first layout, without what stays of the sheets: what fits so fits, what does not may still. */
 export function placementsOf(input: LayoutInput, control: LayoutControl): readonly Placement[] {
   return placeBlanks(input, control).placements
 }
@@ -200,7 +234,12 @@ interface Laid {
   readonly iterations: number
 }
 
-function placeBlanks(input: LayoutInput, control: LayoutControl): Laid {
+/** The plain first layout may take this share of the time, and no longer than so many seconds: the rest is the search’s. */
+const FIRST = { share: 0.15, mostS: 0.7 } as const
+
+function placeBlanks(input: LayoutInput, whole: LayoutControl): Laid {
+  const firstS = Math.min(FIRST.mostS, FIRST.share * input.seconds)
+  const control = { ...whole, shouldStop: () => whole.shouldStop() || whole.elapsedS() > firstS }
   const largestFirst = [...input.items].sort((a, b) => areaOf(b) - areaOf(a))
   const wanted = input.items.reduce((sum, item) => sum + item.qty, 0)
   const areas = new Map(input.items.map((item) => [item.id, areaOf(item)]))

@@ -63,7 +63,8 @@ export function ShellView({ part }: { readonly part: ShellPart }) {
           </Typography>
           <ShellSection stages={part.stages} chosen={chosen} thicknessMm={part.thicknessMm} />
           <Typography variant="body2" sx={{ color: PALETTE.muted, mt: 0.5 }}>
-            Rust: thinner than the sheet; blue: thicker.{part.stages.length > 1 ? ' Dashed: the other stages.' : ''} Figures are mm of metal.
+            Rust: thinner than the sheet; blue: thicker.{part.stages.length > 1 ? ' Dashed: the other stages.' : ''} Figures are mm of
+            metal.
           </Typography>
           <Typography variant="h2" sx={{ mt: 1.5 }}>
             Thickness from the crown to the rim

@@ -18,7 +18,11 @@ interface SubNavProps {
 export function SubNav({ label, links }: SubNavProps) {
   const path = usePathname()
   return (
-    <Box component="nav" aria-label={label} sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, flexShrink: { md: 0 }, columnGap: { xs: 2, sm: 3 } }}>
+    <Box
+      component="nav"
+      aria-label={label}
+      sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, flexShrink: { md: 0 }, columnGap: { xs: 2, sm: 3 } }}
+    >
       {links.map(({ href, label: text, below }) => {
         const on = path === href || (below !== undefined && path.startsWith(below))
         return (

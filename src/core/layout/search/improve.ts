@@ -1,0 +1,132 @@
+import type { LayoutInput, LayoutItem, LayoutSheet } from '../schema'
+import { isClear, isOnSheet, type PlacedShape, placeItem, shapeOf } from '../shape'
+import { Board, type Lying, lyingAt, type Spot } from './board'
+import { type Piece, pieceOf } from './piece'
+import { roomOf } from './room'
+import { bestSpot, type Search, separate } from './separate'
+
+/** A blank on a sheet, by its item. */
+export interface OnSheet {
+  readonly item: LayoutItem
+  readonly spot: Spot
+}
+
+/** How an attempt begins: as the sheet lies, with two blanks changed about, or with all of them thrown on it anew. */
+export type Beginning = 'as-laid' | 'mixed' | 'afresh'
+
+/** Rounds without getting better after which an attempt is given up. */
+const PATIENCE = 50
+
+/** What may lie on a sheet beside one another, by the exact test. */
+function isLegal(
+  sheet: LayoutSheet,
+  { marginMm, kerfMm }: LayoutInput,
+  shapes: readonly PlacedShape[],
+  taken: readonly PlacedShape[],
+): boolean {
+  return shapes.every(
+    (shape, i) =>
+      isOnSheet(shape, sheet, marginMm) &&
+      taken.every((other) => isClear(shape, other, kerfMm)) &&
+      shapes.slice(0, i).every((other) => isClear(shape, other, kerfMm)),
+  )
+}
+
+/** One sheet as the search knows it: its room, what stays on it, and the shapes of the blanks it is asked for. */
+export class SheetSearch {
+  private readonly input: LayoutInput
+  private readonly sheet: LayoutSheet
+  private readonly search: Search
+  private readonly taken: readonly PlacedShape[]
+  private readonly room: ReturnType<typeof roomOf>
+  private readonly pieces = new Map<LayoutItem, Piece | undefined>()
+
+  constructor(input: LayoutInput, sheet: LayoutSheet, search: Search) {
+    this.input = input
+    this.sheet = sheet
+    this.search = search
+    this.taken = (sheet.taken ?? []).map(shapeOf)
+    this.room = roomOf(sheet, input)
+  }
+
+  private pieceFor(item: LayoutItem): Piece | undefined {
+    if (!this.pieces.has(item)) this.pieces.set(item, pieceOf(placeItem(item, { x: 0, y: 0, rotationDeg: 0 }), this.input.kerfMm))
+    return this.pieces.get(item)
+  }
+
+  private anglesFor(item: LayoutItem): readonly number[] | undefined {
+    if (item.circle) return [0]
+    return item.rotations === 'free' ? undefined : item.rotations.map((angle) => angle + (this.sheet.rollingDirectionDeg ?? 0))
+  }
+
+  private lying({ item, spot }: OnSheet): Lying | undefined {
+    const piece = this.pieceFor(item)
+    return piece && lyingAt(piece, this.anglesFor(item), spot)
+  }
+
+  /**
+   * What lies on the sheet once more blanks were laid over it and moved out of one another’s way: all of them, or where no room was found for
+   * all, those that are in nobody’s way then.
+   */
+  withMore(there: readonly OnSheet[], more: readonly LayoutItem[], from: Beginning): readonly OnSheet[] {
+    const { room, search } = this
+    const added = more.map((item) => ({ item, spot: { x: 0, y: 0, angleDeg: this.anglesFor(item)?.[0] ?? 0 } }))
+    const all = [...there, ...added]
+    const lying = all.flatMap((one) => this.lying(one) ?? [])
+    if (!room || lying.length < all.length) return there
+    const fixed = this.taken.flatMap((shape) => pieceOf(shape, this.input.kerfMm)?.at(0) ?? [])
+    const board = new Board(room, fixed, lying)
+    if (from === 'mixed') this.mix(board)
+    if (from === 'afresh') this.scatter(board)
+    for (let i = from === 'afresh' ? all.length : there.length; i < all.length; i++) {
+      board.move(i, {
+        x: (room.box.minX + room.box.maxX) / 2,
+        y: (room.box.minY + room.box.maxY) / 2,
+        angleDeg: (lying[i] as Lying).angleDeg,
+      })
+      board.move(i, bestSpot(board, i, search))
+    }
+    separate(board, search, PATIENCE)
+    const isDropped = this.inTheWay(board)
+    const found = all.flatMap((one, i) => (isDropped.has(i) ? [] : [{ item: one.item, spot: board.lying[i] as Spot }]))
+    const shapes = found.map((one) => placeItem(one.item, { x: one.spot.x, y: one.spot.y, rotationDeg: one.spot.angleDeg }))
+    return isLegal(this.sheet, this.input, shapes, this.taken) ? found : there
+  }
+
+  /** Blanks to take off until none is in another’s way: again and again the one that is most in the way for its size. */
+  private inTheWay(board: Board): ReadonlySet<number> {
+    const dropped = new Set<number>()
+    for (;;) {
+      let [worst, most] = [-1, 0]
+      for (let i = 0; i < board.lying.length; i++) {
+        if (dropped.has(i)) continue
+        const share = board.countInTheWay(i, dropped) / (board.lying[i] as Lying).piece.areaMm2
+        if (share > most) [worst, most] = [i, share]
+      }
+      if (worst < 0) return dropped
+      dropped.add(worst)
+    }
+  }
+
+  /** Every blank anywhere on the sheet. */
+  private scatter(board: Board): void {
+    const { random } = this.search
+    const { box } = board.room
+    board.lying.forEach((one, i) => {
+      board.move(i, {
+        x: box.minX + random() * (box.maxX - box.minX) - (one.turned.poles[0] as number),
+        y: box.minY + random() * (box.maxY - box.minY) - (one.turned.poles[1] as number),
+        angleDeg: one.angleDeg,
+      })
+    })
+  }
+
+  /** Two blanks that lie there change their places: another beginning. */
+  private mix({ lying }: Board): void {
+    const { random } = this.search
+    const [i, j] = [Math.floor(random() * lying.length), Math.floor(random() * lying.length)]
+    const [a, b] = [lying[i] as Lying, lying[j] as Lying]
+    lying[i] = lyingAt(a.piece, a.angles, { x: b.x, y: b.y, angleDeg: a.angleDeg })
+    lying[j] = lyingAt(b.piece, b.angles, { x: a.x, y: a.y, angleDeg: b.angleDeg })
+  }
+}
