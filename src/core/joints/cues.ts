@@ -83,7 +83,7 @@ export function coolDownOf({ answer, metals, isCupOnPlate }: Cooling): string {
   if (slow) return `Let it lie on the brick until it can be touched, then pickle: ${ALLOYS[slow].title.toLowerCase()} cracks in a quench.`
   if (answer === 'B') return 'Let it lie on the brick until it can be touched, then pickle.'
   if (isCupOnPlate)
-    return 'Leave it on the charcoal until the colour is black, then water, then pickle: quenched hot, the thin wall pulls at the joint.'
+    return 'Let it lie on the charcoal until the colour is black, then water, then pickle: quenched hot, the thin wall pulls at the joint.'
   return metals.some((alloy) => alloy.includes('brass'))
     ? 'Wait until the red is gone and a little longer, then quench: brass cracks from a hot quench.'
     : 'Wait until the red is gone, quench in water, not in pickle, then pickle.'
