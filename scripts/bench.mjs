@@ -8,6 +8,7 @@ import Database from 'better-sqlite3'
 import { build } from 'esbuild'
 import { BROWSER } from './browser.mjs'
 import { buildProgram } from './bundles.mjs'
+import { layoutFamilies } from './layout-families.mjs'
 
 /** Measures the figures the project promises; run after `npm run build`. Prints, never fails. */
 const PORT = 4398
@@ -110,6 +111,26 @@ async function timeRoutes() {
   timed('a route in order put in order', () => assembly, putInOrder, 100)
   timed('ten steps displaced put in order', () => mixed(10), putInOrder, 100)
   timed('all steps shuffled put in order', () => mixed(400), putInOrder, 100)
+}
+
+/** Orders laid out, each in the seconds it has: how many blanks found a place, what share of the sheet they are, and that none is in another's way. */
+async function timeLayouts() {
+  const { packLayout, findIllegal, layoutInput } = await bundled(`export { packLayout } from './src/core/layout/pack'
+    export { findIllegal } from './src/core/layout/legal'
+    export { layoutInput } from './src/core/layout/schema'`)
+  for (const family of layoutFamilies()) {
+    const input = layoutInput.parse(family)
+    const began = performance.now()
+    const elapsedS = () => (performance.now() - began) / 1000
+    const solution = packLayout(input, { elapsedS, shouldStop: () => elapsedS() >= input.seconds })
+    const asked = input.items.reduce((sum, item) => sum + item.qty, 0)
+    const sheets = [{ ...input.container, id: 'container' }]
+    const wrong = findIllegal({ ...input, sheets }, solution.placements).length
+    const share = solution.utilisation.toFixed(3)
+    process.stdout.write(
+      `${family.name.padEnd(46)} ${`${solution.placements.length} of ${asked}`.padStart(9)}  ${share} of the sheet  ${elapsedS().toFixed(1)} s of ${input.seconds}${wrong > 0 ? `, ${wrong} ILLEGAL` : ''}\n`,
+    )
+  }
 }
 
 /** The metal worked out: forming as it is dragged and as it is let go, the walk of a long route, the bands, and mesh convergence. */
@@ -497,6 +518,10 @@ async function serve(env) {
   return server
 }
 
+if (process.argv.includes('--layout')) {
+  await timeLayouts()
+  process.exit(0)
+}
 if (process.argv.includes('--long')) {
   await timeLongUse()
   process.exit(0)
@@ -504,6 +529,7 @@ if (process.argv.includes('--long')) {
 await timeForms()
 await timeRoutes()
 await timeMetal()
+await timeLayouts()
 timeCommand()
 const data = mkdtempSync(join(tmpdir(), 'fold-anvil-bench-'))
 const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: data, PORT: String(PORT), NEXT_TELEMETRY_DISABLED: '1' }

@@ -1,11 +1,11 @@
 'use client'
-import { nice, ticks } from 'd3-array'
+import { nice } from 'd3-array'
 import { useMemo } from 'react'
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import type { Settling } from '@/core/forming'
 import { type CurledPart, curlOf } from '@/core/piece'
-import { formatPlain } from '@/core/units'
-import { FONTS, PALETTE } from '../theme/palette'
+import { PALETTE } from '../theme/palette'
+import { CHART_MARGIN, DASHED, mmUp, wayAlong } from './chart-axes'
 
 const STEPS = 24
 
@@ -21,30 +21,14 @@ function boreData(part: CurledPart, settling: Settling) {
 /** The opening of a bangle as its strip is closed, as the hand shares stretch and shrink; between what all of the one and all of the other gives. */
 export function CurlChart({ part, settling, closed }: { readonly part: CurledPart; readonly settling: Settling; readonly closed: number }) {
   const data = useMemo(() => boreData(part, settling), [part, settling])
-  const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
   const [low, high] = nice(Math.min(...data.map(({ band }) => band[0] ?? 0)), part.insideMm, 4)
   return (
     <ResponsiveContainer width="100%" height={190}>
-      <ComposedChart data={data} margin={{ top: 10, right: 24, bottom: 4, left: 4 }} title="Inside diameter as it closes, mm">
+      <ComposedChart data={data} margin={CHART_MARGIN} title="Inside diameter as it closes, mm">
         <CartesianGrid stroke={PALETTE.hairline} vertical={false} />
-        <XAxis
-          dataKey="share"
-          type="number"
-          domain={[0, 100]}
-          ticks={[0, 25, 50, 75, 100]}
-          tick={tick}
-          stroke={PALETTE.muted}
-          tickFormatter={(share: number) => (share === 0 ? 'flat' : share === 100 ? 'closed' : `${share} %`)}
-        />
-        <YAxis
-          tick={tick}
-          stroke={PALETTE.muted}
-          width={58}
-          domain={[low, high]}
-          ticks={ticks(low, high, 4)}
-          tickFormatter={(mm: number) => formatPlain(mm, 1)}
-        />
-        <ReferenceLine x={100 * closed} stroke={PALETTE.ink} strokeDasharray="2 4" />
+        <XAxis dataKey="share" {...wayAlong('flat', 'closed', (share) => `${share} %`)} />
+        <YAxis {...mmUp([low, high], 4, 1)} />
+        <ReferenceLine x={100 * closed} {...DASHED} />
         <Area dataKey="band" stroke="none" fill={PALETTE.verdigris} fillOpacity={0.22} isAnimationActive={false} />
         <Line dataKey="bore" stroke={PALETTE.verdigris} strokeWidth={2.5} dot={false} isAnimationActive={false} />
       </ComposedChart>

@@ -1,10 +1,10 @@
 'use client'
-import { nice, ticks } from 'd3-array'
+import { nice } from 'd3-array'
 import { useMemo } from 'react'
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceDot, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { type BentPart, sprungOf } from '@/core/piece'
-import { formatPlain } from '@/core/units'
-import { FONTS, PALETTE } from '../theme/palette'
+import { PALETTE } from '../theme/palette'
+import { CHART_MARGIN, DASHED, markWords, mmAlong, mmUp } from './chart-axes'
 
 const STEPS = 14
 /** From and to so many times the size that is wanted. */
@@ -30,37 +30,15 @@ export function SpringChart({ part, strain, formerMm }: { readonly part: BentPar
   const wantedMm = 2 * part.insideRadiusMm
   const data = useMemo(() => springData(part, strain), [part, strain])
   const here = sprungOf(part, formerMm / 2, strain).sprungRadiusMm
-  const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
   const [low, high] = [FROM * wantedMm, TO * wantedMm]
   const [bottom, top] = nice(low, MOST * wantedMm, 5)
   return (
     <ResponsiveContainer width="100%" height={200}>
-      <ComposedChart data={data} margin={{ top: 10, right: 24, bottom: 4, left: 4 }} title="Inside diameter when it is let go, mm">
+      <ComposedChart data={data} margin={CHART_MARGIN} title="Inside diameter when it is let go, mm">
         <CartesianGrid stroke={PALETTE.hairline} vertical={false} />
-        <XAxis
-          dataKey="former"
-          type="number"
-          domain={[low, high]}
-          ticks={ticks(low, high, 6)}
-          tick={tick}
-          stroke={PALETTE.muted}
-          tickFormatter={(mm: number) => formatPlain(mm, 1)}
-        />
-        <YAxis
-          tick={tick}
-          stroke={PALETTE.muted}
-          width={58}
-          domain={[bottom, top]}
-          ticks={ticks(bottom, top, 5)}
-          allowDataOverflow
-          tickFormatter={(mm: number) => formatPlain(mm, 1)}
-        />
-        <ReferenceLine
-          y={wantedMm}
-          stroke={PALETTE.ink}
-          strokeDasharray="2 4"
-          label={{ value: 'wanted', position: 'insideTopLeft', fontSize: 12, fill: PALETTE.ink }}
-        />
+        <XAxis dataKey="former" {...mmAlong([low, high], 6)} />
+        <YAxis {...mmUp([bottom, top], 5, 1)} allowDataOverflow />
+        <ReferenceLine y={wantedMm} {...DASHED} label={markWords('wanted', 'insideTopLeft')} />
         <Area dataKey="band" stroke="none" fill={PALETTE.verdigris} fillOpacity={0.22} isAnimationActive={false} />
         <Line dataKey="sprung" stroke={PALETTE.verdigris} strokeWidth={2.5} dot={false} isAnimationActive={false} />
         {here === null ? null : (

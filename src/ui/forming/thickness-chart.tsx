@@ -1,8 +1,8 @@
 'use client'
-import { nice, ticks } from 'd3-array'
+import { nice } from 'd3-array'
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import { formatPlain } from '@/core/units'
-import { FONTS, PALETTE } from '../theme/palette'
+import { PALETTE } from '../theme/palette'
+import { CHART_MARGIN, DASHED, markWords, mmUp, wayAlong } from './chart-axes'
 
 const stageKey = (index: number) => `stage${index}`
 
@@ -29,36 +29,15 @@ export function ThicknessChart({
     ...(kept ? { kept: Number((kept.profile[i]?.thicknessMm ?? 0).toFixed(4)) } : {}),
     ...Object.fromEntries(stages.map(({ profile }, s) => [stageKey(s), Number((profile[i]?.thicknessMm ?? 0).toFixed(4))])),
   }))
-  const tick = { fontFamily: FONTS.mono, fontSize: 12, fill: PALETTE.muted }
   const all = [...stages, ...(kept ? [kept] : [])].flatMap(({ profile }) => profile.map((point) => point.thicknessMm))
   const [low, high] = nice(Math.min(thicknessMm, ...all) - 0.01, Math.max(thicknessMm, ...all) + 0.01, 4)
   return (
     <ResponsiveContainer width="100%" height={190}>
-      <LineChart data={data} margin={{ top: 10, right: 24, bottom: 4, left: 4 }} title="Thickness from the crown to the rim, mm">
+      <LineChart data={data} margin={CHART_MARGIN} title="Thickness from the crown to the rim, mm">
         <CartesianGrid stroke={PALETTE.hairline} vertical={false} />
-        <XAxis
-          dataKey="share"
-          type="number"
-          domain={[0, 100]}
-          tick={tick}
-          stroke={PALETTE.muted}
-          tickFormatter={(share: number) => (share === 0 ? 'crown' : share === 100 ? 'rim' : '')}
-          ticks={[0, 25, 50, 75, 100]}
-        />
-        <YAxis
-          tick={tick}
-          stroke={PALETTE.muted}
-          width={58}
-          domain={[low, high]}
-          ticks={ticks(low, high, 4)}
-          tickFormatter={(mm: number) => formatPlain(mm, 2)}
-        />
-        <ReferenceLine
-          y={thicknessMm}
-          stroke={PALETTE.ink}
-          strokeDasharray="2 4"
-          label={{ value: 'sheet', position: 'insideTopRight', fontSize: 12, fill: PALETTE.ink }}
-        />
+        <XAxis dataKey="share" {...wayAlong('crown', 'rim', () => '')} />
+        <YAxis {...mmUp([low, high], 4, 2)} />
+        <ReferenceLine y={thicknessMm} {...DASHED} label={markWords('sheet', 'insideTopRight')} />
         {stages.map((_, s) => (
           <Line
             key={stageKey(s)}
