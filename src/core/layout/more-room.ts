@@ -43,9 +43,8 @@ export function makeRoom(
 ): Spread & { readonly attempts: number } {
   const search: Search = { random: seededRandom(input.seed), shouldStop, rounds }
   const benches = spread.sheets.map(
-    ({ sheet, blanks }): Bench => ({ sheet, blanks, by: new SheetSearch(input, sheet, search), failures: 0 }),
+    ({ sheet, blanks }): Bench => ({ sheet, blanks, by: new SheetSearch(input, sheet, search, areaOf), failures: 0 }),
   )
-  const laidMm2 = (blanks: readonly OnSheet[]) => blanks.reduce((sum, { item }) => sum + areaOf(item), 0)
   let left = new Map(spread.left)
   let attempts = 0
   while (attempts < most && search.rounds > 0 && !shouldStop()) {
@@ -56,7 +55,7 @@ export function makeRoom(
     attempts++
     const { bench, more } = turn
     const found = bench.by.withMore(bench.blanks, more, beginningOf(bench, more))
-    if (laidMm2(found) <= laidMm2(bench.blanks) + 1e-9) {
+    if (found === bench.blanks) {
       bench.failures++
       continue
     }

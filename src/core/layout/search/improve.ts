@@ -14,6 +14,9 @@ export interface OnSheet {
 /** How an attempt begins: as the sheet lies, with two blanks changed about, or with all of them thrown on it anew. */
 export type Beginning = 'as-laid' | 'mixed' | 'afresh'
 
+/** Less than this more is not more. */
+const LEAST_MORE_MM2 = 1e-9
+
 /** Rounds without getting better after which an attempt is given up. */
 const PATIENCE = 50
 
@@ -37,11 +40,14 @@ export class SheetSearch {
   private readonly input: LayoutInput
   private readonly sheet: LayoutSheet
   private readonly search: Search
+  /** Metal that blanks take, mm². */
+  readonly laidMm2: (blanks: readonly OnSheet[]) => number
   private readonly taken: readonly PlacedShape[]
   private readonly room: ReturnType<typeof roomOf>
   private readonly pieces = new Map<LayoutItem, Piece | undefined>()
 
-  constructor(input: LayoutInput, sheet: LayoutSheet, search: Search) {
+  constructor(input: LayoutInput, sheet: LayoutSheet, search: Search, areaOf: (item: LayoutItem) => number) {
+    this.laidMm2 = (blanks) => blanks.reduce((sum, { item }) => sum + areaOf(item), 0)
     this.input = input
     this.sheet = sheet
     this.search = search
@@ -65,8 +71,8 @@ export class SheetSearch {
   }
 
   /**
-   * What lies on the sheet once more blanks were laid over it and moved out of one another’s way: all of them, or where no room was found for
-   * all, those that are in nobody’s way then.
+   * What lies on the sheet once more blanks were laid over it and moved out of one another’s way: all of them, or the most metal that was at any
+   * moment in nobody’s way. The longer it goes on, the more.
    */
   withMore(there: readonly OnSheet[], more: readonly LayoutItem[], from: Beginning): readonly OnSheet[] {
     const { room, search } = this
@@ -86,11 +92,24 @@ export class SheetSearch {
       })
       board.move(i, bestSpot(board, i, search))
     }
-    separate(board, search, PATIENCE)
+    let best = there
+    separate(board, search, PATIENCE, () => {
+      best = this.moreOf(best, this.clearOf(board, all))
+    })
+    return best
+  }
+
+  /** The blanks that are in nobody’s way as a board lies. */
+  private clearOf(board: Board, all: readonly OnSheet[]): readonly OnSheet[] {
     const isDropped = this.inTheWay(board)
-    const found = all.flatMap((one, i) => (isDropped.has(i) ? [] : [{ item: one.item, spot: board.lying[i] as Spot }]))
-    const shapes = found.map((one) => placeItem(one.item, { x: one.spot.x, y: one.spot.y, rotationDeg: one.spot.angleDeg }))
-    return isLegal(this.sheet, this.input, shapes, this.taken) ? found : there
+    return all.flatMap((one, i) => (isDropped.has(i) ? [] : [{ item: one.item, spot: board.lying[i] as Spot }]))
+  }
+
+  /** Of two ways to lay a sheet the one with more metal on it; a new one only where it is legal. */
+  private moreOf(known: readonly OnSheet[], found: readonly OnSheet[]): readonly OnSheet[] {
+    if (this.laidMm2(found) <= this.laidMm2(known) + LEAST_MORE_MM2) return known
+    const shapes = found.map(({ item, spot }) => placeItem(item, { x: spot.x, y: spot.y, rotationDeg: spot.angleDeg }))
+    return isLegal(this.sheet, this.input, shapes, this.taken) ? found : known
   }
 
   /** Blanks to take off until none is in another’s way: again and again the one that is most in the way for its size. */

@@ -190,6 +190,11 @@ describe('room made for more', () => {
     expect(stolenMm2(order(2, 0.3), laid)).toBeLessThan(1e-3)
     expect(laid.placements.length).toBeGreaterThanOrEqual(placementsOf(order(2, 0.3), control).length)
   })
+  it('more rounds never lay less', () => {
+    const shares = [0.02, 0.05, 0.1, 0.2, 0.4].map((seconds) => packLayout(order(4, seconds), control).utilisation)
+    for (const [i, share] of shares.entries()) expect(share).toBeGreaterThanOrEqual((shares[i - 1] ?? 0) - 1e-9)
+    expect(shares.at(-1)).toBeGreaterThan(shares[0] ?? 1)
+  })
   it('stops at once when it is told to, with what it has', () => {
     let asked = 0
     const stopped = packLayout(order(1, 60), { elapsedS: () => 0, shouldStop: () => ++asked > 1500 })

@@ -113,10 +113,11 @@ function shuffled<T>(items: readonly T[], random: () => number): T[] {
   return copy
 }
 
-/** The best that a board has come to: how much was in the way then, and where all lay. */
+/** The best that a board has come to: how much was in the way then, where all lay, and who is told of it. */
 interface AtBest {
   total: number
   spots: readonly Spot[]
+  readonly tell: () => void
 }
 
 /** Each blank that is in another’s way moved once to the best spot found for it. */
@@ -135,8 +136,12 @@ function strike(board: Board, search: Search, patience: number, best: AtBest): b
     search.rounds--
     const { total, blanks } = board.overlaps()
     if (total < best.total) {
-      if (total < WORTH * best.total) idle = 0
+      const isWorth = total < WORTH * best.total
       Object.assign(best, { total, spots: board.spots() })
+      if (isWorth) {
+        idle = 0
+        best.tell()
+      }
     }
     if (blanks.length === 0) return true
     moveAll(board, blanks, search)
@@ -146,12 +151,11 @@ function strike(board: Board, search: Search, patience: number, best: AtBest): b
 
 /**
  * Moves blanks that are in one another’s way until none is; false where it gives up after so many rounds without getting better, three times
- * over, each time from the best it has come to. It leaves the board as it was at its best.
+ * over, each time from the best it has come to. Tells whenever less is in the way than before, the board being as it then is.
  */
-export function separate(board: Board, search: Search, patience: number): boolean {
-  const best: AtBest = { total: Infinity, spots: board.spots() }
+export function separate(board: Board, search: Search, patience: number, tell: () => void): boolean {
+  const best: AtBest = { total: Infinity, spots: board.spots(), tell }
   for (let n = 0; n < STRIKES; n++) if (strike(board, search, patience, best)) return true
-  board.goBack(best.spots)
   return false
 }
 
