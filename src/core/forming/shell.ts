@@ -1,7 +1,7 @@
 import type { Alloy } from '../metals/alloys'
 import { bisect } from '../numerics/bisect'
 import { domedMetal } from './dapping/domed-metal'
-import { rimDiameterMm } from './dome'
+import { sphereForHeightMm } from './dome'
 import { clampedPoleStrain, type Impression } from './press'
 
 /** The middle of the metal of something round, from its crown to its rim: how far out, how high, how thick there. */
@@ -37,21 +37,68 @@ export function heldShell(alloy: Alloy, { halfMm, depthMm }: Impression, thickne
   })
 }
 
-/** A disc lying on a sphere, its rim free to draw in: as thick as the simulated dome at crown, half way and rim, smoothly between (source: dap-fit). */
-export function domedShell(alloy: Alloy, discMm: number, sphereRadiusMm: number, thicknessMm: number): ShellPoint[] {
-  const { crown, middle, rim } = domedMetal(alloy, discMm, sphereRadiusMm)
-  const most = Math.asin(Math.min(1, rimDiameterMm(discMm, sphereRadiusMm) / 2 / sphereRadiusMm))
-  /** How far out on the disc it was: what lies within is about as much metal as before. */
-  const onDisc = (share: number) => Math.sin((most * share) / 2) / Math.sin(most / 2)
-  // the parabola through the three
-  const strainAt = (s: number) =>
+/** Strain through a disc that lies on a sphere, by how far out on the disc: the parabola through crown, half way and rim of the simulation. */
+function domedStrain(alloy: Alloy, discMm: number, sphereMm: number): (share: number) => number {
+  const { crown, middle, rim } = domedMetal(alloy, discMm, sphereMm)
+  return (s) =>
     (1 - s) * (1 - 2 * s) * crown.thicknessStrain + 4 * s * (1 - s) * middle.thicknessStrain + s * (2 * s - 1) * rim.thicknessStrain
-  return along((share) => ({
-    rMm: sphereRadiusMm * Math.sin(most * share),
-    zMm: sphereRadiusMm * (Math.cos(most * share) - Math.cos(most)),
-    thicknessMm: thicknessMm * Math.exp(strainAt(onDisc(share))),
-  }))
 }
+
+/** How far out on the disc a place of its profile was: what lies within is about as much metal as before. */
+const onDisc = (share: number, most: number) => Math.sin((most * share) / 2) / Math.sin(most / 2)
+
+/** Metal on a sphere as far round it as this, by the flat area over π that it was cut from: the square of the radius of its disc. */
+function flatOver(sphereMm: number, most: number, strainAt: (share: number) => number): number {
+  const width = 1 / (POINTS - 1)
+  return along((share) => share)
+    .slice(1)
+    .reduce((sum, to) => {
+      const area = 2 * sphereMm ** 2 * (Math.cos(most * (to - width)) - Math.cos(most * to))
+      return sum + area * Math.exp(strainAt(onDisc(to - width / 2, most)))
+    }, 0)
+}
+
+/** How far round its sphere a disc reaches, rad: as far as leaves its volume what it was. */
+const reachOnSphere = (discMm: number, sphereMm: number, strainAt: (share: number) => number) =>
+  bisect((most) => flatOver(sphereMm, most, strainAt) - (discMm / 2) ** 2, 1e-3, MOST_REACH_RAD, 1e-10).x
+const MOST_REACH_RAD = 0.7 * Math.PI
+
+/**
+ * A disc domed so high, its rim free to draw in: on the sphere on which it stands so high, as thick as the simulated dome, its volume kept
+ * (source: dap-fit). `heightMm` is over 0 and at most that of a hemisphere, d/(2√2).
+ */
+export function domedShell(alloy: Alloy, discMm: number, heightMm: number, thicknessMm: number): ShellPoint[] {
+  const reach = (sphereMm: number) => reachOnSphere(discMm, sphereMm, domedStrain(alloy, discMm, sphereMm))
+  const near = sphereForHeightMm(discMm, heightMm)
+  const sphereMm = bisect((mm) => mm * (1 - Math.cos(reach(mm))) - heightMm, 0.8 * near, 1.2 * near, 1e-9).x
+  return onSphere({ sphereMm, most: reach(sphereMm), strainAt: domedStrain(alloy, discMm, sphereMm), thicknessMm })
+}
+
+/** So often the disc of an impression is worked out from its strain, and that from the disc. */
+const ROUNDS = 6
+
+/** A sheet pressed into an impression with its rim free to draw in: the sphere through both, as thick as the dome of the disc that it drew in. */
+export function pressedShell(alloy: Alloy, { halfMm, depthMm }: Impression, thicknessMm: number): ShellPoint[] {
+  const sphereMm = (halfMm ** 2 + depthMm ** 2) / (2 * depthMm)
+  const most = Math.atan2(halfMm, sphereMm - depthMm)
+  let discMm = 2 * Math.hypot(halfMm, depthMm)
+  for (let n = 0; n < ROUNDS; n++) discMm = 2 * Math.sqrt(flatOver(sphereMm, most, domedStrain(alloy, discMm, sphereMm)))
+  return onSphere({ sphereMm, most, strainAt: domedStrain(alloy, discMm, sphereMm), thicknessMm })
+}
+
+interface OnSphere {
+  readonly sphereMm: number
+  readonly most: number
+  readonly strainAt: (share: number) => number
+  readonly thicknessMm: number
+}
+
+const onSphere = ({ sphereMm, most, strainAt, thicknessMm }: OnSphere): ShellPoint[] =>
+  along((share) => ({
+    rMm: sphereMm * Math.sin(most * share),
+    zMm: sphereMm * (Math.cos(most * share) - Math.cos(most)),
+    thicknessMm: thicknessMm * Math.exp(strainAt(onDisc(share, most))),
+  }))
 
 /**
  * A disc raised from its centre to a smaller rim, the wall drawn straight, as long as it was: it thickens by all that its round loses, at the free

@@ -1,5 +1,4 @@
-import { sphereForHeightMm } from '../forming/dome'
-import { domedShell, heldShell, raisedShell, type ShellPoint } from '../forming/shell'
+import { domedShell, heldShell, pressedShell, raisedShell, type ShellPoint } from '../forming/shell'
 import type { Alloy, AlloyId } from '../metals/alloys'
 import type { TemperState } from '../route/temper'
 import { alloyWith } from '../tables/own-metal'
@@ -46,7 +45,7 @@ const mm = ({ params }: Step, name: string) => Number(params[name])
 
 /** A disc domed so high, at the most to a hemisphere. */
 const domedTo = (alloy: Alloy, discMm: number, heightMm: number, thicknessMm: number) =>
-  domedShell(alloy, discMm, sphereForHeightMm(discMm, Math.min(heightMm, discMm / (2 * Math.SQRT2))), thicknessMm)
+  domedShell(alloy, discMm, Math.min(heightMm, discMm / (2 * Math.SQRT2)), thicknessMm)
 
 /** The shape that a step brings a part to, raised from a disc of this size; undefined where it brings it to none. */
 function shellOf(way: ShellWay, step: Step, { alloy, thicknessMm }: Pick<Shelling, 'alloy' | 'thicknessMm'>, discMm: number) {
@@ -54,9 +53,7 @@ function shellOf(way: ShellWay, step: Step, { alloy, thicknessMm }: Pick<Shellin
   if (way === 'raised') return mm(step, 'toMm') < discMm ? raisedShell({ discMm, rimMm: mm(step, 'toMm') }, thicknessMm) : undefined
   const halfMm = mm(step, 'halfMm')
   const depthMm = Math.min(mm(step, 'depthMm'), halfMm)
-  return way === 'held'
-    ? heldShell(alloy, { halfMm, depthMm }, thicknessMm)
-    : domedTo(alloy, 2 * Math.hypot(halfMm, depthMm), depthMm, thicknessMm)
+  return (way === 'held' ? heldShell : pressedShell)(alloy, { halfMm, depthMm }, thicknessMm)
 }
 
 /** Whether anything of a piece is pressed, sunk or raised. */
