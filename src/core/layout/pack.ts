@@ -5,7 +5,7 @@ import { seededRandom } from '../numerics/random'
 import { boxCandidates, discCandidates, type SheetRoom } from './candidates'
 import { makeRoom, ROUNDS_A_SECOND } from './more-room'
 import type { LayoutInput, LayoutItem, LayoutSheet } from './schema'
-import { isClear, isOnSheet, type PlacedShape, type Pose, placeItem, shapeOf } from './shape'
+import { heldAngles, isFreeOn, type PlacedShape, type Pose, placeItem, shapeOf } from './shape'
 
 export interface Placement extends Pose {
   readonly id: string
@@ -55,21 +55,13 @@ function areaOf(item: LayoutItem): number {
   return item.circle ? Math.PI * item.circle.radiusMm ** 2 : netAreaMm2(item.outer ?? [], item.holes)
 }
 
-/** The ways an item may lie; those it is held to count from the rolling direction of the sheet. */
-function anglesOf(item: LayoutItem, sheet: LayoutSheet): readonly number[] {
-  if (item.circle) return [0]
-  if (item.rotations === 'free') return [0, 90, 30, 60, 120, 150]
-  return item.rotations.map((angle) => angle + (sheet.rollingDirectionDeg ?? 0))
-}
+/** The ways in which an item is tried that may be turned freely. */
+const TRIED_DEG = [0, 90, 30, 60, 120, 150]
 
 function isSameMetal(item: LayoutItem, sheet: LayoutSheet): boolean {
   const metal = item.alloy === '' || sheet.alloy === '' || item.alloy === sheet.alloy
   const tolerance = 0.05 * Math.max(item.thicknessMm, sheet.thicknessMm)
   return metal && (item.thicknessMm === 0 || sheet.thicknessMm === 0 || Math.abs(item.thicknessMm - sheet.thicknessMm) <= tolerance + 1e-9)
-}
-
-function isFree(shape: PlacedShape, open: OpenSheet): boolean {
-  return isOnSheet(shape, open.room, open.room.marginMm) && open.placed.every((other) => isClear(shape, other, open.room.kerfMm))
 }
 
 /** Lowest along x, then y: fills from the left end so that what is left is one piece. */
@@ -81,7 +73,7 @@ function findPose(item: LayoutItem, open: OpenSheet, stop: () => boolean): Pose 
   let best: Pose | undefined
   let bestEdge = Infinity
   const sheetBox = boundsOf(open.sheet.outer)
-  for (const rotationDeg of anglesOf(item, open.sheet)) {
+  for (const rotationDeg of heldAngles(item, open.sheet) ?? TRIED_DEG) {
     const lying = placeItem(item, { x: 0, y: 0, rotationDeg })
     const spots = item.circle
       ? discCandidates(item.circle.radiusMm, open.room, open.placed, stop)
@@ -90,7 +82,7 @@ function findPose(item: LayoutItem, open: OpenSheet, stop: () => boolean): Pose 
       if (x + lying.bounds.maxX >= bestEdge - 1e-9) break
       if (stop()) return best
       const shape = placeItem(item, { x, y, rotationDeg })
-      if (!isFree(shape, open)) continue
+      if (!isFreeOn(shape, open.room, open.placed, open.room)) continue
       best = { x, y, rotationDeg }
       bestEdge = x + lying.bounds.maxX
       break
@@ -185,9 +177,9 @@ function withMoreRoom(input: LayoutInput, laid: Laid, control: LayoutControl): L
   const items = new Map(input.items.map((item) => [item.id, item]))
   const sheets = laid.opens.map(({ sheet }) => ({
     sheet,
-    blanks: laid.placements.flatMap(({ id, sheet: on, x, y, rotationDeg }) => {
+    blanks: laid.placements.flatMap(({ id, sheet: on, copy: _, ...pose }) => {
       const item = items.get(id)
-      return item && on === sheet.id ? [{ item, spot: { x, y, angleDeg: rotationDeg } }] : []
+      return item && on === sheet.id ? [{ item, pose }] : []
     }),
   }))
   const found = makeRoom(
@@ -196,15 +188,15 @@ function withMoreRoom(input: LayoutInput, laid: Laid, control: LayoutControl): L
   )
   const copies = new Map<string, number>()
   const placements = found.sheets.flatMap(({ sheet, blanks }) =>
-    blanks.map(({ item, spot }): Placement => {
+    blanks.map(({ item, pose }): Placement => {
       const copy = copies.get(item.id) ?? 0
       copies.set(item.id, copy + 1)
-      return { id: item.id, copy, sheet: sheet.id, x: spot.x, y: spot.y, rotationDeg: spot.angleDeg }
+      return { id: item.id, copy, sheet: sheet.id, ...pose }
     }),
   )
   const opens = laid.opens.map((open) => {
     const blanks = found.sheets.find(({ sheet }) => sheet === open.sheet)?.blanks ?? []
-    const shapes = blanks.map(({ item, spot }) => placeItem(item, { x: spot.x, y: spot.y, rotationDeg: spot.angleDeg }))
+    const shapes = blanks.map(({ item, pose }) => placeItem(item, pose))
     return { ...open, placed: [...open.placed.slice(0, open.taken), ...shapes] }
   })
   return { opens, placements, iterations: laid.iterations + found.attempts }
@@ -213,13 +205,18 @@ function withMoreRoom(input: LayoutInput, laid: Laid, control: LayoutControl): L
 /** Tries in another order, where not all blanks found a place in the first. */
 const MOST_TRIES = 2
 
+/** Where room is searched for afterwards, the plain first layout may take this share of the time, and no longer than so many seconds. */
+const FIRST = { share: 0.15, mostS: 0.7 } as const
+
 /**
  * Places blanks on sheets, largest first, each as far left as it will go: a plain, honest first layout. Discs touch exactly; other
- * outlines go against boxes. Sheets are used in order of `costRank`, then smallest first. Where some find no place it tries a few other
- * orders, drawn from the seed, keeps the best, and then makes room for what is left over. Stops when told to, with what it has.
+ * outlines go against boxes. Sheets are used in order of `costRank`, then smallest first. Where some find no place it tries another
+ * order, drawn from the seed, keeps the better, and then makes room for what is left over. Stops when told to, with what it has.
  */
 export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSolution {
-  const { opens, placements, iterations } = withMoreRoom(input, placeBlanks(input, control), control)
+  const firstS = Math.min(FIRST.mostS, FIRST.share * input.seconds)
+  const first = { ...control, shouldStop: () => control.shouldStop() || control.elapsedS() > firstS }
+  const { opens, placements, iterations } = withMoreRoom(input, placeBlanks(input, first), control)
   return summarise(input, opens, placements, control, iterations)
 }
 
@@ -234,12 +231,7 @@ interface Laid {
   readonly iterations: number
 }
 
-/** The plain first layout may take this share of the time, and no longer than so many seconds: the rest is the search’s. */
-const FIRST = { share: 0.15, mostS: 0.7 } as const
-
-function placeBlanks(input: LayoutInput, whole: LayoutControl): Laid {
-  const firstS = Math.min(FIRST.mostS, FIRST.share * input.seconds)
-  const control = { ...whole, shouldStop: () => whole.shouldStop() || whole.elapsedS() > firstS }
+function placeBlanks(input: LayoutInput, control: LayoutControl): Laid {
   const largestFirst = [...input.items].sort((a, b) => areaOf(b) - areaOf(a))
   const wanted = input.items.reduce((sum, item) => sum + item.qty, 0)
   const areas = new Map(input.items.map((item) => [item.id, areaOf(item)]))

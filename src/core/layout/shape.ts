@@ -1,7 +1,7 @@
 import { intersectRegions, offsetOutline, type Region, subtractRegions } from '../geometry/clip'
 import { isInside, outlineToOutlineMm, pointToOutlineMm } from '../geometry/distance'
 import { type Bounds, boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
-import type { LayoutItem, Taken } from './schema'
+import type { LayoutItem, LayoutSheet, Taken } from './schema'
 
 /** A blank where it lies: a circle exactly, anything else by its outline. */
 export type PlacedShape =
@@ -100,4 +100,20 @@ export function isOnSheet(
 export function shapeOf({ outer, holes, circle }: Region & Pick<Taken, 'circle'>): PlacedShape {
   if (circle && holes.length === 0) return discAt(circle.centre, circle.radiusMm)
   return { kind: 'outline', outer, holes, bounds: boundsOf(outer) }
+}
+
+/** Whether a shape may lie on a sheet beside others: on its metal, and a kerf from each. */
+export function isFreeOn(
+  shape: PlacedShape,
+  sheet: { readonly outer: Outline; readonly holes: readonly Outline[] },
+  others: readonly PlacedShape[],
+  { marginMm, kerfMm }: { readonly marginMm: number; readonly kerfMm: number },
+): boolean {
+  return isOnSheet(shape, sheet, marginMm) && others.every((other) => isClear(shape, other, kerfMm))
+}
+
+/** The angles that an item is held to, from the rolling direction of its sheet; undefined where it may be turned freely. */
+export function heldAngles({ circle, rotations }: LayoutItem, { rollingDirectionDeg }: LayoutSheet): readonly number[] | undefined {
+  if (circle) return [0]
+  return rotations === 'free' ? undefined : rotations.map((angle) => angle + (rollingDirectionDeg ?? 0))
 }

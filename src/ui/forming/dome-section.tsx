@@ -2,7 +2,7 @@ import type { DapStageResult } from '@/core/forming'
 import { formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
 import { HeightHandle } from './height-handle'
-import { Figure, lineOf, SECTION, Stretches, scaleOf } from './section-metal'
+import { Figure, OtherStages, SECTION, Stretches, scaleOf } from './section-metal'
 
 interface DomeSectionProps {
   readonly stages: readonly DapStageResult[]
@@ -40,18 +40,7 @@ export function DomeSection({ stages, chosen, thicknessMm, discMm, onHeight }: D
           stroke={PALETTE.steelEdge}
           clipPath="url(#punch-above)"
         />
-        {stages.map((other, i) =>
-          i === chosen ? null : (
-            <path
-              key={`${i} ${other.punchMm}`}
-              d={lineOf(other.profile, scale)}
-              fill="none"
-              stroke={PALETTE.muted}
-              strokeWidth={1}
-              strokeDasharray="3 5"
-            />
-          ),
-        )}
+        <OtherStages stages={stages} chosen={chosen} scale={scale} />
         <Stretches profile={stage.profile} thicknessMm={thicknessMm} scale={scale} />
         <Figure at={[scale.x(0), scale.y(heightMm) - 14]} text={formatPlain(pole.thicknessMm, 2)} anchor="middle" />
         <Figure at={[scale.x(rimDiameterMm / 2) + 12, scale.y(0) + 4]} text={formatPlain(rim.thicknessMm, 2)} anchor="start" />

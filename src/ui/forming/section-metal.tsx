@@ -71,3 +71,17 @@ export function Figure({
     </text>
   )
 }
+
+/** The stages that are not looked at, dashed. */
+export function OtherStages({
+  stages,
+  chosen,
+  scale,
+}: {
+  readonly stages: readonly { readonly profile: readonly MetalPoint[] }[]
+  readonly chosen: number
+  readonly scale: SectionScale
+}) {
+  const lines = stages.flatMap(({ profile }, i) => (i === chosen ? [] : [{ key: `stage ${i}`, d: lineOf(profile, scale) }]))
+  return lines.map(({ key, d }) => <path key={key} d={d} fill="none" stroke={PALETTE.muted} strokeWidth={1} strokeDasharray="3 5" />)
+}

@@ -1,7 +1,7 @@
 import type { ShellStage, ShellWay } from '@/core/piece'
 import { formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
-import { Figure, lineOf, SECTION, type SectionScale, Stretches, scaleOf } from './section-metal'
+import { Figure, lineOf, OtherStages, SECTION, type SectionScale, Stretches, scaleOf } from './section-metal'
 
 interface ShellSectionProps {
   readonly stages: readonly ShellStage[]
@@ -91,18 +91,7 @@ export function ShellSection({ stages, chosen, thicknessMm }: ShellSectionProps)
       style={{ maxHeight: SECTION.height, display: 'block' }}
     >
       <Tool stage={stage} scale={scale} halfMm={ownHalfMm} highMm={crown.zMm} />
-      {stages.map((other, i) =>
-        i === chosen ? null : (
-          <path
-            key={`${i} ${other.title}`}
-            d={lineOf(other.profile, scale)}
-            fill="none"
-            stroke={PALETTE.muted}
-            strokeWidth={1}
-            strokeDasharray="3 5"
-          />
-        ),
-      )}
+      <OtherStages stages={stages} chosen={chosen} scale={scale} />
       <Stretches profile={stage.profile} thicknessMm={thicknessMm} scale={scale} />
       <Figure at={[scale.x(0), scale.y(crown.zMm) + (isDown ? -12 : -14)]} text={formatPlain(crown.thicknessMm, 2)} anchor="middle" />
       {[1, -1].map((side) => (

@@ -10,21 +10,21 @@ import { OwnTrial } from '../forming/own-trial'
 import { SizeField } from '../shared/size-field'
 import type { MetalOfStep } from './metal-of-step'
 
-const HEAT_SAYS = {
-  annealed: (hv: number) => `All of it is soft: this metal is ${formatPlain(hv, 0)} HV when it is annealed.`,
-  softening: (c: number) => `Half softened in an hour at ${formatPlain(c, 0)} °C, by this heat.`,
-} as const
-
 /** What a hardness after a heat tells: that of annealed metal where it is soft, and where softening begins where it is half so. */
 function readHeat(metal: MetalOfStep, hv: number) {
   const alloy = alloyWith(metal.alloy, metal.figures)
   const annealed = annealedOfHardness(alloy, metal, hv)
-  if (annealed !== undefined) return { id: `annealed-hv-${metal.alloy}`, found: annealed, says: HEAT_SAYS.annealed(annealed) }
+  if (annealed !== undefined)
+    return {
+      id: `annealed-hv-${metal.alloy}`,
+      found: annealed,
+      says: `All of it is soft: this metal is ${formatPlain(annealed, 0)} HV when it is annealed.`,
+    }
   const softening = softeningOfHardness(alloy, metal, hv)
   const says =
     softening === undefined
       ? 'Softened so little, its hardness does not tell where softening begins. A longer or a hotter heat would.'
-      : HEAT_SAYS.softening(softening)
+      : `Half softened in an hour at ${formatPlain(softening, 0)} °C, by this heat.`
   return { id: `half-softening-${metal.alloy}`, found: softening, says }
 }
 

@@ -1,24 +1,18 @@
+import type { Pose } from '../shape'
 import { collides, overlapOf } from './overlap'
 import type { Piece, Turned } from './piece'
 import { isInRoom, outOfRoom, type Room } from './room'
 
-/** Where a blank lies. */
-export interface Spot {
-  readonly x: number
-  readonly y: number
-  readonly angleDeg: number
-}
-
 /** A blank on the board: what it is, which angles it may have, where it lies. */
-export interface Lying extends Spot {
+export interface Lying extends Pose {
   readonly piece: Piece
   /** Angles it may be turned to; any where there are none. */
   readonly angles: readonly number[] | undefined
   readonly turned: Turned
 }
 
-export function lyingAt(piece: Piece, angles: Lying['angles'], spot: Spot): Lying {
-  return { piece, angles, ...spot, turned: piece.at(spot.angleDeg) }
+export function lyingAt(piece: Piece, angles: Lying['angles'], spot: Pose): Lying {
+  return { piece, angles, ...spot, turned: piece.at(spot.rotationDeg) }
 }
 
 /** What lies on one sheet, and how much each pair of it is in the way of one another. */
@@ -28,6 +22,8 @@ export class Board {
   readonly lying: Lying[]
   /** What an overlap counts, by pair, the room last of each row; raised where it persists. */
   private readonly weights: Float64Array
+  /** Overlaps by pair, as they were measured last. */
+  private readonly now: Float64Array
   private readonly wide: number
 
   constructor(room: Room, fixed: readonly Turned[], lying: readonly Lying[]) {
@@ -36,6 +32,7 @@ export class Board {
     this.lying = [...lying]
     this.wide = lying.length + fixed.length + 1
     this.weights = new Float64Array(lying.length * this.wide).fill(1)
+    this.now = new Float64Array(this.weights.length)
   }
 
   private weight(i: number, j: number): number {
@@ -65,8 +62,8 @@ export class Board {
   }
 
   /** What a blank would have in its way at a spot, weighted; no further than a bound. */
-  costAt(i: number, x: number, y: number, angleDeg: number, bound: number): number {
-    const turned = (this.lying[i] as Lying).piece.at(angleDeg)
+  costAt(i: number, x: number, y: number, rotationDeg: number, bound: number): number {
+    const turned = (this.lying[i] as Lying).piece.at(rotationDeg)
     let cost = 0
     for (let j = this.wide - 1; j >= 0 && cost < bound; j--) {
       const here = this.overlap(i, turned, x, y, j)
@@ -77,16 +74,16 @@ export class Board {
 
   /** Whether a blank has anything in its way where it lies. */
   isInTheWay(i: number): boolean {
-    const { x, y, angleDeg } = this.lying[i] as Lying
-    return this.costAt(i, x, y, angleDeg, Number.MIN_VALUE) > 0
+    const { x, y, rotationDeg } = this.lying[i] as Lying
+    return this.costAt(i, x, y, rotationDeg, Number.MIN_VALUE) > 0
   }
 
   /** Where everything lies, to be gone back to. */
-  spots(): readonly Spot[] {
-    return this.lying.map(({ x, y, angleDeg }) => ({ x, y, angleDeg }))
+  spots(): readonly Pose[] {
+    return this.lying.map(({ x, y, rotationDeg }) => ({ x, y, rotationDeg }))
   }
 
-  goBack(spots: readonly Spot[]): void {
+  goBack(spots: readonly Pose[]): void {
     spots.forEach((spot, i) => {
       this.move(i, spot)
     })
@@ -99,42 +96,34 @@ export class Board {
     return count
   }
 
-  move(i: number, spot: Spot): void {
+  move(i: number, spot: Pose): void {
     const { piece, angles } = this.lying[i] as Lying
     this.lying[i] = lyingAt(piece, angles, spot)
   }
 
-  /** Overlaps as they are, unweighted: how much in all, and which blanks have any. */
-  overlaps(): { readonly total: number; readonly blanks: readonly number[] } {
-    let total = 0
-    const blanks: number[] = []
-    for (let i = 0; i < this.lying.length; i++) {
-      let own = 0
-      for (let j = 0; j < this.wide; j++) {
+  /** Overlaps as they are, unweighted: how much in all, and which blanks have any. They are kept for the weights. */
+  measure(): { readonly total: number; readonly blanks: readonly number[] } {
+    const count = this.lying.length
+    for (let i = 0; i < count; i++)
+      for (let j = i + 1; j < this.wide; j++) {
         const here = this.overlapNow(i, j)
-        own += here
-        if (j > i) total += here
+        this.now[i * this.wide + j] = here
+        if (j < count) this.now[j * this.wide + i] = here
       }
-      if (own > 0) blanks.push(i)
+    const rows = this.lying.map((_, i) => this.now.subarray(i * this.wide, (i + 1) * this.wide))
+    return {
+      total: rows.reduce((sum, row, i) => row.subarray(i + 1).reduce((own, here) => own + here, sum), 0),
+      blanks: rows.flatMap((row, i) => (row.some((here) => here > 0) ? [i] : [])),
     }
-    return { total, blanks }
   }
 
-  /** Raises what persists, the more the worse it is, and lets the rest fade. */
+  /** Raises what was in the way when it was measured last, the more the worse it was, and lets the rest fade. */
   reweigh(): void {
-    const now = new Float64Array(this.weights.length)
-    let most = 0
-    for (let i = 0; i < this.lying.length; i++)
-      for (let j = 0; j < this.wide; j++) {
-        const here = this.overlapNow(i, j)
-        now[i * this.wide + j] = here
-        if (here > most) most = here
-      }
-    for (let at = 0; at < now.length; at++) {
-      const here = now[at] as number
+    const most = this.now.reduce((worst, here) => Math.max(worst, here), 0)
+    this.now.forEach((here, at) => {
       const weight = this.weights[at] as number
       this.weights[at] = here > 0 ? weight * (LEAST_RAISE + ((MOST_RAISE - LEAST_RAISE) * here) / most) : Math.max(1, weight * FADE)
-    }
+    })
   }
 }
 

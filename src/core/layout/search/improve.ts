@@ -1,6 +1,6 @@
 import type { LayoutInput, LayoutItem, LayoutSheet } from '../schema'
-import { isClear, isOnSheet, type PlacedShape, placeItem, shapeOf } from '../shape'
-import { Board, type Lying, lyingAt, type Spot } from './board'
+import { heldAngles, isFreeOn, type PlacedShape, type Pose, placeItem, shapeOf } from '../shape'
+import { Board, type Lying, lyingAt } from './board'
 import { type Piece, pieceOf } from './piece'
 import { roomOf } from './room'
 import { bestSpot, type Search, separate } from './separate'
@@ -8,7 +8,7 @@ import { bestSpot, type Search, separate } from './separate'
 /** A blank on a sheet, by its item. */
 export interface OnSheet {
   readonly item: LayoutItem
-  readonly spot: Spot
+  readonly pose: Pose
 }
 
 /** How an attempt begins: as the sheet lies, with two blanks changed about, or with all of them thrown on it anew. */
@@ -19,21 +19,6 @@ const LEAST_MORE_MM2 = 1e-9
 
 /** Rounds without getting better after which an attempt is given up. */
 const PATIENCE = 50
-
-/** What may lie on a sheet beside one another, by the exact test. */
-function isLegal(
-  sheet: LayoutSheet,
-  { marginMm, kerfMm }: LayoutInput,
-  shapes: readonly PlacedShape[],
-  taken: readonly PlacedShape[],
-): boolean {
-  return shapes.every(
-    (shape, i) =>
-      isOnSheet(shape, sheet, marginMm) &&
-      taken.every((other) => isClear(shape, other, kerfMm)) &&
-      shapes.slice(0, i).every((other) => isClear(shape, other, kerfMm)),
-  )
-}
 
 /** One sheet as the search knows it: its room, what stays on it, and the shapes of the blanks it is asked for. */
 export class SheetSearch {
@@ -60,14 +45,9 @@ export class SheetSearch {
     return this.pieces.get(item)
   }
 
-  private anglesFor(item: LayoutItem): readonly number[] | undefined {
-    if (item.circle) return [0]
-    return item.rotations === 'free' ? undefined : item.rotations.map((angle) => angle + (this.sheet.rollingDirectionDeg ?? 0))
-  }
-
-  private lying({ item, spot }: OnSheet): Lying | undefined {
+  private lying({ item, pose }: OnSheet): Lying | undefined {
     const piece = this.pieceFor(item)
-    return piece && lyingAt(piece, this.anglesFor(item), spot)
+    return piece && lyingAt(piece, heldAngles(item, this.sheet), pose)
   }
 
   /**
@@ -76,7 +56,7 @@ export class SheetSearch {
    */
   withMore(there: readonly OnSheet[], more: readonly LayoutItem[], from: Beginning): readonly OnSheet[] {
     const { room, search } = this
-    const added = more.map((item) => ({ item, spot: { x: 0, y: 0, angleDeg: this.anglesFor(item)?.[0] ?? 0 } }))
+    const added = more.map((item) => ({ item, pose: { x: 0, y: 0, rotationDeg: heldAngles(item, this.sheet)?.[0] ?? 0 } }))
     const all = [...there, ...added]
     const lying = all.flatMap((one) => this.lying(one) ?? [])
     if (!room || lying.length < all.length) return there
@@ -88,7 +68,7 @@ export class SheetSearch {
       board.move(i, {
         x: (room.box.minX + room.box.maxX) / 2,
         y: (room.box.minY + room.box.maxY) / 2,
-        angleDeg: (lying[i] as Lying).angleDeg,
+        rotationDeg: (lying[i] as Lying).rotationDeg,
       })
       board.move(i, bestSpot(board, i, search))
     }
@@ -102,14 +82,15 @@ export class SheetSearch {
   /** The blanks that are in nobody’s way as a board lies. */
   private clearOf(board: Board, all: readonly OnSheet[]): readonly OnSheet[] {
     const isDropped = this.inTheWay(board)
-    return all.flatMap((one, i) => (isDropped.has(i) ? [] : [{ item: one.item, spot: board.lying[i] as Spot }]))
+    return board.spots().flatMap((pose, i) => (isDropped.has(i) ? [] : [{ item: (all[i] as OnSheet).item, pose }]))
   }
 
   /** Of two ways to lay a sheet the one with more metal on it; a new one only where it is legal. */
   private moreOf(known: readonly OnSheet[], found: readonly OnSheet[]): readonly OnSheet[] {
     if (this.laidMm2(found) <= this.laidMm2(known) + LEAST_MORE_MM2) return known
-    const shapes = found.map(({ item, spot }) => placeItem(item, { x: spot.x, y: spot.y, rotationDeg: spot.angleDeg }))
-    return isLegal(this.sheet, this.input, shapes, this.taken) ? found : known
+    const shapes = found.map(({ item, pose }) => placeItem(item, pose))
+    const isLegal = shapes.every((shape, i) => isFreeOn(shape, this.sheet, [...this.taken, ...shapes.slice(0, i)], this.input))
+    return isLegal ? found : known
   }
 
   /** Blanks to take off until none is in another’s way: again and again the one that is most in the way for its size. */
@@ -135,7 +116,7 @@ export class SheetSearch {
       board.move(i, {
         x: box.minX + random() * (box.maxX - box.minX) - (one.turned.poles[0] as number),
         y: box.minY + random() * (box.maxY - box.minY) - (one.turned.poles[1] as number),
-        angleDeg: one.angleDeg,
+        rotationDeg: one.rotationDeg,
       })
     })
   }
@@ -145,7 +126,7 @@ export class SheetSearch {
     const { random } = this.search
     const [i, j] = [Math.floor(random() * lying.length), Math.floor(random() * lying.length)]
     const [a, b] = [lying[i] as Lying, lying[j] as Lying]
-    lying[i] = lyingAt(a.piece, a.angles, { x: b.x, y: b.y, angleDeg: a.angleDeg })
-    lying[j] = lyingAt(b.piece, b.angles, { x: a.x, y: a.y, angleDeg: b.angleDeg })
+    lying[i] = lyingAt(a.piece, a.angles, { x: b.x, y: b.y, rotationDeg: a.rotationDeg })
+    lying[j] = lyingAt(b.piece, b.angles, { x: a.x, y: a.y, rotationDeg: b.rotationDeg })
   }
 }

@@ -38,7 +38,7 @@ function isDiscIn({ rings }: Turned, { poles, radius = 0 }: Turned, dx: number, 
 export const decayed = (depth: number, near: number) => (depth >= near ? depth : (near * near) / (2 * near - depth))
 
 /** How near circles are felt, against the size of the smaller blank. */
-const NEAR = 0.05
+export const NEAR = 0.05
 
 /** How much two blanks that share metal are in each other’s way: by the circles that fill them, never zero. */
 export function overlapOf(a: Turned, b: Turned, dx: number, dy: number): number {

@@ -1,14 +1,14 @@
 import { offsetOutline } from '../../geometry/clip'
-import type { Outline } from '../../geometry/point'
+import type { Bounds, Outline } from '../../geometry/point'
 import type { PlacedShape } from '../shape'
-import { type Box, boxOf, distanceSqToRings, isInRings, type Poles, type Ring, ringOf, thinned } from './rings'
+import { boxOf, distanceSqToRings, isInRings, type Poles, type Ring, ringOf, THINNED_MM, thinned } from './rings'
 
 /** A blank turned to an angle about its own origin, grown by half a kerf. */
 export interface Turned {
   /** Its outline and its windows; none of a disc. */
   readonly rings: readonly Ring[]
   readonly poles: Poles
-  readonly box: Box
+  readonly box: Bounds
   /** Of a disc, about the origin of the blank. */
   readonly radius: number | undefined
 }
@@ -18,11 +18,9 @@ export interface Piece {
   readonly areaMm2: number
   /** What an overlap with it counts: the larger, the more. */
   readonly size: number
-  readonly at: (angleDeg: number) => Turned
+  readonly at: (rotationDeg: number) => Turned
 }
 
-/** Thinned by so much and grown by so much more, an outline is never smaller than it is, mm. */
-const THINNED_MM = 0.008
 const GRID = 26
 const MOST_POLES = 14
 /** Smaller ones, against the largest, are left out. */
@@ -42,10 +40,7 @@ export function polesOf(rings: readonly Ring[]): Poles {
     }
   const poles: number[] = []
   while (poles.length < 3 * MOST_POLES) {
-    const [best] = spots.reduce<[(typeof spots)[number] | undefined, number]>(
-      ([top, most], spot) => (spot.room > most ? [spot, spot.room] : [top, most]),
-      [undefined, 0],
-    )
+    const best = spots.reduce<(typeof spots)[number] | undefined>((top, spot) => (spot.room > (top?.room ?? 0) ? spot : top), undefined)
     if (!best || best.room < LEAST_POLE * (poles[2] ?? 0)) break
     const { x, y, room } = best
     poles.push(x, y, room)
@@ -73,14 +68,14 @@ function turnedRow(row: Float64Array, stride: 2 | 3, angleRad: number): Float64A
 const MOST_KEPT = 64
 
 /** Each angle worked out once, as long as they are few. */
-function keptByAngle(make: (angleDeg: number) => Turned): (angleDeg: number) => Turned {
+function keptByAngle(make: (rotationDeg: number) => Turned): (rotationDeg: number) => Turned {
   const known = new Map<number, Turned>()
-  return (angleDeg) => {
-    const found = known.get(angleDeg)
+  return (rotationDeg) => {
+    const found = known.get(rotationDeg)
     if (found) return found
     if (known.size >= MOST_KEPT) known.clear()
-    const made = make(angleDeg)
-    known.set(angleDeg, made)
+    const made = make(rotationDeg)
+    known.set(rotationDeg, made)
     return made
   }
 }
@@ -95,17 +90,20 @@ function discPiece(radiusMm: number, [x, y]: readonly [number, number] = [0, 0])
   return { areaMm2: Math.PI * radiusMm ** 2, size: Math.sqrt(radiusMm), at: () => turned }
 }
 
+const widthOf = (ring: Ring) => boxOf(ring).maxX - boxOf(ring).minX
+
 /** An outline with its windows, grown by so much; of an outline that falls to nothing there is no piece. */
 function outlinePiece(outer: Outline, holes: readonly Outline[], byMm: number): Piece | undefined {
   const grown = (outline: Outline, by: number) =>
     offsetOutline(thinned(outline, THINNED_MM), by).map((one) => ringOf(thinned(one, THINNED_MM)))
-  const [largest] = grown(outer, byMm + 2 * THINNED_MM)
+  // grown shut, an outline comes with the windows that are left in it: they count as metal
+  const [largest] = grown(outer, byMm + 2 * THINNED_MM).sort((a, b) => widthOf(b) - widthOf(a))
   if (!largest) return undefined
   const rings = [largest, ...holes.flatMap((hole) => grown(hole, -byMm - 2 * THINNED_MM))]
   const poles = polesOf(rings)
   const box = boxOf(largest)
-  const at = keptByAngle((angleDeg) => {
-    const angle = (angleDeg * Math.PI) / 180
+  const at = keptByAngle((rotationDeg) => {
+    const angle = (rotationDeg * Math.PI) / 180
     const turned = rings.map((ring) => turnedRow(ring, 2, angle))
     return { rings: turned, poles: turnedRow(poles, 3, angle), box: boxOf(turned[0] as Ring), radius: undefined }
   })

@@ -1,4 +1,7 @@
-import type { Outline } from '../../geometry/point'
+import type { Bounds, Outline } from '../../geometry/point'
+
+/** An outline is thinned by so much at the most, mm: what is to hold it is grown by as much. */
+export const THINNED_MM = 0.008
 
 /** A closed outline as its coordinates in a row: x, y, x, y. */
 export type Ring = Float64Array
@@ -6,16 +9,9 @@ export type Ring = Float64Array
 /** A row of circles that fill a shape: x, y, radius, and so on. */
 export type Poles = Float64Array
 
-export interface Box {
-  readonly minX: number
-  readonly minY: number
-  readonly maxX: number
-  readonly maxY: number
-}
-
 export const ringOf = (outline: Outline): Ring => Float64Array.from(outline.flat())
 
-export function boxOf(ring: Ring): Box {
+export function boxOf(ring: Ring): Bounds {
   let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity]
   for (let i = 0; i < ring.length; i += 2) {
     const [x, y] = [ring[i] as number, ring[i + 1] as number]
@@ -78,7 +74,7 @@ export function distanceSqToRings(x: number, y: number, rings: readonly Ring[], 
 /** Anything that has an outline, windows, and a box round it. */
 interface Ringed {
   readonly rings: readonly Ring[]
-  readonly box: Box
+  readonly box: Bounds
 }
 
 /** Edges that were gathered last, used over again: the search asks for them a hundred thousand times a second. */
@@ -86,7 +82,7 @@ const FIRST = { edges: new Float64Array(256), count: 0 }
 const SECOND = { edges: new Float64Array(256), count: 0 }
 
 /** Gathers the edges of rings that reach into a box, moved by (dx, dy), as x1, y1, x2, y2. */
-function gather(into: typeof FIRST, rings: readonly Ring[], box: Box, dx: number, dy: number): void {
+function gather(into: typeof FIRST, rings: readonly Ring[], box: Bounds, dx: number, dy: number): void {
   into.count = 0
   const minX = box.minX - dx
   const maxX = box.maxX - dx
@@ -121,7 +117,7 @@ function gather(into: typeof FIRST, rings: readonly Ring[], box: Box, dx: number
 
 /** Whether an edge of one list of rings meets one of another, moved by (dx, dy); edges that only touch meet. */
 export function ringsMeet({ rings: a, box: aBox }: Ringed, { rings: b, box: bBox }: Ringed, dx: number, dy: number): boolean {
-  const box: Box = {
+  const box: Bounds = {
     minX: Math.max(aBox.minX, bBox.minX + dx),
     minY: Math.max(aBox.minY, bBox.minY + dy),
     maxX: Math.min(aBox.maxX, bBox.maxX + dx),

@@ -1,17 +1,15 @@
 import { offsetOutline, subtractRegions } from '../../geometry/clip'
-import type { Outline } from '../../geometry/point'
-import { decayed } from './overlap'
+import type { Bounds, Outline } from '../../geometry/point'
+import { decayed, NEAR } from './overlap'
 import type { Turned } from './piece'
-import { type Box, boxOf, distanceSqToRings, isInRings, type Ring, ringOf, ringsMeet, thinned } from './rings'
+import { boxOf, distanceSqToRings, isInRings, type Ring, ringOf, ringsMeet, THINNED_MM, thinned } from './rings'
 
 const GRID = 96
-const THINNED_MM = 0.008
-const NEAR = 0.05
 
 /** Where blanks that are grown by half a kerf may lie on a sheet, and how far any place is inside or outside it. */
 export interface Room {
   readonly rings: readonly Ring[]
-  readonly box: Box
+  readonly box: Bounds
   /** Distance to its edge, mm, below zero outside it; between the points of a grid. */
   readonly depthAt: (x: number, y: number) => number
 }
@@ -28,7 +26,7 @@ export function roomOf(
   const rings = regions.flatMap(({ outer, holes: own }) => [outer, ...own].map((one) => ringOf(thinned(one, THINNED_MM / 2))))
   if (rings.length === 0) return undefined
   const boxes = rings.map(boxOf)
-  const box: Box = {
+  const box: Bounds = {
     minX: Math.min(...boxes.map(({ minX }) => minX)),
     minY: Math.min(...boxes.map(({ minY }) => minY)),
     maxX: Math.max(...boxes.map(({ maxX }) => maxX)),
@@ -38,7 +36,7 @@ export function roomOf(
 }
 
 /** Signed distance to the edge, on a grid that reaches past the room by half its size, the points between by their neighbours. */
-function depthGrid(rings: readonly Ring[], box: Box): Room['depthAt'] {
+function depthGrid(rings: readonly Ring[], box: Bounds): Room['depthAt'] {
   const step = Math.max(box.maxX - box.minX, box.maxY - box.minY) / (GRID / 2)
   const [fromX, fromY] = [(box.minX + box.maxX) / 2 - (step * GRID) / 2, (box.minY + box.maxY) / 2 - (step * GRID) / 2]
   const wide = GRID + 1

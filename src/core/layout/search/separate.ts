@@ -1,5 +1,6 @@
 import { drawNormal } from '../../numerics/random'
-import type { Board, Lying, Spot } from './board'
+import type { Pose } from '../shape'
+import type { Board, Lying } from './board'
 
 /** What ends a search: the caller's stop, asked between two moves. */
 export interface Search {
@@ -17,7 +18,7 @@ const LAST_STEP_MM = 0.004
 const MOST_STEPS = 40
 const LAST_STEP_DEG = 0.02
 
-interface Tried extends Spot {
+interface Tried extends Pose {
   readonly cost: number
 }
 
@@ -28,32 +29,32 @@ const angleFor = (random: () => number, angles: Lying['angles']): number =>
 export function bestSpot(board: Board, i: number, { random }: Search): Tried {
   const lies = board.lying[i] as Lying
   const { room } = board
-  const own = board.costAt(i, lies.x, lies.y, lies.angleDeg, Infinity)
-  const tried: Tried[] = [{ x: lies.x, y: lies.y, angleDeg: lies.angleDeg, cost: own }]
+  const own = board.costAt(i, lies.x, lies.y, lies.rotationDeg, Infinity)
+  const tried: Tried[] = [{ x: lies.x, y: lies.y, rotationDeg: lies.rotationDeg, cost: own }]
   const worst = () => (tried.length < REFINED ? Infinity : (tried[REFINED - 1] as Tried).cost)
-  const take = (x: number, y: number, angleDeg: number) => {
-    const cost = board.costAt(i, x, y, angleDeg, worst())
+  const take = (x: number, y: number, rotationDeg: number) => {
+    const cost = board.costAt(i, x, y, rotationDeg, worst())
     if (cost >= worst()) return
-    tried.push({ x, y, angleDeg, cost })
+    tried.push({ x, y, rotationDeg, cost })
     tried.sort((a, b) => a.cost - b.cost)
     tried.length = Math.min(tried.length, REFINED)
   }
   const isFound = () => (tried[0] as Tried).cost === 0
   for (let n = 0; n < WIDE_SAMPLES; n++) {
-    const angleDeg = angleFor(random, lies.angles)
-    const { box } = lies.piece.at(angleDeg)
+    const rotationDeg = angleFor(random, lies.angles)
+    const { box } = lies.piece.at(rotationDeg)
     const [wide, high] = [room.box.maxX - room.box.minX - (box.maxX - box.minX), room.box.maxY - room.box.minY - (box.maxY - box.minY)]
-    take(room.box.minX - box.minX + random() * Math.max(0, wide), room.box.minY - box.minY + random() * Math.max(0, high), angleDeg)
+    take(room.box.minX - box.minX + random() * Math.max(0, wide), room.box.minY - box.minY + random() * Math.max(0, high), rotationDeg)
     if (isFound()) break
   }
   const reach = lies.turned.poles[2] as number
   for (let n = 0; n < NEAR_SAMPLES && !isFound(); n++) {
-    const angleDeg = lies.angles
+    const rotationDeg = lies.angles
       ? random() < 0.5
-        ? lies.angleDeg
+        ? lies.rotationDeg
         : angleFor(random, lies.angles)
-      : lies.angleDeg + 20 * drawNormal(random)
-    take(lies.x + reach * drawNormal(random), lies.y + reach * drawNormal(random), angleDeg)
+      : lies.rotationDeg + 20 * drawNormal(random)
+    take(lies.x + reach * drawNormal(random), lies.y + reach * drawNormal(random), rotationDeg)
   }
   if (isFound()) return tried[0] as Tried
   return tried
@@ -65,9 +66,9 @@ export function bestSpot(board: Board, i: number, { random }: Search): Tried {
 const AXES = ['x', 'y', 'both', 'round'] as const
 
 /** A spot pushed one way by a step, or turned. */
-function pushed({ x, y, angleDeg }: Spot, axis: (typeof AXES)[number], by: number, side: number): Spot {
-  if (axis === 'round') return { x, y, angleDeg: angleDeg + by }
-  return { x: axis === 'y' ? x : x + by, y: axis === 'x' ? y : y + (axis === 'both' ? side * by : by), angleDeg }
+function pushed({ x, y, rotationDeg }: Pose, axis: (typeof AXES)[number], by: number, side: number): Pose {
+  if (axis === 'round') return { x, y, rotationDeg: rotationDeg + by }
+  return { x: axis === 'y' ? x : x + by, y: axis === 'x' ? y : y + (axis === 'both' ? side * by : by), rotationDeg }
 }
 
 interface Refining {
@@ -82,7 +83,7 @@ function betterBeside(board: Board, i: number, from: Tried, axis: (typeof AXES)[
   let best = from
   for (const way of [1, -1]) {
     const spot = pushed(from, axis, way * by, Math.sign(by))
-    const cost = board.costAt(i, spot.x, spot.y, spot.angleDeg, best.cost)
+    const cost = board.costAt(i, spot.x, spot.y, spot.rotationDeg, best.cost)
     if (cost < best.cost) best = { ...spot, cost }
   }
   return best
@@ -116,7 +117,7 @@ function shuffled<T>(items: readonly T[], random: () => number): T[] {
 /** The best that a board has come to: how much was in the way then, where all lay, and who is told of it. */
 interface AtBest {
   total: number
-  spots: readonly Spot[]
+  spots: readonly Pose[]
   readonly tell: () => void
 }
 
@@ -126,7 +127,6 @@ function moveAll(board: Board, blanks: readonly number[], search: Search): void 
     if (search.shouldStop()) return
     if (board.isInTheWay(i)) board.move(i, bestSpot(board, i, search))
   }
-  board.reweigh()
 }
 
 /** Rounds of moves until nothing is in the way, or so many brought nothing better. */
@@ -134,7 +134,7 @@ function strike(board: Board, search: Search, patience: number, best: AtBest): b
   board.goBack(best.spots)
   for (let idle = 0; idle < patience && search.rounds > 0 && !search.shouldStop(); idle++) {
     search.rounds--
-    const { total, blanks } = board.overlaps()
+    const { total, blanks } = board.measure()
     if (total < best.total) {
       const isWorth = total < WORTH * best.total
       Object.assign(best, { total, spots: board.spots() })
@@ -144,6 +144,7 @@ function strike(board: Board, search: Search, patience: number, best: AtBest): b
       }
     }
     if (blanks.length === 0) return true
+    board.reweigh()
     moveAll(board, blanks, search)
   }
   return false

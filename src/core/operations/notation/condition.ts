@@ -8,7 +8,7 @@ export type Test =
   | { readonly kind: 'not'; readonly values: readonly string[] }
   | { readonly kind: 'max'; readonly most: number }
 
-/** What is tested: a parameter of the step, the place it is done at, a thing it is done to, its joint, or a method that was chosen. */
+/** What is tested: a parameter of the step, the place it is done at, how its metal cools (`cooling`), a thing it is done to, its joint, or a method that was chosen. */
 export interface Condition {
   readonly on: 'param' | 'thing' | 'joint' | 'school'
   readonly name: string
