@@ -466,6 +466,28 @@ for (const [name, write] of Object.entries(WRITES)) {
   })
 }
 
+test('a change on its way from one tab is not sent by the other as well', async ({ page, context }) => {
+  const second = await context.newPage()
+  await open(page, 'demo')
+  await page.goto(url('/pieces/4'))
+  await second.goto(url('/pieces/4'))
+  const width = second.getByLabel('Width', { exact: true })
+  const stood = await width.inputValue()
+  // longer under way than the pause after which a page looks for what it has not got through
+  await second.route('**/api/act/saveDesign', async (route) => {
+    await new Promise((done) => setTimeout(done, 6000))
+    await route.continue()
+  })
+  const sent: string[] = []
+  page.on('request', (request) => request.url().includes('/api/act/') && sent.push(request.url()))
+  await width.fill('9.2')
+  await width.blur()
+  await saved(second)
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue(stood)
+  expect(sent).toEqual([])
+  await second.close()
+})
+
 test('both sides are shown, and mine is kept only when I say so', async ({ page, context }) => {
   const second = await context.newPage()
   await open(second, 'demo')

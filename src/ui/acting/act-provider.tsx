@@ -7,7 +7,7 @@ import type { ActionInput } from '@/server/actions/perform'
 import { randomText } from '../shared/random-text'
 import { useWorkshop, WORKSHOP_TITLES } from '../shared/workshop-context'
 import { type Choice, ConflictDialog } from './conflict-dialog'
-import { dropEdit, type KeptEdit, keepEdit, keptEdits } from './kept-edits'
+import { dropEdit, isToSendHere, type KeptEdit, keepEdit, keptEdits, thisTab } from './kept-edits'
 import { type Acted, postAct } from './post-act'
 
 interface ActOptions {
@@ -81,7 +81,9 @@ function useActing() {
   const act = useCallback<Act>(
     async (name, input, { revision = null, keepAs, quiet = false } = {}) => {
       const edit =
-        keepAs === undefined ? undefined : { key: keepAs, name, workshop: uid, revision, input, at: `${Date.now()}-${randomText(6)}` }
+        keepAs === undefined
+          ? undefined
+          : { key: keepAs, name, workshop: uid, revision, input, at: `${Date.now()}-${randomText(6)}`, tab: thisTab() }
       if (edit) {
         keepEdit(edit)
         sending.current.add(edit.key)
@@ -108,7 +110,8 @@ function useResending(act: Act, isWaiting: (key: string) => boolean) {
   const [refused, setRefused] = useState('')
   useEffect(() => {
     const resend = async () => {
-      for (const edit of keptEdits().filter((kept) => kept.workshop === uid && isWaiting(kept.key))) {
+      const ours = keptEdits().filter((kept) => kept.workshop === uid && isWaiting(kept.key) && isToSendHere(kept, Date.now()))
+      for (const edit of ours) {
         const answer = await act(edit.name, edit.input as never, { revision: edit.revision, keepAs: edit.key })
         if (!answer.ok && isOver(answer)) setRefused(`An earlier change could not be saved: ${answer.message}`)
         if (!answer.ok) return

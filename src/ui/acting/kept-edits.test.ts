@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { asOnlySender } from '../bench/queue/claim'
 import { deviceName } from '../bench/queue/device'
 import { randomText } from '../shared/random-text'
-import { dropEdit, type KeptEdit, keepEdit, keptEdits } from './kept-edits'
+import { dropEdit, isToSendHere, type KeptEdit, keepEdit, keptEdits, thisTab } from './kept-edits'
 import { postAct } from './post-act'
 
 /** A browser's own store, which may be full or shut. */
@@ -27,10 +27,13 @@ function storage(shut = false): Storage {
   }
 }
 
-beforeEach(() => vi.stubGlobal('localStorage', storage()))
+beforeEach(() => {
+  vi.stubGlobal('localStorage', storage())
+  vi.stubGlobal('sessionStorage', storage())
+})
 afterEach(() => vi.unstubAllGlobals())
 
-const edit = (key: string, at: string): KeptEdit => ({ key, name: 'saveJob', workshop: 'w', revision: 1, input: { at }, at })
+const edit = (key: string, at: string): KeptEdit => ({ key, name: 'saveJob', workshop: 'w', revision: 1, input: { at }, at, tab: 'one' })
 
 describe('edits that were not acknowledged yet', () => {
   it('are kept, the latest of each thing', () => {
@@ -47,6 +50,16 @@ describe('edits that were not acknowledged yet', () => {
     expect(keptEdits()).toHaveLength(1)
     dropEdit(edit('a', '2'))
     expect(keptEdits()).toEqual([])
+  })
+  it('are sent by the tab that made them, and by another only once that one has had its time', () => {
+    expect(thisTab()).toBe(thisTab())
+    const [own, others] = [{ tab: thisTab() }, { tab: 'another' }]
+    expect(isToSendHere({ ...own, at: '100000-abc' }, 100_000)).toBe(true)
+    expect(isToSendHere({ ...others, at: '100000-abc' }, 119_000)).toBe(false)
+    expect(isToSendHere({ ...others, at: '100000-abc' }, 120_000)).toBe(true)
+    expect(isToSendHere({ ...others, at: 'no time' }, 0)).toBe(true)
+    vi.stubGlobal('sessionStorage', storage(true))
+    expect(isToSendHere({ tab: thisTab(), at: '100000-abc' }, 100_000)).toBe(true)
   })
   it('are none where the store is shut or holds nonsense, and nothing is thrown', () => {
     localStorage.setItem('fold-anvil-kept-edits', '{"half')

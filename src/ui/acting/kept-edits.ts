@@ -1,4 +1,5 @@
 import type { ActionName } from '@/server/actions/names'
+import { randomText } from '../shared/random-text'
 
 /** A write that was not acknowledged yet, as it was asked for. */
 export interface KeptEdit {
@@ -7,10 +8,34 @@ export interface KeptEdit {
   readonly workshop: string
   readonly revision: number | null
   readonly input: unknown
+  /** When, ms, and a token of its own. */
   readonly at: string
+  /** The tab that made it. */
+  readonly tab: string
 }
 
 const STORE = 'fold-anvil-kept-edits'
+const TAB = 'fold-anvil-tab'
+/** So long an edit is left to the tab that made it, ms: it may be on its way there. */
+const LEFT_TO_ITS_TAB_MS = 20_000
+
+/** Name of this tab, the same on all its pages. */
+export function thisTab(): string {
+  try {
+    const known = sessionStorage.getItem(TAB)
+    if (known !== null) return known
+    const made = randomText()
+    sessionStorage.setItem(TAB, made)
+    return made
+  } catch {
+    return 'nameless'
+  }
+}
+
+/** Whether this tab may send an edit: its own at any time, another's once that tab has had its time. */
+export function isToSendHere({ tab, at }: Pick<KeptEdit, 'tab' | 'at'>, nowMs: number): boolean {
+  return tab === thisTab() || !(nowMs - Number.parseInt(at, 10) < LEFT_TO_ITS_TAB_MS)
+}
 
 /** Writes of this browser that the program has not acknowledged yet. */
 export function keptEdits(): readonly KeptEdit[] {
