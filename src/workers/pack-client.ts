@@ -1,21 +1,48 @@
-import { type Remote, wrap } from 'comlink'
-import type { LayoutInput, LayoutSolution } from '@/core/layout'
+import { proxy, type Remote, wrap } from 'comlink'
+import { isBetter, type LayoutInput, type Placement } from '@/core/layout'
 import type { PackApi } from './pack.worker'
 
-/** Packs in a worker; aborting ends the worker at once, and a worker that dies rejects instead of hanging. */
-export function packInWorker(input: LayoutInput, signal: AbortSignal): Promise<LayoutSolution> {
-  const worker = new Worker(new URL('./pack.worker.ts', import.meta.url), { type: 'module' })
+/** Searches that run beside one another, each from a seed of its own; no more than there are cores. */
+const MOST_WORKERS = 2
+
+/** One search in a worker of its own; a worker that dies rejects instead of hanging. */
+function searchIn(worker: Worker, input: LayoutInput, tell: (placements: readonly Placement[]) => void): Promise<void> {
   const remote: Remote<PackApi> = wrap<PackApi>(worker)
-  return new Promise<LayoutSolution>((resolve, reject) => {
-    const end = (settle: () => void) => {
-      worker.terminate()
-      settle()
-    }
-    signal.addEventListener('abort', () => end(() => reject(new Error('stopped'))), { once: true })
-    worker.onerror = (event) => end(() => reject(new Error(event.message)))
-    remote.pack(input).then(
-      (solution) => end(() => resolve(solution)),
-      (error: unknown) => end(() => reject(error)),
-    )
+  return new Promise((resolve, reject) => {
+    worker.onerror = (event) => reject(new Error(event.message))
+    remote.pack(input, proxy(tell)).then(({ placements }) => {
+      tell(placements)
+      resolve()
+    }, reject)
   })
+}
+
+/**
+ * Packs in workers, on two cores where there are two, and tells of each way that is better than all before. Aborted, it ends at once, and what was
+ * told last stands; it fails only where every search does.
+ */
+export async function packInWorkers(
+  input: LayoutInput,
+  signal: AbortSignal,
+  tell: (placements: readonly Placement[]) => void,
+): Promise<void> {
+  const count = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1))
+  const workers = Array.from({ length: count }, () => new Worker(new URL('./pack.worker.ts', import.meta.url), { type: 'module' }))
+  let best: readonly Placement[] | undefined
+  const hear = (placements: readonly Placement[]) => {
+    if (signal.aborted || (best && !isBetter(input, placements, best))) return
+    best = placements
+    tell(placements)
+  }
+  const stopped = new Promise<void>((resolve) => signal.addEventListener('abort', () => resolve(), { once: true }))
+  try {
+    const searches = workers.map((worker, i) => searchIn(worker, { ...input, seed: input.seed + i }, hear))
+    const all = Promise.allSettled(searches).then((ends) => {
+      const [failed] = ends.flatMap((end) => (end.status === 'rejected' ? [end.reason] : []))
+      if (failed && ends.every(({ status }) => status === 'rejected')) throw failed
+    })
+    await Promise.race([all, stopped])
+  } finally {
+    for (const worker of workers) worker.terminate()
+  }
 }

@@ -49,7 +49,7 @@ describe('long work in its own thread', () => {
   it('stops by itself after the seconds it was given, with the best it has', async () => {
     const solution = await runTask('pack', discs(400, 900, 0.5), { seconds: 20 })
     expect(solution.placements.length).toBeGreaterThan(0)
-    expect(solution.unplaced[0]?.qty).toBe(400 - solution.placements.length)
+    expect(solution.unplaced[0]?.qty ?? 0).toBe(400 - solution.placements.length)
     expect(solution.seconds).toBeLessThan(5)
   })
   it('is ended, whatever it is doing, when its time is over', async () => {

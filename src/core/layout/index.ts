@@ -1,3 +1,7 @@
+export { isBetter } from './better'
+export { areaOf, placedRegion } from './item'
 export { findIllegal, ILLEGAL_WORDS, type Illegality } from './legal'
-export { type LayoutControl, type LayoutSolution, type Placement, packLayout, placedRegion, type Remnant, remnantsOf } from './pack'
+export { type LayoutSolution, packLayout } from './pack'
+export { type Remnant, remnantsOf } from './remnants'
 export { type LayoutInput, type LayoutItem, type LayoutSheet, layoutInput, type Taken } from './schema'
+export type { LayoutControl, Placement } from './spread'

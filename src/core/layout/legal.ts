@@ -1,6 +1,6 @@
-import type { Placement } from './pack'
 import type { LayoutInput } from './schema'
 import { isClear, isOnSheet, placeItem, shapeOf } from './shape'
+import { type Placement, sheetsOf } from './spread'
 
 export interface Illegality {
   readonly index: number
@@ -20,9 +20,9 @@ export const ILLEGAL_WORDS: Readonly<Record<Illegality['reason'], string>> = {
 
 /** Every placement that is off its sheet's metal, too near another or too near what others have there; empty means it can be cut. */
 export function findIllegal(input: LayoutInput, placements: readonly Placement[]): Illegality[] {
-  const sheets = new Map((input.sheets ?? []).map((sheet) => [sheet.id, sheet]))
+  const sheets = new Map(sheetsOf(input).map((sheet) => [sheet.id, sheet]))
   const items = new Map(input.items.map((item) => [item.id, item]))
-  const taken = new Map((input.sheets ?? []).map((sheet) => [sheet.id, (sheet.taken ?? []).map(shapeOf)]))
+  const taken = new Map(sheetsOf(input).map((sheet) => [sheet.id, (sheet.taken ?? []).map(shapeOf)]))
   const seen = new Set<string>()
   const shapes = placements.map((place) => {
     const item = items.get(place.id)

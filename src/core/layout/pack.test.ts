@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { circleOutline, netAreaMm2, perimeterMm, rectangleOutline } from '../geometry/outline'
 import type { Outline } from '../geometry/point'
 import { findIllegal } from './legal'
-import { packLayout, placementsOf, remnantsOf } from './pack'
+import { packLayout, placementsOf } from './pack'
+import { remnantsOf } from './remnants'
 import { layoutInput } from './schema'
 
 const control = { shouldStop: () => false, elapsedS: () => 0 }
@@ -156,12 +157,13 @@ describe('what a layout says of itself', () => {
       }),
       { numRuns: 20 },
     ))
-  it('asked only where blanks lie, it says the same', () =>
+  it('asked only where blanks lie, they may be cut there, and no more of them lie than after all was tried', () =>
     fc.assert(
       fc.property(orders, (order) => {
         const input = instance(order)
-        expect(placementsOf(input, control)).toEqual(packLayout(input, control).placements)
-        expect(findIllegal(input, placementsOf(input, control))).toEqual([])
+        const first = placementsOf(input, control)
+        expect(findIllegal(input, first)).toEqual([])
+        expect(packLayout(input, control).placements.length).toBeGreaterThanOrEqual(first.length)
       }),
       { numRuns: 10 },
     ))
@@ -341,7 +343,8 @@ describe('how well it packs', () => {
     expect([lie(null), lie(0), lie(90)]).toEqual([0, 0, 90])
   })
   it('an objective that the search does not have is refused by name', () => {
-    const read = layoutInput.safeParse({ objective: 'value', sheets: [sheet(10, 10)], items: [] })
+    const read = layoutInput.safeParse({ objective: 'beauty', sheets: [sheet(10, 10)], items: [] })
     expect(read.error?.issues[0]?.path).toEqual(['objective'])
+    expect(read.error?.issues[0]?.message).toContain('"length"')
   })
 })

@@ -77,7 +77,11 @@ function twice(list: readonly { readonly id: string }[]): string | undefined {
 export const layoutInput = z
   .strictObject({
     name: z.string().default(''),
-    objective: z.literal('place', { error: 'only "place", as many as go on, largest first' }).default('place'),
+    objective: z
+      .enum(['place', 'length', 'value'], {
+        error: '"place", all of them on the least and smallest sheets; "length", the least of it along x; "value", the most metal',
+      })
+      .default('place'),
     kerfMm: z.number().min(0).max(10).default(0.3),
     marginMm: z.number().min(0).max(100).default(1),
     seconds: z.number().positive().max(3600).default(10),

@@ -170,7 +170,7 @@ function Output({ layout, layoutId, onCut }: OutputProps) {
     <Box sx={{ mt: 2, display: 'grid', gap: 1 }}>
       <PrintLayout layoutId={layoutId} label={`Print full size (PDF)${tail}`} />
       <Button href={`/api/layouts/${layoutId}/svg?of=${uid}`}>Download SVG{tail}</Button>
-      <Button disabled={!isLegal} onClick={onCut}>
+      <Button disabled={!isLegal || layout.busy} onClick={onCut}>
         Cut: take it off the sheet
       </Button>
       <Button variant="text" onClick={layout.clear}>
@@ -287,9 +287,9 @@ export function LayoutTable(props: LayoutTableProps) {
           <Button variant="contained" fullWidth disabled={layout.busy || !choice} onClick={() => void layout.pack()}>
             {layout.busy ? 'Placing…' : 'Place the blanks'}
           </Button>
-          {layout.busy ? <Button onClick={layout.stop}>Cancel</Button> : null}
+          {layout.busy ? <Button onClick={layout.stop}>Stop</Button> : null}
         </Box>
-        {layout.busy ? <TimedProgress label="Looking for places" seconds={SEARCH_SECONDS} /> : null}
+        {layout.busy ? <TimedProgress label="Looking for better places" seconds={SEARCH_SECONDS} /> : null}
         <Typography role="status" sx={{ mt: 1, fontSize: 13.5 }}>
           {layout.said}
         </Typography>

@@ -1,9 +1,9 @@
 'use client'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useStore } from 'zustand'
-import { boundsOf } from '@/core/geometry'
-import { findIllegal, type LayoutInput, type LayoutItem, type LayoutSheet, type Placement, placedRegion } from '@/core/layout'
-import { packInWorker } from '@/workers/pack-client'
+import { boundsOf, netAreaMm2 } from '@/core/geometry'
+import { areaOf, findIllegal, type LayoutInput, type LayoutItem, type LayoutSheet, type Placement, placedRegion } from '@/core/layout'
+import { packInWorkers } from '@/workers/pack-client'
 import { createHistory } from '../acting/history-store'
 import { useSaving } from '../acting/use-saving'
 import { useWorkshop } from '../shared/workshop-context'
@@ -42,6 +42,22 @@ export const SEARCH_SECONDS = 8
 interface Lying {
   readonly sheetId: number
   readonly placements: readonly Placement[]
+}
+
+/** How many blanks lie there, and how much of the sheet they take. */
+function sayLaid({ items, sheets = [] }: LayoutInput, placements: readonly Placement[], when: string): string {
+  const byId = new Map(items.map((item) => [item.id, item]))
+  const laid = placements.reduce((sum, { id }) => {
+    const item = byId.get(id)
+    return item ? sum + areaOf(item) : sum
+  }, 0)
+  const whole = sheets.reduce((sum, { outer, holes }) => sum + netAreaMm2(outer, holes), 0)
+  return `${placements.length} placed ${when}, ${Math.round((100 * laid) / Math.max(whole, 1e-9))} % of the sheet`
+}
+
+function sayLeft({ items }: LayoutInput, placements: readonly Placement[]): string {
+  const left = items.reduce((sum, { qty }) => sum + qty, 0) - placements.length
+  return left > 0 ? ` ${left} ${left === 1 ? 'does not fit or is' : 'do not fit or are'} of other metal.` : ''
 }
 
 /** At least so much of a blank stays over the sheet, mm. */
@@ -120,7 +136,8 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     }),
     [choice, items, kerfMm, marginMm],
   )
-  const illegal = useMemo(() => findIllegal(instance, placements), [instance, placements])
+  // what a search has come to is legal by its own exact test
+  const illegal = useMemo(() => (busy ? [] : findIllegal(instance, placements)), [busy, instance, placements])
 
   const save = () =>
     saving.saveSoon(() => {
@@ -128,39 +145,62 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
       return { jobId, sheetId: now.sheetId, kerfMm, marginMm, placements: [...now.placements] }
     }, 400)
   const keep = (next: readonly Placement[], sheet: number) => {
+    // a hand on the blanks ends a search; what it had come to stands
+    abort.current?.abort()
     history.setState({ sheetId: sheet, placements: next })
     save()
   }
   const step = (way: 'undo' | 'redo') => {
+    abort.current?.abort()
     history.temporal.getState()[way]()
     save()
   }
-  const keepLatest = useRef(keep)
-  keepLatest.current = keep
+  /** Takes what a search has come to: however often, one step back undoes it. */
+  const take = (next: readonly Placement[], isFirst: boolean) => {
+    const { pause, resume } = history.temporal.getState()
+    if (!isFirst) pause()
+    history.setState({ sheetId, placements: next })
+    resume()
+    save()
+  }
+  const takeLatest = useRef(take)
+  takeLatest.current = take
 
   const pack = useCallback(async () => {
     abort.current?.abort()
-    abort.current = new AbortController()
+    const stop = new AbortController()
+    abort.current = stop
     setBusy(true)
     setSaid('')
+    const began = performance.now()
+    let best: readonly Placement[] | undefined
+    let failed = false
     try {
-      const solution = await packInWorker(instance, abort.current.signal)
-      keepLatest.current(solution.placements, sheetId)
-      const left = solution.unplaced.reduce((sum, item) => sum + item.qty, 0)
-      setSaid(
-        `${solution.placements.length} placed in ${solution.seconds.toFixed(1)} s, ${Math.round(100 * solution.utilisation)} % of the sheet${left > 0 ? `; ${left} do not fit or are of other metal` : ''}.`,
-      )
-    } catch (error) {
-      setSaid(
-        error instanceof Error && error.message === 'stopped'
-          ? 'Stopped; the layout is as it was.'
-          : 'The packing failed; the layout is as it was.',
-      )
+      await packInWorkers(instance, stop.signal, (next) => {
+        takeLatest.current(next, best === undefined)
+        best = next
+        setSaid(`${sayLaid(instance, next, 'so far')}.`)
+      })
+    } catch {
+      failed = true
     }
+    // another search, or another page, has taken over
+    if (abort.current !== stop) return
     setBusy(false)
-  }, [instance, sheetId])
+    const seconds = ((performance.now() - began) / 1000).toFixed(1)
+    if (failed) setSaid('The packing failed; the layout is as it was.')
+    else if (!best) setSaid('Stopped; the layout is as it was.')
+    else setSaid(`${sayLaid(instance, best, `in ${seconds} s`)}${stop.signal.aborted ? '; stopped' : ''}.${sayLeft(instance, best)}`)
+  }, [instance])
 
-  useEffect(() => () => abort.current?.abort(), [])
+  useEffect(
+    () => () => {
+      const stop = abort.current
+      abort.current = undefined
+      stop?.abort()
+    },
+    [],
+  )
 
   const inView = (place: Placement) => heldInView(place, items.find((entry) => entry.item.id === place.id)?.item, choice?.sheet)
 

@@ -1,15 +1,14 @@
+import { offsetOutline } from '../../geometry/clip'
+import { areaOf } from '../item'
 import type { LayoutInput, LayoutItem, LayoutSheet } from '../schema'
 import { heldAngles, isFreeOn, type PlacedShape, type Pose, placeItem, shapeOf } from '../shape'
-import { Board, type Lying, lyingAt } from './board'
-import { type Piece, pieceOf } from './piece'
-import { roomOf } from './room'
-import { bestSpot, type Search, separate } from './separate'
-
-/** A blank on a sheet, by its item. */
-export interface OnSheet {
-  readonly item: LayoutItem
-  readonly pose: Pose
-}
+import type { OnSheet } from '../spread'
+import { type Body, bodyOf, bodyOfPlaced, type Making, type Places, placesOf, posesOf } from './body'
+import { Contacts } from './contact'
+import { asFarAs, type Ground, groundOf } from './ground'
+import { relocate, scatter } from './nestle'
+import { moveApart, type Search, settle, swap } from './settle'
+import type { Lot } from './stand'
 
 /** How an attempt begins: as the sheet lies, with two blanks changed about, or with all of them thrown on it anew. */
 export type Beginning = 'as-laid' | 'mixed' | 'afresh'
@@ -17,37 +16,54 @@ export type Beginning = 'as-laid' | 'mixed' | 'afresh'
 /** Less than this more is not more. */
 const LEAST_MORE_MM2 = 1e-9
 
-/** Rounds without getting better after which an attempt is given up. */
-const PATIENCE = 50
+/** Blanks are kept apart by so much more than they have to be, mm: as much as the search may be wrong by; discs alone are felt exactly. */
+const SPARE = { mostMm: 0.02, shareOfReach: 0.004, discsMm: 4e-8 } as const
+/** Of that, so much may be left in the way. */
+const LEFT = 0.7
 
-/** One sheet as the search knows it: its room, what stays on it, and the shapes of the blanks it is asked for. */
+/** Hops in vain after which an attempt is given up: discs are moved so quickly that many are made. */
+const PATIENCE = { some: 40, discs: 400 } as const
+
+/** Where a line is not reached, those between it and the one before are tried. */
+const BETWEEN = [0.2, 0.4, 0.6, 0.8]
+
+const RAD = Math.PI / 180
+
+/** Metal that blanks take, mm². */
+const metalMm2 = (blanks: readonly OnSheet[]): number => blanks.reduce((sum, { item }) => sum + areaOf(item), 0)
+
+const onSheet = (spots: readonly Pose[], blanks: readonly OnSheet[]): readonly OnSheet[] =>
+  spots.map((pose, i) => ({ item: (blanks[i] as OnSheet).item, pose }))
+
+/** One sheet as the search knows it: its ground, what stays on it, and the blanks it is asked for. */
 export class SheetSearch {
   private readonly input: LayoutInput
   private readonly sheet: LayoutSheet
   private readonly search: Search
-  /** Metal that blanks take, mm². */
-  readonly laidMm2: (blanks: readonly OnSheet[]) => number
   private readonly taken: readonly PlacedShape[]
-  private readonly room: ReturnType<typeof roomOf>
-  private readonly pieces = new Map<LayoutItem, Piece | undefined>()
+  private readonly spareMm: number
+  private readonly making: Making
+  private readonly ground: Ground
+  private readonly staying: readonly Body[]
+  private readonly bodies = new Map<LayoutItem, Body>()
+  private readonly patience: number
 
-  constructor(input: LayoutInput, sheet: LayoutSheet, search: Search, areaOf: (item: LayoutItem) => number) {
-    this.laidMm2 = (blanks) => blanks.reduce((sum, { item }) => sum + areaOf(item), 0)
+  constructor(input: LayoutInput, sheet: LayoutSheet, search: Search) {
+    const { items, kerfMm, marginMm } = input
     this.input = input
     this.sheet = sheet
     this.search = search
     this.taken = (sheet.taken ?? []).map(shapeOf)
-    this.room = roomOf(sheet, input)
-  }
-
-  private pieceFor(item: LayoutItem): Piece | undefined {
-    if (!this.pieces.has(item)) this.pieces.set(item, pieceOf(placeItem(item, { x: 0, y: 0, rotationDeg: 0 }), this.input.kerfMm))
-    return this.pieces.get(item)
-  }
-
-  private lying({ item, pose }: OnSheet): Lying | undefined {
-    const piece = this.pieceFor(item)
-    return piece && lyingAt(piece, heldAngles(item, this.sheet), pose)
+    const isDiscs = sheet.holes.length === 0 && items.every(({ circle }) => circle) && this.taken.every(({ kind }) => kind === 'circle')
+    const sizes = items.map((item) => Math.sqrt(areaOf(item)))
+    this.spareMm = isDiscs ? SPARE.discsMm : Math.min(SPARE.mostMm, SPARE.shareOfReach * Math.min(...sizes))
+    this.patience = isDiscs ? PATIENCE.discs : PATIENCE.some
+    const gapMm = kerfMm + this.spareMm
+    this.making = { gapMm, largestDiscMm: Math.max(0, ...items.map(({ circle }) => circle?.radiusMm ?? 0)) }
+    this.ground = groundOf(sheet.outer, marginMm + this.spareMm)
+    // a hole is kept off by the margin, a blank by the kerf
+    const holes = sheet.holes.flatMap((hole) => offsetOutline(hole, marginMm - kerfMm)).map((outer) => ({ outer, holes: [] }))
+    this.staying = [...this.taken, ...holes.map(shapeOf)].map((shape) => bodyOfPlaced(shape, this.making))
   }
 
   /**
@@ -55,78 +71,121 @@ export class SheetSearch {
    * moment in nobody’s way. The longer it goes on, the more.
    */
   withMore(there: readonly OnSheet[], more: readonly LayoutItem[], from: Beginning): readonly OnSheet[] {
-    const { room, search } = this
-    const added = more.map((item) => ({ item, pose: { x: 0, y: 0, rotationDeg: heldAngles(item, this.sheet)?.[0] ?? 0 } }))
-    const all = [...there, ...added]
-    const lying = all.flatMap((one) => this.lying(one) ?? [])
-    if (!room || lying.length < all.length) return there
-    const fixed = this.taken.flatMap((shape) => pieceOf(shape, this.input.kerfMm)?.at(0) ?? [])
-    const board = new Board(room, fixed, lying)
-    if (from === 'mixed') this.mix(board)
-    if (from === 'afresh') this.scatter(board)
-    for (let i = from === 'afresh' ? all.length : there.length; i < all.length; i++) {
-      board.move(i, {
-        x: (room.box.minX + room.box.maxX) / 2,
-        y: (room.box.minY + room.box.maxY) / 2,
-        rotationDeg: (lying[i] as Lying).rotationDeg,
-      })
-      board.move(i, bestSpot(board, i, search))
-    }
-    let best = there
-    separate(board, search, PATIENCE, () => {
-      best = this.moreOf(best, this.clearOf(board, all))
+    const { search } = this
+    const all = [...there, ...more.map((item) => ({ item, pose: { x: 0, y: 0, rotationDeg: 0 } }))]
+    const lot = this.lotOf(all, this.ground)
+    const contacts = new Contacts(lot)
+    const at = this.placesIn(lot, all)
+    const hands = { lot, contacts, at, random: search.random }
+    if (from === 'mixed') this.mix(lot, at)
+    all.forEach((_, i) => {
+      if (from === 'afresh') scatter(hands, i)
+      else if (i >= there.length) relocate(hands, i)
     })
+    let best = there
+    const tell = () => {
+      best = this.moreOf(best, this.clearOf(lot, contacts, at, all))
+    }
+    settle(lot, contacts, at, search, { untilMm2: this.untilMm2, patience: this.patience, tell })
     return best
   }
 
-  /** The blanks that are in nobody’s way as a board lies. */
-  private clearOf(board: Board, all: readonly OnSheet[]): readonly OnSheet[] {
-    const isDropped = this.inTheWay(board)
-    return board.spots().flatMap((pose, i) => (isDropped.has(i) ? [] : [{ item: (all[i] as OnSheet).item, pose }]))
+  /**
+   * The same blanks, none of them beyond a line across the sheet, or beyond one on the way there from another; undefined where no such way to lay
+   * them was found.
+   */
+  within(there: readonly OnSheet[], toX: number, outX: number, from: 'as-laid' | 'mixed'): readonly OnSheet[] | undefined {
+    const { search, untilMm2, patience } = this
+    const lotTo = (x: number) => this.lotOf(there, asFarAs(this.ground, x))
+    const lot = lotTo(toX)
+    const contacts = new Contacts(lot)
+    const at = this.placesIn(lot, there)
+    if (from === 'mixed') this.mix(lot, at)
+    lot.bodies.slice(0, lot.moved).forEach(({ reachMm }, i) => {
+      if ((at[3 * i] as number) > toX - BEYOND * reachMm) relocate({ lot, contacts, at, random: search.random }, i)
+    })
+    if (settle(lot, contacts, at, search, { untilMm2, patience })) return this.legalOf(lot, at, there)
+    for (const share of BETWEEN) {
+      const wider = lotTo(toX + share * (outX - toX))
+      if (moveApart(wider, new Contacts(wider), at, untilMm2) <= untilMm2) return this.legalOf(wider, at, there)
+    }
+    return undefined
   }
 
-  /** Of two ways to lay a sheet the one with more metal on it; a new one only where it is legal. */
-  private moreOf(known: readonly OnSheet[], found: readonly OnSheet[]): readonly OnSheet[] {
-    if (this.laidMm2(found) <= this.laidMm2(known) + LEAST_MORE_MM2) return known
-    const shapes = found.map(({ item, pose }) => placeItem(item, pose))
-    const isLegal = shapes.every((shape, i) => isFreeOn(shape, this.sheet, [...this.taken, ...shapes.slice(0, i)], this.input))
-    return isLegal ? found : known
+  private get untilMm2(): number {
+    return (LEFT * this.spareMm) ** 2
   }
 
-  /** Blanks to take off until none is in another’s way: again and again the one that is most in the way for its size. */
-  private inTheWay(board: Board): ReadonlySet<number> {
+  private bodyFor(item: LayoutItem): Body {
+    const known = this.bodies.get(item)
+    if (known) return known
+    const made = bodyOf(item, this.making)
+    this.bodies.set(item, made)
+    return made
+  }
+
+  private lotOf(blanks: readonly OnSheet[], ground: Ground): Lot {
+    return {
+      bodies: [...blanks.map(({ item }) => this.bodyFor(item)), ...this.staying],
+      moved: blanks.length,
+      angles: blanks.map(({ item }) => heldAngles(item, this.sheet)?.map((deg) => deg * RAD)),
+      ground,
+      gapMm: this.making.gapMm,
+    }
+  }
+
+  /** Where a lot lies; what stays lies at its own origin. */
+  private placesIn({ bodies, moved }: Lot, blanks: readonly OnSheet[]): Places {
+    const staying = bodies.slice(moved).map(() => ({ x: 0, y: 0, rotationDeg: 0 }))
+    return placesOf(bodies, [...blanks.map(({ pose }) => pose), ...staying])
+  }
+
+  private blanksAt({ bodies, moved }: Lot, at: Places, blanks: readonly OnSheet[]): readonly OnSheet[] {
+    return onSheet(posesOf(bodies.slice(0, moved), at), blanks)
+  }
+
+  private legalOf(lot: Lot, at: Places, blanks: readonly OnSheet[]): readonly OnSheet[] | undefined {
+    const found = this.blanksAt(lot, at, blanks)
+    return this.isLegal(found) ? found : undefined
+  }
+
+  /** The blanks that are in nobody’s way as a lot lies: again and again the one that is most in the way for its size is left out. */
+  private clearOf(lot: Lot, contacts: Contacts, at: Places, blanks: readonly OnSheet[]): readonly OnSheet[] {
+    contacts.look(at)
+    const isMet = (mm2: number) => mm2 > this.untilMm2
+    const met = blanks.map((_, i) => lot.bodies.flatMap((_, j) => (i !== j && isMet(contacts.of(i, j)) ? [j] : [])))
+    const off = blanks.map((_, i) => isMet(contacts.of(i, lot.bodies.length)))
     const dropped = new Set<number>()
     for (;;) {
       let [worst, most] = [-1, 0]
-      for (let i = 0; i < board.lying.length; i++) {
-        if (dropped.has(i)) continue
-        const share = board.countInTheWay(i, dropped) / (board.lying[i] as Lying).piece.areaMm2
+      blanks.forEach(({ item }, i) => {
+        if (dropped.has(i)) return
+        const count = (met[i] ?? []).filter((j) => !dropped.has(j)).length + (off[i] ? 1 : 0)
+        const share = count / areaOf(item)
         if (share > most) [worst, most] = [i, share]
-      }
-      if (worst < 0) return dropped
+      })
+      if (worst < 0) return this.blanksAt(lot, at, blanks).filter((_, i) => !dropped.has(i))
       dropped.add(worst)
     }
   }
 
-  /** Every blank anywhere on the sheet. */
-  private scatter(board: Board): void {
-    const { random } = this.search
-    const { box } = board.room
-    board.lying.forEach((one, i) => {
-      board.move(i, {
-        x: box.minX + random() * (box.maxX - box.minX) - (one.turned.poles[0] as number),
-        y: box.minY + random() * (box.maxY - box.minY) - (one.turned.poles[1] as number),
-        rotationDeg: one.rotationDeg,
-      })
-    })
+  /** Of two ways to lay a sheet the one with more metal on it; a new one only where it is legal. */
+  private moreOf(known: readonly OnSheet[], found: readonly OnSheet[]): readonly OnSheet[] {
+    return metalMm2(found) > metalMm2(known) + LEAST_MORE_MM2 && this.isLegal(found) ? found : known
   }
 
-  /** Two blanks that lie there change their places: another beginning. */
-  private mix({ lying }: Board): void {
-    const { random } = this.search
-    const [i, j] = [Math.floor(random() * lying.length), Math.floor(random() * lying.length)]
-    const [a, b] = [lying[i] as Lying, lying[j] as Lying]
-    lying[i] = lyingAt(a.piece, a.angles, { x: b.x, y: b.y, rotationDeg: a.rotationDeg })
-    lying[j] = lyingAt(b.piece, b.angles, { x: a.x, y: a.y, rotationDeg: b.rotationDeg })
+  /** By the exact test, which is not the search’s own. */
+  private isLegal(blanks: readonly OnSheet[]): boolean {
+    const shapes = blanks.map(({ item, pose }) => placeItem(item, pose))
+    return shapes.every((shape, i) => isFreeOn(shape, this.sheet, [...this.taken, ...shapes.slice(0, i)], this.input))
+  }
+
+  /** Two blanks change their places: another beginning. */
+  private mix(lot: Lot, at: Places): void {
+    const any = () => Math.floor(this.search.random() * lot.moved)
+    swap(lot, at, any(), any())
   }
 }
+
+/** A blank whose middle is nearer to a line than this share of its reach is laid elsewhere. */
+const BEYOND = 0.3

@@ -1,0 +1,137 @@
+import { type Outline, placeOutline } from '../../geometry/point'
+import type { Body } from './body'
+import type { Feeler } from './feeler'
+import { keptOff } from './hulls'
+import type { Lot, Stand } from './stand'
+
+/** Whether all blanks of a lot have few corners and angles of a few, and the ground has straight walls. */
+export function isFeltByHulls({ bodies, moved, angles, ground }: Lot): boolean {
+  const isHeld = angles.slice(0, moved).every((held) => held !== undefined && held.length <= MOST_ANGLES)
+  return isHeld && ground.field === undefined && bodies.every(({ hulls }) => hulls !== undefined && hulls.length <= MOST_HULLS)
+}
+const MOST_ANGLES = 8
+const MOST_HULLS = 6
+
+/** A body at one of its angles. */
+interface AtAngle {
+  readonly hulls: readonly Outline[]
+  /** How far it reaches past its middle towards each wall of the ground. */
+  readonly past: readonly number[]
+  readonly id: number
+}
+
+/** What the pieces of bodies are kept off one another by, for all that were asked: worked out once for each two bodies at their angles. */
+const KEPT = new WeakMap<Body, Map<number, WeakMap<Body, Map<number, readonly Float64Array[]>>>>()
+
+function keptOffAt(a: Body, angleA: number, b: Body, angleB: number, make: () => readonly Float64Array[]): readonly Float64Array[] {
+  const ofA = KEPT.get(a) ?? new Map<number, WeakMap<Body, Map<number, readonly Float64Array[]>>>()
+  KEPT.set(a, ofA)
+  const atA = ofA.get(angleA) ?? new WeakMap<Body, Map<number, readonly Float64Array[]>>()
+  ofA.set(angleA, atA)
+  const ofB = atA.get(b) ?? new Map<number, readonly Float64Array[]>()
+  atA.set(b, ofB)
+  const known = ofB.get(angleB) ?? make()
+  ofB.set(angleB, known)
+  return known
+}
+
+/** Feels blanks of few corners at angles of a few, exactly: how far one has to be moved to come out of another. */
+export class HullFeeler implements Feeler {
+  private readonly lot: Lot
+  private readonly stand: Stand
+  private readonly ways: readonly (readonly AtAngle[])[]
+  /** Which of its angles each has, and where that was read. */
+  private readonly way: Int32Array
+  private readonly readAt: Float64Array
+  /** What keeps each two off each other, by their ways. */
+  private readonly kept: (readonly Float64Array[] | undefined)[] = []
+  private readonly count: number
+
+  constructor(lot: Lot, stand: Stand) {
+    this.lot = lot
+    this.stand = stand
+    let id = 0
+    this.ways = lot.bodies.map(({ hulls = [] }, i) =>
+      (lot.angles[i] ?? [0]).map((angle) => {
+        const turned = hulls.map((hull) => placeOutline(hull, angle, 0, 0))
+        const past = lot.ground.walls.map(({ nx, ny }) => Math.max(...turned.flat().map(([x, y]) => -nx * x - ny * y)))
+        return { hulls: turned, past, id: id++ }
+      }),
+    )
+    this.count = id
+    this.way = new Int32Array(lot.bodies.length)
+    this.readAt = new Float64Array(lot.bodies.length).fill(Number.NaN)
+  }
+
+  between(i: number, j: number): number {
+    const { at } = this.stand
+    const dx = (at[3 * j] as number) - (at[3 * i] as number)
+    const dy = (at[3 * j + 1] as number) - (at[3 * i + 1] as number)
+    const a = this.lot.bodies[i] as Body
+    const b = this.lot.bodies[j] as Body
+    const reach = a.reachMm + b.reachMm + this.lot.gapMm
+    if (dx * dx + dy * dy >= reach * reach) return 0
+    let sum = 0
+    for (const row of this.keptFor(i, j)) sum += this.deepIn(row, i, j, dx, dy)
+    return sum
+  }
+
+  private deepIn(row: Float64Array, i: number, j: number, dx: number, dy: number): number {
+    let least = Infinity
+    let way = 0
+    for (let k = 0; k < row.length; k += 3) {
+      const deep = (row[k + 2] as number) - (row[k] as number) * dx - (row[k + 1] as number) * dy
+      if (deep <= 0) return 0
+      if (deep >= least) continue
+      least = deep
+      way = k
+    }
+    const fx = 2 * least * (row[way] as number)
+    const fy = 2 * least * (row[way + 1] as number)
+    this.stand.push(i, 0, 0, fx, fy)
+    this.stand.push(j, 0, 0, -fx, -fy)
+    return least * least
+  }
+
+  offGround(i: number): number {
+    const { at } = this.stand
+    const { walls, marginMm } = this.lot.ground
+    const { past } = this.atAngle(i)
+    let sum = 0
+    for (let k = 0; k < walls.length; k++) {
+      const { nx, ny, away } = walls[k] as (typeof walls)[number]
+      const out = (past[k] as number) + marginMm + away - nx * (at[3 * i] as number) - ny * (at[3 * i + 1] as number)
+      if (out <= 0) continue
+      sum += out * out
+      this.stand.push(i, 0, 0, -2 * out * nx, -2 * out * ny)
+    }
+    return sum
+  }
+
+  private atAngle(i: number): AtAngle {
+    const ways = this.ways[i] as readonly AtAngle[]
+    if (ways.length === 1) return ways[0] as AtAngle
+    const turn = this.stand.at[3 * i + 2] as number
+    if (this.readAt[i] !== turn) {
+      const angle = turn / (this.lot.bodies[i] as Body).reachMm
+      const held = this.lot.angles[i] as readonly number[]
+      this.way[i] = held.reduce((best, one, k) => (Math.abs(one - angle) < Math.abs((held[best] as number) - angle) ? k : best), 0)
+      this.readAt[i] = turn
+    }
+    return ways[this.way[i] as number] as AtAngle
+  }
+
+  private keptFor(i: number, j: number): readonly Float64Array[] {
+    const [a, b] = [this.atAngle(i), this.atAngle(j)]
+    const at = a.id * this.count + b.id
+    const known = this.kept[at]
+    if (known) return known
+    const { bodies, angles, gapMm } = this.lot
+    const angle = (k: number, { id }: AtAngle) => (angles[k] ?? [0])[id - ((this.ways[k] as readonly AtAngle[])[0] as AtAngle).id] ?? 0
+    const made = keptOffAt(bodies[i] as Body, angle(i, a), bodies[j] as Body, angle(j, b), () =>
+      a.hulls.flatMap((one) => b.hulls.map((other) => keptOff(one, other, gapMm))),
+    )
+    this.kept[at] = made
+    return made
+  }
+}

@@ -1,0 +1,53 @@
+import type { Body, Places } from './body'
+import type { Ground } from './ground'
+
+/** Blanks that are moved, what stays beside them, and the ground they lie on. */
+export interface Lot {
+  /** Those that are moved first, those that stay after them. */
+  readonly bodies: readonly Body[]
+  readonly moved: number
+  /** Angles each may be turned to, radians; any where there are none. */
+  readonly angles: readonly (readonly number[] | undefined)[]
+  readonly ground: Ground
+  /** They lie so far from one another, mm. */
+  readonly gapMm: number
+}
+
+/** How blanks stand while they are looked at: their places, the cosine and sine of each, and the slope that pushes add up to. */
+export class Stand {
+  private readonly bodies: readonly Body[]
+  readonly turns: Float64Array
+  /** Pushes where nobody asks for the slope. */
+  readonly idle: Float64Array
+  at: Places = new Float64Array()
+  slope: Float64Array
+  /** What a push counts. */
+  weight = 1
+
+  constructor({ bodies }: Lot) {
+    this.bodies = bodies
+    this.turns = new Float64Array(2 * bodies.length)
+    this.idle = new Float64Array(3 * bodies.length)
+    this.slope = this.idle
+  }
+
+  read(at: Places, slope: Float64Array): void {
+    this.at = at
+    this.slope = slope
+    for (let i = 0; i < this.bodies.length; i++) this.turn(i)
+  }
+
+  turn(i: number): void {
+    const angle = (this.at[3 * i + 2] as number) / (this.bodies[i] as Body).reachMm
+    this.turns[2 * i] = Math.cos(angle)
+    this.turns[2 * i + 1] = Math.sin(angle)
+  }
+
+  /** A push by (fx, fy) at the end of an arm of a blank. */
+  push(i: number, armX: number, armY: number, fx: number, fy: number): void {
+    const { slope, weight } = this
+    slope[3 * i] = (slope[3 * i] as number) + weight * fx
+    slope[3 * i + 1] = (slope[3 * i + 1] as number) + weight * fy
+    slope[3 * i + 2] = (slope[3 * i + 2] as number) + (weight * (armX * fy - armY * fx)) / (this.bodies[i] as Body).reachMm
+  }
+}
