@@ -124,11 +124,14 @@ async function timeLayouts() {
     const elapsedS = () => (performance.now() - began) / 1000
     const solution = packLayout(input, { elapsedS, shouldStop: () => elapsedS() >= input.seconds })
     const asked = input.items.reduce((sum, item) => sum + item.qty, 0)
-    const sheets = [{ ...input.container, id: 'container' }]
-    const wrong = findIllegal({ ...input, sheets }, solution.placements).length
-    const share = solution.utilisation.toFixed(3)
+    const wrong = findIllegal(input, solution.placements).length
+    const used = new Set(solution.placements.map(({ sheet }) => sheet)).size
+    const share =
+      input.objective === 'length'
+        ? ((solution.utilisation * input.container.outer[1][0]) / solution.lengthUsedMm).toFixed(3)
+        : `${solution.utilisation.toFixed(3)}${input.sheets ? ` of ${used} sheets` : ''}`
     process.stdout.write(
-      `${family.name.padEnd(46)} ${`${solution.placements.length} of ${asked}`.padStart(9)}  ${share} of the sheet  ${elapsedS().toFixed(1)} s of ${input.seconds}${wrong > 0 ? `, ${wrong} ILLEGAL` : ''}\n`,
+      `${family.name.padEnd(52)} ${`${solution.placements.length} of ${asked}`.padStart(9)}  ${share} laid  ${elapsedS().toFixed(1)} s of ${input.seconds}${wrong > 0 ? `, ${wrong} ILLEGAL` : ''}\n`,
     )
   }
 }

@@ -105,6 +105,35 @@ function mixed(share, seconds) {
   return { name: `mixed order of 41, ${share} of its sheet`, kerfMm: 0.4, marginMm: 1, seconds, container, items }
 }
 
+/** The mixed order on as little of a strip 100 mm wide as it takes. */
+const shortest = (seconds) => ({
+  name: `mixed order of 41, least length in ${seconds} s`,
+  objective: 'length',
+  kerfMm: 0.4,
+  marginMm: 1,
+  seconds,
+  container: { outer: rectangle(300, 100) },
+  items: mixedItems(),
+})
+
+/** Equal discs in a square so many times as large as the smallest known to take them; radii against its side, from memory of published tables. */
+const discs = (count, radius, grown, seconds) => ({
+  name: `${count} discs in a square, ${grown} of the best known`,
+  objective: 'value',
+  kerfMm: 0,
+  marginMm: 0,
+  seconds,
+  container: { outer: rectangle(100 * grown, 100 * grown) },
+  items: [{ id: 'disc', qty: count, circle: { radiusMm: 100 * radius } }],
+})
+
+/** The jigsaw with its pieces held to quarter turns. */
+const quartered = (count, grown, seconds, seed) => {
+  const family = jigsaw(count, grown, seconds, seed)
+  const items = family.items.map((item) => ({ ...item, rotations: [0, 90, 180, 270] }))
+  return { ...family, name: `jigsaw of ${count}, quarter turns, ${grown} of its area`, items }
+}
+
 const CONCAVE = [
   [0, 0],
   [150, 0],
@@ -122,12 +151,48 @@ const CONCAVE = [
 /** The families, each with the seconds it has; `name` says what it is. */
 export function layoutFamilies() {
   return [
+    ...[1, 5, 20].map(shortest),
     mixed(0.63, 1),
     mixed(0.68, 5),
     mixed(0.7, 20),
+    discs(30, 0.091671, 1.0001, 2),
+    discs(50, 0.0713771, 1.001, 10),
+    discs(100, 0.0514011, 1.0025, 10),
     jigsaw(12, 1.05, 10, 7),
     jigsaw(20, 1.2, 20, 11),
     jigsaw(24, 1.1, 60, 13),
+    quartered(12, 1.1, 20, 7),
+    {
+      name: 'mixed order of 72 on 150 x 100',
+      objective: 'value',
+      kerfMm: 0.4,
+      marginMm: 1,
+      seconds: 60,
+      container: { outer: rectangle(150, 100) },
+      items: mixedItems(72 / 41),
+    },
+    {
+      name: 'mixed order of 41 on four sheets',
+      kerfMm: 0.4,
+      marginMm: 1,
+      seconds: 20,
+      sheets: [
+        [60, 45],
+        [90, 60],
+        [110, 75],
+        [150, 100],
+      ].map(([wide, high], i) => ({ id: `sheet ${i + 1}`, outer: rectangle(wide, high), costRank: i })),
+      items: mixedItems(),
+    },
+    {
+      name: 'first layout of 80',
+      kerfMm: 0.4,
+      marginMm: 1,
+      seconds: 1,
+      iterations: 80,
+      container: { outer: rectangle(400, 100) },
+      items: mixedItems(80 / 41),
+    },
     {
       name: 'washers with discs in their windows',
       kerfMm: 0.4,

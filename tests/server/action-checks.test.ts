@@ -62,7 +62,10 @@ beforeEach(async () => {
     const sheetId = to.drawer.add({ ...sheet, label, outer, temper: 'annealed', parentId: null })
     const setup = { jobId: job, sheetId, kerfMm: 0.3, marginMm: 1 }
     const instance = instanceOf(to, setup)
-    const { placements } = packLayout(instance ?? ({ sheets: [], items: [] } as never), { shouldStop: () => false, elapsedS: () => 0 })
+    const { placements } = packLayout(
+      { ...(instance ?? ({ sheets: [], items: [] } as never)), seconds: 0.1 },
+      { shouldStop: () => false, elapsedS: () => 0 },
+    )
     return to.layouts.add({ ...setup, placements })
   }
   layoutId = lay(jobId, 'S-1')

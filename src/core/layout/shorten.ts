@@ -9,7 +9,7 @@ import type { Workbench } from './workbench'
 const STEP = { first: 0.3, most: 0.4, least: 0.003, found: 1.1, failed: 0.4 } as const
 
 /** Attempts in vain after which what remains of a sheet is good enough, where not the least length was asked for. */
-const ENOUGH = 8
+const ENOUGH = 4
 
 /** So much of a sheet is laid without trouble: that is tried at once. */
 const EASY_LAID = 0.45

@@ -8,6 +8,8 @@ interface Descent {
   readonly until: number
   /** Ends where so many steps brought less than this share of the value. */
   readonly alike?: { readonly steps: number; readonly share: number }
+  /** Asked before each step: it ends where the caller has no time left. */
+  readonly shouldStop?: () => boolean
 }
 
 /** Steps that are remembered. */
@@ -85,12 +87,12 @@ const LEAST_CURVE = 1e-18
  * Goes down a smooth function from `start`, which is moved to the lowest place found; gives the value there. Limited-memory BFGS
  * (Nocedal, Wright, Numerical Optimization, 2nd edition, algorithm 7.5) with steps shortened until they bring enough.
  */
-export function goDown(f: Sloped, start: Float64Array, { most, until, alike }: Descent): number {
+export function goDown(f: Sloped, start: Float64Array, { most, until, alike, shouldStop = () => false }: Descent): number {
   const slope = new Float64Array(start.length)
   let here: At = { place: Float64Array.from(start), slope, value: f(start, slope) }
   let steps: Step[] = []
   let before = Infinity
-  for (let n = 0; n < most && here.value > until; n++) {
+  for (let n = 0; n < most && here.value > until && !shouldStop(); n++) {
     if (alike && n % alike.steps === 0) {
       if (here.value > before * (1 - alike.share)) break
       before = here.value

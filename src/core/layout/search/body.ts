@@ -4,6 +4,7 @@ import type { LayoutItem } from '../schema'
 import type { PlacedShape, Pose } from '../shape'
 import { type Field, fieldOf } from './field'
 import { hullsOf } from './hulls'
+import { thinned } from './rings'
 
 /** A blank as others feel it, about the middle of its box: places along its edge, and how deep any place lies in it. */
 export interface Body {
@@ -36,6 +37,10 @@ const MOST_PLACES = { many: 72, few: 30, corners: 12 } as const
 const LEAST_SPACING_MM = 0.6
 const CELLS_ACROSS = 72
 const LEAST_STEP_MM = 0.05
+/** However small a blank is beside the discs that come near it, its field is no more cells across than this. */
+const MOST_ACROSS = 250
+/** Corners of a curve that lie so near its chord are no places of their own, mm. */
+const THINNED_MM = 0.008
 /** An outline of more corners is not felt by its pieces. */
 const MOST_CORNERS = 16
 /** A field reaches so far past its gap, against the size of the blank. */
@@ -68,20 +73,20 @@ function outlineBody(region: Region, { gapMm, largestDiscMm }: Making): Body {
   const middle: Point = [(own.minX + own.maxX) / 2, (own.minY + own.maxY) / 2]
   const rings = [region.outer, ...region.holes].map((ring) => placeOutline(ring, 0, -middle[0], -middle[1]))
   const [outer = [], ...holes] = rings
-  const around = rings.flatMap((ring) =>
+  const edges = rings.map((ring) => thinned(ring, THINNED_MM))
+  const around = edges.flatMap((ring) =>
     ring.map((p, i) => Math.hypot(p[0] - (ring.at(i - 1) as Point)[0], p[1] - (ring.at(i - 1) as Point)[1])),
   )
   const places = around.length <= MOST_PLACES.corners ? MOST_PLACES.few : MOST_PLACES.many
   const spacingMm = Math.max(LEAST_SPACING_MM, around.reduce((sum, long) => sum + long, 0) / places)
   const [halfX, halfY] = [(own.maxX - own.minX) / 2, (own.maxY - own.minY) / 2]
   const size = 2 * Math.max(halfX, halfY)
-  const field = fieldOf(outer, holes, {
-    pastMm: gapMm + Math.max(largestDiscMm, PAST * size),
-    stepMm: Math.max(LEAST_STEP_MM, size / CELLS_ACROSS),
-  })
+  const pastMm = gapMm + Math.max(largestDiscMm, PAST * size)
+  const stepMm = Math.max(LEAST_STEP_MM, size / CELLS_ACROSS, (size + 2 * pastMm) / MOST_ACROSS)
+  const field = fieldOf(outer, holes, { pastMm, stepMm })
   return {
     radiusMm: undefined,
-    edge: Float64Array.from(rings.flatMap((ring) => alongEdge(ring, spacingMm))),
+    edge: Float64Array.from(edges.flatMap((ring) => alongEdge(ring, spacingMm))),
     field,
     hulls: holes.length === 0 && outer.length <= MOST_CORNERS ? hullsOf(outer) : undefined,
     middle,

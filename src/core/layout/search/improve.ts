@@ -21,6 +21,9 @@ const SPARE = { mostMm: 0.02, shareOfReach: 0.004, discsMm: 4e-8 } as const
 /** Of that, so much may be left in the way. */
 const LEFT = 0.7
 
+/** More blanks than this on one sheet stay as a plain layout has them: each pair of them has a weight. */
+const MOST_BLANKS = 1000
+
 /** Hops in vain after which an attempt is given up: discs are moved so quickly that many are made. */
 const PATIENCE = { some: 40, discs: 400 } as const
 
@@ -73,6 +76,7 @@ export class SheetSearch {
   withMore(there: readonly OnSheet[], more: readonly LayoutItem[], from: Beginning): readonly OnSheet[] {
     const { search } = this
     const all = [...there, ...more.map((item) => ({ item, pose: { x: 0, y: 0, rotationDeg: 0 } }))]
+    if (all.length > MOST_BLANKS) return there
     const lot = this.lotOf(all, this.ground)
     const contacts = new Contacts(lot)
     const at = this.placesIn(lot, all)
@@ -96,6 +100,7 @@ export class SheetSearch {
    */
   within(there: readonly OnSheet[], toX: number, outX: number, from: 'as-laid' | 'mixed'): readonly OnSheet[] | undefined {
     const { search, untilMm2, patience } = this
+    if (there.length > MOST_BLANKS) return undefined
     const lotTo = (x: number) => this.lotOf(there, asFarAs(this.ground, x))
     const lot = lotTo(toX)
     const contacts = new Contacts(lot)
@@ -107,7 +112,7 @@ export class SheetSearch {
     if (settle(lot, contacts, at, search, { untilMm2, patience })) return this.legalOf(lot, at, there)
     for (const share of BETWEEN) {
       const wider = lotTo(toX + share * (outX - toX))
-      if (moveApart(wider, new Contacts(wider), at, untilMm2) <= untilMm2) return this.legalOf(wider, at, there)
+      if (moveApart(wider, new Contacts(wider), at, untilMm2, search.shouldStop) <= untilMm2) return this.legalOf(wider, at, there)
     }
     return undefined
   }

@@ -64,3 +64,30 @@ export function distanceSqToRings(x: number, y: number, rings: readonly Ring[]):
   for (const ring of rings) least = distanceSqToRing(x, y, ring, least)
   return least
 }
+
+/** An outline with fewer corners is not thinned. */
+const FEW_CORNERS = 8
+
+/** An outline with fewer points, none of the old ones further from it than so much (Ramer, Douglas, Peucker). */
+export function thinned(outline: Outline, withinMm: number): Outline {
+  if (outline.length < FEW_CORNERS) return outline
+  const keep = new Set<number>([0])
+  const far = (from: number, to: number): void => {
+    const [a, b] = [outline[from] as Outline[number], outline[to % outline.length] as Outline[number]]
+    let [at, most] = [-1, withinMm]
+    for (let i = from + 1; i < to; i++) {
+      const p = outline[i] as Outline[number]
+      const here = Math.sqrt(distanceSqToRings(p[0], p[1], [Float64Array.of(a[0], a[1], b[0], b[1])]))
+      if (here > most) [at, most] = [i, here]
+    }
+    if (at < 0) return
+    keep.add(at)
+    far(from, at)
+    far(at, to)
+  }
+  const half = Math.floor(outline.length / 2)
+  keep.add(half)
+  far(0, half)
+  far(half, outline.length)
+  return outline.filter((_, i) => keep.has(i))
+}

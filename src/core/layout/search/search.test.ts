@@ -234,6 +234,7 @@ describe('discs in a square', () => {
   it.each(LARGEST_DISCS)('%i of the largest radius known, %f of its side, go into one a ten-thousandth larger', (count, radius) => {
     const side = 80
     const input = read({
+      objective: 'value',
       kerfMm: 0,
       marginMm: 0,
       seconds: 8,

@@ -32,8 +32,8 @@ const DOWN_DISCS = { most: 400 } as const
 const isDiscs = ({ bodies }: Lot) => bodies.every(({ radiusMm }) => radiusMm !== undefined)
 
 /** Moves all blanks at once as far out of one another’s way as they go; what is left of it, mm². */
-export function moveApart(lot: Lot, contacts: Contacts, at: Places, untilMm2: number): number {
-  return goDown(contacts.value, at, { ...(isDiscs(lot) ? DOWN_DISCS : DOWN), until: untilMm2 })
+export function moveApart(lot: Lot, contacts: Contacts, at: Places, untilMm2: number, shouldStop: () => boolean): number {
+  return goDown(contacts.value, at, { ...(isDiscs(lot) ? DOWN_DISCS : DOWN), until: untilMm2, shouldStop })
 }
 
 /** Two blanks change places; where both turn freely, their angles too. */
@@ -114,7 +114,7 @@ export function settle(lot: Lot, contacts: Contacts, at: Places, search: Search,
   const isOneByOne = isHeld(lot) && !isDiscs(lot)
   const begin = isOneByOne ? nestleAll : hop
   const now = Float64Array.from(at)
-  let least = moveApart(lot, contacts, at, untilMm2)
+  let least = moveApart(lot, contacts, at, untilMm2, search.shouldStop)
   tell?.(at)
   for (let idle = 0; least > untilMm2 && idle < patience; idle++) {
     if (search.rounds <= 0 || search.shouldStop()) return false
@@ -122,7 +122,7 @@ export function settle(lot: Lot, contacts: Contacts, at: Places, search: Search,
     if (!isOneByOne) now.set(at)
     begin({ lot, contacts, at: now, random: search.random })
     const next = Float64Array.from(now)
-    const there = moveApart(lot, contacts, next, untilMm2)
+    const there = moveApart(lot, contacts, next, untilMm2, search.shouldStop)
     if (there >= least) continue
     if (there < least * (1 - WORTH)) idle = 0
     at.set(next)
