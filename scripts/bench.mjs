@@ -122,7 +122,11 @@ async function timeLayouts() {
     const input = layoutInput.parse(family)
     const began = performance.now()
     const elapsedS = () => (performance.now() - began) / 1000
-    const solution = packLayout(input, { elapsedS, shouldStop: () => elapsedS() >= input.seconds })
+    let firstS
+    const tell = () => {
+      firstS ??= elapsedS()
+    }
+    const solution = packLayout(input, { elapsedS, shouldStop: () => elapsedS() >= input.seconds, tell })
     const asked = input.items.reduce((sum, item) => sum + item.qty, 0)
     const wrong = findIllegal(input, solution.placements).length
     const used = new Set(solution.placements.map(({ sheet }) => sheet)).size
@@ -131,7 +135,7 @@ async function timeLayouts() {
         ? ((solution.utilisation * input.container.outer[1][0]) / solution.lengthUsedMm).toFixed(3)
         : `${solution.utilisation.toFixed(3)}${input.sheets ? ` of ${used} sheets` : ''}`
     process.stdout.write(
-      `${family.name.padEnd(52)} ${`${solution.placements.length} of ${asked}`.padStart(9)}  ${share} laid  ${elapsedS().toFixed(1)} s of ${input.seconds}${wrong > 0 ? `, ${wrong} ILLEGAL` : ''}\n`,
+      `${family.name.padEnd(52)} ${`${solution.placements.length} of ${asked}`.padStart(9)}  ${share} laid  ${elapsedS().toFixed(1)} s of ${input.seconds}, the first after ${firstS.toFixed(2)}${wrong > 0 ? `, ${wrong} ILLEGAL` : ''}\n`,
     )
   }
 }

@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { ADVISER_IDS, ADVISERS, findAdviser } from '../advice'
 import { benchFields } from '../advice/define-adviser'
 import { FORM_IDS, FORMS, findForm } from '../forms/registry'
-import { type LayoutInput, layoutInput, packLayout } from '../layout'
+import { answerLayout, type LayoutInput, layoutInput } from '../layout'
 import { findInTables } from '../lookup'
 import { formRoute } from '../piece'
 import { type TemperInput, type TemperWalk, temperBands, temperInput, walkTemper } from '../route'
@@ -128,7 +128,7 @@ export function readLayout(
 export function layout(raw: unknown, clock: Clock): DoorAnswer {
   const read = readLayout(raw)
   if (!read.ok) return read.answer
-  return { ok: true, body: packLayout(read.input, { shouldStop: () => clock() >= read.input.seconds, elapsedS: clock }) }
+  return { ok: true, body: answerLayout(read.input, { shouldStop: () => clock() >= read.input.seconds, elapsedS: clock }) }
 }
 
 /** Walks a route of operations through the metal. */

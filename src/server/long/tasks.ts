@@ -1,9 +1,9 @@
 import {
+  answerLayout,
   findIllegal,
+  type LayoutAnswer,
   type LayoutInput,
-  type LayoutSolution,
   type Placement,
-  packLayout,
   placedRegion,
   type Remnant,
   remnantsOf,
@@ -13,10 +13,10 @@ import type { LayoutPrint } from '../export/layout-pdf'
 /** Tells the one who waits how far a task is, 0 to 1. */
 export type Tell = (share: number) => void
 
-function pack(input: LayoutInput): LayoutSolution {
+function pack(input: LayoutInput): LayoutAnswer {
   const began = performance.now()
   const elapsedS = () => (performance.now() - began) / 1000
-  return packLayout(input, { elapsedS, shouldStop: () => elapsedS() >= input.seconds })
+  return answerLayout(input, { elapsedS, shouldStop: () => elapsedS() >= input.seconds })
 }
 
 /** What a cut would leave of the first sheet, and what stands against it. */

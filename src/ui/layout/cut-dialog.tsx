@@ -5,8 +5,9 @@ import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogContentText from '@mui/material/DialogContentText'
 import DialogTitle from '@mui/material/DialogTitle'
-import { netAreaMm2 } from '@/core/geometry'
-import { type LayoutItem, type Placement, placedRegion } from '@/core/layout'
+import { useMemo } from 'react'
+import { netAreaMm2, type Region } from '@/core/geometry'
+import { type LayoutItem, type Placement, placedRegion, remnantsOf, usefulIn } from '@/core/layout'
 import { ALLOYS } from '@/core/metals'
 import { formatPlain } from '@/core/units'
 import type { SheetChoice } from './use-layout'
@@ -16,6 +17,7 @@ interface CutDialogProps {
   readonly choice: SheetChoice
   readonly items: ReadonlyMap<string, { readonly item: LayoutItem; readonly name: string }>
   readonly placements: readonly Placement[]
+  readonly kerfMm: number
   readonly onCut: () => void
   readonly onLeave: () => void
 }
@@ -31,8 +33,23 @@ function takenMm2({ items, placements }: Pick<CutDialogProps, 'items' | 'placeme
   }, 0)
 }
 
-/** Asks before metal is taken off the sheet, and says how much. */
-export function CutDialog({ open, choice, items, placements, onCut, onLeave }: CutDialogProps) {
+/** What the largest piece that is left of the sheet is good for. */
+function sayLeft({ choice, items, placements, kerfMm }: Pick<CutDialogProps, 'choice' | 'items' | 'placements' | 'kerfMm'>): string {
+  const blanks = placements.flatMap((place) => {
+    const item = items.get(place.id)?.item
+    return item ? [placedRegion(item, place)] : []
+  })
+  const size = (one: Region) => netAreaMm2(one.outer, one.holes)
+  const [largest] = remnantsOf(choice.sheet, blanks, kerfMm).sort((a, b) => size(b) - size(a))
+  if (!largest) return 'Nothing worth keeping is left of it.'
+  const { rectangle, disc } = usefulIn(largest)
+  const [wide, high] = [rectangle.maxX - rectangle.minX, rectangle.maxY - rectangle.minY]
+  return `The largest piece left holds a rectangle of ${formatPlain(wide, 1)} × ${formatPlain(high, 1)} mm and a disc of ${formatPlain(2 * disc.radiusMm, 1)} mm.`
+}
+
+/** Asks before metal is taken off the sheet, and says how much, and what is left. */
+export function CutDialog({ open, choice, items, placements, kerfMm, onCut, onLeave }: CutDialogProps) {
+  const left = useMemo(() => (open ? sayLeft({ choice, items, placements, kerfMm }) : ''), [open, choice, items, placements, kerfMm])
   const areaMm2 = takenMm2({ items, placements })
   const density = Object.values(ALLOYS).find((alloy) => alloy.id === choice.alloy)?.densityGPerCm3 ?? 0
   const massG = (areaMm2 * choice.thicknessMm * density) / 1000
@@ -45,6 +62,7 @@ export function CutDialog({ open, choice, items, placements, onCut, onLeave }: C
           {formatPlain(massG, 1)} g besides the kerf. {choice.label} leaves the drawer, and what is left of it goes in as remnants. It can
           be put back until a remnant is cut.
         </DialogContentText>
+        <DialogContentText sx={{ mt: 1 }}>{left}</DialogContentText>
       </DialogContent>
       <DialogActions>
         <Button onClick={onLeave}>Not yet</Button>

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { netAreaMm2 } from '@/core/geometry'
 import type { LayoutItem, Placement } from '@/core/layout'
 import { ALLOYS } from '@/core/metals'
@@ -191,7 +191,7 @@ export function LayoutTable(props: LayoutTableProps) {
   const [asking, setAsking] = useState(false)
   const { ref, width, height } = useSize({ width: 760, height: 620 })
   useKeys({ undo: layout.undo, redo: layout.redo })
-  const byId = new Map(items.map((entry) => [entry.item.id, entry]))
+  const byId = useMemo(() => new Map(items.map((entry) => [entry.item.id, entry])), [items])
   const { choice, placements, illegal, layoutId } = layout
   async function cutNow() {
     setAsking(false)
@@ -324,6 +324,7 @@ export function LayoutTable(props: LayoutTableProps) {
           choice={choice}
           items={byId}
           placements={placements}
+          kerfMm={kerfMm}
           onCut={() => void cutNow()}
           onLeave={() => setAsking(false)}
         />

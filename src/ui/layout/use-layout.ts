@@ -139,11 +139,11 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
   // what a search has come to is legal by its own exact test
   const illegal = useMemo(() => (busy ? [] : findIllegal(instance, placements)), [busy, instance, placements])
 
-  const save = () =>
+  const save = (delayMs = 400) =>
     saving.saveSoon(() => {
       const now = history.getState()
       return { jobId, sheetId: now.sheetId, kerfMm, marginMm, placements: [...now.placements] }
-    }, 400)
+    }, delayMs)
   const keep = (next: readonly Placement[], sheet: number) => {
     // a hand on the blanks ends a search; what it had come to stands
     abort.current?.abort()
@@ -155,16 +155,16 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     history.temporal.getState()[way]()
     save()
   }
-  /** Takes what a search has come to: however often, one step back undoes it. */
+  /** Takes what a search has come to: however often, one step back undoes it. It is written when the search ends, or the page is left. */
   const take = (next: readonly Placement[], isFirst: boolean) => {
     const { pause, resume } = history.temporal.getState()
     if (!isFirst) pause()
     history.setState({ sheetId, placements: next })
     resume()
-    save()
+    save(2000 * SEARCH_SECONDS)
   }
-  const takeLatest = useRef(take)
-  takeLatest.current = take
+  const takeLatest = useRef({ take, save })
+  takeLatest.current = { take, save }
 
   const pack = useCallback(async () => {
     abort.current?.abort()
@@ -177,7 +177,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     let failed = false
     try {
       await packInWorkers(instance, stop.signal, (next) => {
-        takeLatest.current(next, best === undefined)
+        takeLatest.current.take(next, best === undefined)
         best = next
         setSaid(`${sayLaid(instance, next, 'so far')}.`)
       })
@@ -187,6 +187,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     // another search, or another page, has taken over
     if (abort.current !== stop) return
     setBusy(false)
+    if (best) takeLatest.current.save()
     const seconds = ((performance.now() - began) / 1000).toFixed(1)
     if (failed) setSaid('The packing failed; the layout is as it was.')
     else if (!best) setSaid('Stopped; the layout is as it was.')
