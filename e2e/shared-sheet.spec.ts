@@ -126,8 +126,13 @@ test('the simulated calipers are off until practice is switched on, and then say
 })
 
 test('a search shows what it has come to, and stopped it keeps that', async ({ page }) => {
-  await act(page, 'addStock', { kind: 'sheet', alloy: 'copper-c110', thickness: '0.9', length: '300', width: '100' })
-  const piece = await act(page, 'addPiece', { name: 'Crowded token', form: 'disc', input: { ...DISC, diameterMm: 23.4 }, quantity: 70 })
+  await act(page, 'addStock', { kind: 'sheet', alloy: 'red-brass-c230', thickness: '0.8', length: '300', width: '100' })
+  const piece = await act(page, 'addPiece', {
+    name: 'Crowded token',
+    form: 'disc',
+    input: { diameterMm: 23.4, alloy: 'red-brass-c230', thicknessMm: 0.8 },
+    quantity: 70,
+  })
   await page.goto(url(`/layout/${piece.jobId}`))
   const region = page.getByRole('region', { name: 'Layout' })
   await region.getByRole('button', { name: 'Place the blanks' }).click()
