@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs'
+import { isMainThread } from 'node:worker_threads'
 import { advise, COMMANDS, calc, type DoorAnswer, depthFault, listAdvisers, listForms, listTables, table } from '@/core/commands'
+import { layoutOnCores, searchInThread } from './layout-on-cores'
 
 const USAGE = `usage: npm run -s anvil -- <command> [input]
   forms                 every form, with its schema and an example
@@ -51,7 +53,7 @@ const NAMES = [...LISTS.keys(), 'calc', 'advise', ...COMMANDS.keys()]
 /** Commands whose whole input is one text. */
 const TEXT_COMMANDS = new Set(['convert', 'find'])
 
-function answer(command: string, args: readonly string[]): DoorAnswer {
+function answer(command: string, args: readonly string[]): DoorAnswer | Promise<DoorAnswer> {
   const began = performance.now()
   const clock = () => (performance.now() - began) / 1000
   const list = LISTS.get(command)
@@ -59,6 +61,7 @@ function answer(command: string, args: readonly string[]): DoorAnswer {
   if (command === 'calc') return calc(args[0] ?? '', readJson(args[1]))
   if (command === 'advise') return advise(args[0] ?? '', readJson(args[1]))
   if (command === 'table') return table(args[0] ?? '')
+  if (command === 'layout') return layoutOnCores(readJson(args[0]), new URL(import.meta.url))
   const run = COMMANDS.get(command)
   if (!run) return unknown(command)
   if (TEXT_COMMANDS.has(command)) return run(args.length > 0 && args[0] !== '-' ? args.join(' ') : readText(args[0]).trim(), clock)
@@ -79,14 +82,14 @@ function unknown(command: string): DoorAnswer {
   }
 }
 
-function main(): number {
+async function main(): Promise<number> {
   const [command = '', ...args] = process.argv.slice(2)
   if (command === '--help' || command === 'help') {
     process.stderr.write(USAGE)
     return 0
   }
   try {
-    const result = answer(command, args)
+    const result = await answer(command, args)
     process.stdout.write(`${JSON.stringify(result.body)}\n`)
     return result.ok ? 0 : 2
   } catch (error) {
@@ -101,4 +104,5 @@ function main(): number {
   }
 }
 
-process.exitCode = main()
+if (isMainThread) process.exitCode = await main()
+else searchInThread()

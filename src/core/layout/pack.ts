@@ -58,7 +58,8 @@ const ROUNDS_A_SECOND = 500
  * `value` asks for the most metal and ends there. Stops when told to, with the best it has.
  */
 export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSolution {
-  const firstS = Math.min(FIRST.mostS, FIRST.share * input.seconds)
+  // where it is told how many attempts to make, no clock but the caller’s stop has a say in what comes of them
+  const firstS = input.iterations === null ? Math.min(FIRST.mostS, FIRST.share * input.seconds) : Infinity
   const first = firstLayout(input, { ...control, shouldStop: () => control.shouldStop() || control.elapsedS() > firstS })
   const most = (input.iterations ?? Infinity) - first.iterations
   const bench = new Workbench(input, {

@@ -56,7 +56,8 @@ export class Workbench {
   within<T>(share: number, work: () => T): T {
     const { search, control } = this.means
     const nowS = control.elapsedS()
-    this.ends.push({ rounds: search.rounds * (1 - share), atS: nowS + share * Math.max(0, this.input.seconds - nowS) })
+    const atS = this.input.iterations === null ? nowS + share * Math.max(0, this.input.seconds - nowS) : Infinity
+    this.ends.push({ rounds: search.rounds * (1 - share), atS })
     const done = work()
     this.ends.pop()
     return done

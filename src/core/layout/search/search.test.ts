@@ -386,6 +386,15 @@ describe('room made for more', () => {
     expect(stolenMm2(order(2, 0.3), laid)).toBeLessThan(1e-3)
     expect(laid.placements.length).toBeGreaterThanOrEqual(placementsOf(order(2, 0.3), control).length)
   })
+  it('told how many attempts to make, it gives the same layout however fast the clock goes', () => {
+    const at = (speed: number) => {
+      let asked = 0
+      const elapsedS = () => (asked += speed)
+      return packLayout({ ...order(3, 5), iterations: 24 }, { shouldStop: () => false, elapsedS }).placements
+    }
+    expect(at(0.01)).toEqual(at(0))
+    expect(at(3)).toEqual(at(0))
+  })
   it('more rounds never lay less', () => {
     const shares = [0.02, 0.05, 0.1, 0.2, 0.4].map((seconds) => packLayout(order(4, seconds), control).utilisation)
     for (const [i, share] of shares.entries()) expect(share).toBeGreaterThanOrEqual((shares[i - 1] ?? 0) - 1e-9)
