@@ -61,7 +61,7 @@ test('two jobs on one sheet: reserved is taken, a cut is told, and the other mov
   await page.goto(url(`/layout/${first.jobId}`))
   await page.getByRole('button', { name: 'Cut: take it off the sheet' }).click()
   await expect(page.getByRole('dialog')).toContainText(
-    /The largest piece left holds a rectangle of [\d.]+ × [\d.]+ mm and a disc of [\d.]+ mm/,
+    /The largest piece left holds a rectangle of [\d.]+ × [\d.]+ mm and a disc [\d.]+ mm across/,
   )
   await page.getByRole('button', { name: 'Cut it' }).click()
   await expect(page.getByRole('region', { name: 'Cut already' })).toContainText('4 from S-1')

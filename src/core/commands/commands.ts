@@ -128,7 +128,7 @@ export function readLayout(
 export function layout(raw: unknown, clock: Clock): DoorAnswer {
   const read = readLayout(raw)
   if (!read.ok) return read.answer
-  return { ok: true, body: answerLayout(read.input, { shouldStop: () => clock() >= read.input.seconds, elapsedS: clock }) }
+  return { ok: true, body: answerLayout(read.input, clock) }
 }
 
 /** Walks a route of operations through the metal. */

@@ -1,4 +1,4 @@
-import type { Outline, Point } from './point'
+import { boundsOf, type Outline, type Point } from './point'
 
 /** Curves are flattened so that no chord lies further than this inside its arc. */
 export const FLATTEN_MM = 0.005
@@ -121,4 +121,13 @@ export function placeAlong(outline: Outline, share: number): OutlinePlace {
     left -= length
   }
   return { point: outline[0] ?? [0, 0], normal: [1, 0] }
+}
+
+/** The outline counter-clockwise. */
+export const counterClockwise = (outline: Outline): Outline => (signedAreaMm2(outline) < 0 ? [...outline].reverse() : outline)
+
+/** Whether an outline is a rectangle along x and y: it leaves nothing of the box round it, but for rounding. */
+export function fillsItsBox(outline: Outline): boolean {
+  const { minX, minY, maxX, maxY } = boundsOf(outline)
+  return Math.abs(netAreaMm2(outline) - (maxX - minX) * (maxY - minY)) < 1e-6
 }

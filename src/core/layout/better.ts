@@ -7,13 +7,14 @@ import { type Placement, sheetsOf } from './spread'
 /** How good a layout is: metal laid, then the sheets used up, then how far the one used up last is. */
 function standing(input: LayoutInput, placements: readonly Placement[]): readonly number[] {
   const items = new Map(input.items.map((item) => [item.id, item]))
-  const order = new Map([...sheetsOf(input)].sort((a, b) => a.costRank - b.costRank).map(({ id }, i) => [id, i]))
+  const sheets = sheetsOf(input)
+  const order = new Map(sheets.map(({ id }, i) => [id, i]))
   const used = placements.flatMap((place) => {
     const item = items.get(place.id)
     return item ? [{ mm2: areaOf(item), rank: order.get(place.sheet) ?? 0, endX: placeItem(item, place).bounds.maxX }] : []
   })
   const last = Math.max(-1, ...used.map(({ rank }) => rank))
-  const [sheet] = sheetsOf(input).filter(({ id }) => order.get(id) === last)
+  const sheet = sheets[last]
   const reach = Math.max(0, ...used.filter(({ rank }) => rank === last).map(({ endX }) => endX - (sheet ? boundsOf(sheet.outer).minX : 0)))
   const laid = used.reduce((sum, { mm2 }) => sum + mm2, 0)
   return [Math.round(laid * 1e6) / 1e6, -last, -new Set(used.map(({ rank }) => rank)).size, -reach]

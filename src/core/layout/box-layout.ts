@@ -1,4 +1,4 @@
-import { netAreaMm2 } from '../geometry/outline'
+import { fillsItsBox } from '../geometry/outline'
 import { type Bounds, boundsOf } from '../geometry/point'
 import { isSameMetal } from './item'
 import type { LayoutInput, LayoutItem, LayoutSheet } from './schema'
@@ -31,10 +31,7 @@ interface Column {
 }
 
 /** Whether boxes may stand on a sheet in columns: a bare rectangle. */
-function isBare({ outer, holes, taken = [] }: LayoutSheet): boolean {
-  const { minX, minY, maxX, maxY } = boundsOf(outer)
-  return holes.length === 0 && taken.length === 0 && Math.abs(netAreaMm2(outer, []) - (maxX - minX) * (maxY - minY)) < 1e-6
-}
+const isBare = ({ outer, holes, taken = [] }: LayoutSheet): boolean => holes.length === 0 && taken.length === 0 && fillsItsBox(outer)
 
 /** Columns of boxes, the widest first, each box in the first column that takes it. */
 function inColumns(sheet: LayoutSheet, boxes: readonly Boxed[], { kerfMm, marginMm }: LayoutInput): ReadonlyMap<Boxed, OnSheet> {

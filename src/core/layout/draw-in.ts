@@ -1,10 +1,10 @@
-import { netAreaMm2 } from '../geometry/outline'
-import { boundsOf, type Outline } from '../geometry/point'
-import { areaOf, isSameMetal } from './item'
+import { fillsItsBox, netAreaMm2 } from '../geometry/outline'
+import { boundsOf } from '../geometry/point'
+import { isSameMetal } from './item'
 import type { LayoutItem, LayoutSheet } from './schema'
 import { placeItem } from './shape'
 import { shortenOn } from './shorten'
-import type { OnSheet, Spread } from './spread'
+import { asManyAsFit, metalMm2, type OnSheet, type Spread, withExchanged } from './spread'
 import type { Workbench } from './workbench'
 
 /** More of a sheet than this is never laid: where more was asked for, not all is tried. Under the least there is room enough without. */
@@ -14,41 +14,32 @@ const EASY_LAID = 0.3
 
 /** The sheet drawn out along x, where it is a rectangle; undefined of any other. */
 function drawnOut(sheet: LayoutSheet, byMm: number): LayoutSheet | undefined {
+  if (!fillsItsBox(sheet.outer)) return undefined
   const { minX, minY, maxX, maxY } = boundsOf(sheet.outer)
-  if (Math.abs(netAreaMm2(sheet.outer, []) - (maxX - minX) * (maxY - minY)) > 1e-6) return undefined
-  const outer: Outline = [
+  const outer: LayoutSheet['outer'] = [
     [minX, minY],
     [maxX + byMm, minY],
     [maxX + byMm, maxY],
     [minX, maxY],
   ]
-  return { ...sheet, id: `${sheet.id}, drawn out`, outer: outer.map(([x, y]): [number, number] => [x, y]) }
-}
-
-interface Drawn {
-  readonly blanks: readonly OnSheet[]
-  readonly left: readonly OnSheet[]
+  return { ...sheet, id: `${sheet.id}, drawn out`, outer }
 }
 
 /** Lays blanks and what was left over on a sheet that is longer than it is, and draws them in; what lies on the sheet at the best moment. */
-function drawInOn(sheet: LayoutSheet, there: readonly OnSheet[], more: readonly LayoutItem[], bench: Workbench): Drawn | undefined {
+function drawInOn(sheet: LayoutSheet, there: readonly OnSheet[], more: readonly LayoutItem[], bench: Workbench): readonly OnSheet[] {
   const { minY, maxY, maxX } = boundsOf(sheet.outer)
-  const moreMm2 = more.reduce((sum, item) => sum + areaOf(item), 0)
+  const moreMm2 = metalMm2(more.map((item) => ({ item })))
   const reach = Math.max(...more.map((item) => 2 * Math.max(...Object.values(placeItem(item, ORIGIN).bounds).map(Math.abs))))
   const long = drawnOut(sheet, moreMm2 / (EASY_LAID * (maxY - minY)) + reach)
-  if (!long) return undefined
+  if (!long) return there
   const all = bench.on(long).withMore(there, more, 'as-laid')
-  if (all.length < there.length + more.length) return undefined
+  if (all.length < there.length + more.length) return there
   const { marginMm } = bench.input
   const isOn = ({ item, pose }: OnSheet) => placeItem(item, pose).bounds.maxX + marginMm <= maxX + ROUNDED_MM
-  let best: Drawn | undefined
-  let most = there.reduce((sum, { item }) => sum + areaOf(item), 0)
+  let best = there
   const keep = (blanks: readonly OnSheet[]) => {
     const on = blanks.filter(isOn)
-    const mm2 = on.reduce((sum, { item }) => sum + areaOf(item), 0)
-    if (mm2 <= most) return
-    most = mm2
-    best = { blanks: on, left: blanks.filter((one) => !isOn(one)) }
+    if (metalMm2(on) > metalMm2(best)) best = on
   }
   shortenOn(long, all, bench, { patience: PATIENCE, toX: maxX, tell: keep })
   return best
@@ -63,19 +54,15 @@ export function drawIn(spread: Spread, bench: Workbench): Spread {
   let best = spread
   for (let k = 0; k < best.sheets.length && !bench.isOver(); k++) {
     const { sheet, blanks } = best.sheets[k] as Spread['sheets'][number]
-    let freeMm2 = MOST_LAID * netAreaMm2(sheet.outer, sheet.holes) - blanks.reduce((sum, { item }) => sum + areaOf(item), 0)
-    const more = [...best.left].flatMap(([item, count]) => {
-      const some = isSameMetal(item, sheet) ? Math.min(count, Math.max(0, Math.floor(freeMm2 / areaOf(item)))) : 0
-      freeMm2 -= some * areaOf(item)
-      return Array.from({ length: some }, () => item)
-    })
-    const isEasy = freeMm2 > (MOST_LAID - LEAST_LAID) * netAreaMm2(sheet.outer, sheet.holes)
-    const drawn = more.length > 0 && !isEasy ? drawInOn(sheet, blanks, more, bench) : undefined
-    if (!drawn) continue
-    const left = new Map(best.left)
-    for (const item of more) left.set(item, (left.get(item) ?? 0) - 1)
-    for (const { item } of drawn.left) left.set(item, (left.get(item) ?? 0) + 1)
-    best = { sheets: best.sheets.map((one, i) => (i === k ? { sheet, blanks: drawn.blanks } : one)), left }
+    const wholeMm2 = netAreaMm2(sheet.outer, sheet.holes)
+    const laid = metalMm2(blanks)
+    const asked = [...best.left].filter(([item]) => isSameMetal(item, sheet))
+    const more = asManyAsFit(asked, MOST_LAID * wholeMm2 - laid)
+    const isEasy = laid + metalMm2(more.map((item) => ({ item }))) < LEAST_LAID * wholeMm2
+    const drawn = more.length > 0 && !isEasy ? drawInOn(sheet, blanks, more, bench) : blanks
+    if (drawn === blanks) continue
+    const sheets = best.sheets.map((one, i) => (i === k ? { sheet, blanks: drawn } : one))
+    best = { sheets, left: withExchanged(best.left, blanks, drawn) }
     bench.tell(best)
   }
   return best

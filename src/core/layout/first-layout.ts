@@ -1,4 +1,3 @@
-import { netAreaMm2 } from '../geometry/outline'
 import { boundsOf, type Point } from '../geometry/point'
 import { seededRandom } from '../numerics/random'
 import { boxLayout } from './box-layout'
@@ -47,15 +46,12 @@ function findPose(item: LayoutItem, open: OpenSheet, stop: () => boolean): Pose 
 }
 
 function openSheets(input: LayoutInput): OpenSheet[] {
-  const area = (sheet: LayoutSheet) => netAreaMm2(sheet.outer, sheet.holes)
-  return [...sheetsOf(input)]
-    .sort((a, b) => a.costRank - b.costRank || area(a) - area(b))
-    .map((sheet) => ({
-      sheet,
-      placed: (sheet.taken ?? []).map(shapeOf),
-      blanks: [],
-      room: { outer: sheet.outer, holes: sheet.holes, marginMm: input.marginMm, kerfMm: input.kerfMm },
-    }))
+  return sheetsOf(input).map((sheet) => ({
+    sheet,
+    placed: (sheet.taken ?? []).map(shapeOf),
+    blanks: [],
+    room: { outer: sheet.outer, holes: sheet.holes, marginMm: input.marginMm, kerfMm: input.kerfMm },
+  }))
 }
 
 /** Tries in another order, where not all blanks found a place in the first. */

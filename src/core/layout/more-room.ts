@@ -2,7 +2,7 @@ import { netAreaMm2 } from '../geometry/outline'
 import { areaOf, isSameMetal } from './item'
 import type { LayoutItem, LayoutSheet } from './schema'
 import type { Beginning } from './search/improve'
-import type { OnSheet, Spread } from './spread'
+import { asManyAsFit, metalMm2, type OnSheet, type Spread, withExchanged } from './spread'
 import type { Workbench } from './workbench'
 
 /** A sheet as its search goes on. */
@@ -57,26 +57,9 @@ interface Try {
 /** What may be tried on a sheet: all that is left and may go on it by its area, and of each kind one. */
 function triesOn(lying: Lying, asked: readonly (readonly [LayoutItem, number])[]): Try[] {
   const { sheet, blanks } = lying
-  const freeMm2 = netAreaMm2(sheet.outer, sheet.holes) - blanks.reduce((sum, { item }) => sum + areaOf(item), 0)
+  const freeMm2 = netAreaMm2(sheet.outer, sheet.holes) - metalMm2(blanks)
   const fits = asked.filter(([item]) => isSameMetal(item, sheet) && areaOf(item) < freeMm2)
-  let roomMm2 = freeMm2
-  const together = fits.flatMap(([item, count]) => {
-    const some = Math.min(count, Math.max(0, Math.floor(roomMm2 / areaOf(item))))
-    roomMm2 -= some * areaOf(item)
-    return Array.from({ length: some }, () => item)
-  })
+  const together = asManyAsFit(fits, freeMm2)
   const single = fits.map(([item]) => ({ lying, more: [item] }))
   return together.length > 1 ? [{ lying, more: together }, ...single] : single
-}
-
-/** What is left when other blanks lie on a sheet than before. */
-function withExchanged(
-  left: ReadonlyMap<LayoutItem, number>,
-  before: readonly OnSheet[],
-  now: readonly OnSheet[],
-): Map<LayoutItem, number> {
-  const next = new Map(left)
-  for (const { item } of before) next.set(item, (next.get(item) ?? 0) + 1)
-  for (const { item } of now) next.set(item, (next.get(item) ?? 0) - 1)
-  return next
 }

@@ -1,8 +1,7 @@
 import { boundsOf } from '../geometry/point'
-import { areaOf } from './item'
 import type { LayoutSheet } from './schema'
 import { placeItem } from './shape'
-import type { OnSheet, Spread } from './spread'
+import { metalMm2, type OnSheet, type Spread } from './spread'
 import type { Workbench } from './workbench'
 
 /** Shares of what is wasted that are tried to be saved at once: at first, at most, at least; and how the next follows from one found or not. */
@@ -27,7 +26,7 @@ interface Shortening {
 export function shortenOn(sheet: LayoutSheet, there: readonly OnSheet[], bench: Workbench, { patience, toX, tell }: Shortening): void {
   const { minX: fromX, minY, maxY } = boundsOf(sheet.outer)
   /** No length is less than that of the metal alone. */
-  const leastMm = there.reduce((sum, { item }) => sum + areaOf(item), 0) / (maxY - minY)
+  const leastMm = metalMm2(there) / (maxY - minY)
   const lengthOf = (blanks: readonly OnSheet[]) =>
     Math.max(...blanks.map(({ item, pose }) => placeItem(item, pose).bounds.maxX)) + bench.input.marginMm - fromX
   const search = bench.on(sheet)

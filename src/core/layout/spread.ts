@@ -1,3 +1,4 @@
+import { netAreaMm2 } from '../geometry/outline'
 import { areaOf } from './item'
 import type { LayoutInput, LayoutItem, LayoutSheet } from './schema'
 import type { Pose } from './shape'
@@ -28,14 +29,39 @@ export interface Placement extends Pose {
   readonly sheet: string
 }
 
-/** The sheets of an instance; one container is a sheet. */
+/** The sheets of an instance in the order in which they are used up: by `costRank`, then the smallest first. One container is a sheet. */
 export function sheetsOf({ sheets, container }: LayoutInput): readonly LayoutSheet[] {
-  return sheets ?? (container ? [{ ...container, id: container.id ?? 'container' }] : [])
+  const all = sheets ?? (container ? [{ ...container, id: container.id ?? 'container' }] : [])
+  const area = (sheet: LayoutSheet) => netAreaMm2(sheet.outer, sheet.holes)
+  return [...all].sort((a, b) => a.costRank - b.costRank || area(a) - area(b))
 }
 
-/** Metal that blanks take on their sheets, mm². */
-export function laidMm2({ sheets }: Spread): number {
-  return sheets.reduce((sum, { blanks }) => blanks.reduce((own, { item }) => own + areaOf(item), sum), 0)
+/** Metal that blanks take, mm². */
+export const metalMm2 = (blanks: readonly Pick<OnSheet, 'item'>[]): number => blanks.reduce((sum, { item }) => sum + areaOf(item), 0)
+
+/** Metal that blanks take on all their sheets, mm². */
+export const laidMm2 = ({ sheets }: Spread): number => sheets.reduce((sum, { blanks }) => sum + metalMm2(blanks), 0)
+
+/** What is left when other blanks lie on a sheet than before. */
+export function withExchanged(
+  left: ReadonlyMap<LayoutItem, number>,
+  before: readonly OnSheet[],
+  now: readonly OnSheet[],
+): Map<LayoutItem, number> {
+  const next = new Map(left)
+  for (const { item } of before) next.set(item, (next.get(item) ?? 0) + 1)
+  for (const { item } of now) next.set(item, (next.get(item) ?? 0) - 1)
+  return next
+}
+
+/** As many of what is left as fit into so much metal by their areas, the first of the list first. */
+export function asManyAsFit(left: readonly (readonly [LayoutItem, number])[], roomMm2: number): readonly LayoutItem[] {
+  let free = roomMm2
+  return left.flatMap(([item, count]) => {
+    const some = Math.min(count, Math.max(0, Math.floor(free / areaOf(item))))
+    free -= some * areaOf(item)
+    return Array.from({ length: some }, () => item)
+  })
 }
 
 /** Whether every blank that was asked for has its place. */

@@ -15,8 +15,7 @@ export type Tell = (share: number) => void
 
 function pack(input: LayoutInput): LayoutAnswer {
   const began = performance.now()
-  const elapsedS = () => (performance.now() - began) / 1000
-  return answerLayout(input, { elapsedS, shouldStop: () => elapsedS() >= input.seconds })
+  return answerLayout(input, () => (performance.now() - began) / 1000)
 }
 
 /** What a cut would leave of the first sheet, and what stands against it. */

@@ -7,7 +7,7 @@ import DialogContentText from '@mui/material/DialogContentText'
 import DialogTitle from '@mui/material/DialogTitle'
 import { useMemo } from 'react'
 import { netAreaMm2, type Region } from '@/core/geometry'
-import { type LayoutItem, type Placement, placedRegion, remnantsOf, usefulIn } from '@/core/layout'
+import { type LayoutItem, metalMm2, type Placement, placedRegion, remnantsOf, usefulIn } from '@/core/layout'
 import { ALLOYS } from '@/core/metals'
 import { formatPlain } from '@/core/units'
 import type { SheetChoice } from './use-layout'
@@ -22,15 +22,9 @@ interface CutDialogProps {
   readonly onLeave: () => void
 }
 
-/** Net area of the placed blanks, mm²: circles exactly. */
+/** Net area of the placed blanks, mm². */
 function takenMm2({ items, placements }: Pick<CutDialogProps, 'items' | 'placements'>): number {
-  return placements.reduce((sum, place) => {
-    const item = items.get(place.id)?.item
-    if (!item) return sum
-    if (item.circle) return sum + Math.PI * item.circle.radiusMm ** 2
-    const region = placedRegion(item, place)
-    return sum + netAreaMm2(region.outer, region.holes)
-  }, 0)
+  return metalMm2(placements.flatMap(({ id }) => items.get(id) ?? []))
 }
 
 /** What the largest piece that is left of the sheet is good for. */
@@ -44,7 +38,7 @@ function sayLeft({ choice, items, placements, kerfMm }: Pick<CutDialogProps, 'ch
   if (!largest) return 'Nothing worth keeping is left of it.'
   const { rectangle, disc } = usefulIn(largest)
   const [wide, high] = [rectangle.maxX - rectangle.minX, rectangle.maxY - rectangle.minY]
-  return `The largest piece left holds a rectangle of ${formatPlain(wide, 1)} × ${formatPlain(high, 1)} mm and a disc of ${formatPlain(2 * disc.radiusMm, 1)} mm.`
+  return `The largest piece left holds a rectangle of ${formatPlain(wide, 1)} × ${formatPlain(high, 1)} mm and a disc ${formatPlain(2 * disc.radiusMm, 1)} mm across.`
 }
 
 /** Asks before metal is taken off the sheet, and says how much, and what is left. */

@@ -2,7 +2,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useStore } from 'zustand'
 import { boundsOf, netAreaMm2 } from '@/core/geometry'
-import { areaOf, findIllegal, type LayoutInput, type LayoutItem, type LayoutSheet, type Placement, placedRegion } from '@/core/layout'
+import { findIllegal, type LayoutInput, type LayoutItem, type LayoutSheet, metalMm2, type Placement, placedRegion } from '@/core/layout'
 import { packInWorkers } from '@/workers/pack-client'
 import { createHistory } from '../acting/history-store'
 import { useSaving } from '../acting/use-saving'
@@ -38,6 +38,9 @@ interface Setup {
 /** A search for places takes so long at most. */
 export const SEARCH_SECONDS = 8
 
+/** What a search has come to is not written before it is over. */
+const AFTER_SEARCH_MS = 2000 * SEARCH_SECONDS
+
 /** What lies on which sheet. */
 interface Lying {
   readonly sheetId: number
@@ -47,17 +50,19 @@ interface Lying {
 /** How many blanks lie there, and how much of the sheet they take. */
 function sayLaid({ items, sheets = [] }: LayoutInput, placements: readonly Placement[], when: string): string {
   const byId = new Map(items.map((item) => [item.id, item]))
-  const laid = placements.reduce((sum, { id }) => {
-    const item = byId.get(id)
-    return item ? sum + areaOf(item) : sum
-  }, 0)
+  const laid = metalMm2(
+    placements.flatMap(({ id }) => {
+      const item = byId.get(id)
+      return item ? [{ item }] : []
+    }),
+  )
   const whole = sheets.reduce((sum, { outer, holes }) => sum + netAreaMm2(outer, holes), 0)
   return `${placements.length} placed ${when}, ${Math.round((100 * laid) / Math.max(whole, 1e-9))} % of the sheet`
 }
 
 function sayLeft({ items }: LayoutInput, placements: readonly Placement[]): string {
   const left = items.reduce((sum, { qty }) => sum + qty, 0) - placements.length
-  return left > 0 ? ` ${left} ${left === 1 ? 'does not fit or is' : 'do not fit or are'} of other metal.` : ''
+  return left > 0 ? ` ${left} ${left === 1 ? 'does not fit or is' : 'do not fit or are'} of other metal: try another sheet.` : ''
 }
 
 /** At least so much of a blank stays over the sheet, mm. */
@@ -161,7 +166,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     if (!isFirst) pause()
     history.setState({ sheetId, placements: next })
     resume()
-    save(2000 * SEARCH_SECONDS)
+    save(AFTER_SEARCH_MS)
   }
   const takeLatest = useRef({ take, save })
   takeLatest.current = { take, save }
@@ -189,7 +194,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     setBusy(false)
     if (best) takeLatest.current.save()
     const seconds = ((performance.now() - began) / 1000).toFixed(1)
-    if (failed) setSaid('The packing failed; the layout is as it was.')
+    if (failed) setSaid('The search failed. Press “Place the blanks” again, or lay them by hand.')
     else if (!best) setSaid('Stopped; the layout is as it was.')
     else setSaid(`${sayLaid(instance, best, `in ${seconds} s`)}${stop.signal.aborted ? '; stopped' : ''}.${sayLeft(instance, best)}`)
   }, [instance])

@@ -70,19 +70,16 @@ export class Contacts {
     return sum
   }
 
-  /** Measures how deep all is in its way, unweighted; each pair is kept for the weights. */
-  measure(at: Places): number {
+  /** Measures what each pair has of the other, for the weights. */
+  measure(at: Places): void {
     this.look(at)
     const { moved } = this.lot
-    let sum = 0
     for (let i = 0; i < moved; i++)
       for (let j = i + 1; j < this.wide; j++) {
         const here = this.of(i, j)
         this.now[i * this.wide + j] = here
         if (j < moved) this.now[j * this.wide + i] = here
-        sum += Math.sqrt(here)
       }
-    return sum
   }
 
   /** Raises what was in the way when it was measured last, the more the deeper it was, and lets the rest fade. */

@@ -1,4 +1,4 @@
-import { signedAreaMm2 } from '../../geometry/outline'
+import { counterClockwise } from '../../geometry/outline'
 import { type Bounds, boundsOf, type Outline, type Point } from '../../geometry/point'
 import { type Field, fieldOf } from './field'
 
@@ -28,7 +28,7 @@ const MOST_WALLS = 16
 /** The walls of an outline that has no hollow; undefined of any other. */
 function wallsOf(outline: Outline): readonly Wall[] | undefined {
   if (outline.length > MOST_WALLS) return undefined
-  const around = signedAreaMm2(outline) < 0 ? [...outline].reverse() : outline
+  const around = counterClockwise(outline)
   const walls = around.flatMap((p, i): Wall[] => {
     const q = around[(i + 1) % around.length] as Point
     const long = Math.hypot(q[0] - p[0], q[1] - p[1])
@@ -45,7 +45,7 @@ const PAST = 0.2
 
 /** Corners of an outline at which it turns inwards. */
 function hollowCorners(outline: Outline): Point[] {
-  const around = signedAreaMm2(outline) < 0 ? [...outline].reverse() : outline
+  const around = counterClockwise(outline)
   return around.filter((p, i) => {
     const [before, after] = [around.at(i - 1) as Point, around[(i + 1) % around.length] as Point]
     return (p[0] - before[0]) * (after[1] - p[1]) - (p[1] - before[1]) * (after[0] - p[0]) < 0

@@ -20,19 +20,26 @@ interface AtAngle {
   readonly id: number
 }
 
-/** What the pieces of bodies are kept off one another by, for all that were asked: worked out once for each two bodies at their angles. */
-const KEPT = new WeakMap<Body, Map<number, WeakMap<Body, Map<number, readonly Float64Array[]>>>>()
+/** The pieces of each body at each of its angles, worked out once. */
+const TURNED = new WeakMap<Body, Map<number, readonly Outline[]>>()
 
-function keptOffAt(a: Body, angleA: number, b: Body, angleB: number, make: () => readonly Float64Array[]): readonly Float64Array[] {
-  const ofA = KEPT.get(a) ?? new Map<number, WeakMap<Body, Map<number, readonly Float64Array[]>>>()
+function hullsAt(body: Body, angle: number): readonly Outline[] {
+  const known = TURNED.get(body) ?? new Map<number, readonly Outline[]>()
+  TURNED.set(body, known)
+  const hulls = known.get(angle) ?? (body.hulls ?? []).map((hull) => placeOutline(hull, angle, 0, 0))
+  known.set(angle, hulls)
+  return hulls
+}
+
+/** What keeps the pieces of one body off those of another, each at its angle, worked out once: a body is made for one gap. */
+const KEPT = new WeakMap<readonly Outline[], WeakMap<readonly Outline[], readonly Float64Array[]>>()
+
+function keptOffEach(a: readonly Outline[], b: readonly Outline[], gapMm: number): readonly Float64Array[] {
+  const ofA = KEPT.get(a) ?? new WeakMap<readonly Outline[], readonly Float64Array[]>()
   KEPT.set(a, ofA)
-  const atA = ofA.get(angleA) ?? new WeakMap<Body, Map<number, readonly Float64Array[]>>()
-  ofA.set(angleA, atA)
-  const ofB = atA.get(b) ?? new Map<number, readonly Float64Array[]>()
-  atA.set(b, ofB)
-  const known = ofB.get(angleB) ?? make()
-  ofB.set(angleB, known)
-  return known
+  const rows = ofA.get(b) ?? a.flatMap((one) => b.map((other) => keptOff(one, other, gapMm)))
+  ofA.set(b, rows)
+  return rows
 }
 
 /** Feels blanks of few corners at angles of a few, exactly: how far one has to be moved to come out of another. */
@@ -51,9 +58,9 @@ export class HullFeeler implements Feeler {
     this.lot = lot
     this.stand = stand
     let id = 0
-    this.ways = lot.bodies.map(({ hulls = [] }, i) =>
+    this.ways = lot.bodies.map((body, i) =>
       (lot.angles[i] ?? [0]).map((angle) => {
-        const turned = hulls.map((hull) => placeOutline(hull, angle, 0, 0))
+        const turned = hullsAt(body, angle)
         const past = lot.ground.walls.map(({ nx, ny }) => Math.max(...turned.flat().map(([x, y]) => -nx * x - ny * y)))
         return { hulls: turned, past, id: id++ }
       }),
@@ -126,11 +133,7 @@ export class HullFeeler implements Feeler {
     const at = a.id * this.count + b.id
     const known = this.kept[at]
     if (known) return known
-    const { bodies, angles, gapMm } = this.lot
-    const angle = (k: number, { id }: AtAngle) => (angles[k] ?? [0])[id - ((this.ways[k] as readonly AtAngle[])[0] as AtAngle).id] ?? 0
-    const made = keptOffAt(bodies[i] as Body, angle(i, a), bodies[j] as Body, angle(j, b), () =>
-      a.hulls.flatMap((one) => b.hulls.map((other) => keptOff(one, other, gapMm))),
-    )
+    const made = keptOffEach(a.hulls, b.hulls, this.lot.gapMm)
     this.kept[at] = made
     return made
   }

@@ -1,5 +1,5 @@
 import earcut from 'earcut'
-import { signedAreaMm2 } from '../../geometry/outline'
+import { counterClockwise, signedAreaMm2 } from '../../geometry/outline'
 import type { Outline, Point } from '../../geometry/point'
 
 const turnOf = (a: Point, b: Point, c: Point): number => (b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0])
@@ -26,7 +26,7 @@ function joined(a: readonly number[], b: readonly number[], outline: Outline): r
 
 /** An outline as pieces without hollows, counter-clockwise: triangles, joined where they may be. */
 export function hullsOf(outline: Outline): readonly Outline[] {
-  const around = signedAreaMm2(outline) < 0 ? [...outline].reverse() : outline
+  const around = counterClockwise(outline)
   if (!isHollow(around)) return [around]
   const corners = earcut(around.flat())
   let rings: (readonly number[])[] = []
@@ -47,19 +47,22 @@ export function hullsOf(outline: Outline): readonly Outline[] {
 
 const supportOf = (outline: Outline, nx: number, ny: number): number => Math.max(...outline.map(([x, y]) => nx * x + ny * y))
 
-/** Ways square to the edges of an outline, and half-way between each two that follow one another: so a gap is not grown past its corners. */
-function normalsOf(outline: Outline): readonly Point[] {
-  const square = outline.map((p, i): Point => {
+/** Ways square to the edges of an outline. */
+function squareTo(outline: Outline): readonly Point[] {
+  return outline.map((p, i): Point => {
     const q = outline[(i + 1) % outline.length] as Point
     const long = Math.hypot(q[0] - p[0], q[1] - p[1]) || 1
     return [(q[1] - p[1]) / long, (p[0] - q[0]) / long]
   })
-  const between = square.map((n, i): Point => {
-    const next = square[(i + 1) % square.length] as Point
+}
+
+/** Ways half-way between each two that follow one another: along them a gap is not grown past a corner. */
+function halfWay(ways: readonly Point[]): readonly Point[] {
+  return ways.map((n, i): Point => {
+    const next = ways[(i + 1) % ways.length] as Point
     const long = Math.hypot(n[0] + next[0], n[1] + next[1]) || 1
     return [(n[0] + next[0]) / long, (n[1] + next[1]) / long]
   })
-  return [...square, ...between]
 }
 
 /**
@@ -68,7 +71,9 @@ function normalsOf(outline: Outline): readonly Point[] {
  */
 export function keptOff(of: Outline, by: Outline, gapMm: number): Float64Array {
   const turned = by.map(([x, y]): Point => [-x, -y])
-  const ways = [...normalsOf(of), ...normalsOf(turned)]
-  const used = gapMm > 0 ? ways : [...normalsOf(of).slice(0, of.length), ...normalsOf(turned).slice(0, turned.length)]
-  return Float64Array.from(used.flatMap(([nx, ny]) => [nx, ny, supportOf(of, nx, ny) + supportOf(turned, nx, ny) + gapMm]))
+  const ways = [of, turned].flatMap((one) => {
+    const square = squareTo(one)
+    return gapMm > 0 ? [...square, ...halfWay(square)] : square
+  })
+  return Float64Array.from(ways.flatMap(([nx, ny]) => [nx, ny, supportOf(of, nx, ny) + supportOf(turned, nx, ny) + gapMm]))
 }

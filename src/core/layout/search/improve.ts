@@ -2,7 +2,7 @@ import { offsetOutline } from '../../geometry/clip'
 import { areaOf } from '../item'
 import type { LayoutInput, LayoutItem, LayoutSheet } from '../schema'
 import { heldAngles, isFreeOn, type PlacedShape, type Pose, placeItem, shapeOf } from '../shape'
-import type { OnSheet } from '../spread'
+import { metalMm2, type OnSheet } from '../spread'
 import { type Body, bodyOf, bodyOfPlaced, type Making, type Places, placesOf, posesOf } from './body'
 import { Contacts } from './contact'
 import { asFarAs, type Ground, groundOf } from './ground'
@@ -31,9 +31,6 @@ const PATIENCE = { some: 40, discs: 400 } as const
 const BETWEEN = [0.2, 0.4, 0.6, 0.8]
 
 const RAD = Math.PI / 180
-
-/** Metal that blanks take, mm². */
-const metalMm2 = (blanks: readonly OnSheet[]): number => blanks.reduce((sum, { item }) => sum + areaOf(item), 0)
 
 const onSheet = (spots: readonly Pose[], blanks: readonly OnSheet[]): readonly OnSheet[] =>
   spots.map((pose, i) => ({ item: (blanks[i] as OnSheet).item, pose }))

@@ -21,8 +21,6 @@ export class Stand {
   readonly idle: Float64Array
   at: Places = new Float64Array()
   slope: Float64Array
-  /** What a push counts. */
-  weight = 1
 
   constructor({ bodies }: Lot) {
     this.bodies = bodies
@@ -45,9 +43,9 @@ export class Stand {
 
   /** A push by (fx, fy) at the end of an arm of a blank. */
   push(i: number, armX: number, armY: number, fx: number, fy: number): void {
-    const { slope, weight } = this
-    slope[3 * i] = (slope[3 * i] as number) + weight * fx
-    slope[3 * i + 1] = (slope[3 * i + 1] as number) + weight * fy
-    slope[3 * i + 2] = (slope[3 * i + 2] as number) + (weight * (armX * fy - armY * fx)) / (this.bodies[i] as Body).reachMm
+    const { slope } = this
+    slope[3 * i] = (slope[3 * i] as number) + fx
+    slope[3 * i + 1] = (slope[3 * i + 1] as number) + fy
+    slope[3 * i + 2] = (slope[3 * i + 2] as number) + (armX * fy - armY * fx) / (this.bodies[i] as Body).reachMm
   }
 }
