@@ -13,6 +13,10 @@ interface Asked {
 /** Serious and critical faults of accessibility on the page as it stands, each with where it was found. */
 export async function seriousFaults(page: Page, asked?: Asked): Promise<string[]> {
   await page.evaluate(axe)
+  // what is still fading in has not its own colours yet
+  await page.waitForFunction(() =>
+    document.getAnimations().every((one) => one.playState !== 'running' || one.effect?.getComputedTiming().endTime === Infinity),
+  )
   return page.evaluate(async (only) => {
     const context = only ? { include: [only.within] } : document
     const options = only ? { runOnly: { type: 'rule', values: [...only.rules] } } : {}

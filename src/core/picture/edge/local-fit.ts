@@ -1,0 +1,67 @@
+import type { Outline, Point } from '../../geometry/point'
+import { makeSquares } from '../../numerics/squares'
+
+/** A curve of the second power through points of a line, in a frame of its own. */
+export interface LocalCurve {
+  readonly origin: Point
+  readonly along: Point
+  /** Height over the frame's first axis: constant, slope and bend. */
+  readonly factors: readonly [number, number, number]
+  /** Root mean square of what it leaves, mm. */
+  readonly leftMm: number
+}
+
+const ROUNDS = 3
+const TRUSTED = 2
+
+/** Fits a curve of the first or the second power by robust squares; undefined with fewer points than it has unknowns. */
+export function fitLocally(points: Outline, power: 1 | 2): LocalCurve | undefined {
+  const [first, last, middle] = [points[0], points.at(-1), points[points.length >> 1]]
+  if (!first || !last || !middle || points.length < power + 2) return undefined
+  const length = Math.hypot(last[0] - first[0], last[1] - first[1])
+  if (length === 0) return undefined
+  const along: Point = [(last[0] - first[0]) / length, (last[1] - first[1]) / length]
+  const own = points.map(([x, y]): Point => {
+    const [dx, dy] = [x - middle[0], y - middle[1]]
+    return [dx * along[0] + dy * along[1], dy * along[0] - dx * along[1]]
+  })
+  let factors: number[] = [0, 0, 0]
+  let weights = own.map(() => 1)
+  let left = 0
+  for (let round = 0; round < ROUNDS; round++) {
+    const squares = makeSquares(power + 1)
+    for (const [i, [x, y]] of own.entries()) squares.add([1, x, x * x], y, weights[i])
+    const solved = squares.solve()
+    if (!solved) return undefined
+    factors = [solved[0] ?? 0, solved[1] ?? 0, solved[2] ?? 0]
+    const offs = own.map(([x, y]) => Math.abs(y - heightAt(factors, x)))
+    left = Math.sqrt(offs.reduce((sum, off) => sum + off * off, 0) / offs.length)
+    const scale = 1.4826 * ([...offs].sort((a, b) => a - b)[offs.length >> 1] ?? 0) + 1e-6
+    weights = offs.map((off) => Math.min(1, (TRUSTED * scale) / Math.max(off, 1e-12)))
+  }
+  return { origin: middle, along, factors: [factors[0] ?? 0, factors[1] ?? 0, factors[2] ?? 0], leftMm: left }
+}
+
+const heightAt = ([a = 0, b = 0, c = 0]: readonly number[], x: number) => a + b * x + c * x * x
+
+/** The point of a curve that lies over a given one. */
+export function onCurve({ origin, along, factors }: LocalCurve, [px, py]: Point): Point {
+  const [dx, dy] = [px - origin[0], py - origin[1]]
+  const x = dx * along[0] + dy * along[1]
+  const y = heightAt(factors, x)
+  return [origin[0] + x * along[0] - y * along[1], origin[1] + x * along[1] + y * along[0]]
+}
+
+/** Where two straight curves meet, and the angle by which the one turns into the other, rad. */
+export function meeting(a: LocalCurve, b: LocalCurve): { readonly at: Point; readonly turnRad: number } | undefined {
+  const wayOf = ({ along, factors }: LocalCurve): Point => {
+    const size = Math.hypot(1, factors[1])
+    return [(along[0] - factors[1] * along[1]) / size, (along[1] + factors[1] * along[0]) / size]
+  }
+  const [u, v] = [wayOf(a), wayOf(b)]
+  const [p, q] = [onCurve(a, a.origin), onCurve(b, b.origin)]
+  const cross = u[0] * v[1] - u[1] * v[0]
+  if (Math.abs(cross) < 1e-6) return undefined
+  const t = ((q[0] - p[0]) * v[1] - (q[1] - p[1]) * v[0]) / cross
+  return { at: [p[0] + t * u[0], p[1] + t * u[1]], turnRad: Math.atan2(cross, u[0] * v[0] + u[1] * v[1]) }
+}

@@ -1,0 +1,105 @@
+/** A photograph as the browser or the server decoded it: sRGB bytes, four to a pixel, upright. */
+export interface Picture {
+  readonly width: number
+  readonly height: number
+  readonly rgba: Uint8Array | Uint8ClampedArray
+  /** Focal length as the camera states it for 35 mm film, mm. */
+  readonly focal35Mm?: number | undefined
+}
+
+export type Channel = 0 | 1 | 2
+export const CHANNELS: readonly Channel[] = [0, 1, 2]
+
+/** Light, 0 to 1, of each encoded byte (source: iec-61966). */
+const LIGHT = Float32Array.from({ length: 256 }, (_, byte) => {
+  const v = byte / 255
+  return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4
+})
+
+/** What a light between 0 and 1 is written as, 0 to 1 (source: iec-61966). */
+export const encoded = (light: number): number => (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055)
+
+/** How much each channel adds to how bright a thing looks (source: iec-61966). */
+const [RED, GREEN, BLUE] = [0.2126, 0.7152, 0.0722]
+export const lumaOf = (r: number, g: number, b: number): number => RED * r + GREEN * g + BLUE * b
+
+/** Light of a channel between the middles of four pixels; the middle of the first pixel is 0, 0. */
+export function lightAt({ width, height, rgba }: Picture, channel: Channel, x: number, y: number): number {
+  const x0 = Math.max(0, Math.min(width - 2, Math.floor(x)))
+  const y0 = Math.max(0, Math.min(height - 2, Math.floor(y)))
+  const [fx, fy] = [Math.max(0, Math.min(1, x - x0)), Math.max(0, Math.min(1, y - y0))]
+  const at = 4 * (y0 * width + x0) + channel
+  const below = at + 4 * width
+  const top = (LIGHT[rgba[at] ?? 0] ?? 0) * (1 - fx) + (LIGHT[rgba[at + 4] ?? 0] ?? 0) * fx
+  const bottom = (LIGHT[rgba[below] ?? 0] ?? 0) * (1 - fx) + (LIGHT[rgba[below + 4] ?? 0] ?? 0) * fx
+  return top * (1 - fy) + bottom * fy
+}
+
+export const lumaAt = (picture: Picture, x: number, y: number): number =>
+  lumaOf(lightAt(picture, 0, x, y), lightAt(picture, 1, x, y), lightAt(picture, 2, x, y))
+
+/** Shares of the channels in what a picture file stores for every single pixel; colour it stores for four at once (source: itu-bt601). */
+export const STORED = [0.299, 0.587, 0.114] as const
+
+/** Light by what the file stores for every single pixel: as sharp as the picture, however coarse its colour. */
+export function storedLightAt({ width, height, rgba }: Picture, x: number, y: number): number {
+  const x0 = Math.max(0, Math.min(width - 2, Math.floor(x)))
+  const y0 = Math.max(0, Math.min(height - 2, Math.floor(y)))
+  const fx = Math.max(0, Math.min(1, x - x0))
+  const fy = Math.max(0, Math.min(1, y - y0))
+  const light = (at: number) =>
+    LIGHT[Math.round(STORED[0] * (rgba[at] ?? 0) + STORED[1] * (rgba[at + 1] ?? 0) + STORED[2] * (rgba[at + 2] ?? 0))] ?? 0
+  const at = 4 * (y0 * width + x0)
+  const below = at + 4 * width
+  return (light(at) * (1 - fx) + light(at + 4) * fx) * (1 - fy) + (light(below) * (1 - fx) + light(below + 4) * fx) * fy
+}
+
+/** Whether a pixel is as bright as the picture can tell in all three channels. */
+export function isBurntOut({ width, height, rgba }: Picture, x: number, y: number): boolean {
+  const [px, py] = [Math.round(x), Math.round(y)]
+  if (px < 0 || py < 0 || px >= width || py >= height) return false
+  const at = 4 * (py * width + px)
+  return (rgba[at] ?? 0) >= 250 && (rgba[at + 1] ?? 0) >= 250 && (rgba[at + 2] ?? 0) >= 250
+}
+
+/** A picture made smaller by a whole number, in light and not in bytes. */
+export interface SmallPicture {
+  readonly width: number
+  readonly height: number
+  /** How many pixels of the picture lie along one of these. */
+  readonly times: number
+  readonly channels: readonly [Float32Array, Float32Array, Float32Array]
+}
+
+/** Averages squares of pixels, so that about a thousand lie along the longer side. */
+export function makeSmall(picture: Picture): SmallPicture {
+  const times = Math.max(1, Math.round(Math.max(picture.width, picture.height) / 1000))
+  const [width, height] = [Math.floor(picture.width / times), Math.floor(picture.height / times)]
+  const channels = [0, 1, 2].map(() => new Float32Array(width * height)) as unknown as SmallPicture['channels']
+  const [red, green, blue] = channels
+  const { rgba } = picture
+  const share = 1 / (times * times)
+  for (let y = 0; y < height * times; y++) {
+    const row = Math.floor(y / times) * width
+    for (let x = 0, at = 4 * y * picture.width; x < width * times; x++, at += 4) {
+      const to = row + Math.floor(x / times)
+      red[to] = (red[to] ?? 0) + (LIGHT[rgba[at] ?? 0] ?? 0) * share
+      green[to] = (green[to] ?? 0) + (LIGHT[rgba[at + 1] ?? 0] ?? 0) * share
+      blue[to] = (blue[to] ?? 0) + (LIGHT[rgba[at + 2] ?? 0] ?? 0) * share
+    }
+  }
+  return { width, height, times, channels }
+}
+
+/** Light of a channel of the small picture at a place given in pixels of the large one. */
+export function smallLightAt({ width, height, times, channels }: SmallPicture, channel: Channel, x: number, y: number): number {
+  const [sx, sy] = [(x + 0.5) / times - 0.5, (y + 0.5) / times - 0.5]
+  const x0 = Math.max(0, Math.min(width - 2, Math.floor(sx)))
+  const y0 = Math.max(0, Math.min(height - 2, Math.floor(sy)))
+  const [fx, fy] = [Math.max(0, Math.min(1, sx - x0)), Math.max(0, Math.min(1, sy - y0))]
+  const from = channels[channel]
+  const at = y0 * width + x0
+  const top = (from[at] ?? 0) * (1 - fx) + (from[at + 1] ?? 0) * fx
+  const bottom = (from[at + width] ?? 0) * (1 - fx) + (from[at + width + 1] ?? 0) * fx
+  return top * (1 - fy) + bottom * fy
+}

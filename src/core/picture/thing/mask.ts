@@ -1,0 +1,58 @@
+import { type Mask, numberPieces, spreadFrom } from '../pieces'
+
+/** Grows what is on by a disc: only places at its border have anything to add. */
+export function grown(mask: Mask, radius: number): Mask {
+  const { width, height, on } = mask
+  const spans = Array.from({ length: 2 * radius + 1 }, (_, i) => Math.floor(Math.sqrt(radius * radius + radius - (i - radius) ** 2)))
+  const out = on.slice()
+  const fillAbout = (at: number) => {
+    const x = at % width
+    const y = Math.floor(at / width)
+    for (const [i, span] of spans.entries()) {
+      const row = y + i - radius
+      if (row >= 0 && row < height) out.fill(1, row * width + Math.max(0, x - span), row * width + Math.min(width, x + span + 1))
+    }
+  }
+  for (let at = 0; at < on.length; at++) if (on[at] && !(on[at - 1] && on[at + 1] && on[at - width] && on[at + width])) fillAbout(at)
+  return { width, height, on: out }
+}
+
+export const opposite = ({ width, height, on }: Mask): Mask => ({ width, height, on: on.map((value) => 1 - value) })
+export const shrunk = (mask: Mask, radius: number): Mask => opposite(grown(opposite(mask), radius))
+/** Bridges gaps and fills notches narrower than twice the radius. */
+export const closed = (mask: Mask, radius: number): Mask => shrunk(grown(mask, radius), radius)
+/** Drops hairs and spikes narrower than twice the radius. */
+export const opened = (mask: Mask, radius: number): Mask => grown(shrunk(mask, radius), radius)
+
+export const countOn = ({ on }: Mask): number => on.reduce((sum, value) => sum + value, 0)
+
+/** Spreads from places to their neighbours as long as each step is allowed; gives all that were reached. */
+export function spread(size: Omit<Mask, 'on'>, from: Iterable<number>, mayStep: (from: number, to: number) => boolean): Mask {
+  const on = new Uint8Array(size.width * size.height)
+  const starts = [...from]
+  for (const at of starts) on[at] = 1
+  for (const start of starts)
+    spreadFrom(start, size, (at, to) => {
+      if (on[to] || !mayStep(at, to)) return false
+      on[to] = 1
+      return true
+    })
+  return { width: size.width, height: size.height, on }
+}
+
+/** The same without holes: all that cannot be reached from the edge. */
+export function filled(mask: Mask): Mask {
+  const { width, height, on } = mask
+  const edge = new Set<number>()
+  for (let x = 0; x < width; x++) for (const at of [x, (height - 1) * width + x]) if (!on[at]) edge.add(at)
+  for (let y = 0; y < height; y++) for (const at of [y * width, y * width + width - 1]) if (!on[at]) edge.add(at)
+  return opposite(spread(mask, edge, (_, to) => on[to] === 0))
+}
+
+/** The largest piece that hangs together, and how large the next one is, places. */
+export function largestPiece(mask: Mask): { readonly piece: Mask; readonly next: number } {
+  const { numbers, counts } = numberPieces(mask)
+  const largest = counts.indexOf(Math.max(...counts))
+  const next = Math.max(0, ...counts.filter((_, number) => number !== largest))
+  return { piece: { ...mask, on: Uint8Array.from(numbers, (number) => (number > 0 && number === largest ? 1 : 0)) }, next }
+}

@@ -1,0 +1,133 @@
+import type { Mask } from '../pieces'
+import { type BareCard, bareCardFrom } from './bare-card'
+import { type Field, PIXEL_MM } from './field'
+import { closed, countOn, filled, grown, largestPiece, opened, shrunk, spread } from './mask'
+
+/** What lies on the card: where, and how it differs from the card. */
+export interface Lying {
+  readonly mask: Mask
+  readonly bare: BareCard
+  /** By how much its colour and its brightness (logarithm) differ from the card's, in the middle of what differs. */
+  readonly colourApart: number
+  readonly lighter: number
+  /** Places of the thing within a millimetre of the field's edge. */
+  readonly atEdge: number
+  readonly nextLargest: number
+  /** Whether light that burns out lies on the thing. */
+  readonly glare: boolean
+}
+
+/** Steps that bare card does not make: between neighbours, and over three places. */
+const STEP = { next: 0.045, over: 0.1, colour: 0.1 }
+/** The ring of card that is taken to be bare begins so far within the field, and is so wide. */
+const RING = { withinMm: 0.5, wideMm: 4 }
+/** A coloured field may be printed smaller than the free one: its edge is where nine places in ten round the card have its colour. */
+const FIELD = { mostMm: 14, colour: 0.3, share: 0.9 }
+const GLARE_KEEP_MM = 4
+/** A shadow is darker than the card by at least this, and of the card's colour by this share of the thing's. */
+const SHADOW = { darker: -0.04, colourShare: 0.45, coloured: 0.12, colour: 0.08, darkShare: 0.55 }
+
+/** How far a place lies within the edge of the free field, places. */
+const withinEdge = ({ width, height }: Field, at: number): number => {
+  const x = at % width
+  const y = Math.floor(at / width)
+  return Math.min(x, y, width - 1 - x, height - 1 - y)
+}
+
+/** How far within the free field the field's own colour begins, places. */
+function edgeOfColour(field: Field): number {
+  const most = Math.round(FIELD.mostMm / PIXEL_MM)
+  const rings = Array.from({ length: most + 1 }, (): number[] => [])
+  for (let at = 0; at < field.luma.length; at++) rings[withinEdge(field, at)]?.push(at)
+  const inner = rings[most] ?? []
+  const red = middleOf(inner.map((at) => field.red[at] ?? 0))
+  const blue = middleOf(inner.map((at) => field.blue[at] ?? 0))
+  const hasColour = (at: number) => Math.hypot((field.red[at] ?? 0) - red, (field.blue[at] ?? 0) - blue) < FIELD.colour
+  let edge = most
+  while (edge > 0 && (rings[edge - 1]?.filter(hasColour).length ?? 0) > FIELD.share * (rings[edge - 1]?.length ?? 1)) edge--
+  return edge
+}
+
+function* placesOf(field: Field, is: (at: number) => boolean): Generator<number> {
+  for (let at = 0; at < field.luma.length; at++) if (is(at)) yield at
+}
+
+export const colourOff = (field: Field, bare: BareCard, at: number): number =>
+  Math.hypot((field.red[at] ?? 0) - (bare.red[at] ?? 0), (field.blue[at] ?? 0) - (bare.blue[at] ?? 0))
+const darkerBy = (field: Field, bare: BareCard, at: number) => (field.luma[at] ?? 0) - (bare.luma[at] ?? 0)
+
+/** All that bare card reaches from the ring without a step. */
+function reachBare(field: Field, bare: BareCard, isRing: (at: number) => boolean): Mask {
+  const { luma } = field
+  const from = placesOf(field, (at) => isRing(at) && colourOff(field, bare, at) < STEP.colour)
+  return spread(field, from, (at, to) => {
+    if (Math.abs((luma[to] ?? 0) - (luma[at] ?? 0)) >= STEP.next || colourOff(field, bare, to) >= STEP.colour) return false
+    const behind = luma[at + 2 * (at - to)]
+    return behind === undefined || Math.abs((luma[to] ?? 0) - behind) < STEP.over
+  })
+}
+
+const middleOf = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1] ?? 0
+
+function asOneThing(mask: Mask) {
+  const { piece, next } = largestPiece(filled(closed(mask, 2)))
+  return { mask: opened(piece, 2), next }
+}
+
+/** Takes a shadow away that lies beside a thing: of the card's colour, darker than the card and lighter than the thing. */
+function withoutShadow(field: Field, bare: BareCard, mask: Mask, glare: Mask): Mask {
+  const core = shrunk(mask, Math.round(1 / PIXEL_MM))
+  const inside = [...placesOf(field, (at) => core.on[at] === 1)]
+  const colourApart = middleOf(inside.map((at) => colourOff(field, bare, at)))
+  const lighter = middleOf(inside.map((at) => darkerBy(field, bare, at)))
+  const near = grown(glare, Math.round(GLARE_KEEP_MM / PIXEL_MM))
+  const isShadow = (at: number) => {
+    const dark = darkerBy(field, bare, at)
+    if (!mask.on[at] || near.on[at] || dark >= SHADOW.darker) return false
+    const off = colourOff(field, bare, at)
+    return colourApart > SHADOW.coloured
+      ? off < SHADOW.colourShare * colourApart
+      : off < SHADOW.colour && dark > SHADOW.darkShare * Math.min(0, lighter)
+  }
+  const outside = placesOf(field, (at) => mask.on[at] === 0)
+  const reached = spread(field, outside, (_, to) => isShadow(to))
+  return { width: field.width, height: field.height, on: reached.on.map((value) => 1 - value) }
+}
+
+/** Bright places of the card's colour within a thing: light thrown back. */
+function glareOn(field: Field, bare: BareCard, mask: Mask): Mask {
+  const on = mask.on.map((value, at) =>
+    value && (field.burntOut[at] || (darkerBy(field, bare, at) > 0.05 && colourOff(field, bare, at) < STEP.colour)) ? 1 : 0,
+  )
+  return { width: field.width, height: field.height, on }
+}
+
+/** Finds the largest thing that lies in the field. */
+export function findThing(field: Field): Lying {
+  const edge = edgeOfColour(field)
+  const [from, to] = [edge + RING.withinMm / PIXEL_MM, edge + (RING.withinMm + RING.wideMm) / PIXEL_MM]
+  const isRing = (at: number) => withinEdge(field, at) >= from && withinEdge(field, at) < to
+  const first = reachBare(field, bareCardFrom(field, isRing), isRing)
+  const again = reachBare(
+    field,
+    bareCardFrom(field, (at) => first.on[at] === 1 && withinEdge(field, at) >= from),
+    isRing,
+  )
+  const bare = bareCardFrom(field, (at) => again.on[at] === 1 && withinEdge(field, at) >= from)
+  const on = again.on.map((value, at) => (value || withinEdge(field, at) < from ? 0 : 1))
+  const raw: Mask = { width: field.width, height: field.height, on }
+  const whole = asOneThing(raw)
+  const glare = glareOn(field, bare, whole.mask)
+  const { mask, next } = asOneThing(withoutShadow(field, bare, whole.mask, glare))
+  const core = shrunk(mask, 2)
+  const inside = [...placesOf(field, (at) => core.on[at] === 1)]
+  return {
+    mask,
+    bare,
+    colourApart: middleOf(inside.map((at) => colourOff(field, bare, at))),
+    lighter: middleOf(inside.map((at) => darkerBy(field, bare, at))),
+    atEdge: [...placesOf(field, (at) => whole.mask.on[at] === 1 && withinEdge(field, at) < from + 1 / PIXEL_MM)].length,
+    nextLargest: Math.max(next, whole.next),
+    glare: countOn(glare) > 0,
+  }
+}
