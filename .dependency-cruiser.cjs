@@ -31,7 +31,7 @@ module.exports = {
       ],
       [
         'core-level-4',
-        'entries|forming|drawing|operations|instruments',
+        'entries|forming|drawing|operations|instruments|picture',
         'forms|assembly|rules|kits|joints|layout|route|advice|piece|logbook|ask|commands',
       ],
       ['core-level-5', 'forms', 'assembly|rules|kits|joints|layout|route|advice|piece|costing|logbook|ask|commands'],
@@ -60,6 +60,7 @@ module.exports = {
     { name: 'server-below-ui', severity: 'error', from: { path: '^src/server/' }, to: { path: '^src/(ui|app|workers)/' } },
     { name: 'nobody-imports-app', severity: 'error', from: { path: '^src/(core|server|ui|workers|cli)/' }, to: { path: '^src/app/' } },
     { name: 'cli-knows-core-only', severity: 'error', from: { path: '^src/cli/' }, to: { path: '^src/(server|app|ui|workers)/' } },
+    { name: 'files-know-core-only', severity: 'error', from: { path: '^src/files/' }, to: { path: '^src/(server|app|ui|workers|cli)/' } },
     {
       name: 'families-stand-alone',
       severity: 'error',
@@ -69,7 +70,7 @@ module.exports = {
     {
       name: 'front-door',
       severity: 'error',
-      from: { path: '^src/(server|app|ui|workers|cli)/' },
+      from: { path: '^src/(server|app|ui|workers|cli|files)/' },
       to: { path: '^src/core/[^/]+/.+', pathNot: '^src/core/[^/]+/index\\.ts$' },
     },
   ],

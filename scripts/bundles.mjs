@@ -4,12 +4,12 @@ const common = { bundle: true, platform: 'node', format: 'esm', target: 'node20'
 /** CommonJS packages in an ESM bundle ask for node's own modules by `require`. */
 const node = {
   ...common,
-  external: ['better-sqlite3', 'next'],
+  external: ['better-sqlite3', 'next', 'sharp', 'exifr'],
   banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
 }
 
 /** The command line. */
-export const buildCommands = () => build({ ...common, entryPoints: ['src/cli/anvil.ts'], outfile: 'dist/anvil.mjs', minify: true })
+export const buildCommands = () => build({ ...common, external: ['sharp', 'exifr'], entryPoints: ['src/cli/anvil.ts'], outfile: 'dist/anvil.mjs', minify: true })
 
 /** The thread for long work; what one task alone needs is a file of its own, loaded by that task. */
 export const buildLongWork = () =>

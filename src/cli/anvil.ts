@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { isMainThread } from 'node:worker_threads'
 import { advise, COMMANDS, calc, type DoorAnswer, depthFault, listAdvisers, listForms, listTables, table } from '@/core/commands'
 import { layoutOnCores, searchInThread } from './layout-on-cores'
+import { outlineOfFile } from './outline-of-file'
 
 const USAGE = `usage: npm run -s anvil -- <command> [input]
   forms                 every form, with its schema and an example
@@ -12,6 +13,7 @@ const USAGE = `usage: npm run -s anvil -- <command> [input]
   table <id>            one table, its rows with source and confidence
   advisers              every adviser, with its schema and an example
   advise <id> <json>    which drill, blade, papers, solders, hammer
+  outline <file> [json] the outline of what lies on the measuring card of a photograph
   layout <json>         nests blanks on sheets
   form <json>           simulates doming, a held bulge, a bend, a strip closed to a tube, rolling or drawing
   temper <json>         walks a route of operations through the metal
@@ -49,7 +51,7 @@ const LISTS: ReadonlyMap<string, () => DoorAnswer> = new Map([
   ['advisers', listAdvisers],
 ])
 /** Every command, as it is named where one was not. */
-const NAMES = [...LISTS.keys(), 'calc', 'advise', ...COMMANDS.keys()]
+const NAMES = [...LISTS.keys(), 'calc', 'advise', 'outline', ...COMMANDS.keys()]
 /** Commands whose whole input is one text. */
 const TEXT_COMMANDS = new Set(['convert', 'find'])
 
@@ -61,6 +63,7 @@ function answer(command: string, args: readonly string[]): DoorAnswer | Promise<
   if (command === 'calc') return calc(args[0] ?? '', readJson(args[1]))
   if (command === 'advise') return advise(args[0] ?? '', readJson(args[1]))
   if (command === 'table') return table(args[0] ?? '')
+  if (command === 'outline') return outlineOfFile(args[0], args[1] === undefined ? {} : readJson(args[1]))
   if (command === 'layout') return layoutOnCores(readJson(args[0]), new URL(import.meta.url))
   const run = COMMANDS.get(command)
   if (!run) return unknown(command)
