@@ -7,9 +7,9 @@ module.exports = {
     {
       name: 'core-packages',
       severity: 'error',
-      comment: 'pure computation only: schemas (zod) and polygon clipping (clipper2-ts)',
+      comment: 'pure computation only: schemas (zod), polygon clipping (clipper2-ts), triangles (earcut), and the text of SVG (saxes, svgpath) and DXF (dxf-parser)',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown', 'core'], pathNot: 'node_modules/(zod|clipper2-ts|earcut)/' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown', 'core'], pathNot: 'node_modules/(zod|clipper2-ts|earcut|saxes|svgpath|dxf-parser)/' },
     },
     {
       name: 'core-level-1',
@@ -31,7 +31,7 @@ module.exports = {
       ],
       [
         'core-level-4',
-        'entries|forming|drawing|operations|instruments|picture',
+        'entries|forming|drawing|operations|instruments|picture|drawn',
         'forms|assembly|rules|kits|joints|layout|route|advice|piece|logbook|ask|commands',
       ],
       ['core-level-5', 'forms', 'assembly|rules|kits|joints|layout|route|advice|piece|costing|logbook|ask|commands'],

@@ -2,7 +2,7 @@
  * Photographs of the measuring card that were never taken: a camera with a lens, light, shadows, blur, noise and a tone curve of its own,
  * drawn ray by ray. It shares no code with what reads them but the card's printed figures.
  */
-import { CELL_MM, DOT_CENTRES, DOT_RADIUS_MM, isCellBlack, MARK_CENTRES, MARK_CODES, MARK_MM } from '@/core/picture/card'
+import { CELL_MM, COLOUR_HALF_MM, DOT_CENTRES, DOT_RADIUS_MM, isCellBlack, MARK_CENTRES, MARK_CODES, MARK_MM } from '@/core/picture/card'
 
 export type Rgb = readonly [number, number, number]
 export type Xy = readonly [number, number]
@@ -100,7 +100,7 @@ const PAPER: Rgb = [0.86, 0.86, 0.85]
 
 /** The colour printed at a place on the card, mm. */
 function printedAt(x: number, y: number, field: Shot['field'], hidden: readonly number[]): Rgb {
-  if (Math.abs(x) < 108 && Math.abs(y) < 66) return FIELDS[field]
+  if (Math.abs(x) < COLOUR_HALF_MM[0] && Math.abs(y) < COLOUR_HALF_MM[1]) return FIELDS[field]
   for (let i = 0; i < MARK_CENTRES.length; i++) {
     const dx = x - (MARK_CENTRES[i]?.[0] ?? 0)
     const dy = y - (MARK_CENTRES[i]?.[1] ?? 0)

@@ -8,6 +8,8 @@ export const MARK_MM = 18
 export const CELL_MM = 3
 export const DOT_RADIUS_MM = 2
 export const FIELD_HALF_MM: Point = [112, 70]
+/** Half the size of the coloured field, where it is printed: white is left about the marks. */
+export const COLOUR_HALF_MM: Point = [108, 66]
 /** Half the distance between the middles of the marks. */
 export const MARK_AT_MM: Point = [121, 78]
 /** Length of the two printed lines that tell how true the printer is. */

@@ -1,8 +1,8 @@
 export {
   CELL_MM,
+  COLOUR_HALF_MM,
   DOT_CENTRES,
   DOT_RADIUS_MM,
-  FIELD_HALF_MM,
   isCellBlack,
   MARK_CENTRES,
   MARK_CODES,
@@ -10,5 +10,5 @@ export {
   SCALE_LINE_MM,
 } from './card'
 export { type MeasuredOutline, measureOutline, type Refused } from './measure-outline'
-export { answerOutline, type OutlineAnswer, outlineInput } from './outline-answer'
+export { answerOutline, type OutlineAnswer, type OutlineInput, outlineInput } from './outline-answer'
 export type { Picture } from './picture'

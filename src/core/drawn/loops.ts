@@ -1,0 +1,94 @@
+import type { Region } from '../geometry/clip'
+import { isInside } from '../geometry/distance'
+import { counterClockwise, netAreaMm2 } from '../geometry/outline'
+import type { Outline, Point } from '../geometry/point'
+import type { Trace } from './trace'
+
+/** Ends this near are one point; a gap up to the second is closed and told; a wider one is not closed. */
+const SAME_MM = 0.02
+export const MEND_MM = 0.3
+const LEAST_MM2 = 0.01
+
+/** Two ends of lines that ought to meet and do not. */
+export interface Gap {
+  readonly from: Point
+  readonly to: Point
+  readonly mm: number
+}
+
+export interface Joined {
+  readonly loops: readonly Outline[]
+  readonly mended: readonly Gap[]
+  /** What stays open, and where. */
+  readonly open: readonly Gap[]
+}
+
+const apart = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1])
+const gapOf = (from: Point, to: Point): Gap => ({ from, to, mm: apart(from, to) })
+
+/** The free line whose end lies nearest to a point, turned so that it begins there. */
+function nearest(at: Point, free: ReadonlySet<readonly Point[]>): { readonly line: readonly Point[]; readonly turned: readonly Point[]; readonly mm: number } | undefined {
+  let best: { line: readonly Point[]; turned: readonly Point[]; mm: number } | undefined
+  for (const line of free)
+    for (const turned of [line, [...line].reverse()]) {
+      const mm = apart(at, turned[0] ?? at)
+      if (!best || mm < best.mm) best = { line, turned, mm }
+    }
+  return best
+}
+
+/** Joins lines end to end into closed ones. */
+export function joinTraces(traces: readonly Trace[]): Joined {
+  const closed = traces.filter((trace) => trace.closed).map((trace) => trace.points)
+  const free = new Set<readonly Point[]>(traces.filter((trace) => !trace.closed).map((trace) => trace.points))
+  const [loops, mended, open]: [Outline[], Gap[], Gap[]] = [[...closed], [], []]
+  for (const first of free) {
+    free.delete(first)
+    const chain = [...first]
+    for (;;) {
+      const [start, end] = [chain[0], chain.at(-1)]
+      if (!start || !end) break
+      const home = chain.length > 2 ? apart(start, end) : Infinity
+      const next = nearest(end, free)
+      if (next && next.mm < home && next.mm <= MEND_MM) {
+        if (next.mm > SAME_MM) mended.push(gapOf(end, next.turned[0] ?? end))
+        free.delete(next.line)
+        chain.push(...next.turned.slice(next.mm <= SAME_MM ? 1 : 0))
+        continue
+      }
+      if (home <= MEND_MM) {
+        if (home > SAME_MM) mended.push(gapOf(end, start))
+        loops.push(home <= SAME_MM ? chain.slice(0, -1) : chain)
+      } else open.push(gapOf(end, start))
+      break
+    }
+  }
+  return { loops: loops.map(withoutRepeats).filter((loop) => loop.length > 2 && netAreaMm2(loop) > LEAST_MM2), mended, open }
+}
+
+function withoutRepeats(loop: Outline): Outline {
+  return loop.filter((point, i) => {
+    const before = loop.at(i - 1)
+    return !before || apart(point, before) > 1e-7
+  })
+}
+
+/** Regions of metal: a closed line within another is a hole, and one within a hole is metal again. Lines drawn twice count once. */
+export function regionsOf(loops: readonly Outline[]): Region[] {
+  const once = loops.filter((loop, i) => !loops.slice(0, i).some((other) => isSameLoop(loop, other)))
+  const inside = once.map((loop) => {
+    const [point] = loop
+    return once.flatMap((other, j) => (other !== loop && point && isInside(point, other) && netAreaMm2(other) > netAreaMm2(loop) ? [j] : []))
+  })
+  return once.flatMap((outer, i): Region[] => {
+    const depth = inside[i]?.length ?? 0
+    if (depth % 2 === 1) return []
+    const holes = once.filter((_, j) => (inside[j]?.length ?? 0) === depth + 1 && inside[j]?.includes(i))
+    return [{ outer: counterClockwise(outer), holes: holes.map((hole) => [...counterClockwise(hole)].reverse()) }]
+  })
+}
+
+function isSameLoop(a: Outline, b: Outline): boolean {
+  if (Math.abs(netAreaMm2(a) - netAreaMm2(b)) > 1e-3 * netAreaMm2(a)) return false
+  return a.every((point, i) => i % Math.ceil(a.length / 12) !== 0 || b.some((other) => apart(point, other) < SAME_MM))
+}
