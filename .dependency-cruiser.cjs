@@ -7,9 +7,13 @@ module.exports = {
     {
       name: 'core-packages',
       severity: 'error',
-      comment: 'pure computation only: schemas (zod), polygon clipping (clipper2-ts), triangles (earcut), and the text of SVG (saxes, svgpath) and DXF (dxf-parser)',
+      comment:
+        'pure computation only: schemas (zod), polygon clipping (clipper2-ts), triangles (earcut), and the text of SVG (saxes, svgpath) and DXF (dxf-parser)',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown', 'core'], pathNot: 'node_modules/(zod|clipper2-ts|earcut|saxes|svgpath|dxf-parser)/' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown', 'core'],
+        pathNot: 'node_modules/(zod|clipper2-ts|earcut|saxes|svgpath|dxf-parser)/',
+      },
     },
     {
       name: 'core-level-1',

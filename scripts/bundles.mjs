@@ -9,7 +9,8 @@ const node = {
 }
 
 /** The command line. */
-export const buildCommands = () => build({ ...common, external: ['sharp', 'exifr'], entryPoints: ['src/cli/anvil.ts'], outfile: 'dist/anvil.mjs', minify: true })
+export const buildCommands = () =>
+  build({ ...common, external: ['sharp', 'exifr'], entryPoints: ['src/cli/anvil.ts'], outfile: 'dist/anvil.mjs', minify: true })
 
 /** The thread for long work; what one task alone needs is a file of its own, loaded by that task. */
 export const buildLongWork = () =>

@@ -13,7 +13,7 @@ const USAGE = `usage: npm run -s anvil -- <command> [input]
   table <id>            one table, its rows with source and confidence
   advisers              every adviser, with its schema and an example
   advise <id> <json>    which drill, blade, papers, solders, hammer
-  outline <file> [json] the outline of what lies on the measuring card of a photograph
+  outline <file> [json] the outline of what lies on the measuring card of a photograph, or that an SVG or DXF draws
   layout <json>         nests blanks on sheets
   form <json>           simulates doming, a held bulge, a bend, a strip closed to a tube, rolling or drawing
   temper <json>         walks a route of operations through the metal
@@ -55,16 +55,23 @@ const NAMES = [...LISTS.keys(), 'calc', 'advise', 'outline', ...COMMANDS.keys()]
 /** Commands whose whole input is one text. */
 const TEXT_COMMANDS = new Set(['convert', 'find'])
 
+type OwnWay = (args: readonly string[]) => DoorAnswer | Promise<DoorAnswer>
+/** Commands that take more than one JSON input, or that work beyond this thread. */
+const OWN_WAYS: ReadonlyMap<string, OwnWay> = new Map<string, OwnWay>([
+  ['calc', (args) => calc(args[0] ?? '', readJson(args[1]))],
+  ['advise', (args) => advise(args[0] ?? '', readJson(args[1]))],
+  ['table', (args) => table(args[0] ?? '')],
+  ['outline', (args) => outlineOfFile(args[0], args[1] === undefined ? {} : readJson(args[1]))],
+  ['layout', (args) => layoutOnCores(readJson(args[0]), new URL(import.meta.url))],
+])
+
 function answer(command: string, args: readonly string[]): DoorAnswer | Promise<DoorAnswer> {
   const began = performance.now()
   const clock = () => (performance.now() - began) / 1000
   const list = LISTS.get(command)
   if (list) return list()
-  if (command === 'calc') return calc(args[0] ?? '', readJson(args[1]))
-  if (command === 'advise') return advise(args[0] ?? '', readJson(args[1]))
-  if (command === 'table') return table(args[0] ?? '')
-  if (command === 'outline') return outlineOfFile(args[0], args[1] === undefined ? {} : readJson(args[1]))
-  if (command === 'layout') return layoutOnCores(readJson(args[0]), new URL(import.meta.url))
+  const own = OWN_WAYS.get(command)
+  if (own) return own(args)
   const run = COMMANDS.get(command)
   if (!run) return unknown(command)
   if (TEXT_COMMANDS.has(command)) return run(args.length > 0 && args[0] !== '-' ? args.join(' ') : readText(args[0]).trim(), clock)

@@ -1,16 +1,17 @@
 import { readFileSync } from 'node:fs'
-import { type DoorAnswer, outlineOfPicture } from '@/core/commands'
+import { type DoorAnswer, outlineOfDrawing, outlineOfPicture } from '@/core/commands'
 
 const refused = (code: string, message: string): DoorAnswer => ({
   ok: false,
   body: { error: { code, message, issues: [{ path: 'picture', message }] } },
 })
 
-/** The outline that a photograph shows on the measuring card; the program that unpacks pictures is loaded for this command alone. */
+/** The outline that a photograph shows on the measuring card, or that a drawing draws; what unpacks pictures is loaded for pictures alone. */
 export async function outlineOfFile(path: string | undefined, raw: unknown): Promise<DoorAnswer> {
-  if (path === undefined) return refused('bad-input', 'a file is needed, such as: anvil outline photograph.jpg')
+  if (path === undefined) return refused('bad-input', 'a file is needed, such as: anvil outline photograph.jpg, or a drawing in SVG or DXF')
   const bytes = readBytes(path)
   if (!bytes) return refused('bad-input', `the file ${path} cannot be read`)
+  if (/\.(svg|dxf)$/i.test(path)) return outlineOfDrawing(new TextDecoder().decode(bytes), raw)
   const { PictureUnread, readPicture } = await import('../files/read-picture')
   try {
     return outlineOfPicture(await readPicture(bytes), raw)

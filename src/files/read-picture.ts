@@ -19,7 +19,10 @@ export async function readPicture(bytes: Uint8Array): Promise<Picture> {
       .toBuffer({ resolveWithObject: true })
     return { width: info.width, height: info.height, rgba: data, focal35Mm: await focalOf(bytes) }
   } catch (error) {
-    const why = error instanceof Error && /pixel limit/i.test(error.message) ? `it has more than ${MOST_PIXELS / 1e6} million pixels` : 'it is damaged, or no JPEG, PNG or WebP picture'
+    const why =
+      error instanceof Error && /pixel limit/i.test(error.message)
+        ? `it has more than ${MOST_PIXELS / 1e6} million pixels`
+        : 'it is damaged, or no JPEG, PNG or WebP picture'
     throw new PictureUnread(`the picture cannot be read: ${why}`)
   }
 }

@@ -20,7 +20,12 @@ function polyline({ layer, vertices }: DxfLine): string[] {
     pair(66, 1),
     ...point([0, 0]),
     pair(70, 1),
-    ...vertices.flatMap(({ at, bulge }) => [pair(0, 'VERTEX'), pair(8, layer), ...point(at), ...(bulge === 0 ? [] : [pair(42, roundTo(bulge, 8))])]),
+    ...vertices.flatMap(({ at, bulge }) => [
+      pair(0, 'VERTEX'),
+      pair(8, layer),
+      ...point(at),
+      ...(bulge === 0 ? [] : [pair(42, roundTo(bulge, 8))]),
+    ]),
     pair(0, 'SEQEND'),
     pair(8, layer),
   ]

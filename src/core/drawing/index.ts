@@ -9,6 +9,7 @@ export {
   type DrawingView,
   viewBounds,
 } from './drawing'
+export { dxfOf } from './dxf'
 export { piecesMesh } from './solid/mesh'
 export type { Mesh, SolidPart } from './solid/solid'
 export { type CutSheetItem, cutSheetSvg } from './svg'

@@ -36,7 +36,8 @@ export function splinePoints(spline: SplineTold): Point[] | undefined {
   for (let span = degree; span < controls.length; span++) {
     const [from, to] = [knots[span] ?? 0, knots[span + 1] ?? 0]
     if (!(to > from)) continue
-    for (let k = points.length === 0 ? 0 : 1; k <= STEPS_A_SPAN; k++) points.push(pointAt(spline, span, from + ((to - from) * k) / STEPS_A_SPAN))
+    for (let k = points.length === 0 ? 0 : 1; k <= STEPS_A_SPAN; k++)
+      points.push(pointAt(spline, span, from + ((to - from) * k) / STEPS_A_SPAN))
   }
   return points
 }

@@ -7,7 +7,18 @@ import type { DrawnLines } from './svg'
 import { DrawnUnread, ellipsePoints, MOST_POINTS, type Trace } from './trace'
 
 /** Millimetres to each unit a DXF may name (source: dxf-r12 and after, $INSUNITS). */
-const UNIT_MM: Readonly<Record<number, number>> = { 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000, 8: 25.4e-6, 9: 0.0254, 10: 914.4, 13: 0.001, 14: 100 }
+const UNIT_MM: Readonly<Record<number, number>> = {
+  1: 25.4,
+  2: 304.8,
+  4: 1,
+  5: 10,
+  6: 1000,
+  8: 25.4e-6,
+  9: 0.0254,
+  10: 914.4,
+  13: 0.001,
+  14: 100,
+}
 const DEEPEST = 16
 
 const point = z.object({ x: z.number(), y: z.number() })
@@ -41,7 +52,9 @@ const ENTITIES = {
 
 type Place = (p: Point) => Point
 interface Walk {
-  readonly blocks: Readonly<Record<string, { readonly entities?: readonly IEntity[]; readonly position?: { readonly x: number; readonly y: number } }>>
+  readonly blocks: Readonly<
+    Record<string, { readonly entities?: readonly IEntity[]; readonly position?: { readonly x: number; readonly y: number } }>
+  >
   readonly traces: Trace[]
   readonly leftOut: Map<string, number>
   points: number
@@ -110,15 +123,25 @@ function placeInsert(insert: z.output<typeof ENTITIES.INSERT>, origin: Point, co
   }
 }
 
-function walk(entity: IEntity, place: Place, into: Walk, using: readonly string[]): void {
+/** Why an entity is left out; undefined where it is not. */
+function leftOutAs(entity: IEntity, trace: Trace | undefined): string | undefined {
   const { type, extrusionDirectionZ } = entity as { type: string; extrusionDirectionZ?: number }
-  const leave = (what: string): void => {
-    into.leftOut.set(what, (into.leftOut.get(what) ?? 0) + 1)
+  if (extrusionDirectionZ !== undefined && extrusionDirectionZ < 0) return `${type.toLowerCase()} seen from below`
+  if (trace) return undefined
+  return type === 'SPLINE' ? 'spline with weights or without knots' : type.toLowerCase()
+}
+
+function walk(entity: IEntity, place: Place, into: Walk, using: readonly string[]): void {
+  if ((entity as { type: string }).type === 'INSERT') {
+    walkInsert(ENTITIES.INSERT.parse(entity), place, into, using)
+    return
   }
-  if (type === 'INSERT') return walkInsert(ENTITIES.INSERT.parse(entity), place, into, using)
-  if (extrusionDirectionZ !== undefined && extrusionDirectionZ < 0) return leave(`${type.toLowerCase()} seen from below`)
   const trace = traceOf(entity)
-  if (!trace) return leave(type === 'SPLINE' ? 'spline with weights or without knots' : type.toLowerCase())
+  const left = leftOutAs(entity, trace)
+  if (left || !trace) {
+    into.leftOut.set(left ?? '', (into.leftOut.get(left ?? '') ?? 0) + 1)
+    return
+  }
   into.points += trace.points.length
   if (into.points > MOST_POINTS) throw new DrawnUnread('too-much', `the drawing has more than ${MOST_POINTS} points`)
   into.traces.push({ ...trace, points: trace.points.map(place) })
@@ -155,5 +178,9 @@ export function readDxf(text: string): DrawnLines {
     if (error instanceof DrawnUnread) throw error
     throw new DrawnUnread('not-dxf', 'the DXF cannot be read: a line of it lacks what it needs')
   }
-  return { traces: into.traces, isUnitKnown: UNIT_MM[unit] !== undefined, notes: [...into.leftOut].map(([what, count]) => `left out: ${count} × ${what}`) }
+  return {
+    traces: into.traces,
+    isUnitKnown: UNIT_MM[unit] !== undefined,
+    notes: [...into.leftOut].map(([what, count]) => `left out: ${count} × ${what}`),
+  }
 }

@@ -2,6 +2,7 @@ import type { Region } from '../geometry/clip'
 import { isInside } from '../geometry/distance'
 import { counterClockwise, netAreaMm2 } from '../geometry/outline'
 import type { Outline, Point } from '../geometry/point'
+import { isBowTie } from '../geometry/simple'
 import type { Trace } from './trace'
 
 /** Ends this near are one point; a gap up to the second is closed and told; a wider one is not closed. */
@@ -27,7 +28,10 @@ const apart = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1])
 const gapOf = (from: Point, to: Point): Gap => ({ from, to, mm: apart(from, to) })
 
 /** The free line whose end lies nearest to a point, turned so that it begins there. */
-function nearest(at: Point, free: ReadonlySet<readonly Point[]>): { readonly line: readonly Point[]; readonly turned: readonly Point[]; readonly mm: number } | undefined {
+function nearest(
+  at: Point,
+  free: ReadonlySet<readonly Point[]>,
+): { readonly line: readonly Point[]; readonly turned: readonly Point[]; readonly mm: number } | undefined {
   let best: { line: readonly Point[]; turned: readonly Point[]; mm: number } | undefined
   for (const line of free)
     for (const turned of [line, [...line].reverse()]) {
@@ -37,33 +41,35 @@ function nearest(at: Point, free: ReadonlySet<readonly Point[]>): { readonly lin
   return best
 }
 
+/** Puts lines end to end from one on, as long as one begins nearer than the chain's own start. */
+function chainFrom(first: readonly Point[], free: Set<readonly Point[]>, mended: Gap[]): Point[] {
+  const chain = [...first]
+  for (let end = chain.at(-1); end; end = chain.at(-1)) {
+    const home = chain.length > 2 ? apart(chain[0] ?? end, end) : Infinity
+    const next = nearest(end, free)
+    if (!next || next.mm >= home || next.mm > MEND_MM) break
+    if (next.mm > SAME_MM) mended.push(gapOf(end, next.turned[0] ?? end))
+    free.delete(next.line)
+    chain.push(...next.turned.slice(next.mm <= SAME_MM ? 1 : 0))
+  }
+  return chain
+}
+
 /** Joins lines end to end into closed ones. */
 export function joinTraces(traces: readonly Trace[]): Joined {
-  const closed = traces.filter((trace) => trace.closed).map((trace) => trace.points)
-  const free = new Set<readonly Point[]>(traces.filter((trace) => !trace.closed).map((trace) => trace.points))
-  const [loops, mended, open]: [Outline[], Gap[], Gap[]] = [[...closed], [], []]
+  const free = new Set(traces.filter((trace) => !trace.closed).map((trace) => trace.points))
+  const loops: Outline[] = traces.filter((trace) => trace.closed).map((trace) => trace.points)
+  const [mended, open]: [Gap[], Gap[]] = [[], []]
   for (const first of free) {
     free.delete(first)
-    const chain = [...first]
-    for (;;) {
-      const [start, end] = [chain[0], chain.at(-1)]
-      if (!start || !end) break
-      const home = chain.length > 2 ? apart(start, end) : Infinity
-      const next = nearest(end, free)
-      if (next && next.mm < home && next.mm <= MEND_MM) {
-        if (next.mm > SAME_MM) mended.push(gapOf(end, next.turned[0] ?? end))
-        free.delete(next.line)
-        chain.push(...next.turned.slice(next.mm <= SAME_MM ? 1 : 0))
-        continue
-      }
-      if (home <= MEND_MM) {
-        if (home > SAME_MM) mended.push(gapOf(end, start))
-        loops.push(home <= SAME_MM ? chain.slice(0, -1) : chain)
-      } else open.push(gapOf(end, start))
-      break
-    }
+    const chain = chainFrom(first, free, mended)
+    const gap = gapOf(chain.at(-1) ?? [0, 0], chain[0] ?? [0, 0])
+    if (gap.mm > MEND_MM) open.push(gap)
+    else loops.push(gap.mm <= SAME_MM ? chain.slice(0, -1) : chain)
+    if (gap.mm > SAME_MM && gap.mm <= MEND_MM) mended.push(gap)
   }
-  return { loops: loops.map(withoutRepeats).filter((loop) => loop.length > 2 && netAreaMm2(loop) > LEAST_MM2), mended, open }
+  const isMetal = (loop: Outline) => loop.length > 2 && (netAreaMm2(loop) > LEAST_MM2 || isBowTie(loop))
+  return { loops: loops.map(withoutRepeats).filter(isMetal), mended, open }
 }
 
 function withoutRepeats(loop: Outline): Outline {
@@ -78,7 +84,9 @@ export function regionsOf(loops: readonly Outline[]): Region[] {
   const once = loops.filter((loop, i) => !loops.slice(0, i).some((other) => isSameLoop(loop, other)))
   const inside = once.map((loop) => {
     const [point] = loop
-    return once.flatMap((other, j) => (other !== loop && point && isInside(point, other) && netAreaMm2(other) > netAreaMm2(loop) ? [j] : []))
+    return once.flatMap((other, j) =>
+      other !== loop && point && isInside(point, other) && netAreaMm2(other) > netAreaMm2(loop) ? [j] : [],
+    )
   })
   return once.flatMap((outer, i): Region[] => {
     const depth = inside[i]?.length ?? 0

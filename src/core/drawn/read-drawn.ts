@@ -37,7 +37,13 @@ export interface DrawnRefused {
   readonly open: readonly Gap[]
 }
 
-const refused = (code: string, message: string, lines: readonly Outline[] = [], open: readonly Gap[] = []): DrawnRefused => ({ ok: false, code, message, lines, open })
+const refused = (code: string, message: string, lines: readonly Outline[] = [], open: readonly Gap[] = []): DrawnRefused => ({
+  ok: false,
+  code,
+  message,
+  lines,
+  open,
+})
 
 /** Which of the two formats a text is. */
 const formatOf = (text: string): 'svg' | 'dxf' => (/^\s*(?:\uFEFF)?\s*</.test(text) ? 'svg' : 'dxf')
@@ -56,19 +62,31 @@ export function readDrawn(text: string, { longestMm }: DrawnQuestion = {}): Draw
   }
 }
 
-function answerFrom(format: 'svg' | 'dxf', { traces, isUnitKnown, notes }: ReturnType<typeof readSvg>, longestMm: number | undefined): DrawnAnswer | DrawnRefused {
+function answerFrom(
+  format: 'svg' | 'dxf',
+  { traces, isUnitKnown, notes }: ReturnType<typeof readSvg>,
+  longestMm: number | undefined,
+): DrawnAnswer | DrawnRefused {
   const lines = traces.map((trace) => trace.points)
   if (lines.flat().some(([x, y]) => !Number.isFinite(x) || !Number.isFinite(y) || Math.abs(x) > 1e7 || Math.abs(y) > 1e7))
     return refused('no-numbers', 'the drawing has places that are no numbers, or lie kilometres away')
   const { loops, mended, open } = joinTraces(traces)
   const [worst] = [...open].sort((a, b) => b.mm - a.mm)
   if (worst)
-    return refused('open', `${open.length === 1 ? 'a line stays' : `${open.length} lines stay`} open: the widest gap is ${worst.mm.toFixed(2)} mm, and only gaps up to ${MEND_MM} mm are closed`, lines, open)
+    return refused(
+      'open',
+      `${open.length === 1 ? 'a line stays' : `${open.length} lines stay`} open: the widest gap is ${worst.mm.toFixed(2)} mm, and only gaps up to ${MEND_MM} mm are closed`,
+      lines,
+      open,
+    )
   if (loops.length === 0) return refused('nothing', 'nothing is drawn that encloses metal', lines)
   if (loops.some(isBowTie)) return refused('crosses', 'a line crosses itself, so that inside and outside cannot be told', lines)
   const box = boundsOf(loops.flat())
   const scale = longestMm === undefined ? 1 : longestMm / Math.max(box.maxX - box.minX, box.maxY - box.minY)
-  const regions = regionsOf(loops).map(({ outer, holes }) => ({ outer: scaled(outer, scale), holes: holes.map((hole) => scaled(hole, scale)) }))
+  const regions = regionsOf(loops).map(({ outer, holes }) => ({
+    outer: scaled(outer, scale),
+    holes: holes.map((hole) => scaled(hole, scale)),
+  }))
   const said = [
     ...notes,
     ...mended.map((gap) => `closed a gap of ${gap.mm.toFixed(2)} mm at ${gap.from[0].toFixed(1)}, ${gap.from[1].toFixed(1)}`),

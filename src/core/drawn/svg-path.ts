@@ -27,27 +27,37 @@ export function pathTraces(data: string, transforms: readonly string[]): Trace[]
   const parsed = svgpath(data)
   const fault = (parsed as unknown as { err?: string }).err
   if (fault) throw new DrawnUnread('bad-path', `a path of the SVG cannot be read: ${fault.slice(0, 100)}`)
-  const path = transforms.reduce((moved, transform) => moved.transform(transform), parsed).abs().unshort()
+  const path = transforms
+    .reduce((moved, transform) => moved.transform(transform), parsed)
+    .abs()
+    .unshort()
   const traces: { points: Point[]; closed: boolean }[] = []
   path.iterate((segment, _, x, y) => {
-    const [kind, ...n] = segment as unknown as [string, ...number[]]
-    const here: Point = [x, y]
-    const at = (i: number): Point => [n[i] ?? 0, n[i + 1] ?? 0]
-    let line = traces.at(-1)
-    if (kind === 'M' || line === undefined || line.closed) {
-      line = { points: [kind === 'M' ? at(0) : here], closed: false }
-      traces.push(line)
-      if (kind === 'M') return
-    }
-    if (kind === 'Z' || kind === 'z') line.closed = true
-    else if (kind === 'L') line.points.push(at(0))
-    else if (kind === 'H') line.points.push([n[0] ?? 0, y])
-    else if (kind === 'V') line.points.push([x, n[0] ?? 0])
-    else if (kind === 'C') line.points.push(...cubicPoints([here, at(0), at(2), at(4)]))
-    else if (kind === 'Q') line.points.push(...cubicPoints([here, third(here, at(0)), third(at(2), at(0)), at(2)]))
-    else if (kind === 'A') line.points.push(...arcPoints(here, n, at(5)))
+    const [kind, ...numbers] = segment as unknown as [string, ...number[]]
+    const line = traces.at(-1)
+    if (kind === 'M') traces.push({ points: [pairAt(numbers, 0)], closed: false })
+    else if (kind.toUpperCase() === 'Z') closeLast(traces)
+    else if (line && !line.closed) line.points.push(...pointsOf(kind, numbers, [x, y]))
+    else traces.push({ points: [[x, y], ...pointsOf(kind, numbers, [x, y])], closed: false })
   })
   return traces.filter((trace) => trace.points.length > 1)
+}
+
+const pairAt = (numbers: readonly number[], i: number): Point => [numbers[i] ?? 0, numbers[i + 1] ?? 0]
+
+function closeLast(traces: readonly { closed: boolean }[]): void {
+  const line = traces.at(-1)
+  if (line) line.closed = true
+}
+
+/** What a command adds to a line that has come to a point. */
+function pointsOf(kind: string, n: readonly number[], here: Point): Point[] {
+  if (kind === 'L') return [pairAt(n, 0)]
+  if (kind === 'H') return [[n[0] ?? 0, here[1]]]
+  if (kind === 'V') return [[here[0], n[0] ?? 0]]
+  if (kind === 'C') return cubicPoints([here, pairAt(n, 0), pairAt(n, 2), pairAt(n, 4)])
+  if (kind === 'Q') return cubicPoints([here, third(here, pairAt(n, 0)), third(pairAt(n, 2), pairAt(n, 0)), pairAt(n, 2)])
+  return kind === 'A' ? arcPoints(here, n, pairAt(n, 5)) : []
 }
 
 /** Two thirds of the way from an end of a curve of the second power to its middle point: the same curve by the third power. */

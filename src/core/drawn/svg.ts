@@ -4,7 +4,16 @@ import { DrawnUnread, MOST_POINTS, type Trace } from './trace'
 
 /** What a length without a unit, or in screen pixels, stands for: 96 to the inch (source: css-values). */
 const PER_INCH = 96
-const UNIT_MM: Readonly<Record<string, number>> = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, pc: 25.4 / 6, q: 0.25, px: 25.4 / PER_INCH, '': 25.4 / PER_INCH }
+const UNIT_MM: Readonly<Record<string, number>> = {
+  mm: 1,
+  cm: 10,
+  in: 25.4,
+  pt: 25.4 / 72,
+  pc: 25.4 / 6,
+  q: 0.25,
+  px: 25.4 / PER_INCH,
+  '': 25.4 / PER_INCH,
+}
 const TRUE_UNITS = new Set(['mm', 'cm', 'in', 'pt', 'pc', 'q'])
 const MOST_USES = 5000
 
@@ -28,7 +37,10 @@ function lengthOf(text: string | undefined): { readonly mm: number; readonly isT
 
 /** The transform that brings the numbers of a root to millimetres. */
 function rootTransform({ of }: Element): { readonly transform: string; readonly isUnitKnown: boolean } {
-  const box = (of.viewBox ?? '').trim().split(/[\s,]+/).map(Number)
+  const box = (of.viewBox ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number)
   const [width, height] = [lengthOf(of.width), lengthOf(of.height)]
   const pixel = UNIT_MM.px ?? 1
   const [x = 0, y = 0, w = 0, h = 0] = box
@@ -62,9 +74,25 @@ function rectData(of: Element['of']): string | undefined {
   return `M${x + rx} ${y}h${w - 2 * rx}${corner(rx, ry)}v${h - 2 * ry}${corner(-rx, ry)}h${2 * rx - w}${corner(-rx, -ry)}v${2 * ry - h}${corner(rx, -ry)}Z`
 }
 
-const NOT_DRAWN = new Set(['defs', 'symbol', 'clipPath', 'mask', 'pattern', 'marker', 'metadata', 'style', 'title', 'desc', 'script', 'linearGradient', 'radialGradient', 'filter'])
+const NOT_DRAWN = new Set([
+  'defs',
+  'symbol',
+  'clipPath',
+  'mask',
+  'pattern',
+  'marker',
+  'metadata',
+  'style',
+  'title',
+  'desc',
+  'script',
+  'linearGradient',
+  'radialGradient',
+  'filter',
+])
 const LEFT_OUT: Readonly<Record<string, string>> = { text: 'text', image: 'image', foreignObject: 'embedded page' }
-const isHidden = ({ of }: Element) => /display\s*:\s*none|visibility\s*:\s*hidden/.test(of.style ?? '') || of.display === 'none' || of.visibility === 'hidden'
+const isHidden = ({ of }: Element) =>
+  /display\s*:\s*none|visibility\s*:\s*hidden/.test(of.style ?? '') || of.display === 'none' || of.visibility === 'hidden'
 
 interface Walk {
   readonly ids: ReadonlyMap<string, Element>
@@ -84,7 +112,10 @@ function ownTransforms(element: Element): string[] {
 
 /** A nested drawing's own box fitted into its width and height, in the middle. */
 function boxTransforms(of: Element['of']): string[] {
-  const [x = 0, y = 0, w = 0, h = 0] = (of.viewBox ?? '').trim().split(/[\s,]+/).map(Number)
+  const [x = 0, y = 0, w = 0, h = 0] = (of.viewBox ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number)
   const [width, height] = [number(of.width), number(of.height)]
   if (!(w > 0 && h > 0 && width > 0 && height > 0)) return []
   const scale = Math.min(width / w, height / h)
@@ -99,7 +130,7 @@ function walk(element: Element, outer: readonly string[], into: Walk, using: rea
     return
   }
   const transforms = [...ownTransforms(element), ...outer]
-  if (element.name === 'use') return walkUse(element, transforms, into, using)
+  if (element.name === 'use') walkUse(element, transforms, into, using)
   const data = dataOf(element)
   if (data) {
     const traces = pathTraces(data, transforms)

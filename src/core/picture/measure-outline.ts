@@ -32,6 +32,8 @@ export interface MeasuredOutline {
   /** What each point may be off by, 19 times in 20, mm. */
   readonly offMm: readonly number[]
   readonly corners: readonly Point[]
+  /** Where the picture shows its edge, pixels. */
+  readonly inPicture: Outline
   readonly areaMm2: number
   readonly areaOffMm2: number
   readonly perimeterMm: number
@@ -205,6 +207,7 @@ function fromEdge(view: View, card: SeenCard, thing: Lying, isColoured: boolean,
     outline,
     offMm,
     corners: smooth.corners,
+    inPicture: line.map((point) => pixelOf(camera, point)),
     areaMm2,
     areaOffMm2: Math.hypot(around * floor, 2 * scaleOff * areaMm2),
     perimeterMm: around,

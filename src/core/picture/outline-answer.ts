@@ -9,7 +9,12 @@ import type { Picture } from './picture'
 
 const FIELDS = { white: 'White', green: 'Green' }
 const line = (along: string) =>
-  lengthMm({ label: `The card’s 100 mm line ${along}, measured`, min: 95, max: 105, help: 'Printers are off by up to 3 %, and differently along x and y.' })
+  lengthMm({
+    label: `The card’s 100 mm line ${along}, measured`,
+    min: 95,
+    max: 105,
+    help: 'Printers are off by up to 3 %, and differently along x and y.',
+  })
 
 /** What is asked of a picture: how high the thing is, and what is known of the card. */
 export const outlineInput = z.strictObject({
@@ -18,7 +23,11 @@ export const outlineInput = z.strictObject({
   card: z
     .union([
       choice('Card', FIELDS),
-      z.strictObject({ field: choice('Card', FIELDS).optional(), lineXMm: line('along x').optional(), lineYMm: line('along y').optional() }),
+      z.strictObject({
+        field: choice('Card', FIELDS).optional(),
+        lineXMm: line('along x').optional(),
+        lineYMm: line('along y').optional(),
+      }),
     ])
     .optional(),
 })
@@ -31,6 +40,8 @@ export interface OutlineAnswer {
   readonly offMm: readonly number[]
   readonly uncertainty: { readonly plusMinus: number; readonly unit: 'mm'; readonly why: string }
   readonly corners: Outline
+  /** Where the picture shows its edge, pixels from the upper left. */
+  readonly inPicture: Outline
   /** The same outline told by straight runs and arcs. */
   readonly vertices: readonly Vertex[]
   readonly widthMm: number
@@ -66,7 +77,11 @@ function workingOf(measured: MeasuredOutline, input: OutlineInput, lines: { read
     derive(log, {
       label: 'An edge this high is seen further out by at most',
       formula: 'r·h/(H - h)',
-      given: [given('r', 'from the middle of the card', farMm), given('h', 'height of the edge', input.heightMm), given('H', 'height of the camera', measured.cameraHeightMm)],
+      given: [
+        given('r', 'from the middle of the card', farMm),
+        given('h', 'height of the edge', input.heightMm),
+        given('H', 'height of the camera', measured.cameraHeightMm),
+      ],
       unit: 'mm',
       source: 'closed-form',
     })
@@ -81,14 +96,19 @@ export function answerOutline(picture: Picture, input: OutlineInput): OutlineAns
   const field = typeof card === 'object' ? card.field : card
   const measured = measureOutline(picture, { heightMm, heightOffMm, lineXMm: lines.lineXMm, lineYMm: lines.lineYMm })
   if (!measured.ok) return measured
-  const { outline, offMm, corners, areaMm2, areaOffMm2, perimeterMm, notes, ok: _, ...seen } = measured
+  const { outline, offMm, corners, inPicture, areaMm2, areaOffMm2, perimeterMm, notes, ok: _, ...seen } = measured
   const box = boundsOf(outline)
   const otherCard = field !== undefined && (field === 'green') !== (seen.field === 'coloured')
   return {
     outline,
     offMm,
-    uncertainty: { plusMinus: middleOf(offMm), unit: 'mm', why: whyOff(heightMm, lines.lineXMm !== undefined && lines.lineYMm !== undefined) },
+    uncertainty: {
+      plusMinus: middleOf(offMm),
+      unit: 'mm',
+      why: whyOff(heightMm, lines.lineXMm !== undefined && lines.lineYMm !== undefined),
+    },
     corners,
+    inPicture,
     vertices: linesAndArcs(outline, ARC_TOLERANCE_MM, corners),
     lengthMm: box.maxX - box.minX,
     widthMm: box.maxY - box.minY,
@@ -102,6 +122,10 @@ export function answerOutline(picture: Picture, input: OutlineInput): OutlineAns
 }
 
 function whyOff(heightMm: number, isMeasured: boolean): string {
-  const causes = ['how softly the edge is drawn', heightMm > 0 && 'how well its height is known', isMeasured ? 'the card’s lines as measured' : 'a card whose lines have not been measured: 0.5 %']
+  const causes = [
+    'how softly the edge is drawn',
+    heightMm > 0 && 'how well its height is known',
+    isMeasured ? 'the card’s lines as measured' : 'a card whose lines have not been measured: 0.5 %',
+  ]
   return `${causes.filter((cause) => cause !== false).join(', ')}; half of all points are nearer than this, each has its own in offMm`
 }

@@ -1,6 +1,6 @@
 import { SubNav } from '../shared/sub-nav'
 
-/** The two halves of the Drawer: metal lying in it, tools hanging over it. */
+/** The parts of the Drawer: metal lying in it, tools hanging over it, outlines read in for it. */
 export function DrawerNav() {
   return (
     <SubNav
@@ -8,6 +8,7 @@ export function DrawerNav() {
       links={[
         { href: '/drawer', label: 'Metal' },
         { href: '/drawer/tools', label: 'Tool wall' },
+        { href: '/drawer/outline', label: 'Outlines' },
       ]}
     />
   )

@@ -24,8 +24,8 @@ export const NO_STOCK: Omit<StockTyped, 'alloy'> = {
   sure: false,
 }
 
-/** A sheet, a wire or a tube for the drawer, its sizes as a smith writes them. */
-export function NewStock({ onDone }: { readonly onDone: () => void }) {
+/** A sheet, a wire or a tube for the drawer, its sizes as a smith writes them; `like` is what is known of it. */
+export function NewStock({ like, onDone }: { readonly like?: Partial<StockTyped>; readonly onDone: () => void }) {
   const { defaultAlloy } = useWorkshop()
   const act = useAct()
   const say = useNotice()
@@ -39,7 +39,7 @@ export function NewStock({ onDone }: { readonly onDone: () => void }) {
       <EntryForm<StockTyped>
         label="Put metal in"
         schema={stockEntry}
-        values={{ ...NO_STOCK, alloy: defaultAlloy }}
+        values={{ ...NO_STOCK, alloy: defaultAlloy, ...like }}
         send={send}
         onDone={onDone}
         onCancel={onDone}

@@ -1,5 +1,5 @@
 import type { Point } from '../../geometry/point'
-import { FIELD_HALF_MM, MARK_AT_MM, MARK_MM } from '../card'
+import { MARK_AT_MM, MARK_MM } from '../card'
 
 export type Triple = readonly [number, number, number]
 
@@ -82,18 +82,4 @@ export function placeOf(camera: Camera, pixel: Point, heightMm = 0): Point {
 export function pixelsPerMm(camera: Camera, [x, y]: Point = [0, 0]): number {
   const [a, b, c] = [pixelOf(camera, [x, y]), pixelOf(camera, [x + 1, y]), pixelOf(camera, [x, y + 1])]
   return Math.sqrt(Math.abs((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0])))
-}
-
-/** Whether the whole free field lies within a picture. */
-export function seesField(camera: Camera, width: number, height: number): boolean {
-  const [x, y] = FIELD_HALF_MM
-  return [
-    [x, y],
-    [-x, y],
-    [x, -y],
-    [-x, -y],
-  ].every(([px = 0, py = 0]) => {
-    const [u, v] = pixelOf(camera, [px, py])
-    return u >= 0 && v >= 0 && u <= width - 1 && v <= height - 1
-  })
 }

@@ -1,4 +1,3 @@
-import { signedAreaMm2 } from '../../geometry/outline'
 import type { Point } from '../../geometry/point'
 import { MARK_AT_MM, MARK_CENTRES, MARK_MM } from '../card'
 import { homographyOf, mapPoint } from './homography'
@@ -95,7 +94,3 @@ export function findCorners(marks: readonly Mark[]): Found {
   const corners = [...new Set(seen.map((s) => s.cardMm.join()))]
   return marks.length === 4 && corners.length === 16 && fits(seen) ? { kind: 'found', sightings: seen, hidden } : { kind: 'few', hidden }
 }
-
-/** Whether sightings run round the picture as they run round the card. */
-export const isSeenFromAbove = (sightings: readonly Sighting[]): boolean =>
-  signedAreaMm2(sightings.slice(0, 4).map((s) => s.cardMm)) * signedAreaMm2(sightings.slice(0, 4).map((s) => s.pixel)) < 0

@@ -1,0 +1,194 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import LinearProgress from '@mui/material/LinearProgress'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { cutSheetSvg, dxfOf } from '@/core/drawing'
+import { linesAndArcs, type Region, withFewerPoints } from '@/core/geometry'
+import type { OutlineAnswer } from '@/core/picture'
+import { formatPlain } from '@/core/units'
+import { NewStock } from '../drawer/new-stock'
+import { ScaleDrawing } from '../drawing/scale-drawing'
+import { useSize } from '../drawing/use-size'
+import { WorkingSteps } from '../forms/answer-column'
+import { ProblemLine } from '../shared/problem-line'
+import { PALETTE } from '../theme/palette'
+import { openDrawing, outlineDrawing } from './outline-drawing'
+import type { OutlineSeen } from './use-outline'
+
+/** Off so little, an outline takes fewer points in the drawer. */
+const FEWER_MM = 0.05
+const STEEL = { face: PALETTE.steel, edge: PALETTE.steelEdge }
+
+function save(name: string, type: string, text: string): void {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([text], { type }))
+  link.download = name
+  link.click()
+  URL.revokeObjectURL(link.href)
+}
+
+/** Corners as they are typed in the drawer. */
+const cornersOf = ({ outer }: Region) =>
+  withFewerPoints(outer, FEWER_MM)
+    .map(([x, y]) => `${formatPlain(x, 2)} ${formatPlain(y, 2)}`)
+    .join(', ')
+
+/** What can be done with outlines: into the drawer as metal, or out as a drawing. */
+function Acts({ regions, name }: { readonly regions: readonly Region[]; readonly name: string }) {
+  const [adding, setAdding] = useState(false)
+  const [largest] = [...regions].sort((a, b) => b.outer.length - a.outer.length)
+  const lines = regions.flatMap(({ outer, holes }) => [outer, ...holes])
+  return (
+    <>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 1.5 }}>
+        <Button variant="contained" onClick={() => setAdding(!adding)}>
+          Put it in the drawer
+        </Button>
+        <Button onClick={() => save(`${name}.svg`, 'image/svg+xml', cutSheetSvg(name, [{ kind: 'cut', outlines: lines }]))}>
+          Save as SVG
+        </Button>
+        <Button
+          onClick={() =>
+            save(`${name}.dxf`, 'image/vnd.dxf', dxfOf(lines.map((outline) => ({ layer: 'CUT', vertices: linesAndArcs(outline, 0.01) }))))
+          }
+        >
+          Save as DXF
+        </Button>
+      </Box>
+      {adding && largest ? <NewStock like={{ shape: 'outline', corners: cornersOf(largest) }} onDone={() => setAdding(false)} /> : null}
+    </>
+  )
+}
+
+function Notes({ notes }: { readonly notes: readonly string[] }) {
+  return (
+    <Box component="ul" sx={{ m: 0, my: 1, pl: 2.25 }}>
+      {notes.map((note) => (
+        <Typography component="li" variant="body2" key={note}>
+          {note}
+        </Typography>
+      ))}
+    </Box>
+  )
+}
+
+/** The photograph with the edge drawn over it. */
+function OverPicture({
+  answer,
+  url,
+  size,
+}: {
+  readonly answer: OutlineAnswer
+  readonly url: string
+  readonly size: readonly [number, number]
+}) {
+  const [width, height] = size
+  const stroke = width / 450
+  return (
+    <Box component="figure" sx={{ m: 0, maxWidth: 620 }}>
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        role="img"
+        aria-label="The edge that was found, drawn over the photograph"
+        style={{ width: '100%', display: 'block' }}
+      >
+        <image href={url} width={width} height={height} />
+        <path
+          d={`M${answer.inPicture.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`}
+          fill="none"
+          stroke={PALETTE.fire}
+          strokeWidth={stroke}
+        />
+      </svg>
+    </Box>
+  )
+}
+
+function Sizes({
+  lengthMm,
+  widthMm,
+  areaMm2,
+  said,
+}: {
+  readonly lengthMm: number
+  readonly widthMm: number
+  readonly areaMm2: number
+  readonly said: string
+}) {
+  return (
+    <Box sx={{ borderLeft: `3px solid ${PALETTE.verdigris}`, pl: 1.5 }} role="status">
+      <Typography variant="h1" component="p" className="fig">
+        {formatPlain(lengthMm, 2)} × {formatPlain(widthMm, 2)} mm
+      </Typography>
+      <Typography className="fig">
+        {formatPlain(areaMm2, 0)} mm² {said}
+      </Typography>
+    </Box>
+  )
+}
+
+function Drawn({ regions, height = 320 }: { readonly regions: readonly Region[]; readonly height?: number }) {
+  const { ref, width } = useSize({ width: 560, height })
+  return (
+    <Box ref={ref} sx={{ bgcolor: PALETTE.paper, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', mt: 1.5 }}>
+      <ScaleDrawing view={outlineDrawing(regions)} colour={STEEL} width={width} height={height} />
+    </Box>
+  )
+}
+
+/** What was found in the file, and what can be done with it. */
+export function OutlineResult({ seen, name }: { readonly seen: OutlineSeen; readonly name: string }) {
+  const { ref, width } = useSize({ width: 560, height: 320 })
+  if (seen.kind === 'none') return <Typography sx={{ color: PALETTE.muted }}>Nothing has been read in yet.</Typography>
+  if (seen.kind === 'measuring')
+    return (
+      <Box role="status">
+        <Typography>Measuring the picture…</Typography>
+        <LinearProgress sx={{ mt: 1, maxWidth: 420 }} />
+      </Box>
+    )
+  if (seen.kind === 'problem') return <ProblemLine says={seen.says.charAt(0).toUpperCase() + seen.says.slice(1)} />
+  if (seen.kind === 'open')
+    return (
+      <Box ref={ref}>
+        <ProblemLine says={seen.answer.message.charAt(0).toUpperCase() + seen.answer.message.slice(1)} />
+        <ScaleDrawing view={openDrawing(seen.answer.lines, seen.answer.open)} colour={STEEL} width={width} height={320} />
+      </Box>
+    )
+  if (seen.kind === 'drawing')
+    return (
+      <Box>
+        <Sizes
+          {...seen.answer}
+          said={`in ${seen.answer.regions.length === 1 ? 'one outline' : `${seen.answer.regions.length} outlines`}`}
+        />
+        <Notes notes={seen.answer.notes} />
+        <Acts regions={seen.answer.regions} name={name} />
+        <Drawn regions={seen.answer.regions} />
+      </Box>
+    )
+  const { answer, url, size } = seen
+  const regions: readonly Region[] = [{ outer: answer.outline, holes: [] }]
+  return (
+    <Box>
+      <Sizes
+        {...answer}
+        said={`± ${formatPlain(answer.areaOffMm2, 0)}; its edge ± ${formatPlain(answer.uncertainty.plusMinus, 2)} mm, 19 times in 20`}
+      />
+      <Notes notes={answer.notes} />
+      <Acts regions={regions} name={name} />
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr' }, gap: 2, alignItems: 'start' }}>
+        <OverPicture answer={answer} url={url} size={size} />
+        <Drawn regions={regions} />
+      </Box>
+      <Typography variant="h3" component="h2" sx={{ mt: 2 }}>
+        Working
+      </Typography>
+      <Box sx={{ maxWidth: 460 }}>
+        <WorkingSteps steps={answer.working} />
+      </Box>
+    </Box>
+  )
+}

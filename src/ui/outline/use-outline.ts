@@ -1,0 +1,86 @@
+'use client'
+import { useEffect, useRef, useState } from 'react'
+import { readOutlineInput } from '@/core/commands'
+import { type DrawnAnswer, type DrawnRefused, readDrawn } from '@/core/drawn'
+import type { OutlineAnswer } from '@/core/picture'
+import { outlineInWorker } from '@/workers/outline-client'
+
+/** What is typed beside the file. */
+export interface OutlineTyped {
+  readonly height: string
+  readonly lineX: string
+  readonly lineY: string
+  readonly longest: string
+}
+
+export type OutlineSeen =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'measuring' }
+  | { readonly kind: 'problem'; readonly says: string }
+  | { readonly kind: 'picture'; readonly answer: OutlineAnswer; readonly url: string; readonly size: readonly [number, number] }
+  | { readonly kind: 'drawing'; readonly answer: DrawnAnswer }
+  | { readonly kind: 'open'; readonly answer: DrawnRefused }
+
+const isDrawing = (file: File) => /\.(svg|dxf)$/i.test(file.name)
+const orNothing = (typed: string) => (typed.trim() === '' ? undefined : typed)
+
+async function seeDrawing(file: File, { longest }: OutlineTyped): Promise<OutlineSeen> {
+  const longestMm = Number(longest.replace(',', '.'))
+  const answer = readDrawn(await file.text(), longestMm > 0 ? { longestMm } : {})
+  if (answer.ok) return { kind: 'drawing', answer }
+  return answer.lines.length > 0 ? { kind: 'open', answer } : { kind: 'problem', says: answer.message }
+}
+
+async function sizeOf(url: string): Promise<readonly [number, number]> {
+  const image = new Image()
+  image.src = url
+  await image.decode()
+  return [image.naturalWidth, image.naturalHeight]
+}
+
+async function seePicture(file: File, typed: OutlineTyped, signal: AbortSignal): Promise<OutlineSeen> {
+  const read = readOutlineInput({
+    heightMm: orNothing(typed.height),
+    card: { lineXMm: Number(orNothing(typed.lineX) ?? 100), lineYMm: Number(orNothing(typed.lineY) ?? 100) },
+    ...(typed.lineX === '' || typed.lineY === '' ? { card: undefined } : {}),
+  })
+  if (!read.ok) return { kind: 'problem', says: read.issues.map((issue) => issue.message).join('; ') }
+  const url = URL.createObjectURL(file)
+  try {
+    const size = await sizeOf(url)
+    const answer = await outlineInWorker(file, read.input, signal)
+    return 'ok' in answer ? { kind: 'problem', says: answer.message } : { kind: 'picture', answer, url, size }
+  } catch (error) {
+    if (signal.aborted) throw error
+    return { kind: 'problem', says: 'The picture cannot be read: it is damaged, or no JPEG, PNG or WebP picture.' }
+  }
+}
+
+/** Measures a file as soon as it is there, and again when what is typed beside it changes; the last one asked wins. */
+export function useOutline(file: File | undefined, typed: OutlineTyped): OutlineSeen {
+  const [seen, setSeen] = useState<OutlineSeen>({ kind: 'none' })
+  const url = useRef('')
+  const { height, lineX, lineY, longest } = typed
+  useEffect(() => {
+    if (!file) return
+    const ending = new AbortController()
+    setSeen({ kind: 'measuring' })
+    const asked = { height, lineX, lineY, longest }
+    const wait = setTimeout(() => {
+      const work = isDrawing(file) ? seeDrawing(file, asked) : seePicture(file, asked, ending.signal)
+      work
+        .then((now) => {
+          if (ending.signal.aborted) return
+          URL.revokeObjectURL(url.current)
+          url.current = now.kind === 'picture' ? now.url : ''
+          setSeen(now)
+        })
+        .catch(() => undefined)
+    }, 250)
+    return () => {
+      clearTimeout(wait)
+      ending.abort()
+    }
+  }, [file, height, lineX, lineY, longest])
+  return seen
+}

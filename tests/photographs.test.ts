@@ -1,0 +1,128 @@
+import { readFileSync } from 'node:fs'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { answerOutline, type OutlineAnswer, outlineInput, type Refused } from '@/core/picture'
+import { readPicture } from '@/files/read-picture'
+import { MATERIALS, photograph, type Xy } from './support/photograph'
+
+interface Truth {
+  readonly id: string
+  readonly outline: readonly Xy[]
+  readonly heightMm: number
+  readonly printScale: Xy
+  readonly refused?: string
+}
+
+const FOLDER = 'tests/fixtures/photographs'
+const TRUTHS: readonly Truth[] = JSON.parse(readFileSync(`${FOLDER}/truth.json`, 'utf8'))
+
+/** Distance of a point from a closed line, by its own arithmetic. */
+function distanceTo([x, y]: Xy, line: readonly Xy[]): number {
+  return Math.min(
+    ...line.map(([ax, ay], i) => {
+      const [bx, by] = line[(i + 1) % line.length] ?? [ax, ay]
+      const share = Math.max(0, Math.min(1, ((x - ax) * (bx - ax) + (y - ay) * (by - ay)) / ((bx - ax) ** 2 + (by - ay) ** 2)))
+      return Math.hypot(x - ax - share * (bx - ax), y - ay - share * (by - ay))
+    }),
+  )
+}
+function areaOf(line: readonly Xy[]): number {
+  return Math.abs(line.reduce((sum, [x, y], i) => sum + x * (line[(i + 1) % line.length]?.[1] ?? 0) - (line[(i + 1) % line.length]?.[0] ?? 0) * y, 0) / 2)
+}
+const sorted = (values: readonly number[]) => [...values].sort((a, b) => a - b)
+const quantile = (values: readonly number[], share: number) => sorted(values)[Math.floor(share * (values.length - 1))] ?? Number.NaN
+
+async function look({ id, heightMm, printScale }: Truth): Promise<OutlineAnswer | Refused> {
+  const picture = await readPicture(readFileSync(`${FOLDER}/${id}.jpg`))
+  const card = { lineXMm: 100 * printScale[0], lineYMm: 100 * printScale[1] }
+  return answerOutline({ ...picture, focal35Mm: 26 }, outlineInput.parse({ heightMm, card }))
+}
+function measured(answer: OutlineAnswer | Refused): OutlineAnswer {
+  if ('ok' in answer) throw new Error(`${answer.code}: ${answer.message}`)
+  return answer
+}
+
+describe('outlines of photographs whose truth is known', () => {
+  const seen = TRUTHS.filter((truth) => !truth.refused)
+
+  it.each(seen)('$id: near the truth, all round', async (truth) => {
+    const answer = measured(await look(truth))
+    const off = answer.outline.map((point) => distanceTo(point, truth.outline))
+    const missed = truth.outline.map((point) => distanceTo(point, answer.outline))
+    const most = truth.heightMm > 0 ? 0.3 : answer.card.field === 'coloured' ? 0.25 : 0.15
+    expect(quantile(off, 0.95)).toBeLessThan(most)
+    expect(quantile(missed, 0.95)).toBeLessThan(2 * most)
+    expect(Math.abs(areaOf(answer.outline) / areaOf(truth.outline) - 1)).toBeLessThan(0.012)
+  })
+
+  it.each(seen)('$id: nine points in ten lie within what they are said to be off by', async (truth) => {
+    const answer = measured(await look(truth))
+    const held = answer.outline.filter((point, i) => distanceTo(point, truth.outline) <= (answer.offMm[i] ?? 0)).length
+    expect(held / answer.outline.length).toBeGreaterThan(0.9)
+    expect(Math.abs(answer.areaMm2 - areaOf(truth.outline))).toBeLessThan(2.5 * answer.areaOffMm2)
+  })
+
+  it.each(TRUTHS.filter((truth) => truth.refused))('$id: no outline, and what to do instead', async (truth) => {
+    const answer = await look(truth)
+    if (!('ok' in answer)) throw new Error('it was measured')
+    expect(answer.code).toBe(truth.refused)
+    expect(answer.message.length).toBeGreaterThan(30)
+  })
+})
+
+describe('what is said of a card that was not measured', () => {
+  const truth = TRUTHS.find(({ id }) => id === 'strip-red')
+  let told: OutlineAnswer
+  beforeAll(async () => {
+    const picture = await readPicture(readFileSync(`${FOLDER}/strip-red.jpg`))
+    told = measured(answerOutline(picture, outlineInput.parse({})))
+  })
+
+  it('promises no better than half a percent, and says why', async () => {
+    expect(told.notes[0]).toContain('lines of this card have not been measured')
+    const known = truth && measured(await look(truth))
+    // the ends lie 48 mm from the middle: half a percent is 0.24 mm more there
+    expect(Math.max(...told.offMm)).toBeGreaterThan(Math.max(...(known?.offMm ?? [9])) + 0.15)
+  })
+
+  it('tells a strip by its four corners as runs', () => {
+    expect(told.corners).toHaveLength(4)
+    expect(told.vertices.filter(({ bulge }) => Math.abs(bulge) < 0.01)).toHaveLength(told.vertices.length)
+  })
+
+  it('draws the edge where the picture has it', () => {
+    const [xs, ys] = [told.inPicture.map(([x]) => x), told.inPicture.map(([, y]) => y)]
+    expect(Math.min(...xs)).toBeGreaterThan(0)
+    expect(Math.max(...xs)).toBeLessThan(2200)
+    expect(Math.max(...ys)).toBeLessThan(1650)
+  })
+})
+
+describe('the same thing photographed from two sides', () => {
+  const outline: readonly Xy[] = [
+    [-22, -12],
+    [20, -12],
+    [24, 14],
+    [-18, 10],
+  ]
+  const shot = (tiltTowardsDeg: number, rollDeg: number) =>
+    photograph({ outline, material: MATERIALS.blue, field: 'white', width: 1500, tiltDeg: 16, tiltTowardsDeg, rollDeg, lens: 0.02, exposure: 0.7, seed: rollDeg })
+
+  it('agrees within what each says it may be off by', { timeout: 60_000 }, () => {
+    const [one, other] = [shot(20, 3), shot(230, 95)].map((picture) =>
+      measured(answerOutline(picture, outlineInput.parse({ card: { lineXMm: 100, lineYMm: 100 } }))),
+    )
+    if (!one || !other) throw new Error('two were taken')
+    const apart = one.outline.map((point, i) => distanceTo(point, other.outline) / Math.hypot(one.offMm[i] ?? 0, other.uncertainty.plusMinus))
+    expect(quantile(apart, 0.95)).toBeLessThan(1)
+  })
+})
+
+describe('files that are no photographs', () => {
+  it.each([
+    ['words', Buffer.from('not a picture')],
+    ['nothing', Buffer.alloc(0)],
+    ['a picture cut off', readFileSync(`${FOLDER}/strip-red.jpg`).subarray(0, 30_000)],
+  ])('%s are refused in words', async (_, bytes) => {
+    await expect(readPicture(bytes)).rejects.toThrow(/cannot be read/)
+  })
+})
