@@ -36,10 +36,10 @@ module.exports = {
       [
         'core-level-4',
         'entries|forming|drawing|operations|instruments|picture|drawn',
-        'forms|assembly|rules|kits|joints|layout|route|advice|piece|logbook|ask|commands',
+        'forms|assembly|rules|kits|joints|layout|lengths|route|advice|piece|logbook|ask|commands',
       ],
-      ['core-level-5', 'forms', 'assembly|rules|kits|joints|layout|route|advice|piece|costing|logbook|ask|commands'],
-      ['core-level-6', 'assembly|rules|kits|joints|layout|route|advice', 'piece|costing|logbook|ask|commands'],
+      ['core-level-5', 'forms', 'assembly|rules|kits|joints|layout|lengths|route|advice|piece|costing|logbook|ask|commands'],
+      ['core-level-6', 'assembly|rules|kits|joints|layout|lengths|route|advice', 'piece|costing|logbook|ask|commands'],
       ['core-level-7', 'piece|costing|logbook|ask', 'commands'],
     ].map(([name, own, above]) => ({ name, severity: 'error', from: { path: core(own) }, to: { path: core(above) } })),
     {

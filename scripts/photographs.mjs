@@ -5,7 +5,7 @@ import { pathToFileURL } from 'node:url'
 import { build } from 'esbuild'
 import sharp from 'sharp'
 
-/** Takes the photographs of the measuring card that the tests look at: drawn, never taken. `node scripts/photographs.mjs` writes them anew. */
+/** Takes the photographs of the measuring card that the tests look at: drawn, never taken. `node scripts/photographs.mjs` writes them anew, or those it is given. */
 const OUT = 'tests/fixtures/photographs'
 
 const around = (count, radius) =>
@@ -61,7 +61,7 @@ const seen = (id, shape, material, more = {}) => ({ id, outline: shape, material
 
 /** What is on each photograph; `asks` is what is asked of it, `refused` why it must not be measured. */
 export function shots(M) {
-  const small = { width: 1300 }
+  const small = { width: 1900 }
   return [
     seen('strip-red', put(SHAPES.strip, -22, 4, 3), M.red, { seed: 1 }),
     seen('star-dark', put(SHAPES.star, 11, -8, 4), M.dark, { seed: 2, tiltDeg: 6 }),
@@ -71,13 +71,22 @@ export function shots(M) {
     seen('disc-silver-green', put(SHAPES.disc, 0, 15, -5), M.silver, { seed: 6, field: 'green', shine: 0.12 }),
     seen('tag-steel-green', put(SHAPES.tag, 70, -6, 2), M.steel, { seed: 7, field: 'green', tiltDeg: 22 }),
     seen('tag-red-stretched', put(SHAPES.tag, 8, 6, 6), M.red, { seed: 8, printScale: [1.012, 0.994], bowMm: [0.6, 0] }),
-    seen('refused-silver-on-white', put(SHAPES.oval, 20, 0, 0), M.silver, { seed: 9, ...small, refused: 'like-card' }),
+    seen('tag-blue-one-side', put(SHAPES.tag, 12, 4, 5), M.blue, { seed: 17, tiltTowardsDeg: 20, rollDeg: 3 }),
+    seen('tag-blue-other-side', put(SHAPES.tag, 12, 4, 5), M.blue, { seed: 18, tiltTowardsDeg: 230, rollDeg: 176, tiltDeg: 8 }),
+    seen('refused-silver-on-white', put(SHAPES.oval, 20, 0, 0), M.silver, { seed: 9, ...small, refused: 'like-card|in-pieces' }),
     seen('refused-over-frame', put(SHAPES.tag, 0, 88, 0), M.red, { seed: 10, ...small, refused: 'over-frame' }),
     seen('refused-marks-hidden', put(SHAPES.disc, 0, 0, 0), M.red, { seed: 11, ...small, hideMarks: [0, 3], refused: 'marks-hidden' }),
     seen('refused-bowed', put(SHAPES.disc, 0, 0, 0), M.red, { seed: 12, ...small, bowMm: [0, 3], refused: 'bowed' }),
     seen('refused-mirrored', put(SHAPES.corner, 0, 0, 0), M.red, { seed: 13, ...small, mirrored: true, refused: 'mirrored' }),
     seen('refused-empty', put(SHAPES.disc, 0, 400, 400), M.red, { seed: 14, ...small, refused: 'empty' }),
-    seen('refused-tilted', put(SHAPES.tag, 0, 0, 0), M.red, { seed: 15, ...small, tiltDeg: 58, refused: 'tilted' }),
+    seen('refused-tilted', put(SHAPES.tag, 0, 0, 0), M.red, {
+      seed: 15,
+      ...small,
+      tiltDeg: 55,
+      rollDeg: 0,
+      tiltTowardsDeg: 90,
+      refused: 'tilted',
+    }),
     seen('refused-coarse', put(SHAPES.tag, 0, 0, 0), M.red, { seed: 16, width: 800, refused: 'coarse' }),
   ]
 }
@@ -94,12 +103,15 @@ if (process.argv[1]?.endsWith('photographs.mjs')) {
   const { photograph, MATERIALS } = await darkroom()
   mkdirSync(OUT, { recursive: true })
   const told = []
+  const only = process.argv.slice(2)
   for (const shot of shots(MATERIALS)) {
-    const { width, height, rgba } = photograph(shot)
-    await sharp(Buffer.from(rgba.buffer), { raw: { width, height, channels: 4 } })
-      .removeAlpha()
-      .jpeg({ quality: 86, chromaSubsampling: '4:2:0' })
-      .toFile(join(OUT, `${shot.id}.jpg`))
+    if (only.length === 0 || only.includes(shot.id)) {
+      const { width, height, rgba } = photograph(shot)
+      await sharp(Buffer.from(rgba.buffer), { raw: { width, height, channels: 4 } })
+        .removeAlpha()
+        .jpeg({ quality: 86, chromaSubsampling: '4:2:0' })
+        .toFile(join(OUT, `${shot.id}.jpg`))
+    }
     const { id, outline, heightMm = 0, printScale = [1, 1], refused } = shot
     told.push({
       id,

@@ -11,7 +11,6 @@ const VIEWS = [
   ['size-dome', '/pieces/1'],
   ['form', '/pieces/6/form'],
   ['bend', '/pieces/4/form'],
-  ['curl', '/pieces/32/form'],
   ['skip', '/pieces/6/route', ['Anneal', 'What if I skip it?']],
   ['assembly', '/pieces/18'],
   ['joints', '/pieces/18/joints', 'Heat 3: bezel and plate'],
@@ -25,7 +24,17 @@ const VIEWS = [
   ['book', '/book'],
   ['tables', '/tables?q=18'],
   ['tool-wall', '/drawer/tools'],
+  ['outline', '/drawer/outline'],
 ]
+
+/** A file that is handed to a view before it is looked at, what is typed beside it, and what is waited for. */
+const FILES = {
+  outline: {
+    file: 'tests/fixtures/photographs/corner-copper-high.jpg',
+    typed: { 'Height of its edge': '2.4', '100 mm line along x': '100', '100 mm line along y': '100' },
+    wait: '19 times in 20',
+  },
+}
 
 /** Papers, drawn as they print: the name of the picture and where its PDF is. */
 const PAPERS = [['torch-card', '/api/pieces/18/torch-cards']]
@@ -85,6 +94,12 @@ const page = await browser.newPage({
 for (const [name, path, press] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
   await page.goto(base + path, { waitUntil: 'load' })
   for (const name of [press ?? []].flat()) await page.getByRole('button', { name, exact: true }).first().click()
+  const given = FILES[name]
+  if (given) {
+    await page.locator('input[type=file]').setInputFiles(given.file)
+    for (const [label, text] of Object.entries(given.typed)) await page.getByLabel(label).fill(text)
+    await page.getByText(given.wait).waitFor({ timeout: 60000 })
+  }
   await page.waitForTimeout(1800)
   await page.screenshot({ path: `${folder}/${name}.png` })
 }

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { answerOutline, type OutlineAnswer, outlineInput, type Refused } from '@/core/picture'
 import { readPicture } from '@/files/read-picture'
-import { MATERIALS, photograph, type Xy } from './support/photograph'
+import type { Xy } from './support/photograph'
 
 interface Truth {
   readonly id: string
@@ -26,12 +26,23 @@ function distanceTo([x, y]: Xy, line: readonly Xy[]): number {
   )
 }
 function areaOf(line: readonly Xy[]): number {
-  return Math.abs(line.reduce((sum, [x, y], i) => sum + x * (line[(i + 1) % line.length]?.[1] ?? 0) - (line[(i + 1) % line.length]?.[0] ?? 0) * y, 0) / 2)
+  return Math.abs(
+    line.reduce((sum, [x, y], i) => sum + x * (line[(i + 1) % line.length]?.[1] ?? 0) - (line[(i + 1) % line.length]?.[0] ?? 0) * y, 0) / 2,
+  )
 }
 const sorted = (values: readonly number[]) => [...values].sort((a, b) => a - b)
 const quantile = (values: readonly number[], share: number) => sorted(values)[Math.floor(share * (values.length - 1))] ?? Number.NaN
 
-async function look({ id, heightMm, printScale }: Truth): Promise<OutlineAnswer | Refused> {
+const LOOKED = new Map<string, Promise<OutlineAnswer | Refused>>()
+
+/** What is measured of a photograph, once. */
+function look(truth: Truth): Promise<OutlineAnswer | Refused> {
+  const known = LOOKED.get(truth.id) ?? measure(truth)
+  LOOKED.set(truth.id, known)
+  return known
+}
+
+async function measure({ id, heightMm, printScale }: Truth): Promise<OutlineAnswer | Refused> {
   const picture = await readPicture(readFileSync(`${FOLDER}/${id}.jpg`))
   const card = { lineXMm: 100 * printScale[0], lineYMm: 100 * printScale[1] }
   return answerOutline({ ...picture, focal35Mm: 26 }, outlineInput.parse({ heightMm, card }))
@@ -64,7 +75,7 @@ describe('outlines of photographs whose truth is known', () => {
   it.each(TRUTHS.filter((truth) => truth.refused))('$id: no outline, and what to do instead', async (truth) => {
     const answer = await look(truth)
     if (!('ok' in answer)) throw new Error('it was measured')
-    expect(answer.code).toBe(truth.refused)
+    expect(answer.code).toMatch(new RegExp(`^(${truth.refused})$`))
     expect(answer.message.length).toBeGreaterThan(30)
   })
 })
@@ -98,21 +109,13 @@ describe('what is said of a card that was not measured', () => {
 })
 
 describe('the same thing photographed from two sides', () => {
-  const outline: readonly Xy[] = [
-    [-22, -12],
-    [20, -12],
-    [24, 14],
-    [-18, 10],
-  ]
-  const shot = (tiltTowardsDeg: number, rollDeg: number) =>
-    photograph({ outline, material: MATERIALS.blue, field: 'white', width: 1500, tiltDeg: 16, tiltTowardsDeg, rollDeg, lens: 0.02, exposure: 0.7, seed: rollDeg })
-
-  it('agrees within what each says it may be off by', { timeout: 60_000 }, () => {
-    const [one, other] = [shot(20, 3), shot(230, 95)].map((picture) =>
-      measured(answerOutline(picture, outlineInput.parse({ card: { lineXMm: 100, lineYMm: 100 } }))),
-    )
+  it('agrees within what each says it may be off by', async () => {
+    const sides = TRUTHS.filter(({ id }) => id.startsWith('tag-blue'))
+    const [one, other] = await Promise.all(sides.map(async (truth) => measured(await look(truth))))
     if (!one || !other) throw new Error('two were taken')
-    const apart = one.outline.map((point, i) => distanceTo(point, other.outline) / Math.hypot(one.offMm[i] ?? 0, other.uncertainty.plusMinus))
+    const apart = one.outline.map(
+      (point, i) => distanceTo(point, other.outline) / Math.hypot(one.offMm[i] ?? 0, other.uncertainty.plusMinus),
+    )
     expect(quantile(apart, 0.95)).toBeLessThan(1)
   })
 })

@@ -15,6 +15,7 @@ const USAGE = `usage: npm run -s anvil -- <command> [input]
   advise <id> <json>    which drill, blade, papers, solders, hammer
   outline <file> [json] the outline of what lies on the measuring card of a photograph, or that an SVG or DXF draws
   layout <json>         nests blanks on sheets
+  lengths <json>        cuts pieces to length from bars of wire, strip or tube, the least metal opened
   form <json>           simulates doming, a held bulge, a bend, a strip closed to a tube, rolling or drawing
   temper <json>         walks a route of operations through the metal
   route <json>          which rules a route of several parts breaks, and the order that keeps them

@@ -3,6 +3,7 @@ import { ADVISER_IDS, ADVISERS, findAdviser } from '../advice'
 import { benchFields } from '../advice/define-adviser'
 import { FORM_IDS, FORMS, findForm } from '../forms/registry'
 import { answerLayout, type LayoutInput, layoutInput } from '../layout'
+import { cutLengths, lengthsInput } from '../lengths'
 import { findInTables } from '../lookup'
 import { formRoute } from '../piece'
 import { type TemperInput, type TemperWalk, temperBands, temperInput, walkTemper } from '../route'
@@ -131,6 +132,12 @@ export function layout(raw: unknown, clock: Clock): DoorAnswer {
   return { ok: true, body: answerLayout(read.input, clock) }
 }
 
+/** Cuts pieces to length from bars of wire, strip or tube. */
+export function lengths(raw: unknown): DoorAnswer {
+  const parsed = lengthsInput.safeParse(raw, { error: plainWords })
+  return parsed.success ? { ok: true, body: cutLengths(parsed.data) } : badInput('Lengths', parsed.error)
+}
+
 /** Walks a route of operations through the metal. */
 export function temper(raw: unknown): DoorAnswer {
   const object = z.record(z.string(), z.unknown(), { error: 'an object of fields' }).safeParse(raw)
@@ -156,6 +163,7 @@ export const COMMANDS: ReadonlyMap<string, (raw: unknown, clock: Clock) => DoorA
   ['form', form],
   ['joints', joints],
   ['layout', layout],
+  ['lengths', lengths],
   ['route', route],
   ['table', readTable],
   ['temper', temper],

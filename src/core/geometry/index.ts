@@ -1,5 +1,6 @@
 export { linesAndArcs, type Vertex } from './bulge'
 export { intersectRegions, offsetOutline, type Region, subtractRegions, uniteRegions } from './clip'
 export { withFewerPoints } from './fewer-points'
+export { laidAlong } from './least-box'
 export { circleOutline, netAreaMm2, perimeterMm, rectangleOutline, signedAreaMm2 } from './outline'
 export { type Bounds, boundsOf, type Outline, type Point, placeOutline, placePoint } from './point'

@@ -1,6 +1,8 @@
 import * as z from 'zod'
 import { linesAndArcs, type Vertex } from '../geometry/bulge'
-import { boundsOf, type Outline } from '../geometry/point'
+import { withFewerPoints } from '../geometry/fewer-points'
+import { leastBox } from '../geometry/least-box'
+import type { Outline } from '../geometry/point'
 import { choice, lengthMm } from '../units/fields'
 import { derive, given, type WorkingLog, type WorkingStep } from '../working/derive'
 import { SCALE_LINE_MM } from './card'
@@ -44,8 +46,9 @@ export interface OutlineAnswer {
   readonly inPicture: Outline
   /** The same outline told by straight runs and arcs. */
   readonly vertices: readonly Vertex[]
-  readonly widthMm: number
+  /** Sides of the smallest rectangle round it, however it lies on the card. */
   readonly lengthMm: number
+  readonly widthMm: number
   readonly areaMm2: number
   readonly areaOffMm2: number
   readonly perimeterMm: number
@@ -97,7 +100,8 @@ export function answerOutline(picture: Picture, input: OutlineInput): OutlineAns
   const measured = measureOutline(picture, { heightMm, heightOffMm, lineXMm: lines.lineXMm, lineYMm: lines.lineYMm })
   if (!measured.ok) return measured
   const { outline, offMm, corners, inPicture, areaMm2, areaOffMm2, perimeterMm, notes, ok: _, ...seen } = measured
-  const box = boundsOf(outline)
+  // a thousand points have a hull of few
+  const { lengthMm, widthMm } = leastBox(withFewerPoints(outline, 0.005))
   const otherCard = field !== undefined && (field === 'green') !== (seen.field === 'coloured')
   return {
     outline,
@@ -110,8 +114,8 @@ export function answerOutline(picture: Picture, input: OutlineInput): OutlineAns
     corners,
     inPicture,
     vertices: linesAndArcs(outline, ARC_TOLERANCE_MM, corners),
-    lengthMm: box.maxX - box.minX,
-    widthMm: box.maxY - box.minY,
+    lengthMm,
+    widthMm,
     areaMm2,
     areaOffMm2,
     perimeterMm,

@@ -15,7 +15,8 @@ export const REFUSALS = {
   empty: () => 'nothing lies in the field of the card that differs from it; silver, grey and steel need the green card.',
   'over-frame': () => 'it lies over the edge of the field: move it towards the middle, at least 5 mm from the dots.',
   'like-card': () => 'it looks too much like the card to tell where it ends: use the green card.',
-  'in-pieces': () => 'more than one thing lies on the card, or light cuts the one in two: lay one thing down, or move the lamp.',
+  'in-pieces': () =>
+    'more than one thing lies on the card, or light cuts the one in two: lay one thing down, move the lamp, and use the green card for silver, steel and grey.',
   glare: (share: string) =>
     `light is thrown back at the edge (${share} % of it): move the lamp or turn the piece, and take another photograph.`,
 } as const

@@ -118,36 +118,25 @@ function hardRoute(to: Repositories, pieceId: number): void {
   to.jobs.revise(pieceId, { ...piece.design, route: editsBetween(plan.base, route) })
 }
 
+const WIRES = [
+  { label: 'W-1', alloy: 'sterling-925', thicknessTyped: '13 ga', thicknessMm: 1.828, measuredMm: 1.82, lengthMm: 640, temper: 'annealed' },
+  { label: 'W-2', alloy: 'copper-c110', thicknessTyped: '12 ga', thicknessMm: 2.053, measuredMm: null, lengthMm: 1150, temper: 'annealed' },
+  { label: 'W-3', alloy: 'sterling-925', thicknessTyped: '16 ga', thicknessMm: 1.291, measuredMm: 1.29, lengthMm: 370, temper: 'annealed' },
+  {
+    label: 'W-4',
+    alloy: 'sterling-925',
+    thicknessTyped: '16 ga',
+    thicknessMm: 1.291,
+    measuredMm: null,
+    lengthMm: 173,
+    temper: 'half-hard',
+  },
+  { label: 'W-5', alloy: 'copper-c110', thicknessTyped: '16 ga', thicknessMm: 1.291, measuredMm: null, lengthMm: 610, temper: 'annealed' },
+] as const
+
 function seedDrawer(to: Repositories): void {
   for (const sheet of SHEETS) to.drawer.add({ ...sheet, kind: 'sheet', holes: [], lengthMm: null, acrossMm: null, parentId: null })
-  to.drawer.add({
-    label: 'W-1',
-    kind: 'wire',
-    alloy: 'sterling-925',
-    thicknessTyped: '13 ga',
-    thicknessMm: 1.828,
-    measuredMm: 1.82,
-    outer: null,
-    holes: [],
-    lengthMm: 640,
-    acrossMm: null,
-    temper: 'annealed',
-    parentId: null,
-  })
-  to.drawer.add({
-    label: 'W-2',
-    kind: 'wire',
-    alloy: 'copper-c110',
-    thicknessTyped: '12 ga',
-    thicknessMm: 2.053,
-    measuredMm: null,
-    outer: null,
-    holes: [],
-    lengthMm: 1150,
-    acrossMm: null,
-    temper: 'annealed',
-    parentId: null,
-  })
+  for (const wire of WIRES) to.drawer.add({ ...wire, kind: 'wire', outer: null, holes: [], acrossMm: null, parentId: null })
   to.drawer.add({
     label: 'T-1',
     kind: 'tube',

@@ -206,7 +206,7 @@ export function LayoutTable(props: LayoutTableProps) {
         display: 'grid',
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 300px' },
         gridTemplateRows: { md: 'minmax(0, 1fr)' },
-        minHeight: 0,
+        minHeight: { xs: 0, md: 560 },
         overflow: { md: 'hidden' },
       }}
     >

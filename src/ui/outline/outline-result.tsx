@@ -5,7 +5,7 @@ import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { cutSheetSvg, dxfOf } from '@/core/drawing'
-import { linesAndArcs, type Region, withFewerPoints } from '@/core/geometry'
+import { boundsOf, laidAlong, linesAndArcs, type Region, withFewerPoints } from '@/core/geometry'
 import type { OutlineAnswer } from '@/core/picture'
 import { formatPlain } from '@/core/units'
 import { NewStock } from '../drawer/new-stock'
@@ -15,7 +15,7 @@ import { WorkingSteps } from '../forms/answer-column'
 import { ProblemLine } from '../shared/problem-line'
 import { PALETTE } from '../theme/palette'
 import { openDrawing, outlineDrawing } from './outline-drawing'
-import type { OutlineSeen } from './use-outline'
+import type { OutlineSeen, PictureSeen } from './use-outline'
 
 /** Off so little, an outline takes fewer points in the drawer. */
 const FEWER_MM = 0.05
@@ -74,33 +74,25 @@ function Notes({ notes }: { readonly notes: readonly string[] }) {
   )
 }
 
-/** The photograph with the edge drawn over it. */
-function OverPicture({
-  answer,
-  url,
-  size,
-}: {
-  readonly answer: OutlineAnswer
-  readonly url: string
-  readonly size: readonly [number, number]
-}) {
-  const [width, height] = size
-  const stroke = width / 450
+/** What is shown of the photograph round the thing, as a share of its size. */
+const AROUND = 0.18
+
+/** The photograph about the thing, with the edge that was found drawn over it. */
+function OverPicture({ answer, url, size: [width, height] }: PictureSeen) {
+  const box = boundsOf(answer.inPicture)
+  const room = AROUND * Math.max(box.maxX - box.minX, box.maxY - box.minY)
+  const shown = [box.minX - room, box.minY - room, box.maxX - box.minX + 2 * room, box.maxY - box.minY + 2 * room] as const
+  const edge = answer.inPicture.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')
   return (
-    <Box component="figure" sx={{ m: 0, maxWidth: 620 }}>
+    <Box component="figure" sx={{ m: 0, mt: 1.5 }}>
       <svg
-        viewBox={`0 0 ${width} ${height}`}
+        viewBox={shown.join(' ')}
         role="img"
         aria-label="The edge that was found, drawn over the photograph"
-        style={{ width: '100%', display: 'block' }}
+        style={{ width: '100%', maxHeight: 320, display: 'block' }}
       >
         <image href={url} width={width} height={height} />
-        <path
-          d={`M${answer.inPicture.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`}
-          fill="none"
-          stroke={PALETTE.fire}
-          strokeWidth={stroke}
-        />
+        <path d={`M${edge}Z`} fill="none" stroke={PALETTE.fire} strokeWidth={1.6} vectorEffect="non-scaling-stroke" />
       </svg>
     </Box>
   )
@@ -170,7 +162,7 @@ export function OutlineResult({ seen, name }: { readonly seen: OutlineSeen; read
       </Box>
     )
   const { answer, url, size } = seen
-  const regions: readonly Region[] = [{ outer: answer.outline, holes: [] }]
+  const regions: readonly Region[] = [{ outer: laidAlong(answer.outline), holes: [] }]
   return (
     <Box>
       <Sizes

@@ -13,11 +13,17 @@ export interface OutlineTyped {
   readonly longest: string
 }
 
+export interface PictureSeen {
+  readonly answer: OutlineAnswer
+  readonly url: string
+  readonly size: readonly [number, number]
+}
+
 export type OutlineSeen =
   | { readonly kind: 'none' }
   | { readonly kind: 'measuring' }
   | { readonly kind: 'problem'; readonly says: string }
-  | { readonly kind: 'picture'; readonly answer: OutlineAnswer; readonly url: string; readonly size: readonly [number, number] }
+  | ({ readonly kind: 'picture' } & PictureSeen)
   | { readonly kind: 'drawing'; readonly answer: DrawnAnswer }
   | { readonly kind: 'open'; readonly answer: DrawnRefused }
 

@@ -3,10 +3,12 @@ import { ownKerf } from '@/core/advice'
 import type { PlanOptions } from '@/core/piece'
 import type { Repositories, StoredLayout } from '@/server/db/repositories'
 import { sayArchived, sayCut } from '@/server/services/cut-layout'
+import { lengthsOfJob } from '@/server/services/job-lengths'
 import { itemsOfPieces, layoutSheetOf, reservedOn } from '@/server/services/layout-items'
 import { planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { LayoutTable } from '@/ui/layout/layout-table'
+import { LengthPlans } from '@/ui/layout/length-plans'
 import { PageHead } from '@/ui/shared/page-head'
 
 /** So many jobs are offered to turn to; the others are reached from the Jobs. */
@@ -64,7 +66,8 @@ export default async function LayoutPage({ params }: { params: Promise<{ jobId: 
   if (!job) notFound()
   const preferences = settings.read()
   const options = planOptions(repositories)
-  const items = itemsOfPieces(jobs.pieces(job.id), options)
+  const pieces = jobs.pieces(job.id)
+  const items = itemsOfPieces(pieces, options)
   const thicknessMm = items[0]?.item.thicknessMm
   const own = thicknessMm === undefined ? undefined : ownKerf(thicknessMm, options)
   const draft = layouts.draftOf(job.id)
@@ -86,6 +89,7 @@ export default async function LayoutPage({ params }: { params: Promise<{ jobId: 
         ownBlade={own ? own.blade : null}
         marginMm={draft?.marginMm ?? preferences.marginMm}
       />
+      <LengthPlans groups={lengthsOfJob(pieces, repositories.drawer.all(), options, preferences.kerfMm)} />
     </>
   )
 }

@@ -24,8 +24,8 @@ const RING = { withinMm: 0.5, wideMm: 4 }
 /** A coloured field may be printed smaller than the free one: its edge is where nine places in ten round the card have its colour. */
 const FIELD = { mostMm: 14, colour: 0.3, share: 0.9 }
 const GLARE_KEEP_MM = 4
-/** A shadow is darker than the card by at least this, and of the card's colour by this share of the thing's. */
-const SHADOW = { darker: -0.04, colourShare: 0.45, coloured: 0.12, colour: 0.08, darkShare: 0.55 }
+/** A shadow is darker than the card by at least this and leaves at least a fifth of its light, and is of the card's colour by this share of the thing's. */
+const SHADOW = { darker: -0.04, darkest: -1.6, colourShare: 0.45, coloured: 0.12, colour: 0.08, darkShare: 0.55 }
 
 /** How far a place lies within the edge of the free field, places. */
 const withinEdge = ({ width, height }: Field, at: number): number => {
@@ -83,7 +83,7 @@ function withoutShadow(field: Field, bare: BareCard, mask: Mask, glare: Mask): M
   const near = grown(glare, Math.round(GLARE_KEEP_MM / PIXEL_MM))
   const isShadow = (at: number) => {
     const dark = darkerBy(field, bare, at)
-    if (!mask.on[at] || near.on[at] || dark >= SHADOW.darker) return false
+    if (!mask.on[at] || near.on[at] || dark >= SHADOW.darker || dark < SHADOW.darkest) return false
     const off = colourOff(field, bare, at)
     return colourApart > SHADOW.coloured
       ? off < SHADOW.colourShare * colourApart

@@ -1,0 +1,68 @@
+import { DEMO } from './places'
+import { expect, test } from './test'
+
+const PHOTOGRAPH = 'tests/fixtures/photographs/corner-copper-high.jpg'
+
+test('an offcut photographed on the card goes into the drawer true to shape', async ({ page }) => {
+  await page.goto(`${DEMO}/drawer`)
+  await page.getByRole('link', { name: 'Outlines' }).click()
+  await page.getByLabel('Photograph or drawing file').setInputFiles(PHOTOGRAPH)
+  await page.getByLabel('Height of its edge').fill('2.4')
+  await page.getByLabel('100 mm line along x').fill('100')
+  await page.getByLabel('100 mm line along y').fill('100')
+  const told = page.getByRole('status').filter({ hasText: '19 times in 20' })
+  await expect(told).toBeVisible({ timeout: 60_000 })
+  // drawn as an L of 46 x 37 mm with a limb of 14 and one of 16: 46 × 14 + 16 × 23 = 1012 mm²
+  await expect(told).toContainText(/^(45\.9|46|46\.[01])\d* × (36\.9|37|37\.[01])\d* mm/)
+  await expect(told).toContainText(/10(0[89]|1[0-6]) mm² ±/)
+  await expect(page.getByRole('img', { name: 'The edge that was found, drawn over the photograph' })).toBeVisible()
+
+  await page.getByRole('button', { name: 'Put it in the drawer' }).click()
+  const form = page.getByRole('form', { name: 'Put metal in' })
+  await form.getByLabel('Metal', { exact: true }).selectOption('copper-c110')
+  await form.getByLabel('Thickness as sold').fill('1 mm')
+  // 1012 mm² of copper, 8.94 g/cm³, 1 mm thick: 9.05 g
+  await expect(form).toContainText(/(9|9\.1) g/)
+  await form.getByRole('button', { name: 'Put it in the drawer' }).click()
+  await expect(page.getByText(/It is in the drawer as S-\d+/)).toBeVisible()
+})
+
+test('a drawing without a unit is asked for a length, and an open one shows where', async ({ page }) => {
+  await page.goto(`${DEMO}/drawer/outline`)
+  const file = (name: string, text: string) => ({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })
+  const input = page.getByLabel('Photograph or drawing file')
+  await input.setInputFiles(
+    file(
+      'tag.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 400 300"><path d="M0 0H300V120H0Z"/><circle cx="40" cy="60" r="20"/></svg>',
+    ),
+  )
+  await expect(page.getByText('the file does not say its unit')).toBeVisible()
+  await page.getByLabel('Longest side').fill('60')
+  await expect(page.getByRole('status').filter({ hasText: 'in one outline' })).toContainText('60 × 24 mm')
+  // 60 × 24 less a hole of 8 mm: 1440 − 50.3
+  await expect(page.getByRole('status').filter({ hasText: 'in one outline' })).toContainText('1390 mm²')
+
+  await input.setInputFiles(
+    file(
+      'open.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg" width="50mm" height="50mm" viewBox="0 0 50 50"><path d="M0 0H30V20H0V4"/></svg>',
+    ),
+  )
+  await expect(page.getByText('A line stays open: the widest gap is 4.00 mm')).toBeVisible()
+})
+
+test('a photograph that cannot be measured says what to do', async ({ page }) => {
+  await page.goto(`${DEMO}/drawer/outline`)
+  await page.getByLabel('Photograph or drawing file').setInputFiles('tests/fixtures/photographs/refused-marks-hidden.jpg')
+  const says = page.getByRole('alert').filter({ hasText: 'Only 2 of the card’s four marks can be read' })
+  await expect(says).toBeVisible({ timeout: 60_000 })
+  await expect(says).toContainText('Photograph the whole card')
+})
+
+test('the measuring card prints full size: its marks stand where they are looked for', async ({ request }) => {
+  const answer = await request.get(`${DEMO}/api/measuring-card/green`)
+  expect(answer.headers()['content-type']).toBe('application/pdf')
+  expect((await answer.body()).subarray(0, 5).toString()).toBe('%PDF-')
+  expect((await request.get(`${DEMO}/api/measuring-card/pink`)).status()).toBe(404)
+})
