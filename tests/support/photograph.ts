@@ -206,9 +206,10 @@ export function photograph(shot: Shot) {
     return (printedAt(x / (scale[0] ?? 1), y / (scale[1] ?? 1), field, hidden)[channel] ?? 0) * l
   }
   const metalAt = (x: number, y: number, channel: number) => {
-    let l = light(x, y) * (1 + (shot.shine ?? 0) * Math.sin(0.09 * x + 0.13 * y))
-    if (shot.glareAt) l += 6 * Math.exp(-((x - shot.glareAt[0]) ** 2 + (y - shot.glareAt[1]) ** 2) / 12)
-    return (material[channel] ?? 0) * l
+    const l = light(x, y) * (1 + (shot.shine ?? 0) * Math.sin(0.09 * x + 0.13 * y))
+    // light thrown back has the colour of the lamp and not of the metal
+    const glare = shot.glareAt ? 4 * Math.exp(-((x - shot.glareAt[0]) ** 2 + (y - shot.glareAt[1]) ** 2) / 12) : 0
+    return (material[channel] ?? 0) * l + glare
   }
   // the last place a ray met, kept in two variables: a picture has tens of millions of rays
   let hitX = 0

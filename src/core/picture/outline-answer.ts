@@ -1,6 +1,5 @@
 import * as z from 'zod'
 import { linesAndArcs, type Vertex } from '../geometry/bulge'
-import { withFewerPoints } from '../geometry/fewer-points'
 import { leastBox } from '../geometry/least-box'
 import type { Outline } from '../geometry/point'
 import { choice, lengthMm } from '../units/fields'
@@ -100,8 +99,7 @@ export function answerOutline(picture: Picture, input: OutlineInput): OutlineAns
   const measured = measureOutline(picture, { heightMm, heightOffMm, lineXMm: lines.lineXMm, lineYMm: lines.lineYMm })
   if (!measured.ok) return measured
   const { outline, offMm, corners, inPicture, areaMm2, areaOffMm2, perimeterMm, notes, ok: _, ...seen } = measured
-  // a thousand points have a hull of few
-  const { lengthMm, widthMm } = leastBox(withFewerPoints(outline, 0.005))
+  const { lengthMm, widthMm } = leastBox(outline)
   const otherCard = field !== undefined && (field === 'green') !== (seen.field === 'coloured')
   return {
     outline,
