@@ -4,8 +4,8 @@ import type { Colour } from './view'
 
 /** Where what is left of a step without the card's own colour is less than this share of it, the whole step is taken. */
 const LEFT_SHARE = 0.12
-/** The stretches beside an edge whose colours are those of the thing and of the card, pixels from it. */
-const BESIDE_PX = [2.5, 5] as const
+/** The stretches beside an edge whose colours are those of the thing and of the card: from so many deviations of the blur on, so many pixels wide. */
+const BESIDE = { deviations: 2.4, widePx: 2.5 }
 const BESIDE_OVER = 6
 /** How far from the path the edge is looked for, pixels, and neighbours on both sides whose colours are taken together. */
 const LOOK_PX = 2.5
@@ -48,8 +48,8 @@ function withoutShadow(thing: Colour, card: Colour): Colour {
   return Math.hypot(...left) < LEFT_SHARE * Math.hypot(...step) ? step : left
 }
 
-/** What a picture file blurs colour by that it keeps for four pixels at once, pixels squared (a square of two pixels, spread over neighbours). */
-const KEPT_BLUR = 0.83
+/** What a picture file blurs colour by that it keeps for four pixels at once, pixels squared: the mean of two is a third, straight lines between means two apart two thirds (closed form). */
+const KEPT_BLUR = 1
 
 /**
  * Where the edge lies in each row by colour. The lens mixes the light of the thing with that of the card: at the edge the colour is what half
@@ -58,8 +58,9 @@ const KEPT_BLUR = 0.83
  */
 export function edgesByColour(strip: Strip, path: readonly number[], lensPx: number): number[] {
   const fileShare = KEPT_BLUR / (KEPT_BLUR + lensPx * lensPx)
-  const things = colourBeside(strip, path, -BESIDE_PX[1], -BESIDE_PX[0])
-  const cards = colourBeside(strip, path, BESIDE_PX[0], BESIDE_PX[1])
+  const nearPx = BESIDE.deviations * Math.sqrt(lensPx * lensPx + KEPT_BLUR)
+  const things = colourBeside(strip, path, -nearPx - BESIDE.widePx, -nearPx)
+  const cards = colourBeside(strip, path, nearPx, nearPx + BESIDE.widePx)
   const n = path.length
   const look = Math.round(LOOK_PX * strip.pixelSamples)
   return path.map((at, i) => {
