@@ -1,3 +1,5 @@
+import { spawnSync } from 'node:child_process'
+import { drawPaper } from '../scripts/draw-paper.mjs'
 import { DEMO } from './places'
 import { expect, test } from './test'
 
@@ -60,9 +62,22 @@ test('a photograph that cannot be measured says what to do', async ({ page }) =>
   await expect(says).toContainText('Photograph the whole card')
 })
 
-test('the measuring card prints full size: its marks stand where they are looked for', async ({ request }) => {
-  const answer = await request.get(`${DEMO}/api/measuring-card/green`)
-  expect(answer.headers()['content-type']).toBe('application/pdf')
-  expect((await answer.body()).subarray(0, 5).toString()).toBe('%PDF-')
-  expect((await request.get(`${DEMO}/api/measuring-card/pink`)).status()).toBe(404)
+for (const field of ['white', 'green'])
+  test(`the ${field} measuring card prints with its marks and dots where they are looked for`, async ({ page, request }, info) => {
+    expect((await request.get(`${DEMO}/api/measuring-card/pink`)).status()).toBe(404)
+    const sheet = await drawPaper(page, DEMO, `/api/measuring-card/${field}`, 2.2)
+    const file = info.outputPath('card.png')
+    await sheet.screenshot({ path: file })
+    // the card is read, and nothing lies on it
+    const { stdout } = spawnSync('node', ['dist/anvil.mjs', 'outline', file], { encoding: 'utf8' })
+    expect(JSON.parse(stdout).error.code).toBe('empty')
+  })
+
+test('wire of a job is cut to length from the drawer, and what is missing is said', async ({ page }) => {
+  await page.goto(`${DEMO}/layout/12`)
+  const group = page.getByRole('region', { name: 'Sterling silver, 1.29 mm wire' })
+  await expect(group.getByRole('img', { name: /^W-4: / })).toBeVisible()
+  // 3 pieces of 81 and 2 of 89 mm: 370 + 173 mm are opened, since neither bar alone holds 421 mm and their cuts
+  await expect(group).toContainText('Least metal opened: no choice of bars under 543 mm in all')
+  await expect(page.getByRole('region', { name: 'Red brass, 1.02 mm wire' })).toContainText('there is none of it in the drawer')
 })

@@ -24,6 +24,7 @@ export const VIEWS = [
   '/layout/3',
   '/drawer',
   '/drawer/tools',
+  '/drawer/outline',
   '/tables',
   '/tables?q=18',
   '/tables?q=patina',

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process'
 import { mkdirSync } from 'node:fs'
 import { chromium } from '@playwright/test'
 import { BROWSER } from './browser.mjs'
+import { drawPaper } from './draw-paper.mjs'
 
 /** Pictures of each main view from the demonstration data, for the README: `npm run screenshots`, or with a base address already serving. */
 const base = process.env.BASE ?? 'http://127.0.0.1:4399'
@@ -38,32 +39,6 @@ const FILES = {
 
 /** Papers, drawn as they print: the name of the picture and where its PDF is. */
 const PAPERS = [['torch-card', '/api/pieces/18/torch-cards']]
-
-const LIBRARY = 'node_modules/pdfjs-dist/build'
-const PAPER_PAGE = `<body style="margin:0"><canvas></canvas><script type="module">
-  import * as pdf from '/paper/pdf.mjs'
-  pdf.GlobalWorkerOptions.workerSrc = '/paper/pdf.worker.mjs'
-  const sheet = await (await pdf.getDocument(new URLSearchParams(location.search).get('of')).promise).getPage(1)
-  const viewport = sheet.getViewport({ scale: 1.6 })
-  const canvas = document.querySelector('canvas')
-  Object.assign(canvas, { width: viewport.width, height: viewport.height })
-  await sheet.render({ canvas, viewport }).promise
-  canvas.dataset.drawn = 'yes'
-</script>`
-
-/** The first page of a PDF as a picture, by the PDF library in a page of its own. */
-async function drawPaper(page, name, path) {
-  await page.route('**/paper/**', (route) => {
-    const file = new URL(route.request().url()).pathname.split('/').at(-1)
-    return file
-      ? route.fulfill({ path: `${LIBRARY}/${file}`, contentType: 'text/javascript' })
-      : route.fulfill({ body: PAPER_PAGE, contentType: 'text/html' })
-  })
-  await page.goto(`${base}/paper/?of=${encodeURIComponent(path)}`)
-  const sheet = page.locator('canvas[data-drawn]')
-  await sheet.waitFor()
-  await sheet.screenshot({ path: `${folder}/${name}.png` })
-}
 
 async function waitFor(address) {
   for (let n = 0; n < 100; n++) {
@@ -103,6 +78,7 @@ for (const [name, path, press] of VIEWS.filter(([view]) => only.length === 0 || 
   await page.waitForTimeout(1800)
   await page.screenshot({ path: `${folder}/${name}.png` })
 }
-for (const [name, path] of PAPERS.filter(([paper]) => only.length === 0 || only.includes(paper))) await drawPaper(page, name, path)
+for (const [name, path] of PAPERS.filter(([paper]) => only.length === 0 || only.includes(paper)))
+  await (await drawPaper(page, base, path)).screenshot({ path: `${folder}/${name}.png` })
 await browser.close()
 if (server?.pid) process.kill(-server.pid)
