@@ -32,12 +32,13 @@ test('a rivet in a hole smaller than its wire is refused by name; a loose one ma
   await expect(page.getByText(/The head comes out 2.69 mm/)).toBeVisible()
 })
 
-test('a job’s plate and its setting lie in one layout; wire and rivets do not', async ({ page }) => {
+test('a job’s plate and its setting lie in one layout; wire and rivets are cut to length below it', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/7`)
   await expect(page.getByTestId('answer')).toHaveText('58.5 mm')
   await page.getByLabel('Between hole centres').fill('48')
   await expect(page.getByRole('status', { name: 'Answer' })).toContainText('Stop. The openings run over the edge')
   await page.goto(`${DEMO}/layout/7`)
   await expect(page.getByText(/Coach shield 4072/).first()).toBeVisible()
-  await expect(page.getByText(/Plate rivet/)).toHaveCount(0)
+  await expect(page.getByRole('region', { name: 'Layout' }).getByText(/Plate rivet/)).toHaveCount(0)
+  await expect(page.getByRole('region', { name: 'Wire and tube' })).toContainText('Plate rivet, rivet')
 })

@@ -9,6 +9,6 @@ export {
   MARK_MM,
   SCALE_LINE_MM,
 } from './card'
-export { type MeasuredOutline, measureOutline, type Refused } from './measure-outline'
 export { answerOutline, type OutlineAnswer, type OutlineInput, outlineInput } from './outline-answer'
 export type { Picture } from './picture'
+export type { Refused } from './refusals'

@@ -5,8 +5,9 @@ import type { Outline } from '../geometry/point'
 import { choice, lengthMm } from '../units/fields'
 import { derive, given, type WorkingLog, type WorkingStep } from '../working/derive'
 import { SCALE_LINE_MM } from './card'
-import { type MeasuredOutline, measureOutline, type Refused } from './measure-outline'
+import { type MeasuredOutline, measureOutline } from './measure-outline'
 import type { Picture } from './picture'
+import type { Refused } from './refusals'
 
 const FIELDS = { white: 'White', green: 'Green' }
 const line = (along: string) =>

@@ -22,3 +22,17 @@ export const REFUSALS = {
 } as const
 
 export type RefusalCode = keyof typeof REFUSALS
+
+/** No outline: why, in words that say what to do. */
+export interface Refused {
+  readonly ok: false
+  readonly code: RefusalCode
+  readonly message: string
+}
+
+type Given = readonly string[] | string | number
+
+export function refuse<Code extends RefusalCode>(code: Code, ...given: Parameters<(typeof REFUSALS)[Code]>): Refused {
+  const say = REFUSALS[code] as (...words: readonly Given[]) => string
+  return { ok: false, code, message: say(...(given as readonly Given[])) }
+}

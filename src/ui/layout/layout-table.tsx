@@ -22,6 +22,7 @@ import { CutDialog } from './cut-dialog'
 import { PrintLayout } from './print-layout'
 import { SheetView } from './sheet-view'
 import { type DraftLayout, inOrder, SEARCH_SECONDS, type SheetChoice, useLayout, whatDiffers } from './use-layout'
+import { WhichSheet } from './which-sheet'
 
 interface CutView {
   readonly id: number
@@ -289,6 +290,13 @@ export function LayoutTable(props: LayoutTableProps) {
           </Button>
           {layout.busy ? <Button onClick={layout.stop}>Stop</Button> : null}
         </Box>
+        {layout.busy ? null : (
+          <WhichSheet
+            instance={layout.instance}
+            sheets={sheets.filter((sheet) => whatDiffers(sheet, items) === 'nothing')}
+            onUse={({ choice: used, placements: laid }) => layout.layOn(used.id, laid)}
+          />
+        )}
         {layout.busy ? <TimedProgress label="Looking for better places" seconds={SEARCH_SECONDS} /> : null}
         <Typography role="status" sx={{ mt: 1, fontSize: 13.5 }}>
           {layout.said}

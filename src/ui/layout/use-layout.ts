@@ -71,15 +71,19 @@ const IN_VIEW_MM = 3
 type Differs = 'nothing' | 'thickness' | 'metal'
 const ORDER: readonly Differs[] = ['nothing', 'thickness', 'metal']
 
+/** Whether a sheet is as thick as a blank wants it, within rolling tolerance. */
 function isThick(sheet: SheetChoice, item: LayoutItem): boolean {
   return Math.abs(item.thicknessMm - sheet.thicknessMm) <= 0.05 * Math.max(item.thicknessMm, sheet.thicknessMm) + 1e-9
 }
+
+/** Whether a blank can be cut from a sheet as far as its metal and thickness go. */
+export const isOfMetal = (sheet: SheetChoice, item: LayoutItem): boolean => item.alloy === sheet.alloy && isThick(sheet, item)
 
 /** What is different about a sheet: nothing where a blank is of its metal and, within rolling tolerance, its thickness. */
 export function whatDiffers(sheet: SheetChoice, items: Setup['items']): Differs {
   const same = items.filter(({ item }) => item.alloy === sheet.alloy)
   if (same.length === 0) return 'metal'
-  return same.some(({ item }) => isThick(sheet, item)) ? 'nothing' : 'thickness'
+  return items.some(({ item }) => isOfMetal(sheet, item)) ? 'nothing' : 'thickness'
 }
 
 /** The sheets, those that match first. */
@@ -212,6 +216,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
 
   return {
     choice,
+    instance,
     sheetId,
     placements,
     illegal,
@@ -237,6 +242,8 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     canRedo,
     stop: () => abort.current?.abort(),
     chooseSheet: (id: number) => keep([], id),
+    /** The blanks on another sheet, where a search has laid them. */
+    layOn: (id: number, next: readonly Placement[]) => keep(next, id),
     move: (index: number, dx: number, dy: number) =>
       keep(
         placements.map((place, i) => (i === index ? inView({ ...place, x: place.x + dx, y: place.y + dy }) : place)),

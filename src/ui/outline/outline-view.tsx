@@ -4,9 +4,8 @@ import Button from '@mui/material/Button'
 import Link from '@mui/material/Link'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { useDropzone } from 'react-dropzone'
+import { DropFile } from '../shared/drop-file'
 import { SizeField } from '../shared/size-field'
-import { PALETTE } from '../theme/palette'
 import { OutlineResult } from './outline-result'
 import { useCardLines } from './use-card-lines'
 import { type OutlineTyped, useOutline } from './use-outline'
@@ -20,35 +19,18 @@ const FILES = {
 }
 
 function Drop({ onFile }: { readonly onFile: (file: File) => void }) {
-  const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
-    multiple: false,
-    noClick: true,
-    noKeyboard: true,
-    accept: FILES,
-    onDrop: ([file]) => {
-      if (file) onFile(file)
-    },
-  })
   return (
-    <Box
-      {...getRootProps()}
-      role="group"
-      aria-label="Photograph or drawing"
-      sx={{
-        border: `1px dashed ${isDragActive ? PALETTE.verdigris : PALETTE.hairline}`,
-        bgcolor: isDragActive ? PALETTE.verdigrisSoft : PALETTE.paper,
-        borderRadius: '4px',
-        p: 2,
-        my: 2,
-      }}
-    >
-      <input {...getInputProps()} aria-label="Photograph or drawing file" />
-      <Typography variant="body2">
-        Drop a photograph of the card here, or a drawing in SVG or DXF, or
-        <Button variant="text" onClick={open}>
-          pick the file
-        </Button>
-      </Typography>
+    <Box sx={{ my: 2 }}>
+      <DropFile label="Photograph or drawing" fileLabel="Photograph or drawing file" accept={FILES} onFile={onFile}>
+        {(pick) => (
+          <Typography variant="body2">
+            Drop a photograph of the card here, or a drawing in SVG or DXF, or
+            <Button variant="text" onClick={pick}>
+              pick the file
+            </Button>
+          </Typography>
+        )}
+      </DropFile>
     </Box>
   )
 }

@@ -36,10 +36,10 @@ function upTheWall(line: Outline, camera: Camera): number[] {
  * The outline of a thing with straight walls, brought down to the card from the height at which the picture shows its edge: where a wall looks
  * away from the camera its top hides its foot, where it looks towards it the foot itself is seen.
  */
-export function broughtDown(line: Outline, camera: Camera, heightMm: number): { readonly line: Outline; readonly up: readonly number[] } {
-  if (heightMm === 0) return { line, up: line.map(() => 0) }
+export function broughtDown(line: Outline, camera: Camera, heightMm: number): Outline {
+  if (heightMm === 0) return line
   const up = upTheWall(line, camera)
-  return { line: line.map((point, i): Point => placeOf(camera, pixelOf(camera, point), heightMm * (up[i] ?? 0))), up }
+  return line.map((point, i): Point => placeOf(camera, pixelOf(camera, point), heightMm * (up[i] ?? 0)))
 }
 
 /** How far a point moves for each millimetre that its height is off. */

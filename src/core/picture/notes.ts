@@ -1,0 +1,29 @@
+import { pixelsPerMm } from './camera/camera'
+import { expectedFocal } from './camera/fit-camera'
+import type { SeenCard } from './camera/see-card'
+import { tiltOf } from './faults'
+import type { Picture } from './picture'
+import type { Doubts } from './uncertainty'
+
+/** From where on something is worth a word. */
+const WORTH = { fewPixelsPerMm: 7, softMm: 0.25, unevenPx: 0.08, highMm: 4, tiltDeg: 20, squareDeg: 8, lensShare: 0.1 }
+
+/** What a smith should know beside the figures. */
+export function notesOf(picture: Picture, card: SeenCard, { blurMm, isMeasured, hasGlare, heightMm }: Doubts): string[] {
+  const pixels = pixelsPerMm(card.camera)
+  const tilt = tiltOf(card)
+  const isLensOther = picture.focal35Mm !== undefined && Math.abs(card.camera.focalPx / expectedFocal(picture).px - 1) > WORTH.lensShare
+  const isHeightVague = heightMm > 0 && picture.focal35Mm === undefined && tilt < WORTH.squareDeg
+  const said = [
+    !isMeasured && 'the printed lines of this card have not been measured: sizes may be 0.5 % off',
+    pixels < WORTH.fewPixelsPerMm && `only ${pixels.toFixed(1)} pixels to a millimetre: 7 or more tell an edge better`,
+    blurMm > WORTH.softMm && `the picture is soft (an edge is ${blurMm.toFixed(2)} mm wide)`,
+    card.hidden.length > 0 && `the ${card.hidden.join(' and ')} mark is hidden`,
+    card.leftPx > WORTH.unevenPx && `the card is not quite flat (${card.leftPx.toFixed(2)} pixels)`,
+    hasGlare && 'light is thrown back near the edge: it may be told a little too large there',
+    heightMm > WORTH.highMm && tilt > WORTH.tiltDeg && 'inner corners behind a high wall may be hidden: photograph from straight above',
+    isHeightVague && 'how high the camera stood is not well known: a picture tilted by 15 to 25° tells it better',
+    isLensOther && 'the lens does not look like the one the picture names',
+  ]
+  return said.filter((note) => note !== false)
+}
