@@ -1,6 +1,6 @@
-import exifr from 'exifr'
 import sharp from 'sharp'
 import type { Picture } from '@/core/picture'
+import { focal35Of } from './focal-length'
 
 /** A picture that cannot be read, in words. */
 export class PictureUnread extends Error {}
@@ -17,7 +17,7 @@ export async function readPicture(bytes: Uint8Array): Promise<Picture> {
       .ensureAlpha()
       .raw()
       .toBuffer({ resolveWithObject: true })
-    return { width: info.width, height: info.height, rgba: data, focal35Mm: await focalOf(bytes) }
+    return { width: info.width, height: info.height, rgba: data, focal35Mm: await focal35Of(bytes) }
   } catch (error) {
     const why =
       error instanceof Error && /pixel limit/i.test(error.message)
@@ -25,11 +25,4 @@ export async function readPicture(bytes: Uint8Array): Promise<Picture> {
         : 'it is damaged, or no JPEG, PNG or WebP picture'
     throw new PictureUnread(`the picture cannot be read: ${why}`)
   }
-}
-
-/** The focal length for 35 mm film that a file states; undefined where it states none. */
-async function focalOf(bytes: Uint8Array): Promise<number | undefined> {
-  const stated: unknown = await exifr.parse(bytes, ['FocalLengthIn35mmFormat']).catch(() => undefined)
-  const mm = stated && typeof stated === 'object' && 'FocalLengthIn35mmFormat' in stated ? Number(stated.FocalLengthIn35mmFormat) : 0
-  return mm > 5 && mm < 400 ? mm : undefined
 }

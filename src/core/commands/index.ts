@@ -14,4 +14,4 @@ export {
 export { depthFault } from './depth'
 export type { DoorAnswer, DoorError } from './door-answer'
 export { openApiDocument } from './openapi'
-export { outlineOfDrawing, outlineOfPicture, readOutlineInput } from './outline'
+export { outlineOfDrawing, outlineOfPicture, readDrawnInput, readOutlineInput } from './outline'

@@ -1,1 +1,1 @@
-export { type Instead, metalCost, type StockPiece, type Supply, supplyOf, type ToBuy } from './supply'
+export { type Instead, isStockOf, metalCost, type StockPiece, type Supply, supplyOf, type ToBuy } from './supply'

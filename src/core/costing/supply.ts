@@ -249,15 +249,24 @@ function sheetSupply(blank: BlankSpec, qty: number, setup: Setup): Supply {
   }
 }
 
+/** Whether a wire or tube of the drawer is the metal a blank is cut from: kind, alloy, thickness, and a tube as thick across. */
+export function isStockOf(stock: StockPiece, blank: BlankSpec): boolean {
+  return isAsThickAcross(stock, blank) && stock.alloy === blank.alloy && isThickness(stock, blank, SAME)
+}
+
+function isAsThickAcross(stock: StockPiece, blank: BlankSpec): boolean {
+  const { minY, maxY } = boundsOf(blank.outline)
+  if (stock.kind !== (blank.stock === 'tube' ? 'tube' : 'wire')) return false
+  return stock.kind === 'wire' || Math.abs((stock.acrossMm ?? 0) - (maxY - minY)) <= SAME * (maxY - minY)
+}
+
 function lengthSupply(blank: BlankSpec, qty: number, setup: Setup): Supply {
-  const kind = blank.stock === 'tube' ? 'tube' : 'wire'
   const box = boundsOf(blank.outline)
   const step = (blank.lengthMm ?? 0) + setup.kerfMm
   const takes = (stock: StockPiece) => Math.floor(((stock.lengthMm ?? 0) + setup.kerfMm) / step)
   const acrossMm = box.maxY - box.minY
-  const isAcross = (stock: StockPiece) => kind === 'wire' || Math.abs((stock.acrossMm ?? 0) - acrossMm) <= SAME * acrossMm
-  const lengths = setup.drawer.filter((stock) => stock.kind === kind && isAcross(stock))
-  const same = lengths.filter((stock) => stock.alloy === blank.alloy && isThickness(stock, blank, SAME))
+  const lengths = setup.drawer.filter((stock) => isAsThickAcross(stock, blank))
+  const same = lengths.filter((stock) => isStockOf(stock, blank))
   const from: string[] = []
   let covered = 0
   for (const stock of same) {

@@ -4,28 +4,22 @@ export interface SplineTold {
   readonly degree: number
   readonly knots: readonly number[]
   readonly controls: readonly Point[]
-  readonly weights: readonly number[]
 }
 
 const STEPS_A_SPAN = 48
 
-/** The point of a rational spline at a parameter, by de Boor's corner cutting (closed form). */
-function pointAt({ degree, knots, controls, weights }: SplineTold, span: number, u: number): Point {
-  const d = Array.from({ length: degree + 1 }, (_, j) => {
-    const i = span - degree + j
-    const w = weights[i] ?? 1
-    return [(controls[i]?.[0] ?? 0) * w, (controls[i]?.[1] ?? 0) * w, w] as [number, number, number]
-  })
+/** The point of a spline at a parameter, by de Boor's corner cutting (closed form). */
+function pointAt({ degree, knots, controls }: SplineTold, span: number, u: number): Point {
+  const d = controls.slice(span - degree, span + 1).map(([x, y]): [number, number] => [x, y])
   for (let r = 1; r <= degree; r++)
     for (let j = degree; j >= r; j--) {
       const i = span - degree + j
       const [low, high] = [knots[i] ?? 0, knots[i + degree - r + 1] ?? 0]
       const share = high > low ? (u - low) / (high - low) : 0
       const [a, b] = [d[j - 1], d[j]]
-      if (a && b) d[j] = [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share, a[2] + (b[2] - a[2]) * share]
+      if (a && b) d[j] = [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share]
     }
-  const [x, y, w] = d[degree] ?? [0, 0, 1]
-  return [x / w, y / w]
+  return d[degree] ?? [0, 0]
 }
 
 /** Points along a spline; undefined where its knots do not go with its points. */

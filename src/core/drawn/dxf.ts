@@ -3,8 +3,7 @@ import * as z from 'zod'
 import { flattenVertices } from '../geometry/bulge'
 import type { Point } from '../geometry/point'
 import { splinePoints } from './dxf-spline'
-import type { DrawnLines } from './svg'
-import { DrawnUnread, ellipsePoints, MOST_POINTS, type Trace } from './trace'
+import { type DrawnLines, DrawnUnread, ellipsePoints, MOST_POINTS, makeTally, type Tally, type Trace } from './trace'
 
 /** Millimetres to each unit a DXF may name (source: dxf-r12 and after, $INSUNITS). */
 const UNIT_MM: Readonly<Record<number, number>> = {
@@ -56,7 +55,7 @@ interface Walk {
     Record<string, { readonly entities?: readonly IEntity[]; readonly position?: { readonly x: number; readonly y: number } }>
   >
   readonly traces: Trace[]
-  readonly leftOut: Map<string, number>
+  readonly leftOut: Tally
   points: number
 }
 
@@ -93,7 +92,7 @@ function arc(center: Point, radius: number, fromRad: number, sweepRad: number): 
 function spline({ controlPoints, knotValues, degreeOfSplineCurve, closed, rational }: z.output<typeof ENTITIES.SPLINE>): Trace | undefined {
   // weights are not among what is read of the file: a rational curve would be drawn wrong
   if (rational || !controlPoints || !knotValues) return undefined
-  const points = splinePoints({ degree: degreeOfSplineCurve, knots: knotValues, controls: controlPoints.map(xy), weights: [] })
+  const points = splinePoints({ degree: degreeOfSplineCurve, knots: knotValues, controls: controlPoints.map(xy) })
   return points ? { points, closed: closed ?? false } : undefined
 }
 
@@ -139,7 +138,7 @@ function walk(entity: IEntity, place: Place, into: Walk, using: readonly string[
   const trace = traceOf(entity)
   const left = leftOutAs(entity, trace)
   if (left || !trace) {
-    into.leftOut.set(left ?? '', (into.leftOut.get(left ?? '') ?? 0) + 1)
+    into.leftOut.add(left ?? 'line that cannot be read')
     return
   }
   into.points += trace.points.length
@@ -150,7 +149,7 @@ function walk(entity: IEntity, place: Place, into: Walk, using: readonly string[
 function walkInsert(insert: z.output<typeof ENTITIES.INSERT>, place: Place, into: Walk, using: readonly string[]): void {
   const block = Object.hasOwn(into.blocks, insert.name) ? into.blocks[insert.name] : undefined
   if (!block || using.includes(insert.name) || using.length >= DEEPEST) {
-    into.leftOut.set('block that is not there or holds itself', (into.leftOut.get('block that is not there or holds itself') ?? 0) + 1)
+    into.leftOut.add('block that is not there or holds itself')
     return
   }
   const [columns, rows] = [Math.max(1, Math.min(200, insert.columnCount)), Math.max(1, Math.min(200, insert.rowCount))]
@@ -171,7 +170,7 @@ export function readDxf(text: string): DrawnLines {
   if (!parsed) throw new DrawnUnread('not-dxf', 'the DXF cannot be read: it holds nothing')
   const unit = Number(parsed.header?.$INSUNITS ?? 0)
   const scale = UNIT_MM[unit] ?? 1
-  const into: Walk = { blocks: parsed.blocks ?? {}, traces: [], leftOut: new Map(), points: 0 }
+  const into: Walk = { blocks: parsed.blocks ?? {}, traces: [], leftOut: makeTally(), points: 0 }
   try {
     for (const entity of parsed.entities) walk(entity, ([x, y]) => [x * scale, y * scale], into, [])
   } catch (error) {
@@ -181,6 +180,6 @@ export function readDxf(text: string): DrawnLines {
   return {
     traces: into.traces,
     isUnitKnown: UNIT_MM[unit] !== undefined,
-    notes: [...into.leftOut].map(([what, count]) => `left out: ${count} × ${what}`),
+    notes: into.leftOut.notes(),
   }
 }

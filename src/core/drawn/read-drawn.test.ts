@@ -218,7 +218,7 @@ describe('what is written and read again', () => {
     )
 
   it.each(shapes)('%s comes back by DXF within 0.01 mm', (_, outline) => {
-    const text = dxfOf([{ layer: 'CUT', vertices: linesAndArcs(outline, 0.004) }])
+    const text = dxfOf([linesAndArcs(outline, 0.004)])
     const { outer } = read(text).regions[0] ?? { outer: [] }
     expect(farthest(outline, outer)).toBeLessThan(0.01)
     expect(read(text).isSizeKnown).toBe(true)

@@ -5,7 +5,7 @@ import { isBowTie } from '../geometry/simple'
 import { readDxf } from './dxf'
 import { type Gap, joinTraces, MEND_MM, regionsOf } from './loops'
 import { readSvg } from './svg'
-import { DrawnUnread } from './trace'
+import { type DrawnLines, DrawnUnread } from './trace'
 
 /** A file's text beyond this is not read, characters. */
 const MOST_TEXT = 12_000_000
@@ -64,7 +64,7 @@ export function readDrawn(text: string, { longestMm }: DrawnQuestion = {}): Draw
 
 function answerFrom(
   format: 'svg' | 'dxf',
-  { traces, isUnitKnown, notes }: ReturnType<typeof readSvg>,
+  { traces, isUnitKnown, notes }: DrawnLines,
   longestMm: number | undefined,
 ): DrawnAnswer | DrawnRefused {
   const lines = traces.map((trace) => trace.points)

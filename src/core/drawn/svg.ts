@@ -1,6 +1,6 @@
 import { pathTraces } from './svg-path'
 import { type Element, readTree } from './svg-tree'
-import { DrawnUnread, MOST_POINTS, type Trace } from './trace'
+import { type DrawnLines, DrawnUnread, MOST_POINTS, makeTally, type Tally, type Trace } from './trace'
 
 /** What a length without a unit, or in screen pixels, stands for: 96 to the inch (source: css-values). */
 const PER_INCH = 96
@@ -17,13 +17,6 @@ const UNIT_MM: Readonly<Record<string, number>> = {
 const TRUE_UNITS = new Set(['mm', 'cm', 'in', 'pt', 'pc', 'q'])
 const MOST_USES = 5000
 
-export interface DrawnLines {
-  readonly traces: readonly Trace[]
-  /** Whether the file itself says what its numbers are. */
-  readonly isUnitKnown: boolean
-  readonly notes: readonly string[]
-}
-
 const number = (text: string | undefined, otherwise = 0) => {
   const value = Number.parseFloat(text ?? '')
   return Number.isFinite(value) ? value : otherwise
@@ -35,16 +28,21 @@ function lengthOf(text: string | undefined): { readonly mm: number; readonly isT
   return found ? { mm: Number(found[1]) * (UNIT_MM[unit] ?? 1), isTrue: TRUE_UNITS.has(unit) } : undefined
 }
 
-/** The transform that brings the numbers of a root to millimetres. */
-function rootTransform({ of }: Element): { readonly transform: string; readonly isUnitKnown: boolean } {
-  const box = (of.viewBox ?? '')
+/** The part of a drawing's own numbers that it shows; nothing wide where it does not say. */
+function viewBoxOf(of: Element['of']) {
+  const [x = 0, y = 0, w = 0, h = 0] = (of.viewBox ?? '')
     .trim()
     .split(/[\s,]+/)
     .map(Number)
+  return { x, y, w, h }
+}
+
+/** The transform that brings the numbers of a root to millimetres. */
+function rootTransform({ of }: Element): { readonly transform: string; readonly isUnitKnown: boolean } {
+  const { x, y, w, h } = viewBoxOf(of)
   const [width, height] = [lengthOf(of.width), lengthOf(of.height)]
   const pixel = UNIT_MM.px ?? 1
-  const [x = 0, y = 0, w = 0, h = 0] = box
-  if (box.length !== 4 || !(w > 0) || !(h > 0)) return { transform: `scale(${pixel})`, isUnitKnown: false }
+  if (!(w > 0) || !(h > 0)) return { transform: `scale(${pixel})`, isUnitKnown: false }
   const scales = [width && width.mm / w, height && height.mm / h].filter((scale): scale is number => scale !== undefined && scale > 0)
   const scale = scales.length > 0 ? Math.min(...scales) : pixel
   return { transform: `scale(${scale}) translate(${-x} ${-y})`, isUnitKnown: Boolean((width ?? height)?.isTrue) }
@@ -97,7 +95,7 @@ const isHidden = ({ of }: Element) =>
 interface Walk {
   readonly ids: ReadonlyMap<string, Element>
   readonly traces: Trace[]
-  readonly leftOut: Map<string, number>
+  readonly leftOut: Tally
   points: number
   uses: number
 }
@@ -112,10 +110,7 @@ function ownTransforms(element: Element): string[] {
 
 /** A nested drawing's own box fitted into its width and height, in the middle. */
 function boxTransforms(of: Element['of']): string[] {
-  const [x = 0, y = 0, w = 0, h = 0] = (of.viewBox ?? '')
-    .trim()
-    .split(/[\s,]+/)
-    .map(Number)
+  const { x, y, w, h } = viewBoxOf(of)
   const [width, height] = [number(of.width), number(of.height)]
   if (!(w > 0 && h > 0 && width > 0 && height > 0)) return []
   const scale = Math.min(width / w, height / h)
@@ -126,7 +121,7 @@ function walk(element: Element, outer: readonly string[], into: Walk, using: rea
   if (NOT_DRAWN.has(element.name) || isHidden(element)) return
   const left = LEFT_OUT[element.name]
   if (left) {
-    into.leftOut.set(left, (into.leftOut.get(left) ?? 0) + 1)
+    into.leftOut.add(left)
     return
   }
   const transforms = [...ownTransforms(element), ...outer]
@@ -147,8 +142,7 @@ function walkUse(element: Element, transforms: readonly string[], into: Walk, us
   into.uses++
   if (into.uses > MOST_USES) throw new DrawnUnread('too-much', `the SVG repeats its parts more than ${MOST_USES} times`)
   if (!used || using.includes(used)) {
-    const what = used ? 'part that holds itself' : 'part from outside the file'
-    into.leftOut.set(what, (into.leftOut.get(what) ?? 0) + 1)
+    into.leftOut.add(used ? 'part that holds itself' : 'part from outside the file')
     return
   }
   const next = [...using, used]
@@ -170,7 +164,7 @@ function idsOf(root: Element): Map<string, Element> {
 export function readSvg(text: string): DrawnLines {
   const root = readTree(text)
   const { transform, isUnitKnown } = rootTransform(root)
-  const into: Walk = { ids: idsOf(root), traces: [], leftOut: new Map(), points: 0, uses: 0 }
+  const into: Walk = { ids: idsOf(root), traces: [], leftOut: makeTally(), points: 0, uses: 0 }
   for (const child of root.children) walk(child, [transform, 'scale(1 -1)'], into, [])
-  return { traces: into.traces, isUnitKnown, notes: [...into.leftOut].map(([what, count]) => `left out: ${count} × ${what}`) }
+  return { traces: into.traces, isUnitKnown, notes: into.leftOut.notes() }
 }

@@ -6,6 +6,26 @@ export interface Trace {
   readonly closed: boolean
 }
 
+/** What a file draws. */
+export interface DrawnLines {
+  readonly traces: readonly Trace[]
+  /** Whether the file itself says what its numbers are. */
+  readonly isUnitKnown: boolean
+  readonly notes: readonly string[]
+}
+
+/** What is left out of a drawing, and how often. */
+export function makeTally() {
+  const counts = new Map<string, number>()
+  return {
+    add: (what: string): void => {
+      counts.set(what, (counts.get(what) ?? 0) + 1)
+    },
+    notes: () => [...counts].map(([what, count]) => `left out: ${count} × ${what}`),
+  }
+}
+export type Tally = ReturnType<typeof makeTally>
+
 /** What is wrong with a file, in words. */
 export class DrawnUnread extends Error {
   readonly code: string

@@ -1,6 +1,6 @@
 export { answerLayout, type LayoutAnswer } from './answer'
 export { isBetter } from './better'
-export { placedRegion } from './item'
+export { isSameMetal, placedRegion } from './item'
 export { findIllegal, ILLEGAL_WORDS, type Illegality } from './legal'
 export { type LayoutSolution, packLayout } from './pack'
 export { type Remnant, remnantsOf } from './remnants'

@@ -26,6 +26,14 @@ export const MARK_CENTRES: readonly Point[] = [
   [-MARK_AT_MM[0], -MARK_AT_MM[1]],
 ]
 
+/** Corners of a mark from its middle, from the top left clockwise. */
+export const MARK_CORNERS: readonly Point[] = [
+  [-MARK_MM / 2, MARK_MM / 2],
+  [MARK_MM / 2, MARK_MM / 2],
+  [MARK_MM / 2, -MARK_MM / 2],
+  [-MARK_MM / 2, -MARK_MM / 2],
+]
+
 /** Whether the cell of a code in a row and column is black. */
 export const isCellBlack = (code: number, row: number, column: number): boolean => ((code >> (row * 4 + column)) & 1) === 1
 

@@ -17,7 +17,7 @@ export function notesOf(picture: Picture, card: SeenCard, { blurMm, isMeasured, 
   const said = [
     !isMeasured && 'the printed lines of this card have not been measured: sizes may be 0.5 % off',
     pixels < WORTH.fewPixelsPerMm && `only ${pixels.toFixed(1)} pixels to a millimetre: 7 or more tell an edge better`,
-    blurMm > WORTH.softMm && `the picture is soft (an edge is ${blurMm.toFixed(2)} mm wide)`,
+    blurMm > WORTH.softMm && `the picture is soft (an edge is blurred by ${blurMm.toFixed(2)} mm)`,
     card.hidden.length > 0 && `the ${card.hidden.join(' and ')} mark is hidden`,
     card.leftPx > WORTH.unevenPx && `the card is not quite flat (${card.leftPx.toFixed(2)} pixels)`,
     hasGlare && 'light is thrown back near the edge: it may be told a little too large there',

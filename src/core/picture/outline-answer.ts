@@ -2,6 +2,7 @@ import * as z from 'zod'
 import { linesAndArcs, type Vertex } from '../geometry/bulge'
 import { leastBox } from '../geometry/least-box'
 import type { Outline } from '../geometry/point'
+import { median } from '../numerics/median'
 import { choice, lengthMm } from '../units/fields'
 import { derive, given, type WorkingLog, type WorkingStep } from '../working/derive'
 import { SCALE_LINE_MM } from './card'
@@ -60,9 +61,11 @@ export interface OutlineAnswer {
 /** Runs and arcs stay so near the points that were measured. */
 const ARC_TOLERANCE_MM = 0.06
 
-const middleOf = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0
-
-function workingOf(measured: MeasuredOutline, input: OutlineInput, lines: { readonly x: number; readonly y: number }): WorkingLog {
+function workingOf(
+  measured: MeasuredOutline,
+  input: OutlineInput,
+  lines: { readonly x?: number | undefined; readonly y?: number | undefined },
+): WorkingLog {
   const log: WorkingLog = []
   for (const [axis, mm] of [
     ['x', lines.x],
@@ -71,7 +74,10 @@ function workingOf(measured: MeasuredOutline, input: OutlineInput, lines: { read
     derive(log, {
       label: `The card was printed so much larger along ${axis}`,
       formula: 'l/L',
-      given: [given('l', 'line as measured', mm), given('L', 'line as drawn', SCALE_LINE_MM)],
+      given: [
+        given('l', mm === undefined ? 'line, not measured: taken as drawn' : 'line as measured', mm ?? SCALE_LINE_MM),
+        given('L', 'line as drawn', SCALE_LINE_MM),
+      ],
       unit: 'ratio',
       source: 'closed-form',
     })
@@ -106,7 +112,7 @@ export function answerOutline(picture: Picture, input: OutlineInput): OutlineAns
     outline,
     offMm,
     uncertainty: {
-      plusMinus: middleOf(offMm),
+      plusMinus: median(offMm),
       unit: 'mm',
       why: whyOff(heightMm, lines.lineXMm !== undefined && lines.lineYMm !== undefined),
     },
@@ -120,7 +126,7 @@ export function answerOutline(picture: Picture, input: OutlineInput): OutlineAns
     perimeterMm,
     card: seen,
     notes: otherCard ? [...notes, `the picture shows the ${seen.field === 'coloured' ? 'green' : 'white'} card`] : notes,
-    working: workingOf(measured, input, { x: lines.lineXMm ?? SCALE_LINE_MM, y: lines.lineYMm ?? SCALE_LINE_MM }),
+    working: workingOf(measured, input, { x: lines.lineXMm, y: lines.lineYMm }),
   }
 }
 

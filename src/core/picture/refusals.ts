@@ -10,7 +10,7 @@ export const REFUSALS = {
   bowed: (mm: string) => `the card bows up by ${mm} mm: lay it on glass or a board, or tape it down.`,
   coarse: (pixels: string) =>
     `only ${pixels} pixels to a millimetre of the card: come nearer, or use a camera with more pixels; 7 are wanted.`,
-  blurred: (mm: string) => `the picture is not sharp (an edge is ${mm} mm wide): hold still, or rest the camera on something.`,
+  blurred: (mm: string) => `the picture is not sharp (an edge is blurred by ${mm} mm): hold still, or rest the camera on something.`,
   'too-bright': () => 'the card itself is burnt out: lower the exposure by one step, or take light away.',
   empty: () => 'nothing lies in the field of the card that differs from it; silver, grey and steel need the green card.',
   'over-frame': () => 'it lies over the edge of the field: move it towards the middle, at least 5 mm from the dots.',

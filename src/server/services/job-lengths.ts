@@ -1,8 +1,12 @@
+import { isStockOf, type StockPiece } from '@/core/costing'
+import type { FormResult } from '@/core/forms'
+import { boundsOf } from '@/core/geometry'
 import { type CutBar, cutLengths } from '@/core/lengths'
 import { ALLOYS } from '@/core/metals'
 import type { PlanOptions } from '@/core/piece'
 import { formatPlain } from '@/core/units'
-import type { Piece, Stock } from '../db/repositories'
+import type { Piece } from '../db/repositories'
+import { countOf, itemId } from './layout-items'
 import { planDesign } from './piece-plan'
 
 /** Metal of one size that a job cuts to length, what there is of it, and how it is cut. */
@@ -18,49 +22,52 @@ export interface LengthGroup {
   readonly neededMm: number
 }
 
+type Blank = FormResult['blanks'][number]
+
 interface Wanted {
   readonly id: string
   readonly name: string
   readonly qty: number
   readonly lengthMm: number
-  readonly kind: 'wire' | 'tube'
-  readonly alloy: Stock['alloy']
-  readonly thicknessMm: number
+  readonly blank: Blank
 }
-
-/** A bar serves where its metal is this near what is wanted: a share, and what calipers are off by. */
-const NEAR = { share: 0.02, mm: 0.02 }
 
 function wantedOf(pieces: readonly Piece[], options: PlanOptions): Wanted[] {
   return pieces.flatMap((piece) =>
     planDesign(piece.design, options).parts.flatMap((part) =>
       (part.isCut ? (part.result?.blanks ?? []) : []).flatMap((blank): Wanted[] => {
         if ((blank.stock !== 'wire' && blank.stock !== 'tube') || blank.lengthMm === undefined) return []
-        const { alloy, thicknessMm, lengthMm, stock: kind } = blank
-        const qty = (piece.quantity + piece.spares) * part.count * (blank.each ?? 1)
-        return [{ id: `${piece.id}/${part.id}/${blank.id}`, name: `${piece.name}, ${blank.name}`, qty, lengthMm, kind, alloy, thicknessMm }]
+        const name = `${piece.name}, ${blank.name}`
+        return [{ id: itemId(piece.id, part.id, blank.id), name, qty: countOf(piece, part, blank), lengthMm: blank.lengthMm, blank }]
       }),
     ),
   )
 }
 
-const serves = (stock: Stock, { kind, alloy, thicknessMm }: Wanted) =>
-  stock.kind === kind &&
-  stock.alloy === alloy &&
-  Math.abs((stock.measuredMm ?? stock.thicknessMm) - thicknessMm) <= NEAR.share * thicknessMm + NEAR.mm
+/** What is cut from the same metal: kind, alloy, thickness, and of a tube how thick it is across. */
+function metalKey({ stock, alloy, thicknessMm, outline }: Blank): string {
+  const { minY, maxY } = boundsOf(outline)
+  return [stock, alloy, thicknessMm.toFixed(3), ...(stock === 'tube' ? [(maxY - minY).toFixed(2)] : [])].join(' ')
+}
 
-function groupOf(wanted: readonly Wanted[], drawer: readonly Stock[], kerfMm: number): LengthGroup | undefined {
+function titleOf({ stock, alloy, thicknessMm, outline }: Blank): string {
+  const { minY, maxY } = boundsOf(outline)
+  const metal = ALLOYS[alloy].title
+  if (stock === 'wire') return `${metal}, ${formatPlain(thicknessMm, 2)} mm wire`
+  return `${metal}, ${formatPlain(maxY - minY, 2)} mm tube, wall ${formatPlain(thicknessMm, 2)} mm`
+}
+
+function groupOf(wanted: readonly Wanted[], drawer: readonly StockPiece[], kerfMm: number): LengthGroup | undefined {
   const [first] = wanted
   if (!first) return undefined
   const bars = drawer
-    .filter((stock) => serves(stock, first))
+    .filter((stock) => isStockOf(stock, first.blank))
     .flatMap(({ id, label, lengthMm }) => (lengthMm ? [{ id: String(id), label, lengthMm }] : []))
   const lengths = wanted.map(({ id, qty, lengthMm }) => ({ id, qty, lengthMm }))
   const neededMm = wanted.reduce((sum, { qty, lengthMm }) => sum + qty * (lengthMm + kerfMm), 0)
-  const words = first.kind === 'wire' ? 'wire' : 'tube wall'
   const common = {
-    key: `${first.kind} ${first.alloy} ${first.thicknessMm.toFixed(3)}`,
-    title: `${ALLOYS[first.alloy].title}, ${formatPlain(first.thicknessMm, 2)} mm ${words}`,
+    key: metalKey(first.blank),
+    title: titleOf(first.blank),
     pieces: wanted.map(({ id, name, qty, lengthMm }) => ({ id, name, qty, lengthMm })),
     neededMm,
   }
@@ -86,11 +93,8 @@ function groupOf(wanted: readonly Wanted[], drawer: readonly Stock[], kerfMm: nu
 }
 
 /** All wire and tube of a job, size by size, cut from what the drawer has. */
-export function lengthsOfJob(pieces: readonly Piece[], drawer: readonly Stock[], options: PlanOptions, kerfMm: number): LengthGroup[] {
+export function lengthsOfJob(pieces: readonly Piece[], drawer: readonly StockPiece[], options: PlanOptions, kerfMm: number): LengthGroup[] {
   const groups = new Map<string, Wanted[]>()
-  for (const one of wantedOf(pieces, options)) {
-    const key = `${one.kind} ${one.alloy} ${one.thicknessMm.toFixed(3)}`
-    groups.set(key, [...(groups.get(key) ?? []), one])
-  }
+  for (const one of wantedOf(pieces, options)) groups.set(metalKey(one.blank), [...(groups.get(metalKey(one.blank)) ?? []), one])
   return [...groups.values()].flatMap((wanted) => groupOf(wanted, drawer, kerfMm) ?? [])
 }

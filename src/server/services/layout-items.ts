@@ -10,8 +10,13 @@ export interface JobItem {
   readonly pieceId: number
 }
 
+/** How many of a blank a job takes: quantity and spares, as often as the part and the blank stand in the piece. */
+export function countOf(piece: Piece, part: PlannedPart, blank: { readonly each?: number }): number {
+  return (piece.quantity + piece.spares) * part.count * (blank.each ?? 1)
+}
+
 /** Blanks are known by their piece, their part and their own id, whatever else the piece comes to cut. */
-function itemId(pieceId: number, part: string, blank: string): string {
+export function itemId(pieceId: number, part: string, blank: string): string {
   return `piece-${pieceId}/${part}/${blank}`
 }
 
@@ -21,7 +26,8 @@ export function isItemOf(id: string, pieceId: number): boolean {
 }
 
 /** The blanks of one part cut from sheet, as many as its pieces take, circles kept exact. */
-function itemsOfPart(piece: Piece, { id, count, result, isCut }: PlannedPart): { readonly item: LayoutItem; readonly blank: string }[] {
+function itemsOfPart(piece: Piece, part: PlannedPart): { readonly item: LayoutItem; readonly blank: string }[] {
+  const { id, result, isCut } = part
   const blanks = (isCut ? result?.blanks.filter((blank) => blank.stock === 'sheet') : undefined) ?? []
   return blanks.map((blank) => {
     const shape =
@@ -31,7 +37,7 @@ function itemsOfPart(piece: Piece, { id, count, result, isCut }: PlannedPart): {
     const rotations: LayoutItem['rotations'] = blank.circleRadiusMm === undefined ? [0, 90] : [0]
     const item = {
       id: itemId(piece.id, id, blank.id),
-      qty: (piece.quantity + piece.spares) * count * (blank.each ?? 1),
+      qty: countOf(piece, part, blank),
       holes: blank.holes.map((hole) => hole.map(([x, y]): [number, number] => [x, y])),
       alloy: blank.alloy,
       thicknessMm: blank.thicknessMm,

@@ -5,7 +5,8 @@ import type { Repositories } from '../db/repositories'
 /** The layout of what the drawer may hold gets so long; what it has not placed by then counts as short. */
 const SECONDS = 0.04
 
-function stockOf({ drawer }: Pick<Repositories, 'drawer'>): StockPiece[] {
+/** The drawer's metal, each piece as thick as it was measured. */
+export function stockOf({ drawer }: Pick<Repositories, 'drawer'>): StockPiece[] {
   return drawer.all().map((stock) => ({ ...stock, thicknessMm: stock.measuredMm ?? stock.thicknessMm }))
 }
 

@@ -9,6 +9,7 @@ const WIDE = 1000
 const TALL = 34
 /** Narrower than this a piece has no room for its length. */
 const ROOM_FOR_WORDS = 44
+const ROOM_FOR_REST = 110
 
 function Bar({
   bar,
@@ -46,7 +47,7 @@ function Bar({
             </g>
           )
         })}
-        {bar.leftMm * scale > ROOM_FOR_WORDS ? (
+        {bar.leftMm * scale > ROOM_FOR_REST ? (
           <text
             x={(bar.lengthMm - bar.leftMm / 2) * scale}
             y={TALL / 2 + 5}
@@ -55,7 +56,7 @@ function Bar({
             fontSize={14}
             fill={PALETTE.muted}
           >
-            {`${formatPlain(bar.leftMm, 1)} left`}
+            {`${formatPlain(bar.leftMm, 1)} mm left`}
           </text>
         ) : null}
       </svg>

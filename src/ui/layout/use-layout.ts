@@ -2,7 +2,16 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useStore } from 'zustand'
 import { boundsOf, netAreaMm2 } from '@/core/geometry'
-import { findIllegal, type LayoutInput, type LayoutItem, type LayoutSheet, metalMm2, type Placement, placedRegion } from '@/core/layout'
+import {
+  findIllegal,
+  isSameMetal,
+  type LayoutInput,
+  type LayoutItem,
+  type LayoutSheet,
+  metalMm2,
+  type Placement,
+  placedRegion,
+} from '@/core/layout'
 import { packInWorkers } from '@/workers/pack-client'
 import { createHistory } from '../acting/history-store'
 import { useSaving } from '../acting/use-saving'
@@ -71,19 +80,10 @@ const IN_VIEW_MM = 3
 type Differs = 'nothing' | 'thickness' | 'metal'
 const ORDER: readonly Differs[] = ['nothing', 'thickness', 'metal']
 
-/** Whether a sheet is as thick as a blank wants it, within rolling tolerance. */
-function isThick(sheet: SheetChoice, item: LayoutItem): boolean {
-  return Math.abs(item.thicknessMm - sheet.thicknessMm) <= 0.05 * Math.max(item.thicknessMm, sheet.thicknessMm) + 1e-9
-}
-
-/** Whether a blank can be cut from a sheet as far as its metal and thickness go. */
-export const isOfMetal = (sheet: SheetChoice, item: LayoutItem): boolean => item.alloy === sheet.alloy && isThick(sheet, item)
-
 /** What is different about a sheet: nothing where a blank is of its metal and, within rolling tolerance, its thickness. */
 export function whatDiffers(sheet: SheetChoice, items: Setup['items']): Differs {
-  const same = items.filter(({ item }) => item.alloy === sheet.alloy)
-  if (same.length === 0) return 'metal'
-  return items.some(({ item }) => isOfMetal(sheet, item)) ? 'nothing' : 'thickness'
+  if (!items.some(({ item }) => item.alloy === sheet.alloy)) return 'metal'
+  return items.some(({ item }) => isSameMetal(item, sheet.sheet)) ? 'nothing' : 'thickness'
 }
 
 /** The sheets, those that match first. */

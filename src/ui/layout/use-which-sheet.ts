@@ -1,20 +1,21 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
 import { netAreaMm2 } from '@/core/geometry'
-import type { LayoutInput, Placement } from '@/core/layout'
+import { isSameMetal, type LayoutInput, type Placement } from '@/core/layout'
 import { packInWorkers } from '@/workers/pack-client'
-import { isOfMetal, type SheetChoice } from './use-layout'
+import type { SheetChoice } from './use-layout'
 
 /** What one sheet takes of a job. */
 export interface SheetTry {
   readonly choice: SheetChoice
-  readonly placements: readonly Placement[]
+  /** What was laid; undefined where the search failed. */
+  readonly placements: readonly Placement[] | undefined
   /** Blanks of its metal and thickness. */
   readonly wanted: number
 }
 
 /** Each sheet is searched so long. */
-export const SECONDS_A_SHEET = 2
+const SECONDS_A_SHEET = 2
 
 const areaOf = ({ sheet }: SheetChoice) => netAreaMm2(sheet.outer, sheet.holes)
 
@@ -32,13 +33,15 @@ export function useWhichSheet() {
     setTries([])
     for (const choice of [...sheets].sort((a, b) => areaOf(a) - areaOf(b))) {
       setAt(choice.label)
-      let best: readonly Placement[] = []
+      let best: readonly Placement[] | undefined = []
       const one: LayoutInput = { ...instance, seconds: SECONDS_A_SHEET, sheets: [choice.sheet] }
       await packInWorkers(one, stop.signal, (next) => {
         best = next
-      }).catch(() => undefined)
+      }).catch(() => {
+        best = undefined
+      })
       if (stop.signal.aborted) break
-      const wanted = instance.items.filter((item) => isOfMetal(choice, item)).reduce((sum, { qty }) => sum + qty, 0)
+      const wanted = instance.items.filter((item) => isSameMetal(item, choice.sheet)).reduce((sum, { qty }) => sum + qty, 0)
       const placements = best
       setTries((before) => [...before, { choice, placements, wanted }])
     }

@@ -16,9 +16,13 @@ interface WhichSheetProps {
   readonly onUse: (tried: SheetTry) => void
 }
 
+function sayTaken({ placements, wanted }: SheetTry): string {
+  if (!placements) return 'the search failed: try again'
+  return placements.length >= wanted ? `takes all ${wanted}` : `takes ${placements.length} of ${wanted}`
+}
+
 function Tried({ tried, onUse }: { readonly tried: SheetTry; readonly onUse: () => void }) {
-  const { choice, placements, wanted } = tried
-  const isAll = placements.length >= wanted
+  const { choice } = tried
   return (
     <Box
       component="li"
@@ -32,9 +36,9 @@ function Tried({ tried, onUse }: { readonly tried: SheetTry; readonly onUse: () 
     >
       <span>
         <b>{choice.label}</b> <span className="fig">{formatPlain(netAreaMm2(choice.sheet.outer, choice.sheet.holes) / 100, 1)} cm²</span>:{' '}
-        {isAll ? `takes all ${wanted}` : `takes ${placements.length} of ${wanted}`}
+        {sayTaken(tried)}
       </span>
-      <Button variant="text" disabled={placements.length === 0} onClick={onUse}>
+      <Button variant="text" disabled={!tried.placements?.length} onClick={onUse}>
         Use {choice.label}
       </Button>
     </Box>

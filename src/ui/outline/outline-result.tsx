@@ -5,7 +5,7 @@ import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { cutSheetSvg, dxfOf } from '@/core/drawing'
-import { boundsOf, laidAlong, linesAndArcs, type Region, withFewerPoints } from '@/core/geometry'
+import { boundsOf, laidAlong, linesAndArcs, netAreaMm2, type Region, withFewerPoints } from '@/core/geometry'
 import type { OutlineAnswer } from '@/core/picture'
 import { formatPlain } from '@/core/units'
 import { NewStock } from '../drawer/new-stock'
@@ -19,6 +19,8 @@ import type { OutlineSeen, PictureSeen } from './use-outline'
 
 /** Off so little, an outline takes fewer points in the drawer. */
 const FEWER_MM = 0.05
+/** Runs and arcs of a saved DXF lie so near the outline. */
+const DXF_MM = 0.01
 const STEEL = { face: PALETTE.steel, edge: PALETTE.steelEdge }
 
 function save(name: string, type: string, text: string): void {
@@ -29,6 +31,8 @@ function save(name: string, type: string, text: string): void {
   URL.revokeObjectURL(link.href)
 }
 
+const asSentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
+
 /** Corners as they are typed in the drawer. */
 const cornersOf = ({ outer }: Region) =>
   withFewerPoints(outer, FEWER_MM)
@@ -38,7 +42,7 @@ const cornersOf = ({ outer }: Region) =>
 /** What can be done with outlines: into the drawer as metal, or out as a drawing. */
 function Acts({ regions, name }: { readonly regions: readonly Region[]; readonly name: string }) {
   const [adding, setAdding] = useState(false)
-  const [largest] = [...regions].sort((a, b) => b.outer.length - a.outer.length)
+  const [largest] = [...regions].sort((a, b) => netAreaMm2(b.outer) - netAreaMm2(a.outer))
   const lines = regions.flatMap(({ outer, holes }) => [outer, ...holes])
   return (
     <>
@@ -49,14 +53,13 @@ function Acts({ regions, name }: { readonly regions: readonly Region[]; readonly
         <Button onClick={() => save(`${name}.svg`, 'image/svg+xml', cutSheetSvg(name, [{ kind: 'cut', outlines: lines }]))}>
           Save as SVG
         </Button>
-        <Button
-          onClick={() =>
-            save(`${name}.dxf`, 'image/vnd.dxf', dxfOf(lines.map((outline) => ({ layer: 'CUT', vertices: linesAndArcs(outline, 0.01) }))))
-          }
-        >
+        <Button onClick={() => save(`${name}.dxf`, 'image/vnd.dxf', dxfOf(lines.map((outline) => linesAndArcs(outline, DXF_MM))))}>
           Save as DXF
         </Button>
       </Box>
+      {adding && (regions.length > 1 || largest?.holes.length) ? (
+        <Typography variant="body2">The drawer takes the largest outline, without its holes.</Typography>
+      ) : null}
       {adding && largest ? <NewStock like={{ shape: 'outline', corners: cornersOf(largest) }} onDone={() => setAdding(false)} /> : null}
     </>
   )
@@ -141,11 +144,11 @@ export function OutlineResult({ seen, name }: { readonly seen: OutlineSeen; read
         <LinearProgress sx={{ mt: 1, maxWidth: 420 }} />
       </Box>
     )
-  if (seen.kind === 'problem') return <ProblemLine says={seen.says.charAt(0).toUpperCase() + seen.says.slice(1)} />
+  if (seen.kind === 'problem') return <ProblemLine says={asSentence(seen.says)} />
   if (seen.kind === 'open')
     return (
       <Box ref={ref}>
-        <ProblemLine says={seen.answer.message.charAt(0).toUpperCase() + seen.answer.message.slice(1)} />
+        <ProblemLine says={asSentence(seen.answer.message)} />
         <ScaleDrawing view={openDrawing(seen.answer.lines, seen.answer.open)} colour={STEEL} width={width} height={320} />
       </Box>
     )

@@ -8,7 +8,7 @@ import { DropFile } from '../shared/drop-file'
 import { SizeField } from '../shared/size-field'
 import { OutlineResult } from './outline-result'
 import { useCardLines } from './use-card-lines'
-import { type OutlineTyped, useOutline } from './use-outline'
+import { isDrawing, type OutlineTyped, useOutline } from './use-outline'
 
 const FILES = {
   'image/jpeg': ['.jpg', '.jpeg'],
@@ -66,13 +66,12 @@ export function OutlineView() {
   const { lineX, lineY, setLineX, setLineY } = useCardLines()
   const typed: OutlineTyped = { height, lineX, lineY, longest }
   const seen = useOutline(file, typed)
-  const isDrawing = seen.kind === 'drawing' || seen.kind === 'open'
   return (
     <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '340px minmax(0, 1fr)' }, gap: 3.5, alignItems: 'start' }}>
       <Box>
         <TheCard />
         <Drop onFile={setFile} />
-        {isDrawing ? (
+        {file && isDrawing(file) ? (
           <SizeField
             label="Longest side"
             value={longest}

@@ -1,6 +1,6 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
-import { readOutlineInput } from '@/core/commands'
+import { readDrawnInput, readOutlineInput } from '@/core/commands'
 import { type DrawnAnswer, type DrawnRefused, readDrawn } from '@/core/drawn'
 import type { OutlineAnswer } from '@/core/picture'
 import { outlineInWorker } from '@/workers/outline-client'
@@ -27,12 +27,18 @@ export type OutlineSeen =
   | { readonly kind: 'drawing'; readonly answer: DrawnAnswer }
   | { readonly kind: 'open'; readonly answer: DrawnRefused }
 
-const isDrawing = (file: File) => /\.(svg|dxf)$/i.test(file.name)
+export const isDrawing = (file: File) => /\.(svg|dxf)$/i.test(file.name)
+const numberOf = (typed: string) => (typed.trim() === '' ? undefined : Number(typed.replace(',', '.')))
+const sayIssues = (issues: readonly { readonly message: string }[]): OutlineSeen => ({
+  kind: 'problem',
+  says: issues.map(({ message }) => message).join('; '),
+})
 const orNothing = (typed: string) => (typed.trim() === '' ? undefined : typed)
 
 async function seeDrawing(file: File, { longest }: OutlineTyped): Promise<OutlineSeen> {
-  const longestMm = Number(longest.replace(',', '.'))
-  const answer = readDrawn(await file.text(), longestMm > 0 ? { longestMm } : {})
+  const read = readDrawnInput({ longestMm: orNothing(longest) })
+  if (!read.ok) return sayIssues(read.issues)
+  const answer = readDrawn(await file.text(), read.input)
   if (answer.ok) return { kind: 'drawing', answer }
   return answer.lines.length > 0 ? { kind: 'open', answer } : { kind: 'problem', says: answer.message }
 }
@@ -47,10 +53,9 @@ async function sizeOf(url: string): Promise<readonly [number, number]> {
 async function seePicture(file: File, typed: OutlineTyped, signal: AbortSignal): Promise<OutlineSeen> {
   const read = readOutlineInput({
     heightMm: orNothing(typed.height),
-    card: { lineXMm: Number(orNothing(typed.lineX) ?? 100), lineYMm: Number(orNothing(typed.lineY) ?? 100) },
-    ...(typed.lineX === '' || typed.lineY === '' ? { card: undefined } : {}),
+    card: { lineXMm: numberOf(typed.lineX), lineYMm: numberOf(typed.lineY) },
   })
-  if (!read.ok) return { kind: 'problem', says: read.issues.map((issue) => issue.message).join('; ') }
+  if (!read.ok) return sayIssues(read.issues)
   const url = URL.createObjectURL(file)
   try {
     const size = await sizeOf(url)

@@ -6,6 +6,7 @@ import { sayArchived, sayCut } from '@/server/services/cut-layout'
 import { lengthsOfJob } from '@/server/services/job-lengths'
 import { itemsOfPieces, layoutSheetOf, reservedOn } from '@/server/services/layout-items'
 import { planOptions } from '@/server/services/piece-plan'
+import { stockOf } from '@/server/services/supply'
 import { workshop } from '@/server/workshop'
 import { LayoutTable } from '@/ui/layout/layout-table'
 import { LengthPlans } from '@/ui/layout/length-plans'
@@ -89,7 +90,7 @@ export default async function LayoutPage({ params }: { params: Promise<{ jobId: 
         ownBlade={own ? own.blade : null}
         marginMm={draft?.marginMm ?? preferences.marginMm}
       />
-      <LengthPlans groups={lengthsOfJob(pieces, repositories.drawer.all(), options, preferences.kerfMm)} />
+      <LengthPlans groups={lengthsOfJob(pieces, stockOf(repositories), options, preferences.kerfMm)} />
     </>
   )
 }

@@ -1,5 +1,5 @@
 import type { Point } from '../../geometry/point'
-import { MARK_AT_MM, MARK_CENTRES, MARK_MM } from '../card'
+import { MARK_AT_MM, MARK_CENTRES, MARK_CORNERS } from '../card'
 import { homographyOf, mapPoint } from './homography'
 import type { Mark } from './marks'
 
@@ -14,13 +14,6 @@ export type Found =
   | { readonly kind: 'few'; readonly hidden: readonly string[] }
   | { readonly kind: 'mirrored' }
 
-const HALF = MARK_MM / 2
-const AROUND: readonly Point[] = [
-  [-HALF, HALF],
-  [HALF, HALF],
-  [HALF, -HALF],
-  [-HALF, -HALF],
-]
 /** A corner may lie this share of a mark's side away from where a plane would show it: lenses bend, but not that much. */
 const MAY_BE_OFF = 0.5
 
@@ -30,7 +23,7 @@ const cornerName = ([x, y]: Point) => `${y > 0 ? 'upper' : 'lower'} ${x > 0 ? 'r
 function sightingsAt(marks: readonly Mark[], centres: readonly Point[], bottomUp: boolean): Sighting[] {
   return marks.flatMap((mark, i) =>
     mark.corners.map((pixel, k): Sighting => {
-      const [x, y] = AROUND[k] ?? [0, 0]
+      const [x, y] = MARK_CORNERS[k] ?? [0, 0]
       const [cx, cy] = centres[i] ?? [0, 0]
       return { cardMm: [cx + x, cy + (bottomUp ? -y : y)], pixel }
     }),

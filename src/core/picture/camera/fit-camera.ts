@@ -1,5 +1,6 @@
 import type { Point } from '../../geometry/point'
 import { fitSquares } from '../../numerics/levenberg'
+import { median } from '../../numerics/median'
 import type { Picture } from '../picture'
 import { type Camera, slopeOf, type Triple, undoLens } from './camera'
 import type { Sighting } from './corners'
@@ -128,7 +129,7 @@ export function fitCamera(sightings: readonly Weighed[], picture: Picture, known
   const start = [0, 0, 0, first.lens[0], first.lens[1], 0, 0, 0, 0, 0, 0, first.bowMm[0], first.bowMm[1]]
   const rough = cameraFrom(first, size, solve(sightings, first, start).at)
   const sizes = sightings.map((one) => Math.hypot(...offOf(rough, one)))
-  const limit = Math.max(0.4, 5 * ([...sizes].sort((a, b) => a - b)[sizes.length >> 1] ?? 0))
+  const limit = Math.max(0.4, 5 * median(sizes))
   const kept = sightings.filter((_, i) => (sizes[i] ?? 0) <= limit)
   const again = [0, 0, 0, rough.lens[0], rough.lens[1], 0, 0, 0, 0, 0, 0, rough.bowMm[0], rough.bowMm[1]]
   const { at, covariance } = solve(kept, rough, again)

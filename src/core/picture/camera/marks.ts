@@ -1,5 +1,7 @@
+import { whereLinesMeet } from '../../geometry/meet'
 import type { Point } from '../../geometry/point'
-import { CELL_MM, isCellBlack, MARK_CODES, MARK_MM } from '../card'
+import { median } from '../../numerics/median'
+import { CELL_MM, isCellBlack, MARK_CODES, MARK_CORNERS, MARK_MM } from '../card'
 import { steepest } from '../edge/step-along'
 import { lumaAt, type Picture, type SmallPicture } from '../picture'
 import { findDarkSquares } from './dark-spots'
@@ -14,12 +16,6 @@ export interface Mark {
 }
 
 const HALF = MARK_MM / 2
-const SQUARE: readonly Point[] = [
-  [-HALF, HALF],
-  [HALF, HALF],
-  [HALF, -HALF],
-  [-HALF, -HALF],
-]
 const CELLS = [0, 1, 2, 3]
 const POINTS_A_SIDE = 24
 const SAMPLE_PX = 0.5
@@ -43,18 +39,14 @@ function lineThrough(points: readonly Point[]): Line | undefined {
     const found: Line = { at, along: [Math.cos(angle), Math.sin(angle)] }
     line = found
     const off = (p: Point) => Math.abs((p[0] - at[0]) * found.along[1] - (p[1] - at[1]) * found.along[0])
-    const limit = Math.max(0.3, 2.5 * (kept.map(off).sort((a, b) => a - b)[kept.length >> 1] ?? 0))
+    const limit = Math.max(0.3, 2.5 * median(kept.map(off)))
     kept = points.filter((point) => off(point) < limit)
   }
   return line
 }
 
 function meet(a: Line | undefined, b: Line | undefined): Point | undefined {
-  if (!a || !b) return undefined
-  const cross = a.along[0] * b.along[1] - a.along[1] * b.along[0]
-  if (Math.abs(cross) < 1e-6) return undefined
-  const t = ((b.at[0] - a.at[0]) * b.along[1] - (b.at[1] - a.at[1]) * b.along[0]) / cross
-  return [a.at[0] + t * a.along[0], a.at[1] + t * a.along[1]]
+  return a && b && whereLinesMeet(a.at, a.along, b.at, b.along)
 }
 
 /** The border of a side, felt from the ink outwards. */
@@ -96,7 +88,7 @@ const brightAt = (picture: Picture, map: Homography) => (x: number, y: number) =
 
 /** Cells of a mark as they are, black or not, row by row; undefined where its border is not dark against what lies round it. */
 function cellsOf(picture: Picture, corners: readonly Point[]): boolean[] | undefined {
-  const map = homographyOf(SQUARE, corners)
+  const map = homographyOf(MARK_CORNERS, corners)
   if (!map) return undefined
   const bright = brightAt(picture, map)
   const ring = (half: number) => {

@@ -1,4 +1,6 @@
+import { whereLinesMeet } from '../../geometry/meet'
 import type { Outline, Point } from '../../geometry/point'
+import { median } from '../../numerics/median'
 import { makeSquares } from '../../numerics/squares'
 
 /** A curve of the second power through points of a line, in a frame of its own. */
@@ -36,7 +38,7 @@ export function fitLocally(points: Outline, power: 1 | 2): LocalCurve | undefine
     factors = [solved[0] ?? 0, solved[1] ?? 0, solved[2] ?? 0]
     const offs = own.map(([x, y]) => Math.abs(y - heightAt(factors, x)))
     left = Math.sqrt(offs.reduce((sum, off) => sum + off * off, 0) / offs.length)
-    const scale = 1.4826 * ([...offs].sort((a, b) => a - b)[offs.length >> 1] ?? 0) + 1e-6
+    const scale = 1.4826 * median(offs) + 1e-6
     weights = offs.map((off) => Math.min(1, (TRUSTED * scale) / Math.max(off, 1e-12)))
   }
   return { origin: middle, along, factors: [factors[0] ?? 0, factors[1] ?? 0, factors[2] ?? 0], leftMm: left }
@@ -59,9 +61,6 @@ export function meeting(a: LocalCurve, b: LocalCurve): { readonly at: Point; rea
     return [(along[0] - factors[1] * along[1]) / size, (along[1] + factors[1] * along[0]) / size]
   }
   const [u, v] = [wayOf(a), wayOf(b)]
-  const [p, q] = [onCurve(a, a.origin), onCurve(b, b.origin)]
-  const cross = u[0] * v[1] - u[1] * v[0]
-  if (Math.abs(cross) < 1e-6) return undefined
-  const t = ((q[0] - p[0]) * v[1] - (q[1] - p[1]) * v[0]) / cross
-  return { at: [p[0] + t * u[0], p[1] + t * u[1]], turnRad: Math.atan2(cross, u[0] * v[0] + u[1] * v[1]) }
+  const at = whereLinesMeet(onCurve(a, a.origin), u, onCurve(b, b.origin), v)
+  return at && { at, turnRad: Math.atan2(u[0] * v[1] - u[1] * v[0], u[0] * v[0] + u[1] * v[1]) }
 }

@@ -1,3 +1,4 @@
+import { median } from '../../numerics/median'
 import { edgesByColour } from './colour-edge'
 import { edgeBesideShade } from './shaded-edge'
 import { peakBetween } from './step-along'
@@ -43,7 +44,7 @@ function blurSamples(stored: readonly Across[], edges: readonly Told[]): number 
     }
     return [(fall(1) + fall(-1)) / 2.355]
   })
-  return widths.sort((a, b) => a - b)[widths.length >> 1] ?? 0
+  return median(widths)
 }
 
 /** What telephones blur by where no edge tells it, pixels (common practice, no source). */

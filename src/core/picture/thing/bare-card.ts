@@ -1,3 +1,4 @@
+import { median } from '../../numerics/median'
 import { makeSquares } from '../../numerics/squares'
 import type { Field } from './field'
 
@@ -71,7 +72,7 @@ function surfaceThrough(field: Field, values: Float32Array, places: readonly num
       termsAt(field, at, terms)
       offs[i] = Math.abs((values[at] ?? 0) - levelOf(factors, terms))
     }
-    limit = 3 * 1.4826 * (offs.sort((a, b) => a - b)[offs.length >> 1] ?? 0) + 0.002
+    limit = 3 * 1.4826 * median(offs) + 0.002
   }
   return factors
 }

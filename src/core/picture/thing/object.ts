@@ -1,7 +1,8 @@
+import { median } from '../../numerics/median'
 import type { Mask } from '../pieces'
 import { type BareCard, bareCardFrom } from './bare-card'
 import { type Field, PIXEL_MM } from './field'
-import { closed, countOn, filled, grown, largestPiece, opened, shrunk, spread } from './mask'
+import { closed, filled, grown, largestPiece, opened, shrunk, spread } from './mask'
 
 /** What lies on the card: where, and how it differs from the card. */
 export interface Lying {
@@ -13,8 +14,6 @@ export interface Lying {
   /** Places of the thing within a millimetre of the field's edge. */
   readonly atEdge: number
   readonly nextLargest: number
-  /** Whether light that burns out lies on the thing. */
-  readonly glare: boolean
 }
 
 /** Steps that bare card does not make: between neighbours, and over three places. */
@@ -40,8 +39,8 @@ function edgeOfColour(field: Field): number {
   const rings = Array.from({ length: most + 1 }, (): number[] => [])
   for (let at = 0; at < field.luma.length; at++) rings[withinEdge(field, at)]?.push(at)
   const inner = rings[most] ?? []
-  const red = middleOf(inner.map((at) => field.red[at] ?? 0))
-  const blue = middleOf(inner.map((at) => field.blue[at] ?? 0))
+  const red = median(inner.map((at) => field.red[at] ?? 0))
+  const blue = median(inner.map((at) => field.blue[at] ?? 0))
   const hasColour = (at: number) => Math.hypot((field.red[at] ?? 0) - red, (field.blue[at] ?? 0) - blue) < FIELD.colour
   let edge = most
   while (edge > 0 && (rings[edge - 1]?.filter(hasColour).length ?? 0) > FIELD.share * (rings[edge - 1]?.length ?? 1)) edge--
@@ -52,7 +51,7 @@ function* placesOf(field: Field, is: (at: number) => boolean): Generator<number>
   for (let at = 0; at < field.luma.length; at++) if (is(at)) yield at
 }
 
-export const colourOff = (field: Field, bare: BareCard, at: number): number =>
+const colourOff = (field: Field, bare: BareCard, at: number): number =>
   Math.hypot((field.red[at] ?? 0) - (bare.red[at] ?? 0), (field.blue[at] ?? 0) - (bare.blue[at] ?? 0))
 const darkerBy = (field: Field, bare: BareCard, at: number) => (field.luma[at] ?? 0) - (bare.luma[at] ?? 0)
 
@@ -67,19 +66,23 @@ function reachBare(field: Field, bare: BareCard, isRing: (at: number) => boolean
   })
 }
 
-const middleOf = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1] ?? 0
-
 function asOneThing(mask: Mask) {
   const { piece, next } = largestPiece(filled(closed(mask, 2)))
   return { mask: opened(piece, 2), next }
 }
 
+/** By how much the middle of what a mask covers differs from bare card. */
+function differenceOf(field: Field, bare: BareCard, core: Mask): Pick<Lying, 'colourApart' | 'lighter'> {
+  const inside = [...placesOf(field, (at) => core.on[at] === 1)]
+  return {
+    colourApart: median(inside.map((at) => colourOff(field, bare, at))),
+    lighter: median(inside.map((at) => darkerBy(field, bare, at))),
+  }
+}
+
 /** Takes a shadow away that lies beside a thing: of the card's colour, darker than the card and lighter than the thing. */
 function withoutShadow(field: Field, bare: BareCard, mask: Mask, glare: Mask): Mask {
-  const core = shrunk(mask, Math.round(1 / PIXEL_MM))
-  const inside = [...placesOf(field, (at) => core.on[at] === 1)]
-  const colourApart = middleOf(inside.map((at) => colourOff(field, bare, at)))
-  const lighter = middleOf(inside.map((at) => darkerBy(field, bare, at)))
+  const { colourApart, lighter } = differenceOf(field, bare, shrunk(mask, Math.round(1 / PIXEL_MM)))
   const near = grown(glare, Math.round(GLARE_KEEP_MM / PIXEL_MM))
   const isShadow = (at: number) => {
     const dark = darkerBy(field, bare, at)
@@ -119,15 +122,11 @@ export function findThing(field: Field): Lying {
   const whole = asOneThing(raw)
   const glare = glareOn(field, bare, whole.mask)
   const { mask, next } = asOneThing(withoutShadow(field, bare, whole.mask, glare))
-  const core = shrunk(mask, 2)
-  const inside = [...placesOf(field, (at) => core.on[at] === 1)]
   return {
     mask,
     bare,
-    colourApart: middleOf(inside.map((at) => colourOff(field, bare, at))),
-    lighter: middleOf(inside.map((at) => darkerBy(field, bare, at))),
+    ...differenceOf(field, bare, shrunk(mask, 2)),
     atEdge: [...placesOf(field, (at) => whole.mask.on[at] === 1 && withinEdge(field, at) < from + 1 / PIXEL_MM)].length,
     nextLargest: Math.max(next, whole.next),
-    glare: countOn(glare) > 0,
   }
 }
