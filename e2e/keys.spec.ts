@@ -95,6 +95,53 @@ const TRIES: Readonly<Record<KeyId, (page: Page) => Promise<void>>> = {
     await page.keyboard.press('Control+z')
     await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
   },
+  pinBlank: async (page) => {
+    await alive(page, '/layout/3')
+    await blank(page).press('p')
+    await expect(page.getByTestId('pin')).toHaveCount(1)
+    const before = await blank(page).boundingBox()
+    await page.keyboard.press('ArrowLeft')
+    await page.keyboard.press('p')
+    await expect(page.getByTestId('pin')).toHaveCount(0)
+    expect((await blank(page).boundingBox())?.x).toBeCloseTo(before?.x ?? 0, 3)
+    await page.keyboard.press('Control+z')
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
+  },
+  takeOffBlank: async (page) => {
+    await alive(page, '/layout/3')
+    await expect(blank(page)).toBeVisible()
+    const blanks = page.getByRole('group', { name: 'Sheet with blanks' }).getByRole('button')
+    const before = await blanks.count()
+    await blank(page).press('Delete')
+    await expect(blanks).toHaveCount(before - 1)
+    await page.keyboard.press('Control+z')
+    await expect(blanks).toHaveCount(before)
+  },
+  allBlanks: async (page) => {
+    await alive(page, '/layout/3')
+    await expect(blank(page)).toBeVisible()
+    const blanks = page.getByRole('group', { name: 'Sheet with blanks' }).getByRole('button')
+    const count = await blanks.count()
+    await blank(page).press('Control+a')
+    await expect(page.getByRole('region', { name: 'Selected' })).toContainText(`${count} blanks selected`)
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('region', { name: 'Selected' })).toBeHidden()
+  },
+  nextCut: async (page) => {
+    await alive(page, '/layout/3/saw')
+    await expect(page.getByText(/^Cut 1 of/)).toBeVisible()
+    await page.keyboard.press('Space')
+    await expect(page.getByText(/^Cut 2 of/)).toBeVisible()
+    await page.reload()
+    await expect(page.getByText(/^Cut 2 of/)).toBeVisible()
+  },
+  backCut: async (page) => {
+    await alive(page, '/layout/3/saw')
+    await page.keyboard.press('Space')
+    await expect(page.getByText(/^Cut 2 of/)).toBeVisible()
+    await page.keyboard.press('u')
+    await expect(page.getByText(/^Cut 1 of/)).toBeVisible()
+  },
   done: async (page) => {
     await alive(page, '/bench/5')
     const before = await page.getByTestId('piece-number').innerText()

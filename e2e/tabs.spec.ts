@@ -124,6 +124,17 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     },
   },
   backUp: { path: '/settings', ready: (page) => press(page.getByRole('button', { name: 'Back up now' }))() },
+  chooseCuts: {
+    path: '/layout/3/saw',
+    ready: async (page) => {
+      await expect(page.getByLabel('Blade', { exact: true })).toBeVisible()
+      return () => page.getByLabel('Blade', { exact: true }).selectOption('on')
+    },
+    meanwhile: async (page) => {
+      await page.getByLabel('Left to file', { exact: true }).selectOption('0.30')
+      await saved(page)
+    },
+  },
   correctStock: {
     path: '/drawer',
     ready: async (page) => {
@@ -554,6 +565,7 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
   addTool: 'adds',
   archiveThing: 'undo',
   backUp: 'adds',
+  chooseCuts: 'undo',
   correctStock: 'undo',
   correctTool: 'undo',
   countTool: 'undo',

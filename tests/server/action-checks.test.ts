@@ -88,6 +88,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   addTool: () => ({ kind: 'drill', label: 'new' }),
   archiveThing: () => ({ kind: 'tool', id: toolId('blade') }),
   backUp: () => ({}),
+  chooseCuts: () => ({ id: layoutId, lines: { x: { side: 'on' } } }),
   correctStock: () => ({ id: 1, label: 'S-1', alloy: 'copper-c110', thickness: '0.9', temper: 'hard' }),
   correctTool: () => ({ id: toolId('blade'), label: '4/0, the blue packet', size: '4/0' }),
   countTool: () => ({ id: toolId('blade'), change: -1, reason: 'broke' }),

@@ -3,10 +3,9 @@ import type { Drawing } from '../drawing/drawing'
 import type { Check } from '../forms/contract'
 import { rectangleOutline } from '../geometry/outline'
 import type { Point } from '../geometry/point'
-import { STANDARD_DRILLS } from '../tables/drills/drills'
+import { bestBlade, gradeOf, missOf, ownBlades, type SawBlade, startingBit, teethOf } from '../sawing'
 import { figureOf } from '../tables/figures'
 import { BLADES, kerfOfMm, pilotMm, teethInMetal, teethLimits } from '../tables/saws/blades'
-import { type Bench, type OwnTool, usable } from '../toolwall/tools'
 import { angleDeg, thicknessMm } from '../units/fields'
 import { formatPlain } from '../units/format'
 import { derive, given, type WorkingLog } from '../working/derive'
@@ -21,45 +20,11 @@ const input = z.strictObject({
   ...benchFields(),
 })
 type Input = z.output<typeof input>
-/** What is sawn, and by whose figures it is judged. */
-type Sheet = Pick<Input, 'thicknessMm' | 'tiltDeg' | 'figures'>
 
 /** Blades named beside the best. */
 const MOST_SHOWN = 7
 
-interface Candidate {
-  readonly name: string
-  readonly widthMm: number
-  readonly thicknessMm: number
-  readonly teethPerCm: number
-  readonly owned: boolean
-}
-
-function ownBlades(tools: readonly OwnTool[]): Candidate[] {
-  return usable(tools, 'blade').flatMap((tool) => {
-    const { widthMm, teethPerCm } = tool.facts ?? {}
-    return widthMm && teethPerCm ? [{ name: tool.label, thicknessMm: tool.size, widthMm, teethPerCm, owned: true }] : []
-  })
-}
-
-function teethOf(blade: Candidate, input: Sheet): number {
-  return teethInMetal(blade.teethPerCm, input.thicknessMm, (input.tiltDeg * Math.PI) / 180)
-}
-
-function gradeOf(blade: Candidate, sheet: Sheet): ToolPick['grade'] {
-  const teeth = teethOf(blade, sheet)
-  const limits = teethLimits(sheet.figures)
-  if (teeth >= limits.aimLeast && teeth <= limits.aimMost) return 'right'
-  return teeth >= limits.least && teeth <= limits.most ? 'usable' : 'no'
-}
-
-/** How far the count of teeth is from the middle of what is aimed at, as a ratio. */
-function missOf(blade: Candidate, sheet: Sheet): number {
-  const { aimLeast, aimMost } = teethLimits(sheet.figures)
-  return Math.abs(Math.log(teethOf(blade, sheet) / Math.sqrt(aimLeast * aimMost)))
-}
-
-function pickOf(blade: Candidate, input: Input): ToolPick {
+function pickOf(blade: SawBlade, input: Input): ToolPick {
   const teeth = teethOf(blade, input)
   const limits = teethLimits(input.figures)
   const words = [
@@ -79,20 +44,13 @@ function pickOf(blade: Candidate, input: Input): ToolPick {
   }
 }
 
-function bestBlade(blades: readonly Candidate[], input: Sheet): Candidate | undefined {
-  return [...blades].sort((a, b) => missOf(a, input) - missOf(b, input))[0]
+function sayBit(blade: SawBlade, input: Input): string {
+  const bit = startingBit(blade, input.owned)
+  if (!bit) return `${formatPlain(pilotMm(blade), 2)} mm`
+  return `${bit.name} (${bit.isOwn ? 'yours, ' : ''}${formatPlain(bit.diameterMm, 2)} mm)`
 }
 
-/** Smallest drill that passes the blade: the smith's own first, else the number drills. */
-function pilotFor(blade: Candidate, input: Input): string {
-  const need = pilotMm(blade)
-  const own = usable(input.owned, 'drill').find((tool) => tool.size >= need)
-  if (own) return `${own.label} (yours, ${formatPlain(own.size, 2)} mm)`
-  const number = STANDARD_DRILLS.filter((drill) => drill.series === 'number' && drill.diameterMm >= need).at(-1)
-  return number ? `${number.name} (${formatPlain(number.diameterMm, 2)} mm)` : `${formatPlain(need, 2)} mm`
-}
-
-function checksOf(blade: Candidate, input: Input): Check[] {
+function checksOf(blade: SawBlade, input: Input): Check[] {
   const teeth = teethOf(blade, input)
   const { aimLeast, aimMost } = teethLimits(input.figures)
   const checks: Check[] = []
@@ -128,7 +86,7 @@ function checksOf(blade: Candidate, input: Input): Check[] {
 }
 
 /** The blade upright with its teeth in the section of the sheet, all to one scale. */
-function draw(blade: Candidate, input: Input): Drawing {
+function draw(blade: SawBlade, input: Input): Drawing {
   const t = input.thicknessMm
   const pitch = 10 / blade.teethPerCm
   const reach = Math.max(2.5 * t, 4 * pitch)
@@ -170,7 +128,7 @@ function draw(blade: Candidate, input: Input): Drawing {
   }
 }
 
-function workOut(log: WorkingLog, blade: Candidate, input: Input): void {
+function workOut(log: WorkingLog, blade: SawBlade, input: Input): void {
   derive(log, {
     label: 'Teeth in the metal',
     formula: 't·n/10/cos(a)',
@@ -200,13 +158,6 @@ function workOut(log: WorkingLog, blade: Candidate, input: Input): void {
   })
 }
 
-/** The kerf in mm of the smith's own best blade for a sheet, or undefined where none of them suits it. */
-export function ownKerf(thicknessMm: number, { tools, figures }: Bench): { readonly kerfMm: number; readonly blade: string } | undefined {
-  const sheet = { thicknessMm, tiltDeg: 0, figures }
-  const best = bestBlade(ownBlades(tools), sheet)
-  return best && gradeOf(best, sheet) !== 'no' ? { kerfMm: kerfOfMm(best, figures), blade: best.name } : undefined
-}
-
 export const bladeAdviser = defineAdviser({
   id: 'blade',
   title: 'Saw blade for a thickness',
@@ -214,7 +165,7 @@ export const bladeAdviser = defineAdviser({
   input,
   example: { thicknessMm: '21 ga' },
   advise: (input) => {
-    const all = BLADES.map((blade): Candidate => ({ ...blade, owned: false }))
+    const all = BLADES.map((blade): SawBlade => ({ ...blade, owned: false }))
     const own = ownBlades(input.owned)
     const right = bestBlade(all, input)
     const mine = bestBlade(own, input)
@@ -226,7 +177,7 @@ export const bladeAdviser = defineAdviser({
     const nearest = [...all].sort((a, b) => missOf(a, input) - missOf(b, input)).slice(0, MOST_SHOWN)
     const shown = all.filter((blade) => nearest.includes(blade))
     return {
-      answer: `${best.name} blade: ${teethOf(best, input).toFixed(1)} teeth in the metal, kerf ${formatPlain(kerfOfMm(best, input.figures), 2)} mm, start from ${pilotFor(best, input)}`,
+      answer: `${best.name} blade: ${teethOf(best, input).toFixed(1)} teeth in the metal, kerf ${formatPlain(kerfOfMm(best, input.figures), 2)} mm, start from ${sayBit(best, input)}`,
       reason: 'Two to three teeth in the metal cut cleanly; under one and a half they snag, over four they clog.',
       picks: [...own, ...shown.filter((blade) => !own.some((item) => item.name === blade.name))].map((blade) => pickOf(blade, input)),
       missing:

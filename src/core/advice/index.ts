@@ -1,3 +1,2 @@
-export { ownKerf } from './blade'
 export type { Advice, AdviceRun, Faces, Ladder, Picture, ToolPick } from './contract'
 export { ADVISER_IDS, ADVISERS, type AdviserId, findAdviser } from './registry'

@@ -7,6 +7,7 @@ import { cutLengths, lengthsInput } from '../lengths'
 import { findInTables } from '../lookup'
 import { formRoute } from '../piece'
 import { type TemperInput, type TemperWalk, temperBands, temperInput, walkTemper } from '../route'
+import { sawPlan, sawPlanInput } from '../sawing'
 import { parseSize } from '../sizes'
 import { objectOfFields, readChecked } from '../sizes/read-fields'
 import { SOURCES } from '../sources/sources'
@@ -138,6 +139,12 @@ export function lengths(raw: unknown): DoorAnswer {
   return parsed.success ? { ok: true, body: cutLengths(parsed.data) } : badInput('Lengths', parsed.error)
 }
 
+/** Puts the lines of blanks that lie on a sheet in order to be cut. */
+export function saw(raw: unknown): DoorAnswer {
+  const parsed = sawPlanInput.safeParse(raw, { error: plainWords })
+  return parsed.success ? { ok: true, body: sawPlan(parsed.data) } : badInput('Saw plan', parsed.error)
+}
+
 /** Walks a route of operations through the metal. */
 export function temper(raw: unknown): DoorAnswer {
   const object = z.record(z.string(), z.unknown(), { error: 'an object of fields' }).safeParse(raw)
@@ -165,6 +172,7 @@ export const COMMANDS: ReadonlyMap<string, (raw: unknown, clock: Clock) => DoorA
   ['layout', layout],
   ['lengths', lengths],
   ['route', route],
+  ['saw-plan', saw],
   ['table', readTable],
   ['temper', temper],
 ])

@@ -27,6 +27,8 @@ export interface Placement extends Pose {
   readonly id: string
   readonly copy: number
   readonly sheet: string
+  /** Held where it lies: a search lays the others round it. */
+  readonly pinned?: boolean | undefined
 }
 
 /** The sheets of an instance in the order in which they are used up: by `costRank`, then the smallest first. One container is a sheet. */

@@ -137,6 +137,8 @@ export const FIGURES: Readonly<Record<string, Figure>> = {
   'teeth-least': figure('Teeth in the metal, at the least', 'count', 1.5, [0.5, 6]),
   'teeth-most': figure('Teeth in the metal, at the most', 'count', 4, [1, 12]),
   'blade-set': figure('Kerf over the blade’s thickness', 'mm', 0.03, [0, 0.3], 'low'),
+  'saw-rate': figure('Metal a saw cuts in a minute', 'mm2', 30, [3, 300], 'low'),
+  'blade-life': figure('Metal a saw blade cuts before it breaks', 'mm2', 500, [20, 20_000], 'low'),
   'grit-skip': figure('Grit skip: next is finer by at most', 'ratio', 2, [1.1, 5]),
   'grit-gain': figure('Grit gain: next is finer by at least', 'ratio', 1.25, [1, 3]),
   'solder-gap': figure('Between two solders’ flows', '°C', 20, [0, 100]),

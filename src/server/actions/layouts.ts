@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { lineChoices } from '@/core/sawing'
 import { cutLayout as cut, putBackCut as putBack, sayCut } from '../services/cut-layout'
 import { ownAction, refuse } from './action'
 
@@ -19,6 +20,7 @@ const layoutSchema = z.object({
         x: place,
         y: place,
         rotationDeg: z.number().min(-3600).max(3600),
+        pinned: z.boolean().optional(),
       }),
     )
     .max(5000),
@@ -50,6 +52,23 @@ export const saveLayout = ownAction({
   already: ({ layouts }, input) => {
     const draft = layouts.draftOf(input.jobId)
     return draft ? { ok: true, id: draft.id, revision: draft.revision } : refuse('This layout is no longer there.', [], 'gone')
+  },
+})
+
+/** Keeps what is chosen for the lines of a layout: the side the blade keeps to, the way they are cut. */
+export const chooseCuts = ownAction({
+  input: z.object({ id: z.number(), lines: lineChoices }),
+  against: ({ layouts }, { id }) => {
+    const layout = layouts.one(id)
+    return layout && { revision: layout.revision, lines: null }
+  },
+  run: ({ layouts }, { id, lines }) =>
+    layouts.chooseLines(id, lines)
+      ? { ok: true, revision: layouts.one(id)?.revision ?? 1 }
+      : refuse('This layout has been cut: its lines are as they were cut.', [], 'gone'),
+  already: ({ layouts }, { id }) => {
+    const layout = layouts.one(id)
+    return layout ? { ok: true, revision: layout.revision } : refuse('This layout is no longer there.', [], 'gone')
   },
 })
 

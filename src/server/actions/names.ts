@@ -6,6 +6,7 @@ export const ACTION_NAMES = [
   'addTool',
   'archiveThing',
   'backUp',
+  'chooseCuts',
   'correctStock',
   'correctTool',
   'countTool',

@@ -3,7 +3,7 @@ import { startTray } from './bench'
 import { backUp, openWorkshop, restoreBackup, sendAwayDevice } from './data'
 import { addStock, correctStock, duplicateStock, measureStock } from './drawer'
 import { addPiece, duplicateJob, saveJob } from './jobs'
-import { cutLayout, putBackCut, saveLayout } from './layouts'
+import { chooseCuts, cutLayout, putBackCut, saveLayout } from './layouts'
 import type { ActionName } from './names'
 import { describePiece, duplicatePiece, moveRevision, saveDesign } from './pieces'
 import { keepFigure, keepTrials, saveSettings } from './settings'
@@ -17,6 +17,7 @@ export const ACTIONS = {
   addTool,
   archiveThing,
   backUp,
+  chooseCuts,
   correctStock,
   correctTool,
   countTool,

@@ -1,13 +1,7 @@
-import {
-  answerLayout,
-  findIllegal,
-  type LayoutAnswer,
-  type LayoutInput,
-  type Placement,
-  placedRegion,
-  type Remnant,
-  remnantsOf,
-} from '@/core/layout'
+import { answerLayout, findIllegal, type LayoutAnswer, type LayoutInput, type Placement, type Remnant, remnantsOf } from '@/core/layout'
+import { type LineChoices, placedBlanks, sawPlan } from '@/core/sawing'
+import type { OwnFigures } from '@/core/tables'
+import type { OwnTool } from '@/core/toolwall'
 import type { LayoutPrint } from '../export/layout-pdf'
 
 /** Tells the one who waits how far a task is, 0 to 1. */
@@ -18,17 +12,25 @@ function pack(input: LayoutInput): LayoutAnswer {
   return answerLayout(input, () => (performance.now() - began) / 1000)
 }
 
-/** What a cut would leave of the first sheet, and what stands against it. */
-function afterCut({ instance, placements }: { readonly instance: LayoutInput; readonly placements: readonly Placement[] }) {
+interface CutTask {
+  readonly instance: LayoutInput
+  readonly placements: readonly Placement[]
+  readonly lines: LineChoices
+  /** Of the saw. Blanks may have to lie further apart, for other ways to cut them. */
+  readonly kerfMm: number
+  readonly tools: readonly OwnTool[]
+  readonly figures: OwnFigures
+}
+
+/** What a cut would leave of the first sheet, how much metal it saws through, and what stands against it. */
+function afterCut({ instance, placements, lines, kerfMm, tools, figures }: CutTask) {
   const illegal = findIllegal(instance, placements)
   const [sheet] = instance.sheets ?? []
-  const items = new Map(instance.items.map((item) => [item.id, item]))
-  const blanks = placements.flatMap((place) => {
-    const item = items.get(place.id)
-    return item ? [placedRegion(item, place)] : []
-  })
-  const remnants: Remnant[] = illegal.length === 0 && sheet ? remnantsOf(sheet, blanks, instance.kerfMm) : []
-  return { illegal, remnants }
+  if (illegal.length > 0 || !sheet) return { illegal, remnants: [] as Remnant[], sawnMm2: 0 }
+  const blanks = placedBlanks(instance, placements, (id) => id)
+  const { thicknessMm } = sheet
+  const { sawnMm } = sawPlan({ sheet, thicknessMm, kerfMm, blanks, lines, tools, figures })
+  return { illegal, remnants: remnantsOf(sheet, blanks, instance.kerfMm), sawnMm2: sawnMm * thicknessMm }
 }
 
 /** What may take long, and so runs in a thread of its own; each is handed its input and a way to tell how far it is. Inputs and answers are plain data; what one task alone needs is loaded by it. */

@@ -1,8 +1,10 @@
 import { ILLEGAL_WORDS, type Illegality, type LayoutInput } from '@/core/layout'
+import { spacingOf } from '@/core/sawing'
 import type { Cut, Repositories, Stock, StoredLayout } from '../db/repositories'
 import { runTask } from '../long/run-task'
 import { itemsOfPieces, layoutSheetOf, reservedOn } from './layout-items'
 import { planOptions } from './piece-plan'
+import { sawBench } from './saw-plan'
 
 export type CutResult = { readonly ok: true; readonly remnants: readonly string[] } | { readonly ok: false; readonly message: string }
 
@@ -11,7 +13,7 @@ const CUT_SECONDS = 30
 /** The instance a stored layout was made from, as the designs and the drawer stand now; other jobs' blanks on the sheet are taken. */
 export function instanceOf(
   repositories: Repositories,
-  layout: Pick<StoredLayout, 'jobId' | 'sheetId' | 'kerfMm' | 'marginMm'>,
+  layout: Pick<StoredLayout, 'jobId' | 'sheetId' | 'kerfMm' | 'marginMm'> & Partial<Pick<StoredLayout, 'lines'>>,
 ): LayoutInput | undefined {
   const stock = repositories.drawer.one(layout.sheetId)
   if (!stock?.outer) return undefined
@@ -21,7 +23,7 @@ export function instanceOf(
   return {
     name: '',
     objective: 'place',
-    kerfMm: layout.kerfMm,
+    kerfMm: Math.max(layout.kerfMm, spacingOf(Object.values(layout.lines ?? {}).map(({ way }) => way))),
     marginMm: layout.marginMm,
     seconds: 10,
     iterations: null,
@@ -92,14 +94,18 @@ export async function cutLayout(repositories: Repositories, id: number): Promise
   const instance = instanceOf(repositories, layout)
   if (!instance || layout.placements.length === 0) return { ok: false, message: 'Nothing is placed on the sheet yet.' }
   const stand = standOf(repositories, layout)
-  const { illegal, remnants } = await runTask('afterCut', { instance, placements: layout.placements }, { seconds: CUT_SECONDS })
+  const { illegal, remnants, sawnMm2 } = await runTask(
+    'afterCut',
+    { instance, placements: layout.placements, lines: layout.lines, kerfMm: layout.kerfMm, ...sawBench(repositories) },
+    { seconds: CUT_SECONDS },
+  )
   const fault = sayIllegal(illegal)
   if (fault) return { ok: false, message: `${fault} Move them first.` }
   return repositories.transaction(() => {
     if (standOf(repositories, layout) !== stand)
       return { ok: false, message: 'The sheet or the layout was changed meanwhile. Look at it again, then cut.' }
     repositories.drawer.move(stock.id, 'in-drawer', 'cut-up')
-    repositories.layouts.cut(layout, { instance, placements: layout.placements })
+    repositories.layouts.cut(layout, { instance, placements: layout.placements }, sawnMm2)
     const labels = nextLabels(repositories, stock.label, remnants.length)
     remnants.forEach((remnant, i) => {
       repositories.drawer.add({ ...stock, label: labels[i] ?? stock.label, outer: remnant.outer, holes: remnant.holes, parentId: stock.id })

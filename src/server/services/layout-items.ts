@@ -25,6 +25,12 @@ export function isItemOf(id: string, pieceId: number): boolean {
   return id.split('/')[0] === `piece-${pieceId}`
 }
 
+/** What each item of a job's layout is called: by its piece. */
+export function namesOfItems({ jobs }: Pick<Repositories, 'jobs'>, jobId: number): (id: string) => string {
+  const pieces = jobs.pieces(jobId)
+  return (id) => pieces.find((piece) => isItemOf(id, piece.id))?.name ?? id
+}
+
 /** The blanks of one part cut from sheet, as many as its pieces take, circles kept exact. */
 function itemsOfPart(piece: Piece, part: PlannedPart): { readonly item: LayoutItem; readonly blank: string }[] {
   const { id, result, isCut } = part

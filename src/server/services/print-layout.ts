@@ -1,16 +1,17 @@
 import * as z from 'zod'
 import { type CutSheetItem, cutSheetSvg } from '@/core/drawing'
-import { findIllegal, type LayoutInput, layoutInput, placedRegion } from '@/core/layout'
+import { findIllegal, type LayoutInput, layoutInput } from '@/core/layout'
+import { placedBlanks } from '@/core/sawing'
 import type { Repositories, StoredLayout } from '../db/repositories'
 import type { LayoutPrint } from '../export/layout-pdf'
 import type { Paper } from '../export/pdf-kit'
 import { instanceOf, sayIllegal } from './cut-layout'
-import { isItemOf } from './layout-items'
+import { namesOfItems } from './layout-items'
 
 const frozenSchema = z.object({ instance: layoutInput })
 
 /** The instance as it was when the layout was cut, or as the design stands now. */
-function instanceFor(repositories: Repositories, layout: StoredLayout): LayoutInput | undefined {
+export function instanceFor(repositories: Repositories, layout: StoredLayout): LayoutInput | undefined {
   const frozen = layout.frozen ? frozenSchema.safeParse(JSON.parse(layout.frozen)) : undefined
   return frozen?.success ? frozen.data.instance : instanceOf(repositories, layout)
 }
@@ -22,12 +23,7 @@ export function printOf(repositories: Repositories, id: number, paper?: Paper): 
   const sheet = instance?.sheets?.[0]
   if (!layout || !instance || !sheet) return undefined
   const settings = repositories.settings.read()
-  const items = new Map(instance.items.map((item) => [item.id, item]))
-  const pieces = repositories.jobs.pieces(layout.jobId)
-  const blanks = layout.placements.flatMap((place) => {
-    const item = items.get(place.id)
-    return item ? [{ name: pieces.find((piece) => isItemOf(place.id, piece.id))?.name ?? place.id, ...placedRegion(item, place) }] : []
-  })
+  const blanks = placedBlanks(instance, layout.placements, namesOfItems(repositories, layout.jobId))
   const job = repositories.jobs.job(layout.jobId)
   const stock = repositories.drawer.one(layout.sheetId)
   return {

@@ -27,7 +27,7 @@ function stateAfter(answer: { readonly ok: boolean; readonly code?: string }): S
  * Saves a thing that changes under the hands: a moment after the last change, and at once when the page is hidden or left. Each write is
  * made against what those before it will have made of the thing.
  */
-export function useSaving<N extends 'saveDesign' | 'saveLayout'>(options: Saving<N>) {
+export function useSaving<N extends 'saveDesign' | 'saveLayout' | 'chooseCuts'>(options: Saving<N>) {
   const act = useAct()
   const [state, setState] = useState<SaveState>('saved')
   const [refusal, setRefusal] = useState('')

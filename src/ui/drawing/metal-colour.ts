@@ -6,5 +6,10 @@ export function metalColour({ blanks }: Pick<FormResult, 'blanks'>) {
   return ALLOYS[blanks[0]?.alloy ?? 'sterling-925'].colour
 }
 
+/** The colour of a metal that is named in stored data; one that is not known is drawn as silver. */
+export function colourOf(alloy: string) {
+  return (Object.values(ALLOYS).find((item) => item.id === alloy) ?? ALLOYS['sterling-925']).colour
+}
+
 /** A part of which the metal is not known yet. */
 export const PLAIN_METAL = { face: '#c3ccd0', edge: '#4f5c60' } as const

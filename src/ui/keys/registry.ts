@@ -4,6 +4,7 @@ export const KEY_PLACES = {
   piece: 'On a piece',
   drawing: 'On a mark of the drawing, the press wheel or the 3D view',
   layout: 'On a blank in the layout',
+  sawing: 'In the saw plan',
   bench: 'At the bench',
 } as const
 export type KeyPlace = keyof typeof KEY_PLACES
@@ -23,11 +24,22 @@ export interface KeyInfo {
 export const KEY_REGISTRY = {
   find: { keys: ['/', 'shift+/'], shown: '/', does: 'go to the ask line', places: ['everywhere'] },
   help: { keys: ['?', 'shift+?'], shown: '?', does: 'show the keys of this view', places: ['everywhere'] },
-  undo: { keys: ['mod+z'], shown: 'Ctrl Z', does: 'take back the last change', places: ['piece', 'layout', 'bench'], inFields: true },
+  undo: {
+    keys: ['mod+z'],
+    shown: 'Ctrl Z',
+    does: 'take back the last change',
+    places: ['piece', 'layout', 'sawing', 'bench'],
+    inFields: true,
+  },
   redo: { keys: ['mod+shift+z', 'mod+y'], shown: 'Ctrl Shift Z', does: 'do it again', places: ['piece', 'layout'], inFields: true },
   nudge: { keys: [], shown: '← ↑ → ↓', does: 'move by a little; Page Up and Page Down by more', places: ['drawing'] },
   moveBlank: { keys: [], shown: '← ↑ → ↓', does: 'move by half a millimetre, with Shift by five', places: ['layout'] },
-  turnBlank: { keys: [], shown: 'R', does: 'turn it', places: ['layout'] },
+  turnBlank: { keys: [], shown: 'R', does: 'turn it a quarter, with Shift by 5°', places: ['layout'] },
+  pinBlank: { keys: [], shown: 'P', does: 'pin it where it lies, or take the pin out', places: ['layout'] },
+  takeOffBlank: { keys: [], shown: 'Delete', does: 'take it off the sheet', places: ['layout'] },
+  allBlanks: { keys: [], shown: 'Ctrl A', does: 'select every blank', places: ['layout'] },
+  nextCut: { keys: ['space'], shown: 'Space', does: 'this cut is made', places: ['sawing'] },
+  backCut: { keys: ['u'], shown: 'U', does: 'back to the cut before', places: ['sawing'] },
   done: { keys: ['space'], shown: 'Space', does: 'the step is done', places: ['bench'] },
   measure: { keys: ['m'], shown: 'M', does: 'measure', places: ['bench'] },
   subTray: { keys: ['s'], shown: 'S', does: 'take up the next sub-tray that is ready', places: ['bench'] },
@@ -49,8 +61,10 @@ export function keysAt(path: string): readonly (readonly [KeyPlace, readonly Key
     ? ['bench', 'everywhere']
     : /^\/pieces\//.test(path)
       ? ['everywhere', 'piece', 'drawing']
-      : /^\/layout\//.test(path)
-        ? ['everywhere', 'layout']
-        : ['everywhere']
+      : /^\/layout\/\d+\/saw/.test(path)
+        ? ['everywhere', 'sawing']
+        : /^\/layout\//.test(path)
+          ? ['everywhere', 'layout']
+          : ['everywhere']
   return places.map((place) => [place, Object.values<KeyInfo>(KEY_REGISTRY).filter((key) => key.places.includes(place))] as const)
 }

@@ -1,36 +1,33 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import Checkbox from '@mui/material/Checkbox'
+import FormControlLabel from '@mui/material/FormControlLabel'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { netAreaMm2 } from '@/core/geometry'
-import type { LayoutItem, Placement } from '@/core/layout'
-import { ALLOYS } from '@/core/metals'
+import type { LayoutItem } from '@/core/layout'
 import { formatPlain } from '@/core/units'
 import { useAct } from '../acting/act-provider'
 import { SaveWords } from '../acting/save-words'
+import { colourOf } from '../drawing/metal-colour'
 import { useSize } from '../drawing/use-size'
 import { KEY_REGISTRY } from '../keys/registry'
 import { useKeys } from '../keys/use-keys'
 import { ChoiceField } from '../shared/choice-field'
 import { TimedProgress } from '../shared/timed-progress'
-import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
+import { BlankCounts } from './blank-counts'
+import { CutAlready, type CutView } from './cut-already'
 import { CutDialog } from './cut-dialog'
-import { PrintLayout } from './print-layout'
+import { LayoutOutput } from './layout-output'
+import { SelectedBlanks } from './selected-blanks'
+import { NOTHING, type Selection } from './selection'
 import { SheetView } from './sheet-view'
+import { Differs, type GoneSheet, Reserved, SheetGone, sheetWords } from './sheet-words'
 import { type DraftLayout, inOrder, SEARCH_SECONDS, type SheetChoice, useLayout, whatDiffers } from './use-layout'
 import { WhichSheet } from './which-sheet'
-
-interface CutView {
-  readonly id: number
-  readonly revision: number
-  readonly label: string
-  readonly count: number
-  readonly canPutBack: boolean
-}
 
 interface LayoutTableProps {
   readonly jobId: number
@@ -40,160 +37,28 @@ interface LayoutTableProps {
   readonly draft: DraftLayout | null
   readonly cut: readonly CutView[]
   /** Where the draft's sheet is no longer whole: what happened, and what is left of it. */
-  readonly gone: { readonly message: string; readonly remnants: readonly { readonly id: number; readonly label: string }[] } | null
+  readonly gone: GoneSheet | null
   readonly kerfMm: number
+  /** What blanks must have between them: the kerf, or more for other ways to cut them than the saw. */
+  readonly gapMm: number
   /** The smith's own blade for this metal, where the wall has one. */
   readonly ownBlade: string | null
   readonly marginMm: number
 }
 
-function colourOf(alloy: string) {
-  return (Object.values(ALLOYS).find((item) => item.id === alloy) ?? ALLOYS['sterling-925']).colour
-}
-
-function sheetWords(sheet: SheetChoice, items: LayoutTableProps['items']): string {
-  const metal = Object.values(ALLOYS).find((item) => item.id === sheet.alloy)?.title ?? sheet.alloy
-  const differs = whatDiffers(sheet, items)
-  return `${sheet.label}, ${metal.toLowerCase()} ${formatPlain(sheet.thicknessMm, 2)}${differs === 'nothing' ? '' : ` (other ${differs})`}`
-}
-
-function Blanks({ items, placements }: Pick<LayoutTableProps, 'items'> & { readonly placements: readonly Placement[] }) {
-  return (
-    <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-      {items.map(({ item, name }) => {
-        const placed = placements.filter((place) => place.id === item.id).length
-        return (
-          <Box
-            component="li"
-            key={item.id}
-            sx={{ display: 'flex', justifyContent: 'space-between', py: 0.75, borderBottom: `1px dotted ${PALETTE.hairline}` }}
-          >
-            <span>{name}</span>
-            <Box className="fig" sx={{ color: placed < item.qty ? PALETTE.fire : PALETTE.verdigris, fontWeight: 700 }}>
-              {placed} of {item.qty}
-            </Box>
-          </Box>
-        )
-      })}
-    </Box>
-  )
-}
-
-/** What was cut of this job: printed again, or put back as long as no remnant was used. */
-function CutAlready({ cut }: { readonly cut: readonly CutView[] }) {
-  const act = useAct()
-  const [problem, setProblem] = useState('')
-  async function putBack(item: CutView) {
-    const done = await act('putBackCut', { id: item.id }, { revision: item.revision })
-    setProblem(done.ok ? `Put back: ${item.label} is whole again.` : done.message)
-  }
-  return (
-    <Box component="section" aria-label="Cut already" sx={{ mt: 2 }}>
-      <Typography variant="h2">Cut already</Typography>
-      {cut.map((item) => (
-        <Box key={item.id} sx={{ py: 0.5, borderBottom: `1px dotted ${PALETTE.hairline}` }}>
-          <Typography>
-            <span className="fig">{item.count}</span> from {item.label}
-          </Typography>
-          <PrintLayout layoutId={item.id} label="Print it" variant="text" />
-          {item.canPutBack ? (
-            <Button variant="text" onClick={() => void putBack(item)}>
-              Put it back
-            </Button>
-          ) : null}
-        </Box>
-      ))}
-      <Typography role="status" variant="body2">
-        {problem}
-      </Typography>
-    </Box>
-  )
-}
-
-/** Says what became of a sheet that was cut, and moves the blanks to what is left of it. */
-function SheetGone({ gone, onMove }: { readonly gone: NonNullable<LayoutTableProps['gone']>; readonly onMove: (id: number) => void }) {
-  return (
-    <Box role="alert" sx={{ borderLeft: `4px solid ${PALETTE.ochre}`, bgcolor: PALETTE.ochreSoft, p: 1.25, mt: 1.5 }}>
-      <Typography>{gone.message}</Typography>
-      {gone.remnants.map((remnant) => (
-        <Button key={remnant.id} sx={{ mt: 1, mr: 1 }} onClick={() => onMove(remnant.id)}>
-          Move to {remnant.label}
-        </Button>
-      ))}
-    </Box>
-  )
-}
-
-function Reserved({ choice }: { readonly choice: SheetChoice }) {
-  if (choice.reserved.length === 0) return null
-  return (
-    <Typography variant="body2" sx={{ mt: 1 }}>
-      Dotted blanks are reserved:{' '}
-      {choice.reserved.map((item, i) => (
-        <span key={item.jobId}>
-          {i > 0 ? ', ' : ''}
-          {item.count} for <Link href={`/layout/${item.jobId}`}>{item.jobTitle}</Link>
-        </span>
-      ))}
-      .
-    </Typography>
-  )
-}
-
-/** What is different about the sheet that was chosen, where none of the blanks can be cut from it as they are. */
-function Differs({ choice, items }: { readonly choice: SheetChoice; readonly items: LayoutTableProps['items'] }) {
-  const differs = whatDiffers(choice, items)
-  const [first] = items
-  if (differs === 'nothing' || !first) return null
-  const metal =
-    Object.values(ALLOYS)
-      .find((alloy) => alloy.id === first.item.alloy)
-      ?.title.toLowerCase() ?? first.item.alloy
-  return (
-    <Typography role="alert" sx={{ borderLeft: `4px solid ${PALETTE.ochre}`, bgcolor: PALETTE.ochreSoft, p: 1, mt: 1 }}>
-      {choice.label} is of another {differs}: these blanks need {metal} {formatPlain(first.item.thicknessMm, 2)} mm.
-    </Typography>
-  )
-}
-
-interface OutputProps {
-  readonly layout: ReturnType<typeof useLayout>
-  readonly layoutId: number
-  readonly onCut: () => void
-}
-
-/** Paper, file and saw: an illegal layout says so on what it prints, and cannot be cut. */
-function Output({ layout, layoutId, onCut }: OutputProps) {
-  const { uid } = useWorkshop()
-  const isLegal = layout.illegal.length === 0
-  const tail = isLegal ? '' : ', as it is'
-  return (
-    <Box sx={{ mt: 2, display: 'grid', gap: 1 }}>
-      <PrintLayout layoutId={layoutId} label={`Print full size (PDF)${tail}`} />
-      <Button href={`/api/layouts/${layoutId}/svg?of=${uid}`}>Download SVG{tail}</Button>
-      <Button disabled={!isLegal || layout.busy} onClick={onCut}>
-        Cut: take it off the sheet
-      </Button>
-      <Button variant="text" onClick={layout.clear}>
-        Take all blanks off
-      </Button>
-    </Box>
-  )
-}
-
 /** The job's blanks on a sheet from the drawer: packed, moved by hand, printed at full size, cut. */
 export function LayoutTable(props: LayoutTableProps) {
-  const { jobId, jobs, items, sheets, kerfMm, ownBlade, marginMm, cut, gone } = props
+  const { jobId, jobs, items, sheets, kerfMm, gapMm, ownBlade, marginMm, cut, gone } = props
   const router = useRouter()
   const act = useAct()
   const layout = useLayout(props)
-  const [selected, setSelected] = useState<number | null>(null)
+  const [selected, setSelected] = useState<Selection>(NOTHING)
+  const [comesToRest, setComesToRest] = useState(true)
   const [problem, setProblem] = useState('')
   const [asking, setAsking] = useState(false)
   const { ref, width, height } = useSize({ width: 760, height: 620 })
   useKeys({ undo: layout.undo, redo: layout.redo })
-  const byId = useMemo(() => new Map(items.map((entry) => [entry.item.id, entry])), [items])
-  const { choice, placements, illegal, layoutId } = layout
+  const { choice, placements, illegal, layoutId, byId, hands } = layout
   async function cutNow() {
     setAsking(false)
     if (layoutId === null || !(await layout.stored())) return
@@ -219,12 +84,13 @@ export function LayoutTable(props: LayoutTableProps) {
             items={byId}
             placements={placements}
             illegal={illegal}
+            gaps={{ kerfMm: gapMm, marginMm }}
+            comesToRest={comesToRest}
             selected={selected}
             width={width}
             height={height - 8}
             onSelect={setSelected}
-            onMove={layout.move}
-            onTurn={layout.turn}
+            hands={hands}
           />
         ) : (
           <Typography sx={{ p: 4 }}>
@@ -260,7 +126,13 @@ export function LayoutTable(props: LayoutTableProps) {
         {gone && !choice ? <SheetGone gone={gone} onMove={layout.moveTo} /> : null}
         <Typography variant="body2" sx={{ mt: 0.75 }}>
           Kerf <span className="fig">{formatPlain(kerfMm, 2)} mm</span>
-          {ownBlade ? ` (your ${ownBlade} blade)` : ''}, margin <span className="fig">{marginMm} mm</span>
+          {ownBlade ? ` (your ${ownBlade} blade)` : ''}
+          {gapMm > kerfMm ? (
+            <>
+              , <span className="fig">{formatPlain(gapMm, 1)} mm</span> between blanks for the way they are cut
+            </>
+          ) : null}
+          , margin <span className="fig">{marginMm} mm</span>
           {choice ? (
             <>
               , sheet <span className="fig">{formatPlain(netAreaMm2(choice.sheet.outer, choice.sheet.holes) / 100, 1)} cm²</span>
@@ -282,7 +154,7 @@ export function LayoutTable(props: LayoutTableProps) {
             </Button>
           </Box>
         </Box>
-        <Blanks items={items} placements={placements} />
+        <BlankCounts items={items} placements={placements} />
         {items.length === 0 ? <Typography>This job has no blanks cut from sheet.</Typography> : null}
         <Box sx={{ display: 'flex', gap: 1, mt: 2 }}>
           <Button variant="contained" fullWidth disabled={layout.busy || !choice} onClick={() => void layout.pack()}>
@@ -303,14 +175,28 @@ export function LayoutTable(props: LayoutTableProps) {
         </Typography>
         {illegal.length > 0 && choice ? (
           <Typography role="alert" sx={{ mt: 1, color: PALETTE.fire, fontWeight: 600 }}>
-            {illegal.length} cannot be cut as they lie: hatched blanks overlap, leave the sheet or lie where another job has its blanks.
+            {new Set(illegal.flatMap(({ index, other }) => [index, other ?? index])).size} cannot be cut as they lie: hatched blanks
+            overlap, leave the sheet or lie where another job has its blanks.
           </Typography>
         ) : null}
-        <Typography variant="body2" sx={{ mt: 1 }}>
-          Drag a blank, or select it and use the arrow keys (Shift for 5 mm) and R to turn it.
+        <SelectedBlanks
+          selected={selected}
+          placements={placements}
+          items={byId}
+          hands={hands}
+          isBusy={layout.busy}
+          onFitRound={() => layout.fitRound(selected)}
+        />
+        <FormControlLabel
+          sx={{ mt: 0.5 }}
+          control={<Checkbox size="small" checked={comesToRest} onChange={(_, on) => setComesToRest(on)} />}
+          label="Dragged blanks come to rest a kerf from others and on centre lines"
+        />
+        <Typography variant="body2">
+          Drag a blank, or a frame round several; Shift adds one. The arrow keys move, R turns, P pins; with Alt held nothing holds it back.
         </Typography>
         {layoutId !== null && placements.length > 0 && choice ? (
-          <Output
+          <LayoutOutput
             layout={layout}
             layoutId={layoutId}
             onCut={() => {
@@ -332,7 +218,7 @@ export function LayoutTable(props: LayoutTableProps) {
           choice={choice}
           items={byId}
           placements={placements}
-          kerfMm={kerfMm}
+          kerfMm={gapMm}
           onCut={() => void cutNow()}
           onLeave={() => setAsking(false)}
         />

@@ -1,8 +1,9 @@
 'use client'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useStore } from 'zustand'
-import { boundsOf, netAreaMm2 } from '@/core/geometry'
+import { netAreaMm2 } from '@/core/geometry'
 import {
+  aroundPinned,
   findIllegal,
   isSameMetal,
   type LayoutInput,
@@ -10,12 +11,12 @@ import {
   type LayoutSheet,
   metalMm2,
   type Placement,
-  placedRegion,
 } from '@/core/layout'
 import { packInWorkers } from '@/workers/pack-client'
 import { createHistory } from '../acting/history-store'
 import { useSaving } from '../acting/use-saving'
 import { useWorkshop } from '../shared/workshop-context'
+import { keyOf, movedBy, type Selection, turnedBy } from './selection'
 
 export interface SheetChoice {
   readonly id: number
@@ -41,6 +42,8 @@ interface Setup {
   readonly sheets: readonly SheetChoice[]
   readonly draft: DraftLayout | null
   readonly kerfMm: number
+  /** What blanks must have between them: the kerf, or more for other ways to cut them than the saw. */
+  readonly gapMm: number
   readonly marginMm: number
 }
 
@@ -74,9 +77,6 @@ function sayLeft({ items }: LayoutInput, placements: readonly Placement[]): stri
   return left > 0 ? ` ${left} ${left === 1 ? 'does not fit or is' : 'do not fit or are'} of other metal: try another sheet.` : ''
 }
 
-/** At least so much of a blank stays over the sheet, mm. */
-const IN_VIEW_MM = 3
-
 type Differs = 'nothing' | 'thickness' | 'metal'
 const ORDER: readonly Differs[] = ['nothing', 'thickness', 'metal']
 
@@ -91,21 +91,8 @@ export function inOrder(sheets: readonly SheetChoice[], items: Setup['items']): 
   return [...sheets].sort((a, b) => ORDER.indexOf(whatDiffers(a, items)) - ORDER.indexOf(whatDiffers(b, items)))
 }
 
-/** A place never farther than this off the sheet: a blank stays where it can be seen and fetched back. */
-function heldInView(place: Placement, item: LayoutItem | undefined, on: LayoutSheet | undefined): Placement {
-  if (!item || !on) return place
-  const [own, sheet] = [boundsOf(placedRegion(item, place).outer), boundsOf(on.outer)]
-  const back = (low: number, high: number, least: number, most: number) =>
-    high < least + IN_VIEW_MM ? least + IN_VIEW_MM - high : low > most - IN_VIEW_MM ? most - IN_VIEW_MM - low : 0
-  return {
-    ...place,
-    x: place.x + back(own.minX, own.maxX, sheet.minX, sheet.maxX),
-    y: place.y + back(own.minY, own.maxY, sheet.minY, sheet.maxY),
-  }
-}
-
 /** The layout under the hands: which sheet, where each blank lies, what cannot be cut, and its saving. */
-export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Setup) {
+export function useLayout({ jobId, items, sheets, draft, kerfMm, gapMm, marginMm }: Setup) {
   const [firstFit] = inOrder(sheets, items)
   const [history] = useState(() =>
     createHistory<Lying>({ sheetId: draft?.sheetId ?? firstFit?.id ?? 0, placements: draft?.placements ?? [] }),
@@ -135,7 +122,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     (): LayoutInput => ({
       name: '',
       objective: 'place',
-      kerfMm,
+      kerfMm: gapMm,
       marginMm,
       seconds: SEARCH_SECONDS,
       iterations: null,
@@ -143,7 +130,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
       sheets: choice ? [choice.sheet] : [],
       items: items.map((entry) => entry.item),
     }),
-    [choice, items, kerfMm, marginMm],
+    [choice, items, gapMm, marginMm],
   )
   // what a search has come to is legal by its own exact test
   const illegal = useMemo(() => (busy ? [] : findIllegal(instance, placements)), [busy, instance, placements])
@@ -175,6 +162,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
   const takeLatest = useRef({ take, save })
   takeLatest.current = { take, save }
 
+  /** Looks for places for all that is not pinned. */
   const pack = useCallback(async () => {
     abort.current?.abort()
     const stop = new AbortController()
@@ -185,10 +173,12 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     let best: readonly Placement[] | undefined
     let failed = false
     try {
-      await packInWorkers(instance, stop.signal, (next) => {
-        takeLatest.current.take(next, best === undefined)
-        best = next
-        setSaid(`${sayLaid(instance, next, 'so far')}.`)
+      const { rest, withPinned } = aroundPinned(instance, history.getState().placements)
+      await packInWorkers(rest, stop.signal, (next) => {
+        const all = withPinned(next)
+        takeLatest.current.take(all, best === undefined)
+        best = all
+        setSaid(`${sayLaid(instance, all, 'so far')}.`)
       })
     } catch {
       failed = true
@@ -201,7 +191,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     if (failed) setSaid('The search failed. Press “Place the blanks” again, or lay them by hand.')
     else if (!best) setSaid('Stopped; the layout is as it was.')
     else setSaid(`${sayLaid(instance, best, `in ${seconds} s`)}${stop.signal.aborted ? '; stopped' : ''}.${sayLeft(instance, best)}`)
-  }, [instance])
+  }, [instance, history])
 
   useEffect(
     () => () => {
@@ -212,7 +202,28 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     [],
   )
 
-  const inView = (place: Placement) => heldInView(place, items.find((entry) => entry.item.id === place.id)?.item, choice?.sheet)
+  const byId = useMemo(() => new Map(items.map((entry) => [entry.item.id, entry])), [items])
+  /** Changes the blanks of a selection that are not pinned, together. */
+  const changeFree = (keys: Selection, from: readonly Placement[], change: (free: readonly Placement[]) => readonly Placement[]) => {
+    const free = from.filter((place) => keys.has(keyOf(place)) && !place.pinned && byId.has(place.id))
+    if (free.length === 0) return
+    const next = new Map(change(free).map((place) => [keyOf(place), place]))
+    keep(
+      from.map((place) => next.get(keyOf(place)) ?? place),
+      sheetId,
+    )
+  }
+  const place = (keys: Selection, from: readonly Placement[], dx: number, dy: number) => {
+    if (choice) changeFree(keys, from, (free) => movedBy(free, [dx, dy], byId, choice.sheet))
+  }
+  const setPinned = (keys: Selection, pinned: boolean) =>
+    keep(
+      placements.map((one) => {
+        const { pinned: _, ...free } = one
+        return keys.has(keyOf(one)) ? { ...free, ...(pinned ? { pinned } : {}) } : one
+      }),
+      sheetId,
+    )
 
   return {
     choice,
@@ -244,15 +255,27 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, marginMm }: Set
     chooseSheet: (id: number) => keep([], id),
     /** The blanks on another sheet, where a search has laid them. */
     layOn: (id: number, next: readonly Placement[]) => keep(next, id),
-    move: (index: number, dx: number, dy: number) =>
-      keep(
-        placements.map((place, i) => (i === index ? inView({ ...place, x: place.x + dx, y: place.y + dy }) : place)),
-        sheetId,
-      ),
-    turn: (index: number) =>
-      keep(
-        placements.map((place, i) => (i === index ? { ...place, rotationDeg: (place.rotationDeg + 90) % 360 } : place)),
-        sheetId,
-      ),
+    byId,
+    hands: {
+      place,
+      move: (keys: Selection, dx: number, dy: number) => place(keys, placements, dx, dy),
+      turn: (keys: Selection, byDeg: number) => changeFree(keys, placements, (free) => turnedBy(free, byDeg, byId)),
+      /** Pins what is selected, or lets it go where all of it is pinned. */
+      pin: (keys: Selection) =>
+        setPinned(
+          keys,
+          placements.some((one) => keys.has(keyOf(one)) && !one.pinned),
+        ),
+      takeOff: (keys: Selection) =>
+        keep(
+          placements.filter((one) => !keys.has(keyOf(one))),
+          sheetId,
+        ),
+    },
+    /** Pins what is selected and lays all else round it. */
+    fitRound: (keys: Selection) => {
+      setPinned(keys, true)
+      void pack()
+    },
   }
 }

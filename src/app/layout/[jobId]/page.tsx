@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation'
-import { ownKerf } from '@/core/advice'
 import type { PlanOptions } from '@/core/piece'
+import { bladeFor, spacingOf } from '@/core/sawing'
 import type { Repositories, StoredLayout } from '@/server/db/repositories'
 import { sayArchived, sayCut } from '@/server/services/cut-layout'
 import { lengthsOfJob } from '@/server/services/job-lengths'
@@ -8,6 +8,7 @@ import { itemsOfPieces, layoutSheetOf, reservedOn } from '@/server/services/layo
 import { planOptions } from '@/server/services/piece-plan'
 import { stockOf } from '@/server/services/supply'
 import { workshop } from '@/server/workshop'
+import { LayoutNav } from '@/ui/layout/layout-nav'
 import { LayoutTable } from '@/ui/layout/layout-table'
 import { LengthPlans } from '@/ui/layout/length-plans'
 import { PageHead } from '@/ui/shared/page-head'
@@ -70,13 +71,17 @@ export default async function LayoutPage({ params }: { params: Promise<{ jobId: 
   const pieces = jobs.pieces(job.id)
   const items = itemsOfPieces(pieces, options)
   const thicknessMm = items[0]?.item.thicknessMm
-  const own = thicknessMm === undefined ? undefined : ownKerf(thicknessMm, options)
+  const usual = thicknessMm === undefined ? undefined : bladeFor(thicknessMm, options)
+  const own = usual?.blade.owned ? usual : undefined
   const draft = layouts.draftOf(job.id)
+  const kerfMm = draft?.kerfMm ?? own?.kerfMm ?? preferences.kerfMm
   const cut = cutViews(repositories, job.id)
   const offered = jobs.jobs({ page: 1, size: JOBS_OFFERED })
   return (
     <>
-      <PageHead title={job.title} sub="layout of its blanks on sheet" />
+      <PageHead title={job.title} sub="layout of its blanks on sheet">
+        {draft && draft.placements.length > 0 ? <LayoutNav jobId={job.id} /> : null}
+      </PageHead>
       <LayoutTable
         key={`${job.id}-${draft?.id ?? 'new'}-${cut.length}`}
         jobId={job.id}
@@ -86,8 +91,9 @@ export default async function LayoutPage({ params }: { params: Promise<{ jobId: 
         draft={draft ?? null}
         cut={cut}
         gone={goneSheet(repositories, draft)}
-        kerfMm={draft?.kerfMm ?? own?.kerfMm ?? preferences.kerfMm}
-        ownBlade={own ? own.blade : null}
+        kerfMm={kerfMm}
+        gapMm={Math.max(kerfMm, spacingOf(Object.values(draft?.lines ?? {}).map(({ way }) => way)))}
+        ownBlade={own ? own.blade.name : null}
         marginMm={draft?.marginMm ?? preferences.marginMm}
       />
       <LengthPlans groups={lengthsOfJob(pieces, stockOf(repositories), options, preferences.kerfMm)} />

@@ -1,10 +1,19 @@
 import * as z from 'zod'
 import type { Placement } from '@/core/layout'
+import { type LineChoices, lineChoices } from '@/core/sawing'
 import type { Db } from '../db'
 import { writer } from '../write'
 import { jsonColumn, newUid } from './rows'
 
-const placement = z.object({ id: z.string(), copy: z.number(), sheet: z.string(), x: z.number(), y: z.number(), rotationDeg: z.number() })
+const placement = z.object({
+  id: z.string(),
+  copy: z.number(),
+  sheet: z.string(),
+  x: z.number(),
+  y: z.number(),
+  rotationDeg: z.number(),
+  pinned: z.boolean().optional(),
+})
 const layoutRow = z
   .object({
     id: z.number(),
@@ -13,6 +22,7 @@ const layoutRow = z
     kerf_mm: z.number(),
     margin_mm: z.number(),
     placements_json: jsonColumn(z.array(placement)),
+    lines_json: jsonColumn(lineChoices),
     status: z.enum(['draft', 'cut']),
     frozen_json: z.string().nullable(),
     cut_at: z.string().nullable(),
@@ -25,6 +35,7 @@ const layoutRow = z
     kerfMm: row.kerf_mm,
     marginMm: row.margin_mm,
     placements: row.placements_json,
+    lines: row.lines_json,
     status: row.status,
     frozen: row.frozen_json,
     cutAt: row.cut_at,
@@ -39,6 +50,8 @@ export interface NewLayout {
   readonly marginMm: number
   readonly placements: readonly Placement[]
 }
+
+const sawnRow = z.object({ since: z.string().nullable(), mm2: z.number().nullable() })
 
 const cutRow = z
   .object({
@@ -67,15 +80,19 @@ const CUTS = `SELECT c.token, c.layout_id, c.sheet_id, c.at, b.at AS put_back_at
 export function makeLayoutRepository(db: Db, now: () => string = () => new Date().toISOString()) {
   const insert = writer(
     db,
-    "INSERT INTO layouts (uid, job_id, sheet_id, kerf_mm, margin_mm, placements_json, status, created_at) VALUES (?, ?, ?, ?, ?, ?, 'draft', ?)",
+    `INSERT INTO layouts (uid, job_id, sheet_id, kerf_mm, margin_mm, placements_json, status, created_at, lines_json)
+      VALUES (@uid, @jobId, @sheetId, @kerfMm, @marginMm, @placements, 'draft', @at,
+        coalesce((SELECT lines_json FROM layouts WHERE job_id = @jobId ORDER BY id DESC LIMIT 1), '{}'))`,
   )
   const update = writer(
     db,
     "UPDATE layouts SET sheet_id = ?, kerf_mm = ?, margin_mm = ?, placements_json = ?, revision = revision + 1 WHERE id = ? AND status = 'draft'",
   )
+  const choose = writer(db, "UPDATE layouts SET lines_json = ?, revision = revision + 1 WHERE id = ? AND status = 'draft'")
+  const sawn = db.prepare("SELECT min(cut_at) AS since, sum(sawn_mm2) AS mm2 FROM layouts WHERE status = 'cut' AND sawn_mm2 IS NOT NULL")
   const markCut = writer(
     db,
-    "UPDATE layouts SET status = 'cut', frozen_json = ?, cut_at = ?, revision = revision + 1 WHERE id = ? AND status = 'draft'",
+    "UPDATE layouts SET status = 'cut', frozen_json = ?, sawn_mm2 = ?, cut_at = ?, revision = revision + 1 WHERE id = ? AND status = 'draft'",
   )
   const reopen = writer(db, "UPDATE layouts SET status = 'draft', cut_at = NULL, revision = revision + 1 WHERE id = ? AND status = 'cut'")
   const stockEntry = writer(db, 'INSERT INTO stock_entries (token, kind, layout_id, sheet_id, at, reverses) VALUES (?, ?, ?, ?, ?, ?)')
@@ -89,14 +106,16 @@ export function makeLayoutRepository(db: Db, now: () => string = () => new Date(
   const read = (row: unknown): StoredLayout | undefined => (row ? layoutRow.parse(row) : undefined)
   const readCut = (row: unknown): Cut | undefined => (row ? cutRow.parse(row) : undefined)
   return {
-    add: (layout: NewLayout) =>
-      insert.run(newUid(), layout.jobId, layout.sheetId, layout.kerfMm, layout.marginMm, JSON.stringify(layout.placements), now()).id,
+    /** A draft; what was chosen for the lines of the job's last layout holds for it too. */
+    add: ({ placements, ...layout }: NewLayout) =>
+      insert.run({ ...layout, uid: newUid(), placements: JSON.stringify(placements), at: now() }).id,
+    chooseLines: (id: number, lines: LineChoices) => choose.run(JSON.stringify(lines), id).changes > 0,
     change: (id: number, layout: NewLayout) =>
       update.run(layout.sheetId, layout.kerfMm, layout.marginMm, JSON.stringify(layout.placements), id).changes > 0,
     /** Freezes a draft as cut, and writes the cut down; false where it was cut already. */
-    cut: (layout: StoredLayout, frozen: unknown): boolean => {
+    cut: (layout: StoredLayout, frozen: unknown, sawnMm2: number): boolean => {
       const at = now()
-      if (markCut.run(JSON.stringify(frozen), at, layout.id).changes === 0) return false
+      if (markCut.run(JSON.stringify(frozen), sawnMm2, at, layout.id).changes === 0) return false
       stockEntry.run(newUid(), 'cut', layout.id, layout.sheetId, at, null)
       return true
     },
@@ -106,6 +125,8 @@ export function makeLayoutRepository(db: Db, now: () => string = () => new Date(
       stockEntry.run(newUid(), 'put-back', cut.layoutId, cut.sheetId, now(), cut.token)
       return true
     },
+    /** Metal sawn through in all the layouts that were cut, mm², and since when it is known. */
+    sawn: () => sawnRow.parse(sawn.get()),
     one: (id: number) => read(byId.get(id)),
     ofJob: (jobId: number): StoredLayout[] => ofJob.all(jobId).map((row) => layoutRow.parse(row)),
     newestDraft: () => read(newestDraft.get()),

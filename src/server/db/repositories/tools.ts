@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { type OwnTool, TOOL_KIND_INFO, TOOL_KINDS, type ToolFacts, toolFacts } from '@/core/toolwall'
+import { type OwnTool, TOOL_KIND_INFO, TOOL_KINDS, type ToolFacts, type ToolKind, toolFacts } from '@/core/toolwall'
 import type { Db } from '../db'
 import { writer } from '../write'
 import { jsonColumn, newUid } from './rows'
@@ -43,6 +43,10 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
   const event = writer(db, 'INSERT INTO tool_events (tool_id, change, reason, at) VALUES (?, ?, ?, ?)')
   const onWall = db.prepare(`${SELECT} WHERE archived_at IS NULL ORDER BY kind, coalesce(measured, nominal), id`)
   const byId = db.prepare(`${SELECT} WHERE id = ? AND archived_at IS NULL`)
+  const brokenSince = db.prepare<[string, string], { readonly count: number }>(
+    `SELECT coalesce(-sum(change), 0) AS count FROM tool_events JOIN tools ON tools.id = tool_id
+      WHERE kind = ? AND reason = 'broke' AND at >= ?`,
+  )
   const measure = writer(db, 'UPDATE tools SET measured = ?, revision = revision + 1 WHERE id = ?')
   const rewrite = writer(db, 'UPDATE tools SET label = ?, nominal = ?, facts_json = ?, revision = revision + 1 WHERE id = ?')
   const writeFacts = writer(db, 'UPDATE tools SET facts_json = ?, revision = revision + 1 WHERE id = ?')
@@ -62,6 +66,8 @@ export function makeToolRepository(db: Db, now: () => string = () => new Date().
     /** A tool that hangs on the wall; one that was taken down is none. */
     one,
     all,
+    /** How many of a kind have broken since a day. */
+    brokenSince: (kind: ToolKind, since: string): number => brokenSince.get(kind, since)?.count ?? 0,
     /** The wall as the core takes it. */
     owned: (): OwnTool[] => all().map(({ id: _, broken: __, revision: ___, ...tool }) => tool),
     setMeasured: (id: number, measured: number | null) => measure.run(measured, id).changes > 0,

@@ -1,0 +1,7 @@
+export { bestBlade, bladeFor, gradeOf, missOf, ownBlades, type SawBlade, teethOf } from './blade'
+export type { PlacedBlank } from './line'
+export { placedBlanks } from './placed'
+export { type PlannedCut, type SawPlan, sawPlan } from './plan'
+export { CUT_SIDES, type LineChoice, type LineChoices, lineChoice, lineChoices, sawPlanInput } from './schema'
+export { startingBit } from './starting-hole'
+export { CUT_WAY_FACTS, CUT_WAYS, type CutWay, spacingOf } from './ways'

@@ -1,0 +1,50 @@
+import * as z from 'zod'
+import { ownFiguresField } from '../tables/figures'
+import { ownToolSchema } from '../toolwall/tools'
+import { CUT_WAYS } from './ways'
+
+const MOST_MM = 20000
+const coordinate = z
+  .number()
+  .min(-MOST_MM, { error: `a place within ${MOST_MM} mm` })
+  .max(MOST_MM, { error: `a place within ${MOST_MM} mm` })
+const outline = z
+  .array(z.tuple([coordinate, coordinate]))
+  .min(3, { error: 'an outline needs at least three points' })
+  .max(4000)
+
+export const CUT_SIDES = ['outside', 'inside', 'on'] as const
+
+/** What is chosen for a line of a blank, for each of its copies; what is left out is as usual. */
+export const lineChoice = z.strictObject({
+  side: z.enum(CUT_SIDES).optional(),
+  /** The blade keeps so far off the line, on the waste side, mm: to be filed away. */
+  setOffMm: z.number().min(0, { error: 'a set-off of 0 to 5 mm' }).max(5, { error: 'a set-off of 0 to 5 mm' }).optional(),
+  way: z.enum(CUT_WAYS).optional(),
+})
+export type LineChoice = z.output<typeof lineChoice>
+
+/** Choices by line: the blank’s id and `#outline`, or `#window-1` and on. */
+export const lineChoices = z.record(z.string().max(240), lineChoice)
+export type LineChoices = z.output<typeof lineChoices>
+
+/** Blanks where they lie on a sheet, to be cut in a good order. */
+export const sawPlanInput = z.strictObject({
+  sheet: z.strictObject({ outer: outline, holes: z.array(outline).default([]) }),
+  thicknessMm: z.number().min(0.05, { error: 'a thickness of 0.05 to 10 mm' }).max(10, { error: 'a thickness of 0.05 to 10 mm' }),
+  kerfMm: z.number().min(0).max(3, { error: 'a kerf of 0 to 3 mm' }).optional(),
+  blanks: z
+    .array(
+      z.strictObject({
+        id: z.string().min(1).max(200),
+        copy: z.int().min(0).default(0),
+        name: z.string().max(200).default(''),
+        outer: outline,
+        holes: z.array(outline).default([]),
+      }),
+    )
+    .max(500),
+  lines: lineChoices.default({}),
+  tools: z.array(ownToolSchema).max(500).default([]),
+  figures: ownFiguresField(),
+})

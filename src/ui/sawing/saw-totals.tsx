@@ -1,0 +1,69 @@
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { CUT_WAY_FACTS, CUT_WAYS, type SawPlan } from '@/core/sawing'
+import { formatPlain } from '@/core/units'
+import { PALETTE } from '../theme/palette'
+
+interface SawTotalsProps {
+  readonly plan: SawPlan
+  readonly kerfMm: number
+  readonly isOwnLife: boolean
+}
+
+function Row({ label, value }: { readonly label: string; readonly value: string }) {
+  return (
+    <Box
+      component="li"
+      sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, borderBottom: `1px dotted ${PALETTE.hairline}`, py: 0.5 }}
+    >
+      <span>{label}</span>
+      <Box component="span" className="fig" sx={{ fontWeight: 700, textAlign: 'right' }}>
+        {value}
+      </Box>
+    </Box>
+  )
+}
+
+const minutes = (value: number) => (value >= 90 ? `${formatPlain(value / 60, 1)} h` : `${formatPlain(value, 0)} min`)
+
+/** How many lines are cut in each way. */
+function waysUsed({ cuts }: SawPlan): string {
+  const counts = CUT_WAYS.map((way) => [way, cuts.filter((cut) => cut.way === way).length] as const).filter(([, count]) => count > 0)
+  return counts.map(([way, count]) => `${count} by ${CUT_WAY_FACTS[way].title.toLowerCase()}`).join(', ')
+}
+
+/** What the whole plan comes to: blade, length, holes, blades, minutes. */
+export function SawTotals({ plan, kerfMm, isOwnLife }: SawTotalsProps) {
+  const { blade, sawnMm, thicknessMm } = plan
+  const tight = plan.spacingMm > kerfMm
+  return (
+    <Box component="section" aria-label="The whole plan" sx={{ mt: 2 }}>
+      <Typography variant="h2">The whole plan</Typography>
+      <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        <Row label="Lines" value={waysUsed(plan)} />
+        {sawnMm > 0 ? (
+          <>
+            <Row label="Blade" value={`${blade.name}${blade.isOwn ? ', yours' : ''}`} />
+            <Row label="Sawn" value={`${formatPlain(sawnMm, 0)} mm in ${formatPlain(thicknessMm, 2)} mm`} />
+            <Row label="Turns" value={String(plan.turns)} />
+            <Row label={`Blades to expect (${isOwnLife ? 'your own' : 'usual'})`} value={formatPlain(Math.max(0.1, plan.blades), 1)} />
+          </>
+        ) : null}
+        <Row label="Holes to drill or punch" value={String(plan.holes)} />
+        <Row label="Cutting" value={minutes(plan.minutes)} />
+        <Row label="Cleaning the edges up" value={minutes(plan.cleanUpMinutes)} />
+      </Box>
+      {tight ? (
+        <Typography role="alert" variant="body2" sx={{ borderLeft: `3px solid ${PALETTE.ochre}`, pl: 1, mt: 1 }}>
+          Cut so, neighbours need {formatPlain(plan.spacingMm, 1)} mm between them; they were laid {formatPlain(kerfMm, 2)} mm apart. Lay
+          the blanks again: it keeps that gap from now on.
+        </Typography>
+      ) : null}
+      {plan.cautions.map((words) => (
+        <Typography key={words} variant="body2" sx={{ mt: 1, fontWeight: 600 }}>
+          {words}
+        </Typography>
+      ))}
+    </Box>
+  )
+}
