@@ -45,9 +45,11 @@ test('a dragged blank comes to rest at the margin, shows on what, and not where 
   const after = await where(page, 10)
   expect(after[0]).toBeGreaterThan(before[0] + 20)
   const now = await blank(page, 10).boundingBox()
-  // as many pixels to the millimetre as it went to the right
-  const pxPerMm = ((now?.x ?? 0) - box.x) / (after[0] - before[0])
-  expect((sheet.x + sheet.width - (now?.x ?? 0) - (now?.width ?? 0)) / pxPerMm).toBeCloseTo(1, 0)
+  if (!now) throw new Error('no blank')
+  const [from, to] = [box.x + box.width / 2, now.x + now.width / 2]
+  // as many pixels to the millimetre as it went; its middle lies 13.7 mm and the margin from the edge
+  const pxPerMm = (to - from) / (after[0] - before[0])
+  expect((sheet.x + sheet.width - to) / pxPerMm).toBeCloseTo(14.7, 1)
   await undoAll(page)
   expect(await where(page, 10)).toEqual(before)
 })
