@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { patternSvg } from '@/core/drawing'
 import { FORMS, findForm } from '@/core/forms'
 import { findIllegal, placedRegion } from '@/core/layout'
 import { metalsOf, routeTemper } from '@/core/piece'
@@ -7,7 +8,7 @@ import { seedDemo } from '@/server/seed/seed-demo'
 import { instanceOf } from '@/server/services/cut-layout'
 import { bookGroups } from '@/server/services/own-record'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
-import { printOf, svgOf } from '@/server/services/print-layout'
+import { printOf } from '@/server/services/print-layout'
 import { supplyFor } from '@/server/services/supply'
 import { trayState, waitingOf } from '@/server/services/tray-state'
 import { allPieces } from '../support/bench'
@@ -81,11 +82,14 @@ describe('the railway’s workshop', () => {
       const print = printOf(to, layout.id)
       if (!instance || !print) throw new Error('no layout')
       expect(findIllegal(instance, layout.placements)).toEqual([])
-      expect(print.blanks).toHaveLength(layout.placements.length)
-      expect(svgOf(print).match(/class="cut"/g)).toHaveLength(layout.placements.length)
+      const [pattern] = print.patterns
+      if (!pattern) throw new Error('no pattern')
+      const cuts = pattern.lines.filter(({ purpose }) => purpose === 'saw-outside')
+      expect(cuts).toHaveLength(layout.placements.length)
+      expect(patternSvg(print.title, pattern).match(/class="cut"/g)).toHaveLength(layout.placements.length)
       const [first] = layout.placements
       const item = instance.items.find((candidate) => candidate.id === first?.id)
-      if (first && item) expect(print.blanks[0]?.outer).toEqual(placedRegion(item, first).outer)
+      if (first && item) expect(cuts.map(({ points }) => points)).toContainEqual(placedRegion(item, first).outer)
     }
   })
   it('is made up of different kinds of piece and of metal', () => {

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest'
+import { outlinesPattern, type Pattern } from '@/core/drawing'
 import { FORMS } from '@/core/forms'
-import { circleOutline, rectangleOutline } from '@/core/geometry'
+import { circleOutline, type Point, rectangleOutline } from '@/core/geometry'
 import { onePart, planPiece, wordsOf } from '@/core/piece'
 import { TABLES } from '@/core/tables'
 import { benchCardPdf } from '@/server/export/bench-card-pdf'
 import { cardPdf } from '@/server/export/card-pdf'
 import { type LayoutPrint, layoutPdf } from '@/server/export/layout-pdf'
 import { PAPERS, type Paper, printable } from '@/server/export/pdf-kit'
+import { tilesOf } from '@/server/export/tiles'
 import { readPdf } from '../support/read-pdf'
 
 const all = (texts: readonly { readonly text: string }[]) => texts.map((item) => item.text).join(' ')
@@ -83,10 +85,17 @@ describe('what stops the work', () => {
 })
 
 describe('a layout at full size', () => {
+  const patternOn = (length: number, width: number): Pattern => {
+    const token = circleOutline(12).map(([x, y]): Point => [x + 30, y + 30])
+    const { lines } = outlinesPattern([rectangleOutline(length, width)], 'edge')
+    return { lines: [...lines, ...outlinesPattern([token]).lines], labels: [{ at: [30, 30], text: 'Token' }] }
+  }
   const print = (more: Partial<LayoutPrint> = {}): LayoutPrint => ({
     title: 'Tokens, sheet S-1',
-    sheet: { outer: rectangleOutline(150, 100), holes: [] },
-    blanks: [{ name: 'Token', outer: circleOutline(12).map(([x, y]) => [x + 30, y + 30]), holes: [] }],
+    patterns: [patternOn(150, 100)],
+    isTemplate: false,
+    isMirrored: false,
+    method: 'glue',
     paper: 'A4',
     checkBarMm: 50,
     ...more,
@@ -94,16 +103,16 @@ describe('a layout at full size', () => {
   it('lies across where the sheet is wide, and upright where it is high', async () => {
     const [wide] = await readPdf(await layoutPdf(print()))
     expect([wide?.widthMm, wide?.heightMm].map((mm) => Math.round(mm ?? 0))).toEqual([297, 210])
-    const [high] = await readPdf(await layoutPdf(print({ sheet: { outer: rectangleOutline(100, 150), holes: [] } })))
+    const [high] = await readPdf(await layoutPdf(print({ patterns: [patternOn(100, 150)] })))
     expect([high?.widthMm, high?.heightMm].map((mm) => Math.round(mm ?? 0))).toEqual([210, 297])
   })
   it.each([
-    [281, 178, 1],
-    [282, 178, 2],
+    [281, 170, 1],
+    [282, 170, 2],
     [400, 300, 4],
-    [600, 178, 3],
+    [600, 170, 3],
   ])('a sheet of %i by %i takes %i pages, each named by its place and each with the bar', async (length, width, count) => {
-    const pages = await readPdf(await layoutPdf(print({ sheet: { outer: rectangleOutline(length, width), holes: [] } })))
+    const pages = await readPdf(await layoutPdf(print({ patterns: [patternOn(length, width)] })))
     expect(pages).toHaveLength(count)
     pages.forEach((page, i) => {
       const said = all(page.texts)
@@ -112,15 +121,48 @@ describe('a layout at full size', () => {
     })
   })
   it('a printer that prints small needs more paper for the same sheet', async () => {
-    const sheet = { outer: rectangleOutline(280, 170), holes: [] }
-    expect(await readPdf(await layoutPdf(print({ sheet })))).toHaveLength(1)
-    expect(await readPdf(await layoutPdf(print({ sheet, checkBarMm: 48 })))).toHaveLength(2)
+    const patterns = [patternOn(280, 160)]
+    expect(await readPdf(await layoutPdf(print({ patterns })))).toHaveLength(1)
+    expect(await readPdf(await layoutPdf(print({ patterns, checkBarMm: 48 })))).toHaveLength(2)
   })
   it('each blank carries its name where it lies, in the middle of it', async () => {
     const [page] = await readPdf(await layoutPdf(print()))
     const name = page?.texts.find((item) => item.text === 'Token')
     expect(((name?.x ?? 0) + (name?.right ?? 0)) / 2).toBeCloseTo(8 + 30, 0)
-    expect(Math.abs((name?.y ?? 0) - (8 + 16 + 30))).toBeLessThan(1.5)
+    expect(Math.abs((name?.y ?? 0) - (8 + 24 + 30))).toBeLessThan(1.5)
+  })
+  it('says what each kind of line on it is for, and no other', async () => {
+    const said = all((await readPdf(await layoutPdf(print())))[0]?.texts ?? [])
+    expect(said).toContain('saw outside the line')
+    expect(said).toContain('edge of the sheet, do not cut')
+    expect(said).not.toContain('fold here')
+    expect(said).toContain('Rubber cement')
+  })
+  it('pages that meet carry the same marks in the same places of the sheet, in sight on both', () => {
+    const area = { width: 281, height: 170 }
+    const tiles = tilesOf({ minX: -5, minY: 10, maxX: 595, maxY: 410 }, area)
+    expect(tiles).toHaveLength(9)
+    const seen = new Map<string, number>()
+    for (const { left, bottom, marks } of tiles)
+      for (const [x, y] of marks) {
+        expect(x).toBeGreaterThan(left + 3)
+        expect(x).toBeLessThan(left + area.width - 3)
+        expect(y).toBeGreaterThan(bottom + 3)
+        expect(y).toBeLessThan(bottom + area.height - 3)
+        const place = `${x.toFixed(6)} ${y.toFixed(6)}`
+        seen.set(place, (seen.get(place) ?? 0) + 1)
+      }
+    // six joints upright and six level, two marks each, each on the two pages that meet there
+    expect([...seen.values()]).toEqual(Array.from({ length: 24 }, () => 2))
+  })
+  it('templates stand side by side, each once, and turn over to a second sheet', async () => {
+    const template = (name: string): Pattern => ({ ...outlinesPattern([circleOutline(40)]), labels: [{ at: [0, 0], text: name }] })
+    const names = ['one', 'two', 'three', 'four', 'five', 'six', 'seven']
+    const pages = await readPdf(await layoutPdf(print({ patterns: names.map(template), isTemplate: true, method: 'scribe' })))
+    expect(pages).toHaveLength(2)
+    const said = all(pages.flatMap(({ texts }) => texts))
+    for (const name of names) expect(said).toContain(name)
+    expect(said).toContain('templates, full size')
   })
   it('letters and signs are printed as they are', () => {
     expect(printable('π·√2 ≥ 4 − 1 → “N½” ⅞')).toBe('π·√2 ≥ 4 − 1 → “N½” ⅞')

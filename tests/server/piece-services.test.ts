@@ -5,7 +5,7 @@ import type { Design, Repositories } from '@/server/db/repositories'
 import { compareTwo } from '@/server/services/compare'
 import { cutLayout, instanceOf } from '@/server/services/cut-layout'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
-import { printOf, svgOf } from '@/server/services/print-layout'
+import { printOf } from '@/server/services/print-layout'
 import { supplyFor } from '@/server/services/supply'
 import { designOf as design, enter, type TestTray, trayOf, workThrough } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
@@ -160,10 +160,11 @@ describe('a plate with a window on the sheet', () => {
   it('has its window in the file that is sawn from', () => {
     const { to, id } = laidOut()
     const print = printOf(to, id)
-    expect(print?.blanks[0]?.holes).toHaveLength(1)
-    const svg = print ? svgOf(print) : ''
-    const cuts = svg.match(/<path class="cut" d="([^"]+)"/)?.[1] ?? ''
-    expect(cuts.match(/M/g)).toHaveLength(2)
+    const purposes = print?.patterns[0]?.lines.map(({ purpose }) => purpose) ?? []
+    expect(purposes.filter((purpose) => purpose === 'saw-inside').length).toBeGreaterThan(0)
+    expect(purposes.filter((purpose) => purpose === 'saw-inside').length).toBe(
+      purposes.filter((purpose) => purpose === 'saw-outside').length,
+    )
   })
   it('gives the piece out of its window back to the drawer', async () => {
     const { to, id } = laidOut()

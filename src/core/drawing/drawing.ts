@@ -2,7 +2,7 @@ import { type Bounds, boundsOf, type Outline, type Point } from '../geometry/poi
 import type { Cut } from './cut'
 
 /** What a line stands for; the screen and the printer choose how it looks. */
-export type DrawingLayer = 'metal' | 'saw' | 'scribe' | 'centre' | 'allowance' | 'tool'
+export type DrawingLayer = 'metal' | 'saw' | 'scribe' | 'fold' | 'centre' | 'allowance' | 'tool'
 
 export type DrawingShape =
   | { readonly kind: 'region'; readonly layer: DrawingLayer; readonly outer: Outline; readonly holes: readonly Outline[] }

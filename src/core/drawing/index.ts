@@ -9,8 +9,19 @@ export {
   type DrawingView,
   viewBounds,
 } from './drawing'
-export { dxfOf } from './dxf'
+export { patternDxf } from './dxf'
+export {
+  LINE_PURPOSE_IDS,
+  LINE_PURPOSES,
+  type LinePurpose,
+  mirrored,
+  movedPattern,
+  type Pattern,
+  type PatternLine,
+  patternBounds,
+} from './pattern'
+export { isPatternMethod, methodOfMarking, PATTERN_METHOD_IDS, PATTERN_METHODS, type PatternMethod } from './pattern-method'
 export { piecesMesh } from './solid/mesh'
 export type { Mesh, SolidPart } from './solid/solid'
-export { type CutSheetItem, cutSheetSvg } from './svg'
+export { outlinesPattern, patternSvg } from './svg'
 export { thumbnailView } from './thumbnail'

@@ -4,7 +4,7 @@ import { circleOutline, netAreaMm2, rectangleOutline } from '../geometry/outline
 import type { Outline } from '../geometry/point'
 import type { DrawingView } from './drawing'
 import { viewBounds } from './drawing'
-import { cutSheetSvg } from './svg'
+import { outlinesPattern, patternSvg } from './svg'
 import { thumbnailView } from './thumbnail'
 
 const moved = (outline: Outline, dx: number, dy: number): Outline => outline.map(([x, y]) => [x + dx, y + dy])
@@ -28,7 +28,7 @@ describe('a sheet at full size', () => {
   it('is as many millimetres as its box, and its view box says the same', () =>
     fc.assert(
       fc.property(fc.double({ min: 1, max: 900, noNaN: true }), fc.double({ min: 1, max: 900, noNaN: true }), (w, h) => {
-        const svg = cutSheetSvg('x', [{ kind: 'stock', outlines: [rectangleOutline(w, h)] }])
+        const svg = patternSvg('x', outlinesPattern([rectangleOutline(w, h)], 'edge'))
         const { width, height } = readBack(svg)
         expect(width).toBeCloseTo(w, 3)
         expect(height).toBeCloseTo(h, 3)
@@ -38,13 +38,11 @@ describe('a sheet at full size', () => {
   it('draws every outline where it lies, wherever the sheet begins', () =>
     fc.assert(
       fc.property(fc.double({ min: -200, max: 200, noNaN: true }), fc.double({ min: -200, max: 200, noNaN: true }), (dx, dy) => {
-        const items = [
-          { kind: 'stock' as const, outlines: [moved(rectangleOutline(80, 50), dx, dy)] },
-          { kind: 'cut' as const, outlines: [moved(circleOutline(9), dx + 20, dy + 20), moved(circleOutline(3), dx + 20, dy + 20)] },
-        ]
-        const { paths } = readBack(cutSheetSvg('x', items))
+        const sheet = outlinesPattern([moved(rectangleOutline(80, 50), dx, dy)], 'edge')
+        const washer = outlinesPattern([moved(circleOutline(9), dx + 20, dy + 20), moved(circleOutline(3), dx + 20, dy + 20)])
+        const { paths } = readBack(patternSvg('x', { lines: [...sheet.lines, ...washer.lines], labels: [] }))
+        expect(paths.filter((path) => path.kind === 'cut')).toHaveLength(2)
         const disc = paths.find((path) => path.kind === 'cut')
-        expect(disc?.outlines).toHaveLength(2)
         const [rim = []] = disc?.outlines ?? []
         expect(Math.min(...rim.map(([x]) => x))).toBeCloseTo(11, 2)
         expect(Math.max(...rim.map(([, y]) => y))).toBeCloseTo(29, 2)
@@ -53,15 +51,14 @@ describe('a sheet at full size', () => {
       { numRuns: 20 },
     ))
   it('tells what is sawn from what is only seen, by more than colour', () => {
-    const svg = cutSheetSvg('x', [
-      { kind: 'stock', outlines: [rectangleOutline(10, 10)] },
-      { kind: 'cut', outlines: [rectangleOutline(4, 4)] },
-    ])
+    const [edge] = outlinesPattern([rectangleOutline(10, 10)], 'edge').lines
+    const [cut] = outlinesPattern([rectangleOutline(4, 4)]).lines
+    const svg = patternSvg('x', { lines: [edge, cut].flatMap((line) => line ?? []), labels: [] })
     expect(svg).toMatch(/class="stock"[^>]*stroke-dasharray/)
     expect(svg).not.toMatch(/class="cut"[^>]*stroke-dasharray/)
   })
   it('writes a title as text', () => {
-    const svg = cutSheetSvg('Rings & <b>discs</b>', [{ kind: 'cut', outlines: [rectangleOutline(4, 4)] }])
+    const svg = patternSvg('Rings & <b>discs</b>', outlinesPattern([rectangleOutline(4, 4)]))
     expect(svg).toContain('<title>Rings &amp; &lt;b>discs&lt;/b></title>')
   })
 })

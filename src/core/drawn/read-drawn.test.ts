@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { dxfOf } from '../drawing/dxf'
-import { cutSheetSvg } from '../drawing/svg'
-import { linesAndArcs } from '../geometry/bulge'
+import { patternDxf } from '../drawing/dxf'
+import { outlinesPattern, patternSvg } from '../drawing/svg'
 import { circleOutline, netAreaMm2, roundedRectangle } from '../geometry/outline'
 import type { Outline } from '../geometry/point'
 import { readDrawn } from './read-drawn'
@@ -218,14 +217,14 @@ describe('what is written and read again', () => {
     )
 
   it.each(shapes)('%s comes back by DXF within 0.01 mm', (_, outline) => {
-    const text = dxfOf([linesAndArcs(outline, 0.004)])
+    const text = patternDxf(outlinesPattern([outline]))
     const { outer } = read(text).regions[0] ?? { outer: [] }
     expect(farthest(outline, outer)).toBeLessThan(0.01)
     expect(read(text).isSizeKnown).toBe(true)
   })
 
   it.each(shapes)('%s comes back by SVG with its size and area', (_, outline) => {
-    const answer = read(cutSheetSvg('plate', [{ kind: 'cut', outlines: [outline] }]))
+    const answer = read(patternSvg('plate', outlinesPattern([outline])))
     expect(Math.abs(answer.areaMm2 - netAreaMm2(outline))).toBeLessThan(0.02)
   })
 })

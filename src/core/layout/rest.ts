@@ -79,7 +79,8 @@ function pullsTowards(own: PlacedShape, rings: readonly Outline[], gapMm: number
       return [{ along, by: apart - own.radiusMm - gapMm, line: { kind: 'touching' as const, from, to: its } }]
     }
     if (!isNear(own.outer, edge, reachMm + gapMm)) return []
-    const pull = pullBetween(nearestBetween(own.outer, edge), gapMm)
+    const nearest = nearestBetween(own.outer, edge)
+    const pull = nearest && pullBetween(nearest, gapMm)
     return pull && Math.abs(pull.by) <= reachMm ? [pull] : []
   })
 }

@@ -54,9 +54,6 @@ export function linesOf({ id, copy, name, outer, holes }: PlacedBlank): CutLine[
   return [...holes.map((hole, i) => line('window', `window-${i + 1}`, hole)), line('outline', 'outline', outer)]
 }
 
-/** A change of direction sharper than this is a turn of the blade, rad. */
-const TURN_RAD = Math.PI / 6
-
 /** How sharply a closed line turns at each of its points, rad. */
 export function turnsAt(points: Outline): readonly number[] {
   return points.map((here, i) => {
@@ -68,5 +65,30 @@ export function turnsAt(points: Outline): readonly number[] {
   })
 }
 
-/** Corners at which the blade is turned on the spot. */
-export const turnsOf = (points: Outline): number => turnsAt(points).filter((turn) => turn >= TURN_RAD).length
+/** The blade is turned on the spot where a line changes its direction by so much within so little of its length, rad and mm. */
+const TURN = { leastRad: Math.PI / 6, withinMm: 1.5 } as const
+
+/** Corners at which the blade is turned on the spot; a corner that is rounded a little is one too. */
+export function turnsOf(points: Outline): number {
+  const turns = turnsAt(points)
+  const count = points.length
+  const lengthFrom = (i: number) => {
+    const [a, b] = [points[i % count] as Point, points[(i + 1) % count] as Point]
+    return Math.hypot(b[0] - a[0], b[1] - a[1])
+  }
+  /** Whether the line turns enough from here on. */
+  const isSharp = points.map((_, i) => {
+    let [turned, along] = [turns[i] ?? 0, 0]
+    for (let step = 1; step < count && turned < TURN.leastRad; step++) {
+      along += lengthFrom(i + step - 1)
+      if (along > TURN.withinMm) break
+      turned += turns[(i + step) % count] ?? 0
+    }
+    return turned >= TURN.leastRad && (turns[i] ?? 0) > 1e-3
+  })
+  const begins = isSharp.filter((sharp, i) => {
+    const before = (i - 1 + count) % count
+    return sharp && !(isSharp[before] && lengthFrom(before) <= TURN.withinMm)
+  })
+  return begins.length === 0 && isSharp.some(Boolean) ? 1 : begins.length
+}

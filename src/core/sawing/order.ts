@@ -1,5 +1,5 @@
-import { edgesOf, isCrossing, isInside } from '../geometry/distance'
-import { type Nearest, nearestBetween } from '../geometry/nearest'
+import { isCrossing, isInside } from '../geometry/distance'
+import { boxesApartMm, type Nearest, nearestBetween } from '../geometry/nearest'
 import { type Bounds, boundsOf, type Outline, type Point } from '../geometry/point'
 import type { CutLine } from './line'
 
@@ -43,23 +43,23 @@ function windowRound({ around }: Waiting): Waiting | undefined {
 
 const SAME_AREA = 0.01
 
-function apartBoxes(a: Bounds, b: Bounds): number {
-  const dx = Math.max(0, a.minX - b.maxX, b.minX - a.maxX)
-  const dy = Math.max(0, a.minY - b.maxY, b.minY - a.maxY)
-  return Math.hypot(dx, dy)
-}
-
 /** Hears of an edge from which the blade may come: kept where it is nearer than what is known. */
 function hear(waiting: Waiting, ring: Outline, box: Bounds): void {
-  if (waiting.best && apartBoxes(waiting.box, box) >= waiting.best.apartMm) return
-  const found = nearestBetween(ring, waiting.of.cut)
-  if (!waiting.best || found.apartMm < waiting.best.apartMm) waiting.best = found
+  if (waiting.best && boxesApartMm(waiting.box, box) >= waiting.best.apartMm) return
+  const found = nearestBetween(ring, waiting.of.cut, waiting.best?.apartMm, [box, waiting.box])
+  if (found) waiting.best = found
 }
 
 function isThrough(from: Point, to: Point, { of, box }: Waiting): boolean {
   const way = boundsOf([from, to])
-  if (apartBoxes(way, box) > 0) return false
-  return edgesOf(of.line.points).some(([a, b]) => isCrossing(from, to, a, b)) || isInside(to, of.line.points)
+  if (boxesApartMm(way, box) > 0) return false
+  const { points } = of.line
+  let before = points.at(-1) as Point
+  for (const point of points) {
+    if (isCrossing(from, to, before, point)) return true
+    before = point
+  }
+  return isInside(to, points)
 }
 
 function wait(all: readonly ToOrder[]): Waiting[] {
@@ -73,7 +73,7 @@ function wait(all: readonly ToOrder[]): Waiting[] {
   for (const inner of list)
     for (const outer of list) {
       const [first] = inner.of.line.points
-      if (inner === outer || !first || inner.of.line.areaMm2 >= outer.of.line.areaMm2 || apartBoxes(inner.box, outer.box) > 0) continue
+      if (inner === outer || !first || inner.of.line.areaMm2 >= outer.of.line.areaMm2 || boxesApartMm(inner.box, outer.box) > 0) continue
       if (!isInside(first, outer.of.line.points)) continue
       outer.within.push(inner)
       inner.around.push(outer)
@@ -114,8 +114,8 @@ function pick(pool: readonly Waiting[], left: ReadonlySet<Waiting>, at: Point): 
 function wayInto({ of, best }: Waiting): readonly [Point, Point] | undefined {
   if (!of.isReached) return undefined
   if (of.hole) {
-    const { from, to } = nearestBetween([of.hole], of.cut)
-    return [from, to]
+    const found = nearestBetween([of.hole], of.cut)
+    return found && [found.from, found.to]
   }
   return best && [best.from, best.to]
 }

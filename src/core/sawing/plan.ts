@@ -85,6 +85,15 @@ interface Chosen {
 
 const isRun = (way: CutWay) => way === 'saw' || way === 'shear' || way === 'chisel'
 
+/** The middle of the metal that a cut so wide takes beside its line; round a disc it is a circle. */
+function cutLine({ points, round }: CutLine, side: CutSide, widthMm: number): Outline {
+  const off = side === 'on' ? 0 : side === 'outside' ? widthMm / 2 : -widthMm / 2
+  if (!round || round.radiusMm + off <= 0) return kerfLine(cutAround(points, side), widthMm)
+  const [cx, cy] = round.centre
+  const grown = 1 + off / round.radiusMm
+  return points.map(([x, y]): Point => [cx + (x - cx) * grown, cy + (y - cy) * grown])
+}
+
 function choose(line: CutLine, input: PlanInput, kerfMm: number, nested: readonly Outline[], bit: StartingBit | undefined): Chosen {
   const chosen = input.lines[line.id] ?? {}
   const ways = waysFor(line, input.tools)
@@ -92,7 +101,7 @@ function choose(line: CutLine, input: PlanInput, kerfMm: number, nested: readonl
   const side = chosen.side ?? USUAL_SIDE[line.kind]
   const setOffMm = chosen.setOffMm ?? CUT_WAY_FACTS[way].allowanceMm
   const width = way === 'saw' ? kerfMm : 0
-  const cut = kerfLine(cutAround(line.points, side), width + (side === 'on' ? 0 : 2 * setOffMm))
+  const cut = cutLine(line, side, width + (side === 'on' ? 0 : 2 * setOffMm))
   const startsInside = line.kind === 'window' && way === 'saw'
   const hole = startsInside && bit ? startingHoleIn(line.points, nested, bit.diameterMm) : undefined
   return { line, way, ways, side, setOffMm, cut, hole, isReached: way === 'saw' || way === 'shear' }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { edgesOf, isCrossing, isInside, pointToOutlineMm } from '../geometry/distance'
 import { circleOutline, perimeterMm, rectangleOutline } from '../geometry/outline'
 import type { Outline, Point } from '../geometry/point'
-import type { PlacedBlank } from './line'
+import { type PlacedBlank, turnsOf } from './line'
 import { type SawPlan, sawPlan } from './plan'
 
 const at = (outline: Outline, x: number, y: number): Outline => outline.map(([px, py]): Point => [px + x, py + y])
@@ -37,6 +37,25 @@ describe('a saw plan', () => {
     expect(perimeterMm(outline?.cut ?? [])).toBeGreaterThan(2 * (40 + 30))
     expect(perimeterMm(outline?.cut ?? [])).toBeLessThan(2 * (40.3 + 30.3) + 0.01)
     expect(window?.turns).toBe(4)
+  })
+
+  it('counts a corner as one turn, pointed or rounded a little, and none on a wide curve', () => {
+    expect(turnsOf(rectangleOutline(20, 10))).toBe(4)
+    const rounded = [0, 1, 2, 3].flatMap((k) =>
+      Array.from({ length: 9 }, (_, i): Point => {
+        const [cx, cy] = [
+          [9.5, 4.5],
+          [-9.5, 4.5],
+          [-9.5, -4.5],
+          [9.5, -4.5],
+        ][k] as [number, number]
+        const angle = (k * Math.PI) / 2 + (i / 8) * (Math.PI / 2)
+        return [cx + 0.5 * Math.cos(angle), cy + 0.5 * Math.sin(angle)]
+      }),
+    )
+    expect(turnsOf(rounded)).toBe(4)
+    expect(turnsOf(circleOutline(12))).toBe(0)
+    expect(turnsOf(circleOutline(1))).toBe(1)
   })
 
   it('says what comes out otherwise where a side is changed', () => {

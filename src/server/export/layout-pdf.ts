@@ -1,11 +1,17 @@
-import { clip, endPath, popGraphicsState, pushGraphicsState, rectangle } from 'pdf-lib'
-import { boundsOf, type Outline } from '@/core/geometry'
-import { drawCheckBar, FAINT, INK, type Kit, makeKit, PAPERS, type Paper, PT_PER_MM, pathOf, printable, SAW } from './pdf-kit'
+import { clip, endPath, type PDFPage, popGraphicsState, pushGraphicsState, rectangle } from 'pdf-lib'
+import { LINE_PURPOSE_IDS, type LinePurpose, PATTERN_METHODS, type Pattern, type PatternMethod, patternBounds } from '@/core/drawing'
+import { drawLegend, LINE_STYLE, LINE_WIDTH_PT } from './legend'
+import { drawCheckBar, FAINT, INK, type Kit, linePath, makeKit, PAPERS, type Paper, PT_PER_MM, printable, SAW, wrap } from './pdf-kit'
+import { onSheets } from './templates'
+import { type Tile, tilesOf } from './tiles'
 
 export interface LayoutPrint {
   readonly title: string
-  readonly sheet: { readonly outer: Outline; readonly holes: readonly Outline[] }
-  readonly blanks: readonly { readonly name: string; readonly outer: Outline; readonly holes: readonly Outline[] }[]
+  /** The sheet as it lies; or the templates, one for each blank. */
+  readonly patterns: readonly Pattern[]
+  readonly isTemplate: boolean
+  readonly isMirrored: boolean
+  readonly method: PatternMethod
   readonly paper: Paper
   /** What the 50 mm bar measured on the last print: 50 where the printer is true. */
   readonly checkBarMm: number
@@ -13,82 +19,117 @@ export interface LayoutPrint {
   readonly fault?: string | undefined
 }
 
-/** Unprinted border, and room under the drawing for the bar and the title. */
+/** Unprinted border, and room under the drawing for the bar, the legend and the title. */
 const EDGE_MM = 8
-const FOOT_MM = 16
+const FOOT_MM = 24
+/** How far the arms of a mark reach, mm. */
+const MARK_ARM_MM = 4
 
-interface Tile {
-  readonly left: number
-  readonly bottom: number
-  readonly name: string
+interface Frame {
+  readonly page: PDFPage
+  readonly origin: { readonly x: number; readonly y: number }
+  /** Points to a millimetre of the pattern. */
+  readonly k: number
 }
 
-function tilesOf(print: LayoutPrint, areaWidth: number, areaHeight: number): Tile[] {
-  const box = boundsOf(print.sheet.outer)
-  const columns = Math.max(1, Math.ceil((box.maxX - box.minX) / areaWidth - 1e-9))
-  const rows = Math.max(1, Math.ceil((box.maxY - box.minY) / areaHeight - 1e-9))
-  return Array.from({ length: columns * rows }, (_, i) => {
-    const [column, row] = [i % columns, Math.floor(i / columns)]
-    return {
-      left: box.minX + column * areaWidth,
-      bottom: box.minY + row * areaHeight,
-      name: columns * rows > 1 ? `part ${i + 1} of ${columns * rows}: column ${column + 1}, row ${row + 1}` : '',
-    }
-  })
-}
-
-function drawTile(kit: Kit, print: LayoutPrint, tile: Tile, pageMm: { width: number; height: number }, scale: number): void {
-  const page = kit.pdf.addPage([pageMm.width * PT_PER_MM, pageMm.height * PT_PER_MM])
-  const k = PT_PER_MM * scale
-  const area = {
-    x: EDGE_MM * PT_PER_MM,
-    y: (EDGE_MM + FOOT_MM) * PT_PER_MM,
-    width: (pageMm.width - 2 * EDGE_MM) * PT_PER_MM,
-    height: (pageMm.height - 2 * EDGE_MM - FOOT_MM) * PT_PER_MM,
+function drawPattern(kit: Kit, { page, origin, k }: Frame, { lines, labels }: Pattern): void {
+  for (const { purpose, points, closed } of lines) {
+    const { colour = INK, dash = [] } = LINE_STYLE.get(purpose) ?? {}
+    const dashes = dash.map((mm) => (mm * PT_PER_MM) / k)
+    page.drawSvgPath(linePath(points, closed), {
+      ...origin,
+      scale: k,
+      borderColor: colour,
+      borderWidth: LINE_WIDTH_PT / k,
+      ...(dashes.length > 0 ? { borderDashArray: dashes } : {}),
+    })
   }
-  const origin = { x: area.x - tile.left * k, y: area.y - tile.bottom * k }
-  page.pushOperators(pushGraphicsState(), rectangle(area.x - 0.5, area.y - 0.5, area.width + 1, area.height + 1), clip(), endPath())
-  for (const outline of [print.sheet.outer, ...print.sheet.holes])
-    page.drawSvgPath(pathOf(outline), { ...origin, scale: k, borderColor: FAINT, borderWidth: 0.5 / k, borderDashArray: [2, 1] })
-  for (const blank of print.blanks) {
-    for (const outline of [blank.outer, ...blank.holes])
-      page.drawSvgPath(pathOf(outline), { ...origin, scale: k, borderColor: SAW, borderWidth: 0.25 / k })
-    const box = boundsOf(blank.outer)
-    page.drawText(printable(blank.name), {
-      x: origin.x + ((box.minX + box.maxX) / 2) * k - kit.text.widthOfTextAtSize(printable(blank.name), 5) / 2,
-      y: origin.y + ((box.minY + box.maxY) / 2) * k - 2,
+  for (const { at, text } of labels)
+    page.drawText(printable(text), {
+      x: origin.x + at[0] * k - kit.text.widthOfTextAtSize(printable(text), 5) / 2,
+      y: origin.y + at[1] * k - 2,
       size: 5,
       font: kit.text,
       color: INK,
     })
-  }
-  page.pushOperators(popGraphicsState())
-  drawCheckBar(kit, page, [EDGE_MM, EDGE_MM + 1], scale)
-  if (print.fault) page.drawText(printable(print.fault), { x: area.x, y: (EDGE_MM + 13) * PT_PER_MM, size: 9, font: kit.bold, color: SAW })
-  page.drawText(
-    printable([print.title, 'full size, saw outside each outline and inside each window', tile.name].filter(Boolean).join('  ·  ')),
-    {
-      x: area.x,
-      y: (EDGE_MM + 9) * PT_PER_MM,
-      size: 9,
-      font: kit.bold,
-      color: INK,
-    },
-  )
 }
 
-/** The layout at exactly 1:1, on as many pages as it needs, each with its check bar; tells page by page how far it is. */
+/** Crosses to lay two pages over one another by. */
+function drawMarks({ page, origin, k }: Frame, marks: Tile['marks']): void {
+  for (const [x, y] of marks) {
+    const [px, py, arm] = [origin.x + x * k, origin.y + y * k, MARK_ARM_MM * PT_PER_MM]
+    page.drawLine({ start: { x: px - arm, y: py }, end: { x: px + arm, y: py }, thickness: 0.4, color: FAINT })
+    page.drawLine({ start: { x: px, y: py - arm }, end: { x: px, y: py + arm }, thickness: 0.4, color: FAINT })
+    page.drawCircle({ x: px, y: py, size: arm / 2, borderColor: FAINT, borderWidth: 0.4 })
+  }
+}
+
+interface Foot {
+  readonly print: LayoutPrint
+  readonly tile: Tile
+  readonly purposes: readonly LinePurpose[]
+}
+
+function drawFoot(kit: Kit, page: PDFPage, { print, tile, purposes }: Foot, scale: number): void {
+  const x = EDGE_MM * PT_PER_MM
+  const width = page.getWidth() - 2 * x
+  drawCheckBar(kit, page, [EDGE_MM, EDGE_MM + 1], scale)
+  drawLegend(kit, page, { x, y: (EDGE_MM + 8.5) * PT_PER_MM }, purposes)
+  const method = PATTERN_METHODS[print.method]
+  const [say = ''] = wrap(print.fault ?? `${method.title}: ${method.say}`, kit.text, 6.5, width)
+  page.drawText(say, {
+    x,
+    y: (EDGE_MM + 13) * PT_PER_MM,
+    size: 6.5,
+    font: print.fault ? kit.bold : kit.text,
+    color: print.fault ? SAW : INK,
+  })
+  const words = [print.title, print.isTemplate ? 'templates, full size' : 'full size', print.isMirrored && 'mirrored', tile.name]
+  page.drawText(printable(words.filter(Boolean).join('  ·  ')), { x, y: (EDGE_MM + 17) * PT_PER_MM, size: 9, font: kit.bold, color: INK })
+}
+
+interface PageSize {
+  readonly width: number
+  readonly height: number
+}
+
+function drawTile(
+  kit: Kit,
+  print: LayoutPrint,
+  { pattern, tile }: { pattern: Pattern; tile: Tile },
+  { size, scale }: { size: PageSize; scale: number },
+): void {
+  const page = kit.pdf.addPage([size.width * PT_PER_MM, size.height * PT_PER_MM])
+  const k = PT_PER_MM * scale
+  const area = {
+    x: EDGE_MM * PT_PER_MM,
+    y: (EDGE_MM + FOOT_MM) * PT_PER_MM,
+    width: (size.width - 2 * EDGE_MM) * PT_PER_MM,
+    height: (size.height - 2 * EDGE_MM - FOOT_MM) * PT_PER_MM,
+  }
+  const frame = { page, k, origin: { x: area.x - tile.left * k, y: area.y - tile.bottom * k } }
+  page.pushOperators(pushGraphicsState(), rectangle(area.x - 0.5, area.y - 0.5, area.width + 1, area.height + 1), clip(), endPath())
+  drawPattern(kit, frame, pattern)
+  drawMarks(frame, tile.marks)
+  page.pushOperators(popGraphicsState())
+  const purposes = LINE_PURPOSE_IDS.filter((id) => pattern.lines.some(({ purpose }) => purpose === id))
+  drawFoot(kit, page, { print, tile, purposes }, scale)
+}
+
+/** The pattern at exactly 1:1, on as many pages as it needs, each with its check bar and legend; tells page by page how far it is. */
 export async function layoutPdf(print: LayoutPrint, tell: (share: number) => void = () => undefined): Promise<Uint8Array> {
   const kit = await makeKit(print.title)
   const scale = 50 / print.checkBarMm
-  const box = boundsOf(print.sheet.outer)
-  const sheetIsWide = box.maxX - box.minX > box.maxY - box.minY
   const { width, height } = PAPERS[print.paper]
-  const pageMm = sheetIsWide ? { width: height, height: width } : { width, height }
-  const tiles = tilesOf(print, (pageMm.width - 2 * EDGE_MM) / scale, (pageMm.height - 2 * EDGE_MM - FOOT_MM) / scale)
-  tiles.forEach((tile, i) => {
-    drawTile(kit, print, tile, pageMm, scale)
-    tell((i + 1) / tiles.length)
+  const box = patternBounds(print.patterns[0] ?? { lines: [], labels: [] })
+  const isWide = !print.isTemplate && box.maxX - box.minX > box.maxY - box.minY
+  const size = isWide ? { width: height, height: width } : { width, height }
+  const area = { width: (size.width - 2 * EDGE_MM) / scale, height: (size.height - 2 * EDGE_MM - FOOT_MM) / scale }
+  const patterns = print.isTemplate ? onSheets(print.patterns, area) : print.patterns
+  const pages = patterns.flatMap((pattern) => tilesOf(patternBounds(pattern), area).map((tile) => ({ pattern, tile })))
+  pages.forEach((one, i) => {
+    drawTile(kit, print, one, { size, scale })
+    tell((i + 1) / pages.length)
   })
   return kit.pdf.save()
 }

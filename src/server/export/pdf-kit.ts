@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import fontkit from '@pdf-lib/fontkit'
 import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib'
-import type { Outline } from '@/core/geometry'
+import type { Outline, Point } from '@/core/geometry'
 
 export const PT_PER_MM = 72 / 25.4
 export const PAPERS = { A4: { width: 210, height: 297 }, Letter: { width: 215.9, height: 279.4 } } as const
@@ -45,10 +45,13 @@ export function printable(text: string): string {
   return text.replace(/\p{C}+/gu, ' ')
 }
 
-/** A closed outline as path data, y downwards, in the outline's own millimetres. */
-export function pathOf(outline: Outline): string {
-  return `${outline.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(4)} ${(-y).toFixed(4)}`).join('')}Z`
+/** A line as path data, y downwards, in its own millimetres. */
+export function linePath(points: readonly Point[], closed: boolean): string {
+  return `${points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(4)} ${(-y).toFixed(4)}`).join('')}${closed ? 'Z' : ''}`
 }
+
+/** A closed outline as path data. */
+export const pathOf = (outline: Outline): string => linePath(outline, true)
 
 /** Breaks a text into lines no wider than the given points. */
 export function wrap(text: string, font: PDFFont, size: number, width: number): string[] {

@@ -15,6 +15,15 @@ const ell = [
   [0, 71],
 ] as const
 
+/** A sheet of which a corner was sheared off. */
+const cornerGone = [
+  [0, 0],
+  [214, 0],
+  [214, 88],
+  [176, 134],
+  [0, 134],
+] as const
+
 export const SHEETS: readonly SeedSheet[] = [
   {
     label: 'S-1',
@@ -61,6 +70,15 @@ export const SHEETS: readonly SeedSheet[] = [
     measuredMm: 1.44,
     outer: rectangleOutline(236, 44),
     temper: 'quarter-hard',
+  },
+  {
+    label: 'B-1, corner gone',
+    alloy: 'yellow-brass-c260',
+    thicknessTyped: '19 ga',
+    thicknessMm: 0.9116,
+    measuredMm: 0.92,
+    outer: cornerGone,
+    temper: 'half-hard',
   },
 ]
 

@@ -1,7 +1,8 @@
-import { type LayoutItem, type LayoutSheet, placedRegion, type Taken } from '@/core/layout'
+import { boundsOf, type Outline, type Point, placeOutline } from '@/core/geometry'
+import { type LayoutItem, type LayoutSheet, type Placement, placedRegion, type Taken } from '@/core/layout'
 import type { PlannedPart, PlanOptions } from '@/core/piece'
 import type { Piece, Repositories, Stock } from '../db/repositories'
-import { planDesign } from './piece-plan'
+import { planDesign, planOptions } from './piece-plan'
 
 /** A blank of a job as the layout takes it, with the words for its label. */
 export interface JobItem {
@@ -29,6 +30,54 @@ export function isItemOf(id: string, pieceId: number): boolean {
 export function namesOfItems({ jobs }: Pick<Repositories, 'jobs'>, jobId: number): (id: string) => string {
   const pieces = jobs.pieces(jobId)
   return (id) => pieces.find((piece) => isItemOf(id, piece.id))?.name ?? id
+}
+
+/** A line on a blank that is not cut. */
+export interface BlankMark {
+  readonly purpose: 'scribe' | 'fold'
+  readonly points: readonly Point[]
+}
+
+/** Two outlines are one where their boxes are within this, mm. */
+const SAME_MM = 0.02
+
+function isSameBox(a: Outline, b: Outline): boolean {
+  const [one, other] = [boundsOf(a), boundsOf(b)]
+  return (['minX', 'maxX', 'minY', 'maxY'] as const).every((side) => Math.abs(one[side] - other[side]) <= SAME_MM)
+}
+
+/** The lines drawn on a flat blank, in its own millimetres: of the view that shows this very outline. */
+function marksOf({ result }: PlannedPart, outline: Outline): BlankMark[] {
+  const flat = result?.drawing.views.find(({ shapes }) =>
+    shapes.some((shape) => shape.kind === 'region' && isSameBox(shape.outer, outline)),
+  )
+  return (flat?.shapes ?? []).flatMap((shape): BlankMark[] =>
+    shape.kind === 'line' && (shape.layer === 'scribe' || shape.layer === 'fold') ? [{ purpose: shape.layer, points: shape.points }] : [],
+  )
+}
+
+/** The lines on the blanks of a layout where they lie, by item and copy; of blanks whose design is still as it was. */
+export function marksOfItems(
+  repositories: Repositories,
+  jobId: number,
+  items: readonly LayoutItem[],
+  placements: readonly Placement[],
+): ReadonlyMap<string, readonly BlankMark[]> {
+  const options = planOptions(repositories)
+  const own = new Map<string, readonly BlankMark[]>()
+  for (const piece of repositories.jobs.pieces(jobId))
+    for (const part of planDesign(piece.design, options).parts)
+      for (const { item } of itemsOfPart(piece, part)) {
+        const stands = items.find(({ id }) => id === item.id)
+        if (stands && item.outer && stands.outer && isSameBox(item.outer, stands.outer)) own.set(item.id, marksOf(part, item.outer))
+      }
+  return new Map(
+    placements.map((place) => {
+      const turn = (place.rotationDeg * Math.PI) / 180
+      const marks = (own.get(place.id) ?? []).map((mark) => ({ ...mark, points: placeOutline(mark.points, turn, place.x, place.y) }))
+      return [`${place.id} ${place.copy}`, marks]
+    }),
+  )
 }
 
 /** The blanks of one part cut from sheet, as many as its pieces take, circles kept exact. */

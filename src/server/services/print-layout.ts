@@ -1,12 +1,14 @@
 import * as z from 'zod'
-import { type CutSheetItem, cutSheetSvg } from '@/core/drawing'
+import { methodOfMarking, mirrored, type Pattern, type PatternLine, type PatternMethod } from '@/core/drawing'
 import { findIllegal, type LayoutInput, layoutInput } from '@/core/layout'
-import { placedBlanks } from '@/core/sawing'
+import { type PlannedCut, placedBlanks, sawPlan } from '@/core/sawing'
 import type { Repositories, StoredLayout } from '../db/repositories'
 import type { LayoutPrint } from '../export/layout-pdf'
 import type { Paper } from '../export/pdf-kit'
 import { instanceOf, sayIllegal } from './cut-layout'
-import { namesOfItems } from './layout-items'
+import { type BlankMark, marksOfItems, namesOfItems } from './layout-items'
+import { planOptions } from './piece-plan'
+import { sawBench } from './saw-plan'
 
 const frozenSchema = z.object({ instance: layoutInput })
 
@@ -16,31 +18,126 @@ export function instanceFor(repositories: Repositories, layout: StoredLayout): L
   return frozen?.success ? frozen.data.instance : instanceOf(repositories, layout)
 }
 
-/** What a stored layout prints: sheet, blanks where they lie, and the printer's correction. */
-export function printOf(repositories: Repositories, id: number, paper?: Paper): LayoutPrint | undefined {
+export interface Printed {
+  readonly paper?: Paper | undefined
+  readonly method?: PatternMethod | undefined
+  /** Seen from the back. */
+  readonly mirror?: boolean
+}
+
+/** A small cross at a place. */
+function cross([x, y]: readonly [number, number], half: number): PatternLine[] {
+  return [
+    {
+      purpose: 'drill',
+      points: [
+        [x - half, y],
+        [x + half, y],
+      ],
+      closed: false,
+    },
+    {
+      purpose: 'drill',
+      points: [
+        [x, y - half],
+        [x, y + half],
+      ],
+      closed: false,
+    },
+  ]
+}
+
+const CROSS_MM = 1.2
+const HOLE_CORNERS = 24
+
+function holeLines({ hole, way }: PlannedCut): PatternLine[] {
+  if (!hole) return []
+  const { at, diameterMm } = hole
+  const rim = Array.from({ length: HOLE_CORNERS }, (_, i): [number, number] => {
+    const angle = (2 * Math.PI * i) / HOLE_CORNERS
+    return [at[0] + (diameterMm / 2) * Math.cos(angle), at[1] + (diameterMm / 2) * Math.sin(angle)]
+  })
+  // a drilled window is its own rim
+  const own: PatternLine[] = way === 'saw' ? [{ purpose: 'drill', points: rim, closed: true }] : []
+  return [...own, ...cross(at, Math.max(CROSS_MM, diameterMm / 2 + 0.6))]
+}
+
+const isHole = ({ way }: PlannedCut) => way === 'drill' || way === 'punch'
+
+/** What a cut is on paper: its line by the side of it that is cut, and its hole. */
+function cutLines(cut: PlannedCut): PatternLine[] {
+  const purpose = isHole(cut) ? 'drill' : (`saw-${cut.side}` as const)
+  return [{ purpose, points: cut.points, closed: true }, ...holeLines(cut)]
+}
+
+const markLines = (marks: readonly BlankMark[]): PatternLine[] => marks.map(({ purpose, points }) => ({ purpose, points, closed: false }))
+
+const middle = (points: Pattern['lines'][number]['points']): [number, number] => {
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
+  return [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2]
+}
+
+/** Everything that lies on the sheet, as it is printed on it. */
+function wholePattern(cuts: readonly PlannedCut[], { sheet, blanks }: Drawn, marks: readonly BlankMark[]): Pattern {
+  const edge: PatternLine[] = [sheet.outer, ...sheet.holes].map((points) => ({ purpose: 'edge', points, closed: true }))
+  return {
+    lines: [...edge, ...cuts.flatMap(cutLines), ...markLines(marks)],
+    labels: blanks.map(({ outer, name }) => ({ at: middle(outer), text: name })),
+  }
+}
+
+interface Drawn {
+  readonly sheet: NonNullable<LayoutInput['sheets']>[number]
+  readonly blanks: ReturnType<typeof placedBlanks>
+}
+
+/** One of each blank as a template, with how many of it there are. */
+function templatesOf(cuts: readonly PlannedCut[], { blanks }: Drawn, marks: ReadonlyMap<string, readonly BlankMark[]>): Pattern[] {
+  const firsts = blanks.filter(({ id }, i) => blanks.findIndex((other) => other.id === id) === i)
+  return firsts.map(({ id, copy, name, outer }) => {
+    const count = blanks.filter((other) => other.id === id).length
+    const own = cuts.filter(({ key }) => key.startsWith(`${id}#`) && key.endsWith(`#${copy}`))
+    return {
+      lines: [...own.flatMap(cutLines), ...markLines(marks.get(`${id} ${copy}`) ?? [])],
+      labels: [{ at: middle(outer), text: count > 1 ? `${name}, ${count} times` : name }],
+    }
+  })
+}
+
+/** What a stored layout prints: sheet, blanks where they lie, each line with its purpose, and the printer's correction. */
+export function printOf(repositories: Repositories, id: number, asked: Printed = {}): LayoutPrint | undefined {
   const layout = repositories.layouts.one(id)
   const instance = layout && instanceFor(repositories, layout)
   const sheet = instance?.sheets?.[0]
   if (!layout || !instance || !sheet) return undefined
+  const options = planOptions(repositories)
   const settings = repositories.settings.read()
   const blanks = placedBlanks(instance, layout.placements, namesOfItems(repositories, layout.jobId))
+  const { cuts } = sawPlan({
+    sheet,
+    thicknessMm: sheet.thicknessMm,
+    kerfMm: layout.kerfMm,
+    blanks,
+    lines: layout.lines,
+    ...sawBench(repositories, options),
+  })
+  const marksOn = marksOfItems(repositories, layout.jobId, instance.items, layout.placements)
+  const method = asked.method ?? methodOfMarking(options.schools.S22)
+  const isTemplate = method === 'ink' || method === 'scribe'
+  const patterns = isTemplate
+    ? templatesOf(cuts, { sheet, blanks }, marksOn)
+    : [wholePattern(cuts, { sheet, blanks }, [...marksOn.values()].flat())]
+  const isMirrored = (asked.mirror ?? false) !== (method === 'trace')
   const job = repositories.jobs.job(layout.jobId)
   const stock = repositories.drawer.one(layout.sheetId)
   return {
     title: `${job?.title ?? 'Layout'}, sheet ${stock?.label ?? layout.sheetId}`,
-    sheet,
-    blanks,
-    paper: paper ?? settings.paper,
+    patterns: isMirrored ? patterns.map(mirrored) : patterns,
+    isMirrored,
+    isTemplate,
+    method,
+    paper: asked.paper ?? settings.paper,
     checkBarMm: settings.checkBarMm,
     fault: layout.status === 'cut' ? undefined : sayIllegal(findIllegal(instance, layout.placements)),
   }
-}
-
-/** The layout as SVG in real millimetres. */
-export function svgOf(print: LayoutPrint): string {
-  const items: CutSheetItem[] = [
-    { kind: 'stock', outlines: [print.sheet.outer, ...print.sheet.holes] },
-    ...print.blanks.map((blank): CutSheetItem => ({ kind: 'cut', outlines: [blank.outer, ...blank.holes] })),
-  ]
-  return cutSheetSvg(print.fault ? `${print.title}. ${print.fault}` : print.title, items)
 }

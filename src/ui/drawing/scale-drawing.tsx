@@ -31,6 +31,7 @@ const HINT_FROM_PX = 400
 const LINE: Readonly<Record<string, object>> = {
   saw: { stroke: PALETTE.fire, strokeWidth: 1.4, strokeDasharray: '6 3', fill: 'none' },
   scribe: { stroke: PALETTE.ink, strokeWidth: 0.8, fill: 'none' },
+  fold: { stroke: PALETTE.ink, strokeWidth: 1, strokeDasharray: '7 2 1.5 2', fill: 'none' },
   centre: { stroke: PALETTE.muted, strokeWidth: 0.9, strokeDasharray: '8 3 2 3', fill: 'none' },
   allowance: { stroke: PALETTE.ochre, strokeWidth: 1.2, strokeDasharray: '2 2', fill: 'none' },
   tool: { stroke: PALETTE.ink, strokeWidth: 1.2, fill: PALETTE.steel },

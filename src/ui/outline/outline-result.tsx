@@ -4,8 +4,8 @@ import Button from '@mui/material/Button'
 import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { cutSheetSvg, dxfOf } from '@/core/drawing'
-import { boundsOf, laidAlong, linesAndArcs, netAreaMm2, type Region, withFewerPoints } from '@/core/geometry'
+import { outlinesPattern, patternDxf, patternSvg } from '@/core/drawing'
+import { boundsOf, laidAlong, netAreaMm2, type Region, withFewerPoints } from '@/core/geometry'
 import type { OutlineAnswer } from '@/core/picture'
 import { formatPlain } from '@/core/units'
 import { NewStock } from '../drawer/new-stock'
@@ -19,8 +19,6 @@ import type { OutlineSeen, PictureSeen } from './use-outline'
 
 /** Off so little, an outline takes fewer points in the drawer. */
 const FEWER_MM = 0.05
-/** Runs and arcs of a saved DXF lie so near the outline. */
-const DXF_MM = 0.01
 const STEEL = { face: PALETTE.steel, edge: PALETTE.steelEdge }
 
 function save(name: string, type: string, text: string): void {
@@ -50,12 +48,8 @@ function Acts({ regions, name }: { readonly regions: readonly Region[]; readonly
         <Button variant="contained" onClick={() => setAdding(!adding)}>
           Put it in the drawer
         </Button>
-        <Button onClick={() => save(`${name}.svg`, 'image/svg+xml', cutSheetSvg(name, [{ kind: 'cut', outlines: lines }]))}>
-          Save as SVG
-        </Button>
-        <Button onClick={() => save(`${name}.dxf`, 'image/vnd.dxf', dxfOf(lines.map((outline) => linesAndArcs(outline, DXF_MM))))}>
-          Save as DXF
-        </Button>
+        <Button onClick={() => save(`${name}.svg`, 'image/svg+xml', patternSvg(name, outlinesPattern(lines)))}>Save as SVG</Button>
+        <Button onClick={() => save(`${name}.dxf`, 'image/vnd.dxf', patternDxf(outlinesPattern(lines)))}>Save as DXF</Button>
       </Box>
       {adding && (regions.length > 1 || largest?.holes.length) ? (
         <Typography variant="body2">The drawer takes the largest outline, without its holes.</Typography>

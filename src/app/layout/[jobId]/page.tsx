@@ -80,7 +80,7 @@ export default async function LayoutPage({ params }: { params: Promise<{ jobId: 
   return (
     <>
       <PageHead title={job.title} sub="layout of its blanks on sheet">
-        {draft && draft.placements.length > 0 ? <LayoutNav jobId={job.id} /> : null}
+        <LayoutNav jobId={job.id} />
       </PageHead>
       <LayoutTable
         key={`${job.id}-${draft?.id ?? 'new'}-${cut.length}`}

@@ -8,6 +8,7 @@ import { instanceFor } from '@/server/services/print-layout'
 import { sawBench } from '@/server/services/saw-plan'
 import { workshop } from '@/server/workshop'
 import { LayoutNav } from '@/ui/layout/layout-nav'
+import { NothingLaid } from '@/ui/sawing/nothing-laid'
 import { SawStation } from '@/ui/sawing/saw-station'
 import type { SawnLayout } from '@/ui/sawing/use-saw-plan'
 import { PageHead } from '@/ui/shared/page-head'
@@ -44,13 +45,13 @@ export default async function SawPage({
   const layout = of === undefined ? repositories.layouts.draftOf(job.id) : repositories.layouts.one(Number(of))
   const instance = layout && instanceFor(repositories, layout)
   const view = layout && instance && layout.jobId === job.id ? sawn(repositories, layout, instance) : undefined
-  if (!view || view.blanks.length === 0) notFound()
+  const isLaid = view !== undefined && view.blanks.length > 0
   return (
     <>
-      <PageHead title={job.title} sub={`saw plan, ${view.label}`}>
+      <PageHead title={job.title} sub={isLaid ? `saw plan, ${view.label}` : 'saw plan'}>
         <LayoutNav jobId={job.id} />
       </PageHead>
-      <SawStation key={view.id} layout={view} />
+      {isLaid ? <SawStation key={view.id} layout={view} /> : <NothingLaid jobId={job.id} />}
     </>
   )
 }

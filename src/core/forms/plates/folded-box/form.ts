@@ -270,7 +270,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
     checks: checksOf(input, { school, web }),
     views: [
       view('blank', 'Blank, with its fold lines', {
-        shapes: [region(outline), stroke('scribe', [-u, -v], [u, -v], [u, v], [-u, v], [-u, -v]), cutAround(outline, 'outside')],
+        shapes: [region(outline), stroke('fold', [-u, -v], [u, -v], [u, v], [-u, v], [-u, -v]), cutAround(outline, 'outside')],
         dimensions: [
           { from: [-x, -y], to: [x, -y], offset: -2, text: `cut ${formatPlain(answer.markAt, 2)}` },
           { from: [x, -y], to: [x, y], offset: -1.4, text: formatPlain(2 * y, 2) },

@@ -301,7 +301,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
   const lowerTab = tabFrame(places.find(({ point }) => point[0] < -0.1 * input.stoneLengthMm) ?? placeAlong(stone, 0.5))
   const folds = places.map((place) => {
     const at = tabFrame(place)
-    return stroke('scribe', at(0, -input.tabWidthMm / 2), at(0, input.tabWidthMm / 2))
+    return stroke('fold', at(0, -input.tabWidthMm / 2), at(0, input.tabWidthMm / 2))
   })
   return completePlan({
     input,

@@ -179,7 +179,7 @@ function planBox(input: Input, bench: Bench): FormPlan {
       }),
       {
         ...blank,
-        shapes: [...blank.shapes, ...creases.map((x) => stroke('scribe', [x, 0], [x, input.widthMm]))],
+        shapes: [...blank.shapes, ...creases.map((x) => stroke('fold', [x, 0], [x, input.widthMm]))],
         dimensions: [
           ...blank.dimensions,
           ...creases.map((x, i) => ({

@@ -1,4 +1,5 @@
 import { notFound } from '@/server/http/answer'
+import { printedOf } from '@/server/http/asked-print'
 import { ofWorkshop } from '@/server/http/of-workshop'
 import { runTask } from '@/server/long/run-task'
 import { underWay } from '@/server/long/under-way'
@@ -8,9 +9,8 @@ import { workshop } from '@/server/workshop'
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   const asked = new URL(request.url).searchParams
-  const paper = asked.get('paper')
   return ofWorkshop(request, async () => {
-    const print = printOf(workshop(), Number(id), paper === 'A4' || paper === 'Letter' ? paper : undefined)
+    const print = printOf(workshop(), Number(id), printedOf(request))
     if (!print) return notFound('this layout is not there')
     const pdf = await underWay(asked.get('work') ?? undefined, ({ step, share, signal }) => {
       step('The pages are being drawn')
