@@ -79,6 +79,16 @@ async function putAwayPunch(page: Page): Promise<Locator> {
   return page.getByRole('row', { name: /lamp-room punch C/ })
 }
 
+/** The jar of clean sterling scrap. */
+const jar = (page: Page) => page.getByRole('article', { name: 'Sterling silver, clean scrap' })
+
+async function weigh(page: Page, text: string): Promise<void> {
+  await jar(page).getByRole('button', { name: 'Weigh it' }).click()
+  await jar(page).getByLabel('In the jar').fill(text)
+  await jar(page).getByRole('button', { name: 'Save' }).click()
+  await expect(jar(page)).toContainText(`${text} g`)
+}
+
 /** The answer to the next action that a page asks for. */
 const answered = (page: Page) => page.waitForResponse(/\/api\/act\//)
 
@@ -316,6 +326,31 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
   putBackCut: {
     path: '/layout/3',
     ready: (page) => press(page.getByRole('button', { name: 'Put it back' }))(),
+  },
+  putInJar: {
+    path: '/drawer/scrap',
+    ready: async (page) => {
+      await page.getByRole('button', { name: 'Put scrap in' }).click()
+      await page.getByLabel('Weighs').fill('2.4')
+      return () => page.getByRole('button', { name: 'Put it in', exact: true }).click()
+    },
+  },
+  sendJar: {
+    path: '/drawer/scrap',
+    ready: async (page) => {
+      await jar(page).getByRole('button', { name: 'Send to refine' }).click()
+      return () => page.getByRole('dialog').getByRole('button', { name: 'It is sent' }).click()
+    },
+    meanwhile: (page) => weigh(page, '17.8'),
+  },
+  weighJar: {
+    path: '/drawer/scrap',
+    ready: async (page) => {
+      await jar(page).getByRole('button', { name: 'Weigh it' }).click()
+      await jar(page).getByLabel('In the jar').fill('18.1')
+      return () => jar(page).getByRole('button', { name: 'Save' }).click()
+    },
+    meanwhile: (page) => weigh(page, '17.9'),
   },
   saveDesign: {
     path: '/pieces/1',
@@ -583,12 +618,15 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
   measureTool: 'undo',
   moveRevision: 'way back',
   putBackCut: 'way back',
+  putInJar: 'adds',
   saveDesign: 'undo',
   saveJob: 'undo',
   saveLayout: 'undo',
   saveSettings: 'undo',
+  sendJar: 'asked',
   startTray: 'adds',
   takeOutOfArchive: 'way back',
+  weighJar: 'undo',
 }
 
 for (const [name, way] of Object.entries(WAY_BACK)) {

@@ -25,6 +25,7 @@ const MAKES_NEW: readonly ActionName[] = [
   'duplicateJob',
   'duplicatePiece',
   'duplicateStock',
+  'putInJar',
 ]
 
 const DISC = designOf('disc', { diameterMm: 21, alloy: 'copper-c110', thicknessMm: 0.9 })
@@ -34,6 +35,7 @@ let pieceId = 0
 let jobId = 0
 let layoutId = 0
 let cutId = 0
+let jarId = 0
 
 beforeEach(async () => {
   const temp = tempWorkshop()
@@ -76,6 +78,9 @@ beforeEach(async () => {
   to.tools.add({ kind: 'mandrel', label: 'mandrel' })
   to.tools.add({ kind: 'stamp', label: 'letters', nominal: 2 })
   to.archive.put('tool', to.tools.add({ kind: 'punch', label: 'put away' }))
+  const scrap = { alloy: 'sterling-925', kind: 'clean' } as const
+  jarId = to.jars.forMetal(scrap).id
+  to.jars.putIn(jarId, scrap, 3)
 })
 
 const toolId = (kind: string) => to.tools.all().find((tool) => tool.kind === kind)?.id ?? 0
@@ -107,14 +112,17 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   moveRevision: () => ({ pieceId, way: 'undo' }),
   openWorkshop: () => ({ name: 'demo' }),
   putBackCut: () => ({ id: cutId }),
+  putInJar: () => ({ alloy: 'sterling-925', kind: 'clean', mass: '2.5' }),
   restoreBackup: () => ({ file: 'x.db', shownLastAt: null }),
   saveDesign: () => ({ pieceId, design: designOf('disc', { diameterMm: 22, alloy: 'copper-c110', thicknessMm: 0.9 }) }),
   saveJob: () => ({ id: jobId, title: 'Renamed' }),
   saveLayout: () => ({ jobId, sheetId: 1, kerfMm: 0.5, marginMm: 1, placements: [] }),
   saveSettings: () => ({ workshopName: 'Renamed' }),
   sendAwayDevice: () => ({ id: 'x' }),
+  sendJar: () => ({ id: jarId }),
   startTray: () => ({ pieceId, size: 2 }),
   takeOutOfArchive: () => ({ kind: 'tool', id: to.archive.all('tool')[0]?.id ?? 0 }),
+  weighJar: () => ({ id: jarId, mass: '4' }),
 }
 
 /** Everything the workshop holds, as text. */

@@ -1,4 +1,6 @@
 import type { Metadata } from 'next'
+import { standInPrices } from '@/core/costing'
+import { ALLOY_IDS, type AlloyId } from '@/core/metals'
 import { workshop } from '@/server/workshop'
 import { DrawerNav } from '@/ui/drawer/drawer-nav'
 import { DrawerView } from '@/ui/drawer/drawer-view'
@@ -7,7 +9,10 @@ import { PageHead } from '@/ui/shared/page-head'
 export const metadata: Metadata = { title: 'Drawer' }
 
 export default function DrawerPage() {
-  const { drawer } = workshop()
+  const { drawer, settings } = workshop()
+  const { perGram, from } = standInPrices(settings.read().figures)
+  const day = new Date().toISOString().slice(0, 10)
+  const prices = { perGram: Object.fromEntries(ALLOY_IDS.map((id) => [id, perGram(id)])) as Record<AlloyId, number>, from, day }
   const stock = drawer.all().map((item) => ({ ...item, isUsed: drawer.isUsed(item.id), notes: drawer.notesOf(item.id) }))
   const count = (kind: string, one: string, many: string) => {
     const of = stock.filter((item) => item.kind === kind).length
@@ -19,7 +24,7 @@ export default function DrawerPage() {
       <PageHead title="Drawer" sub={held.join(', ')}>
         <DrawerNav />
       </PageHead>
-      <DrawerView stock={stock} />
+      <DrawerView stock={stock} prices={prices} />
     </>
   )
 }

@@ -1,1 +1,2 @@
 export { type CaliperModel, readCaliper } from './caliper'
+export { readScale, type ScaleModel } from './scale'

@@ -139,6 +139,7 @@ export const FIGURES: Readonly<Record<string, Figure>> = {
   'blade-set': figure('Kerf over the blade’s thickness', 'mm', 0.03, [0, 0.3], 'low'),
   'saw-rate': figure('Metal a saw cuts in a minute', 'mm2', 30, [3, 300], 'low'),
   'blade-life': figure('Metal a saw blade cuts before it breaks', 'mm2', 500, [20, 20_000], 'low'),
+  'refine-return': figure('Paid for scrap, of the price of its fine metal', 'ratio', 0.9, [0.1, 1], 'low'),
   'grit-skip': figure('Grit skip: next is finer by at most', 'ratio', 2, [1.1, 5]),
   'grit-gain': figure('Grit gain: next is finer by at least', 'ratio', 1.25, [1, 3]),
   'solder-gap': figure('Between two solders’ flows', '°C', 20, [0, 100]),

@@ -25,13 +25,16 @@ export const ACTION_NAMES = [
   'moveRevision',
   'openWorkshop',
   'putBackCut',
+  'putInJar',
   'restoreBackup',
   'saveDesign',
   'saveJob',
   'saveLayout',
   'saveSettings',
   'sendAwayDevice',
+  'sendJar',
   'startTray',
   'takeOutOfArchive',
+  'weighJar',
 ] as const
 export type ActionName = (typeof ACTION_NAMES)[number]

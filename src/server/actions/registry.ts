@@ -6,6 +6,7 @@ import { addPiece, duplicateJob, saveJob } from './jobs'
 import { chooseCuts, cutLayout, putBackCut, saveLayout } from './layouts'
 import type { ActionName } from './names'
 import { describePiece, duplicatePiece, moveRevision, saveDesign } from './pieces'
+import { putInJar, sendJar, weighJar } from './scrap'
 import { keepFigure, keepTrials, saveSettings } from './settings'
 import { addStartingSets, addTool, correctTool, countTool, markMandrel, measureStamp, measureTool } from './tools'
 
@@ -36,13 +37,16 @@ export const ACTIONS = {
   moveRevision,
   openWorkshop,
   putBackCut,
+  putInJar,
   restoreBackup,
   saveDesign,
   saveJob,
   saveLayout,
   saveSettings,
   sendAwayDevice,
+  sendJar,
   startTray,
   takeOutOfArchive,
+  weighJar,
 } satisfies Record<ActionName, object>
 export type Actions = typeof ACTIONS

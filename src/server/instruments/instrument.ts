@@ -13,3 +13,11 @@ export interface LengthInstrument {
   /** Streams readings until the signal aborts. `nearMm` tells a stand-in what is between the jaws. */
   readonly readings: (nearMm: number, signal: AbortSignal) => AsyncIterable<InstrumentReading>
 }
+
+/** What a scale offers the drawer; a real one and a stand-in look the same from here. */
+export interface Scale {
+  readonly id: string
+  readonly title: string
+  /** What it shows now, g. `nearG` tells a stand-in what lies on the pan. */
+  readonly weigh: (nearG: number) => number
+}

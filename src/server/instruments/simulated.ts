@@ -1,6 +1,6 @@
 import { setTimeout as wait } from 'node:timers/promises'
-import { readCaliper } from '@/core/instruments'
-import type { LengthInstrument } from './instrument'
+import { readCaliper, readScale } from '@/core/instruments'
+import type { LengthInstrument, Scale } from './instrument'
 
 const INTERVAL_MS = 300
 /** How far pieces scatter about what was aimed at, and how a hand holds the jaws (house model, low). */
@@ -25,6 +25,18 @@ export const simulatedCalipers: LengthInstrument = {
       }
     }
   },
+}
+
+/** How far a jar is from what the book says of it, and how a weighing scatters (house model, low). */
+const JAR_SCATTER = 0.01
+const SCALE_NOISE_G = 0.01
+
+/** Stands in for a bench scale: about what the book says of the jar, with the losses and slips of a workshop. */
+export const simulatedScale: Scale = {
+  id: 'simulated-scale',
+  title: 'Scale (simulated)',
+  weigh: (nearG) =>
+    readScale({ trueG: nearG * (1 + (Math.random() * 2 - 1) * JAR_SCATTER), noiseG: SCALE_NOISE_G, zeroErrorG: 0 }, Math.random),
 }
 
 /** Instruments that only stand in for real ones. */

@@ -82,6 +82,15 @@ export const SHEETS: readonly SeedSheet[] = [
   },
 ]
 
+/** What lies in the jars, by metal and kind, g. */
+export const JARS = [
+  { alloy: 'sterling-925', kind: 'clean', massG: 18.3 },
+  { alloy: 'sterling-925', kind: 'soldered', massG: 6.9 },
+  { alloy: 'red-brass-c230', kind: 'clean', massG: 142 },
+  { alloy: 'red-brass-c230', kind: 'filings', massG: 37.5 },
+  { alloy: 'copper-c110', kind: 'clean', massG: 88.4 },
+] as const
+
 export const JOBS = {
   buttons: {
     title: 'Winter coats',

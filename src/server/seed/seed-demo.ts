@@ -10,6 +10,7 @@ import { beginTray, replayLedger } from '../services/ledger'
 import { freezePlan, frozenSubTrays, planDesign, planOptions } from '../services/piece-plan'
 import {
   BROKEN_BLADES,
+  JARS,
   JOBS,
   OLD_BANGLE_GROWTHS_MM,
   OLD_BUTTON_GROWTHS_MM,
@@ -135,6 +136,7 @@ const WIRES = [
 ] as const
 
 function seedDrawer(to: Repositories): void {
+  for (const { massG, ...metal } of JARS) to.jars.putIn(to.jars.forMetal(metal).id, metal, massG)
   for (const sheet of SHEETS) to.drawer.add({ ...sheet, kind: 'sheet', holes: [], lengthMm: null, acrossMm: null, parentId: null })
   for (const wire of WIRES) to.drawer.add({ ...wire, kind: 'wire', outer: null, holes: [], acrossMm: null, parentId: null })
   to.drawer.add({

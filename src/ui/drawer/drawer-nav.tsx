@@ -8,6 +8,7 @@ export function DrawerNav() {
       links={[
         { href: '/drawer', label: 'Metal' },
         { href: '/drawer/tools', label: 'Tool wall' },
+        { href: '/drawer/scrap', label: 'Scrap' },
         { href: '/drawer/outline', label: 'Outlines' },
       ]}
     />

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import { Plus } from 'lucide-react'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
-import { ALLOYS } from '@/core/metals'
+import { ALLOYS, type AlloyId } from '@/core/metals'
 import { formatPlain } from '@/core/units'
 import { useAct } from '../acting/act-provider'
 import { ArchiveDialog } from '../archive/archive-dialog'
@@ -18,10 +18,24 @@ import { CorrectStock } from './correct-stock'
 import { NewStock } from './new-stock'
 import { StockCard } from './stock-card'
 import { massOfStock } from './stock-facts'
+import { ALL_STOCK, StockFilter, shownOf } from './stock-filter'
 import { STOCK_COLUMNS, stockRow } from './stock-table'
 import type { StockActs, StockView } from './stock-view'
 
-function ByMetal({ stock, acts }: { readonly stock: readonly StockView[]; readonly acts: StockActs }) {
+/** What metal costs today, and where that is from. */
+export interface PricesShown {
+  readonly perGram: Readonly<Record<AlloyId, number>>
+  readonly from: string
+  readonly day: string
+}
+
+interface ByMetalProps {
+  readonly stock: readonly StockView[]
+  readonly acts: StockActs
+  readonly prices: PricesShown
+}
+
+function ByMetal({ stock, acts, prices }: ByMetalProps) {
   const sections = [...new Set(stock.map((item) => item.alloy))].map((alloy) => {
     const own = stock.filter((item) => item.alloy === alloy)
     const massG = own.reduce((sum, item) => sum + massOfStock(item), 0)
@@ -42,7 +56,9 @@ function ByMetal({ stock, acts }: { readonly stock: readonly StockView[]; readon
             {ALLOYS[alloy].title}
           </Typography>
           <Typography variant="body2">
-            {ALLOYS[alloy].composition}, <span className="fig">{formatPlain(massG, 1)} g</span> in the drawer, anneal at{' '}
+            {ALLOYS[alloy].composition}, <span className="fig">{formatPlain(massG, 1)} g</span> in the drawer, worth{' '}
+            <span className="fig">{formatPlain(massG * prices.perGram[alloy], 2)}</span> at{' '}
+            <span className="fig">{formatPlain(prices.perGram[alloy], 2)}</span> a gram, anneal at{' '}
             <span className="fig">{ALLOYS[alloy].torchTargetC} °C</span> ({ALLOYS[alloy].annealCue})
           </Typography>
         </Box>
@@ -58,14 +74,16 @@ function ByMetal({ stock, acts }: { readonly stock: readonly StockView[]; readon
 }
 
 /** The metal one owns, every sheet and offcut true to shape and all to one scale, sorted by metal; or the same in a table. */
-export function DrawerView({ stock }: { readonly stock: readonly StockView[] }) {
+export function DrawerView({ stock, prices }: { readonly stock: readonly StockView[]; readonly prices: PricesShown }) {
+  const [shown, setShown] = useState(ALL_STOCK)
+  const visible = useMemo(() => shownOf(stock, shown), [stock, shown])
   const [adding, setAdding] = useState(stock.length === 0)
   const [correcting, setCorrecting] = useState<StockView | null>(null)
   const { asking, archive, answer } = useArchive()
   const act = useAct()
   const say = useNotice()
   const look = useLook()
-  const rows = useMemo(() => stock.map(stockRow), [stock])
+  const rows = useMemo(() => visible.map(stockRow), [visible])
   const acts: StockActs = {
     correct: setCorrecting,
     duplicate: async (like) => {
@@ -76,7 +94,7 @@ export function DrawerView({ stock }: { readonly stock: readonly StockView[] }) 
   }
   return (
     <Box sx={{ p: 2.5, flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
         <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={() => setAdding(!adding)}>
           Put metal in
         </Button>
@@ -84,6 +102,7 @@ export function DrawerView({ stock }: { readonly stock: readonly StockView[] }) 
           Archive
         </Button>
         <Box sx={{ flex: 1 }} />
+        {stock.length > 1 ? <StockFilter stock={stock} shown={shown} onChange={setShown} /> : null}
         <LookChoice drawn="To scale" />
       </Box>
       {stock.length === 0 ? (
@@ -103,7 +122,14 @@ export function DrawerView({ stock }: { readonly stock: readonly StockView[] }) 
           />
         </Box>
       ) : (
-        <ByMetal stock={stock} acts={acts} />
+        <>
+          <ByMetal stock={visible} acts={acts} prices={prices} />
+          {visible.length > 0 ? (
+            <Typography variant="body2" sx={{ mt: 1 }}>
+              Prices of {prices.day}: {prices.from}.
+            </Typography>
+          ) : null}
+        </>
       )}
       <CorrectStock stock={correcting} onClose={() => setCorrecting(null)} />
       <ArchiveDialog asking={asking} onAnswer={(yes) => void answer(yes)} />

@@ -2,6 +2,7 @@
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import dynamic from 'next/dynamic'
+import { useFormContext } from 'react-hook-form'
 import { ChoiceField } from '../shared/choice-field'
 import { SizeField } from '../shared/size-field'
 import { TextRow } from '../shared/text-row'
@@ -54,7 +55,13 @@ export function EntryChoice({
   width = 170,
 }: Named & { readonly options: Readonly<Record<string, string>>; readonly width?: number }) {
   const { onChange, ...entry } = useEntry(name, label)
-  return <ChoiceField label={label} options={options} width={width} onChange={onChange} {...entry} />
+  const { clearErrors } = useFormContext()
+  // what was said of the last choice goes with it, so that nothing moves under a hand on its way to the button
+  const choose = (choice: string) => {
+    clearErrors(name)
+    onChange(choice)
+  }
+  return <ChoiceField label={label} options={options} width={width} onChange={choose} {...entry} />
 }
 
 const DayField = dynamic(() => import('./day-field').then((module) => module.DayField), {

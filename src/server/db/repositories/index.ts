@@ -5,6 +5,7 @@ import { makeArchiveRepository } from './archive'
 import { makeDrawerRepository } from './drawer'
 import { makeEntryRepository } from './entries'
 import { makeFindingRepository } from './finding'
+import { makeJarRepository } from './jars'
 import { makeJobRepository } from './jobs'
 import { makeLayoutRepository } from './layouts'
 import { makeRecordRepository } from './record'
@@ -17,6 +18,7 @@ export { type Design, designSchema, type FrozenPart, type FrozenPlan, type Froze
 export type { NewStock, Stock, StockNote } from './drawer'
 export { ENTRY_KINDS, type Entry, type LossLine, type NewEntry } from './entries'
 export type { Named } from './finding'
+export type { Jar } from './jars'
 export type { Job, JobLine, NewJob, Piece } from './jobs'
 export type { Cut, StoredLayout } from './layouts'
 export type { NewRecordRow, RecordGroup, RecordRow } from './record'
@@ -35,6 +37,7 @@ function make(db: Db) {
     settings: makeSettingsRepository(db),
     jobs: makeJobRepository(db),
     drawer: makeDrawerRepository(db),
+    jars: makeJarRepository(db),
     layouts: makeLayoutRepository(db),
     tools: makeToolRepository(db),
     trays: makeTrayRepository(db),

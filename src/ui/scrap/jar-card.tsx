@@ -1,0 +1,119 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import * as z from 'zod'
+import { ALLOYS } from '@/core/metals'
+import { JAR_KIND_WORDS, type SlipLine } from '@/core/scrap'
+import { formatPlain } from '@/core/units'
+import type { Jar } from '@/server/db/repositories'
+import { useAct } from '../acting/act-provider'
+import { useTold } from '../acting/use-told'
+import { EntrySize } from '../entry/entry-fields'
+import { EntryForm } from '../entry/entry-form'
+import { ConfirmDialog } from '../shared/confirm-dialog'
+import { useNotice } from '../shared/notices'
+import { PALETTE } from '../theme/palette'
+import { JarDrawn } from './jar-drawn'
+
+interface JarCardProps {
+  readonly jar: Jar
+  readonly line: SlipLine | undefined
+  readonly hasScale: boolean
+}
+
+const WEIGHED = z.object({ mass: z.string().max(40) })
+
+/** What a refiner would make of a jar. */
+function Worth({ line }: { readonly line: SlipLine }) {
+  return (
+    <Typography variant="body2">
+      {line.fineG === undefined ? '' : `${formatPlain(line.fineG, 2)} g fine, `}
+      about {formatPlain(line.value, 2)}
+      {line.note ? `; ${line.note}` : ''}
+    </Typography>
+  )
+}
+
+/** A jar: its metal, what it holds and is worth; weighed anew, or sent to be refined. */
+export function JarCard({ jar, line, hasScale }: JarCardProps) {
+  const [weighing, setWeighing] = useState<string | null>(null)
+  const [asking, setAsking] = useState(false)
+  const act = useAct()
+  const say = useNotice()
+  const told = useTold()
+  const name = `${ALLOYS[jar.alloy].title}, ${JAR_KIND_WORDS[jar.kind]}`
+  async function readScale() {
+    const answer = await fetch(`/api/instruments/scale?near=${jar.massG}`)
+    const shown = (await answer.json()) as { readonly massG?: number }
+    setWeighing(shown.massG === undefined ? '' : String(shown.massG))
+  }
+  async function send(yes: boolean) {
+    setAsking(false)
+    if (!yes) return
+    const done = await act('sendJar', { id: jar.id }, { revision: jar.revision })
+    say({ text: done.ok ? `${formatPlain(done.massG, 2)} g sent: the jar is empty.` : done.message })
+  }
+  return (
+    <Box component="article" aria-label={name} sx={{ display: 'flex', gap: 2, width: 400, maxWidth: '100%' }}>
+      <JarDrawn jar={jar} />
+      <Box sx={{ minWidth: 0, flex: 1 }}>
+        <Typography sx={{ fontWeight: 700 }}>{ALLOYS[jar.alloy].title}</Typography>
+        <Typography variant="body2">{JAR_KIND_WORDS[jar.kind]}</Typography>
+        <Typography className="fig" sx={{ fontSize: 22, fontWeight: 700 }}>
+          {formatPlain(jar.massG, 2)} g
+        </Typography>
+        {line ? <Worth line={line} /> : null}
+        {jar.isMixed ? (
+          <Typography variant="body2" sx={{ color: PALETTE.fire, fontWeight: 600 }}>
+            Mixed: other metal was put in.
+          </Typography>
+        ) : null}
+        {weighing === null ? (
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', ml: -0.75 }}>
+            <Button variant="text" onClick={() => setWeighing(String(jar.massG))}>
+              Weigh it
+            </Button>
+            {hasScale ? (
+              <Button variant="text" onClick={() => void readScale()}>
+                Read the scale
+              </Button>
+            ) : null}
+            {jar.massG > 0 ? (
+              <Button variant="text" onClick={() => setAsking(true)}>
+                Send to refine
+              </Button>
+            ) : null}
+          </Box>
+        ) : (
+          <EntryForm<{ mass: string }>
+            key={weighing}
+            label={`Weigh ${name}`}
+            schema={WEIGHED}
+            values={{ mass: weighing }}
+            send={({ mass }) =>
+              told(
+                'weighJar',
+                { id: jar.id, mass },
+                { revision: jar.revision, text: `${name}: ${mass} g.`, back: { id: jar.id, mass: String(jar.massG) } },
+              )
+            }
+            onDone={() => setWeighing(null)}
+            onCancel={() => setWeighing(null)}
+            submit="Save"
+          >
+            <EntrySize name="mass" label="In the jar" unit="g" readAs={() => ''} />
+          </EntryForm>
+        )}
+      </Box>
+      <ConfirmDialog
+        open={asking}
+        title={`Send ${formatPlain(jar.massG, 2)} g of ${name.toLowerCase()}?`}
+        says="The jar is empty afterwards. Print the refining slip first: it goes with the metal."
+        yes="It is sent"
+        onAnswer={(yes) => void send(yes)}
+      />
+    </Box>
+  )
+}

@@ -1,0 +1,55 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { Plus } from 'lucide-react'
+import { useState } from 'react'
+import { ALLOYS } from '@/core/metals'
+import { JAR_KIND_WORDS, type RefiningSlip } from '@/core/scrap'
+import { formatPlain } from '@/core/units'
+import type { Jar } from '@/server/db/repositories'
+import { useWorkshop } from '../shared/workshop-context'
+import { JarCard } from './jar-card'
+import { PutInJar } from './put-in-jar'
+
+interface ScrapViewProps {
+  readonly jars: readonly Jar[]
+  readonly slip: RefiningSlip
+  readonly hasScale: boolean
+}
+
+/** The jars of scrap and filings, by metal, with what they hold and are worth; what comes in, and the slip it goes out with. */
+export function ScrapView({ jars, slip, hasScale }: ScrapViewProps) {
+  const [adding, setAdding] = useState(jars.length === 0)
+  const { uid } = useWorkshop()
+  const lineOf = ({ alloy, kind }: Jar) => slip.lines.find(({ title }) => title === `${ALLOYS[alloy].title}, ${JAR_KIND_WORDS[kind]}`)
+  return (
+    <Box sx={{ p: 2.5 }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={() => setAdding(!adding)}>
+          Put scrap in
+        </Button>
+        {slip.lines.length > 0 ? (
+          <Button href={`/api/refining-slip?of=${uid}`} target="_blank">
+            Print the refining slip
+          </Button>
+        ) : null}
+        <Typography variant="body2" sx={{ ml: 1 }}>
+          {slip.lines.length > 0
+            ? `${formatPlain(slip.massG, 1)} g in all, about ${formatPlain(slip.value, 2)} by the prices under Tables, Figures of the bench`
+            : 'Every jar is empty.'}
+        </Typography>
+      </Box>
+      {adding ? <PutInJar jars={jars} onDone={() => setAdding(false)} /> : null}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 3, mt: 3 }}>
+        {jars.map((jar) => (
+          <JarCard key={jar.id} jar={jar} line={lineOf(jar)} hasScale={hasScale} />
+        ))}
+      </Box>
+      <Typography variant="body2" sx={{ mt: 3, maxWidth: 620 }}>
+        Keep metals apart, and what has solder on it apart from what is clean: clean scrap can be melted again here. Filings go through a
+        magnet first. Wear a mask over fine dust, and keep it away from food and drink.
+      </Typography>
+    </Box>
+  )
+}
