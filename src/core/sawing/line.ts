@@ -66,7 +66,7 @@ export function turnsAt(points: Outline): readonly number[] {
 }
 
 /** The blade is turned on the spot where a line changes its direction by so much within so little of its length, rad and mm. */
-const TURN = { leastRad: Math.PI / 6, withinMm: 1.5 } as const
+const TURN = { leastRad: Math.PI / 6, withinMm: 1 } as const
 
 /** Corners at which the blade is turned on the spot; a corner that is rounded a little is one too. */
 export function turnsOf(points: Outline): number {
@@ -84,7 +84,7 @@ export function turnsOf(points: Outline): number {
       if (along > TURN.withinMm) break
       turned += turns[(i + step) % count] ?? 0
     }
-    return turned >= TURN.leastRad && (turns[i] ?? 0) > 1e-3
+    return turned >= TURN.leastRad
   })
   const begins = isSharp.filter((sharp, i) => {
     const before = (i - 1 + count) % count

@@ -197,12 +197,19 @@ function seedTokens(to: Repositories): void {
     bought: 'annealed',
     input: { diameterMm: 27, alloy: 'copper-c110', thicknessMm: { typed: '19 ga', mm: 0.9116 }, holeMm: 4 },
   })
-  const jobId = to.jobs.piece(id)?.jobId ?? 0
-  const sheetId = to.drawer.all().find((stock) => stock.label === 'S-3')?.id ?? 0
-  const instance = instanceOf(to, { jobId, sheetId, kerfMm: 0.3, marginMm: 1 })
+  layOut(to, to.jobs.piece(id)?.jobId ?? 0, 'S-3', 0.3)
+}
+
+/** A layout of the demonstration is the first that is found: the same on every machine, and soon. */
+const ATTEMPTS = 16
+
+/** Lays a job's blanks on a sheet of the drawer. */
+function layOut(to: Repositories, jobId: number, sheet: string, kerfMm: number): void {
+  const sheetId = to.drawer.all().find((stock) => stock.label.startsWith(sheet))?.id ?? 0
+  const instance = instanceOf(to, { jobId, sheetId, kerfMm, marginMm: 1 })
   if (!instance) return
-  const { placements } = packLayout(instance, { shouldStop: () => false, elapsedS: () => 0 })
-  to.layouts.add({ jobId, sheetId, kerfMm: 0.3, marginMm: 1, placements })
+  const { placements } = packLayout({ ...instance, iterations: ATTEMPTS }, { shouldStop: () => false, elapsedS: () => 0 })
+  to.layouts.add({ jobId, sheetId, kerfMm, marginMm: 1, placements })
 }
 
 function seedBangles(to: Repositories): void {
@@ -367,7 +374,8 @@ function seedFittings(to: Repositories): void {
       },
     },
   ]
-  for (const piece of pieces) addPiece(to, piece)
+  const ids = new Map(pieces.map((piece) => [piece.name, addPiece(to, piece)]))
+  layOut(to, to.jobs.piece(ids.get('Tag') ?? 0)?.jobId ?? 0, 'B-1', 0.25)
 }
 
 /** The kit of which a tray is at the bench: its bezel ready, its plate not begun. */
