@@ -27,6 +27,8 @@ export const VIEWS = [
   '/drawer/tools',
   '/drawer/outline',
   '/drawer/scrap',
+  '/drawer/buy',
+  '/drawer/fits/1',
   '/tables',
   '/tables?q=18',
   '/tables?q=patina',

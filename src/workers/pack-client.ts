@@ -46,3 +46,12 @@ export async function packInWorkers(
     for (const worker of workers) worker.terminate()
   }
 }
+
+/** The best that a search comes to in the seconds it has. */
+export async function bestPacked(input: LayoutInput, signal: AbortSignal): Promise<readonly Placement[]> {
+  let best: readonly Placement[] = []
+  await packInWorkers(input, signal, (next) => {
+    best = next
+  })
+  return best
+}

@@ -7,10 +7,10 @@ import { firstLayout } from './first-layout'
 import { placedRegion } from './item'
 import { makeRoom } from './more-room'
 import { type Remnant, remnantsOf } from './remnants'
-import type { LayoutInput } from './schema'
+import type { LayoutInput, LayoutSheet } from './schema'
 import { placeItem } from './shape'
 import { shorten } from './shorten'
-import { isAllLaid, type LayoutControl, laidMm2, type Placement, placementsIn, type Spread } from './spread'
+import { isAllLaid, type LayoutControl, laidMm2, type OnSheet, type Placement, placementsIn, type Spread } from './spread'
 import { Workbench } from './workbench'
 
 export interface LayoutSolution {
@@ -24,13 +24,16 @@ export interface LayoutSolution {
   readonly iterations: number
 }
 
+/** How far from its left end a sheet is used, mm, without the margin. */
+export function reachOn(sheet: Pick<LayoutSheet, 'outer'>, blanks: readonly OnSheet[]): number {
+  return Math.max(0, ...blanks.map(({ item, pose }) => placeItem(item, pose).bounds.maxX)) - boundsOf(sheet.outer).minX
+}
+
 function solutionOf(input: LayoutInput, spread: Spread, control: LayoutControl, iterations: number): LayoutSolution {
   const used = spread.sheets.filter(({ blanks }) => blanks.length > 0)
   const regions = used.map(({ blanks }) => blanks.map(({ item, pose }) => placedRegion(item, pose)))
   const sheetArea = used.reduce((sum, { sheet }) => sum + netAreaMm2(sheet.outer, sheet.holes), 0)
-  const reaches = used.flatMap(({ sheet, blanks }) =>
-    blanks.map(({ item, pose }) => placeItem(item, pose).bounds.maxX - boundsOf(sheet.outer).minX + input.marginMm),
-  )
+  const reaches = used.map(({ sheet, blanks }) => reachOn(sheet, blanks) + input.marginMm)
   return {
     placements: placementsIn(spread),
     unplaced: [...spread.left].filter(([, qty]) => qty > 0).map(([{ id }, qty]) => ({ id, qty })),

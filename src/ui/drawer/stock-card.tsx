@@ -2,7 +2,8 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { Archive, Copy, Pencil } from 'lucide-react'
+import { Archive, Copy, Pencil, Shapes } from 'lucide-react'
+import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { useFormState } from 'react-hook-form'
 import * as z from 'zod'
@@ -38,6 +39,7 @@ function MeasuredFields() {
 export function StockCard({ stock, acts }: { readonly stock: StockView; readonly acts: StockActs }) {
   const [measuring, setMeasuring] = useState(false)
   const told = useTold()
+  const router = useRouter()
   const send = async ({ typed, sure }: { readonly typed: string; readonly sure: boolean }) =>
     told(
       'measureStock',
@@ -84,6 +86,9 @@ export function StockCard({ stock, acts }: { readonly stock: StockView; readonly
           <MoreMenu
             label={`More of ${stock.label}`}
             entries={[
+              ...(stock.kind === 'sheet'
+                ? [{ label: 'What can be made of it?', icon: Shapes, onChoose: () => router.push(`/drawer/fits/${stock.id}`) }]
+                : []),
               { label: 'Correct or rename', icon: Pencil, onChoose: () => acts.correct(stock) },
               { label: 'Another like it', icon: Copy, onChoose: () => acts.duplicate(stock) },
               { label: 'Archive', icon: Archive, onChoose: () => acts.archive({ kind: 'stock', id: stock.id, name: stock.label }) },

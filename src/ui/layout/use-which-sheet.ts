@@ -1,9 +1,9 @@
 'use client'
-import { useEffect, useRef, useState } from 'react'
 import { netAreaMm2 } from '@/core/geometry'
 import { isSameMetal, type LayoutInput, type Placement } from '@/core/layout'
-import { packInWorkers } from '@/workers/pack-client'
+import { bestPacked } from '@/workers/pack-client'
 import type { SheetChoice } from './use-layout'
+import { useOneByOne } from './use-one-by-one'
 
 /** What one sheet takes of a job. */
 export interface SheetTry {
@@ -19,33 +19,20 @@ const SECONDS_A_SHEET = 2
 
 const areaOf = ({ sheet }: SheetChoice) => netAreaMm2(sheet.outer, sheet.holes)
 
-/** Tries sheets one after another, the smallest first, and tells of each as it is done; a second asking, or leaving, ends the first. */
-export function useWhichSheet() {
-  const [tries, setTries] = useState<readonly SheetTry[]>([])
-  const [at, setAt] = useState<string>()
-  const abort = useRef<AbortController>(undefined)
-  useEffect(() => () => abort.current?.abort(), [])
-
-  const look = async (instance: LayoutInput, sheets: readonly SheetChoice[]) => {
-    abort.current?.abort()
-    const stop = new AbortController()
-    abort.current = stop
-    setTries([])
-    for (const choice of [...sheets].sort((a, b) => areaOf(a) - areaOf(b))) {
-      setAt(choice.label)
-      let best: readonly Placement[] | undefined = []
-      const one: LayoutInput = { ...instance, seconds: SECONDS_A_SHEET, sheets: [choice.sheet] }
-      await packInWorkers(one, stop.signal, (next) => {
-        best = next
-      }).catch(() => {
-        best = undefined
-      })
-      if (stop.signal.aborted) break
+/** Tries sheets one after another, the smallest first, and tells of each as it is done. */
+export function useWhichSheet(instance: LayoutInput) {
+  const { done, at, lookAt, stop } = useOneByOne<SheetChoice, SheetTry>(
+    ({ label }) => label,
+    async (choice, signal) => {
+      const placements = await bestPacked({ ...instance, seconds: SECONDS_A_SHEET, sheets: [choice.sheet] }, signal).catch(() => undefined)
       const wanted = instance.items.filter((item) => isSameMetal(item, choice.sheet)).reduce((sum, { qty }) => sum + qty, 0)
-      const placements = best
-      setTries((before) => [...before, { choice, placements, wanted }])
-    }
-    if (abort.current === stop) setAt(undefined)
+      return { choice, placements, wanted }
+    },
+  )
+  return {
+    tries: done,
+    at,
+    look: (sheets: readonly SheetChoice[]) => lookAt([...sheets].sort((a, b) => areaOf(a) - areaOf(b))),
+    stop,
   }
-  return { tries, at, look, stop: () => abort.current?.abort() }
 }

@@ -47,12 +47,12 @@ function Tried({ tried, onUse }: { readonly tried: SheetTry; readonly onUse: () 
 
 /** Which sheet or offcut takes the job's blanks: each of its metal is tried, the smallest first. */
 export function WhichSheet({ instance, sheets, onUse }: WhichSheetProps) {
-  const { tries, at, look, stop } = useWhichSheet()
+  const { tries, at, look, stop } = useWhichSheet(instance)
   if (sheets.length < 2) return null
   return (
     <Box sx={{ mt: 1 }}>
       {at === undefined ? (
-        <Button variant="text" sx={{ px: 0 }} onClick={() => void look(instance, sheets)}>
+        <Button variant="text" sx={{ px: 0 }} onClick={() => void look(sheets)}>
           Which sheet takes them?
         </Button>
       ) : (
