@@ -13,7 +13,7 @@ import { GET as forms } from '@/app/api/v1/forms/route'
 import { GET as openapi } from '@/app/api/v1/openapi.json/route'
 import { GET as table } from '@/app/api/v1/tables/[id]/route'
 import { GET as entriesOf } from '@/app/api/v1/trays/[id]/entries/route'
-import { calc as calculated } from '@/core/commands'
+import { COMMANDS, calc as calculated } from '@/core/commands'
 import { FORMS } from '@/core/forms'
 import type { Repositories } from '@/server/db/repositories'
 import { guarded } from '@/server/http/answer'
@@ -127,6 +127,73 @@ describe('the other commands', () => {
   it('an adviser answers; none by that name is said to be none', async () => {
     expect((await advise(post('{"pinMm":"18 ga"}'), at({ adviser: 'drill' }))).status).toBe(200)
     expect(await errorOf(await advise(post('{}'), at({ adviser: 'uncle' })))).toMatchObject({ status: 422, code: 'unknown-adviser' })
+  })
+})
+
+describe('a saw plan at the doors', () => {
+  const sheet = {
+    outer: [
+      [0, 0],
+      [60, 0],
+      [60, 40],
+      [0, 40],
+    ],
+  }
+  const blank = {
+    id: 'p',
+    name: 'Plate',
+    outer: [
+      [5, 5],
+      [35, 5],
+      [35, 25],
+      [5, 25],
+    ],
+    holes: [
+      [
+        [12, 10],
+        [28, 10],
+        [28, 20],
+        [12, 20],
+      ],
+    ],
+  }
+  const ask = COMMANDS.get('saw-plan')
+  it('puts the window before the outline, and names its starting hole', () => {
+    const answer = ask?.({ sheet, thicknessMm: 0.8, blanks: [blank] }, () => 0)
+    expect(answer).toMatchObject({
+      ok: true,
+      body: {
+        cuts: [
+          { line: 'p#window-1', hole: {} },
+          { line: 'p#outline', way: 'saw' },
+        ],
+        holes: 1,
+      },
+    })
+  })
+  it('says which field is wrong and what is possible', () => {
+    const answer = ask?.({ sheet, thicknessMm: 99, blanks: [blank] }, () => 0)
+    expect(JSON.stringify(answer)).toContain('a thickness of 0.05 to 10 mm')
+    expect(
+      JSON.stringify(
+        ask?.(
+          {
+            sheet,
+            thicknessMm: 1,
+            blanks: [
+              {
+                ...blank,
+                outer: [
+                  [0, 0],
+                  [1, 1],
+                ],
+              },
+            ],
+          },
+          () => 0,
+        ),
+      ),
+    ).toContain('at least three points')
   })
 })
 

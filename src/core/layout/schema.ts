@@ -1,20 +1,6 @@
 import * as z from 'zod'
-import { signedAreaMm2 } from '../geometry/outline'
-import { isBowTie, isInsideOutline } from '../geometry/simple'
-
-/** Nothing a smith cuts is larger than this, or smaller, mm and mm². */
-const MOST_MM = 20000
-const LEAST_AREA_MM2 = 0.01
-const coordinate = z
-  .number()
-  .min(-MOST_MM, { error: `a place within ${MOST_MM} mm` })
-  .max(MOST_MM, { error: `a place within ${MOST_MM} mm` })
-const outline = z
-  .array(z.tuple([coordinate, coordinate]))
-  .min(3, { error: 'an outline needs at least three points' })
-  .max(4000)
-  .refine((points) => Math.abs(signedAreaMm2(points)) >= LEAST_AREA_MM2, { error: `an outline of at least ${LEAST_AREA_MM2} mm²` })
-  .refine((points) => !isBowTie(points), { error: 'the outline crosses itself; give it as a simple outline' })
+import { isInsideOutline } from '../geometry/simple'
+import { coordinate, MOST_MM, outline } from './outline-field'
 
 /** Holes lie inside their outline, and not in one another. */
 function holesFault({

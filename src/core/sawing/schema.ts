@@ -1,17 +1,8 @@
 import * as z from 'zod'
+import { outline } from '../layout/outline-field'
 import { ownFiguresField } from '../tables/figures'
 import { ownToolSchema } from '../toolwall/tools'
 import { CUT_WAYS } from './ways'
-
-const MOST_MM = 20000
-const coordinate = z
-  .number()
-  .min(-MOST_MM, { error: `a place within ${MOST_MM} mm` })
-  .max(MOST_MM, { error: `a place within ${MOST_MM} mm` })
-const outline = z
-  .array(z.tuple([coordinate, coordinate]))
-  .min(3, { error: 'an outline needs at least three points' })
-  .max(4000)
 
 export const CUT_SIDES = ['outside', 'inside', 'on'] as const
 

@@ -24,6 +24,7 @@ import { CutDialog } from './cut-dialog'
 import { LayoutOutput } from './layout-output'
 import { SelectedBlanks } from './selected-blanks'
 import { NOTHING, type Selection } from './selection'
+import { SheetAndPanel } from './sheet-and-panel'
 import { SheetView } from './sheet-view'
 import { Differs, type GoneSheet, Reserved, SheetGone, sheetWords } from './sheet-words'
 import { type DraftLayout, inOrder, SEARCH_SECONDS, type SheetChoice, useLayout, whatDiffers } from './use-layout'
@@ -66,44 +67,35 @@ export function LayoutTable(props: LayoutTableProps) {
     setProblem(done.ok ? `Cut. In the drawer now: ${done.remnants.join(', ') || 'nothing worth keeping is left'}.` : done.message)
   }
   return (
-    <Box
-      sx={{
-        flex: 1,
-        display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 300px' },
-        gridTemplateRows: { md: 'minmax(0, 1fr)' },
-        minHeight: { xs: 0, md: 560 },
-        overflow: { md: 'hidden' },
-      }}
-    >
-      <Box ref={ref} component="section" aria-label="Sheet" sx={{ minHeight: { xs: 420, md: 0 }, overflow: 'hidden' }}>
-        {choice ? (
-          <SheetView
-            sheet={choice.sheet}
-            colour={colourOf(choice.alloy)}
-            items={byId}
-            placements={placements}
-            illegal={illegal}
-            gaps={{ kerfMm: gapMm, marginMm }}
-            comesToRest={comesToRest}
-            selected={selected}
-            width={width}
-            height={height - 8}
-            onSelect={setSelected}
-            hands={hands}
-          />
-        ) : (
-          <Typography sx={{ p: 4 }}>
-            {gone
-              ? 'The sheet this layout lay on is no longer whole; see at the right.'
-              : 'There is no sheet in the drawer yet. Put one in, and the blanks can be placed on it.'}
-          </Typography>
-        )}
-      </Box>
-      <Box
-        component="section"
-        aria-label="Layout"
-        sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}
+    <>
+      <SheetAndPanel
+        sheetRef={ref}
+        label="Layout"
+        panelPx={300}
+        sheet={
+          choice ? (
+            <SheetView
+              sheet={choice.sheet}
+              colour={colourOf(choice.alloy)}
+              items={byId}
+              placements={placements}
+              illegal={illegal}
+              gaps={{ kerfMm: gapMm, marginMm }}
+              comesToRest={comesToRest}
+              selected={selected}
+              width={width}
+              height={height - 8}
+              onSelect={setSelected}
+              hands={hands}
+            />
+          ) : (
+            <Typography sx={{ p: 4 }}>
+              {gone
+                ? 'The sheet this layout lay on is no longer whole; see at the right.'
+                : 'There is no sheet in the drawer yet. Put one in, and the blanks can be placed on it.'}
+            </Typography>
+          )
+        }
       >
         <ChoiceField
           label="Job"
@@ -211,7 +203,7 @@ export function LayoutTable(props: LayoutTableProps) {
           </Typography>
         ) : null}
         {cut.length > 0 ? <CutAlready cut={cut} /> : null}
-      </Box>
+      </SheetAndPanel>
       {choice ? (
         <CutDialog
           open={asking}
@@ -223,6 +215,6 @@ export function LayoutTable(props: LayoutTableProps) {
           onLeave={() => setAsking(false)}
         />
       ) : null}
-    </Box>
+    </>
   )
 }

@@ -7,6 +7,7 @@ import { colourOf } from '../drawing/metal-colour'
 import { useSize } from '../drawing/use-size'
 import { KEY_REGISTRY } from '../keys/registry'
 import { useKeys } from '../keys/use-keys'
+import { SheetAndPanel } from '../layout/sheet-and-panel'
 import { PALETTE } from '../theme/palette'
 import { CutCard, cutTitle } from './cut-card'
 import { SawDrawing } from './saw-drawing'
@@ -73,17 +74,11 @@ export function SawStation({ layout }: { readonly layout: SawnLayout }) {
   const onBack = made.length > 0 ? hands.back : undefined
   useKeys({ nextCut: left > 0 ? hands.next : undefined, backCut: onBack, undo: layout.isCut ? undefined : hands.undo })
   return (
-    <Box
-      sx={{
-        flex: 1,
-        display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 340px' },
-        gridTemplateRows: { md: 'minmax(0, 1fr)' },
-        minHeight: { xs: 0, md: 560 },
-        overflow: { md: 'hidden' },
-      }}
-    >
-      <Box ref={ref} component="section" aria-label="Sheet" sx={{ minHeight: { xs: 380, md: 0 }, overflow: 'hidden' }}>
+    <SheetAndPanel
+      sheetRef={ref}
+      label="Saw plan"
+      panelPx={340}
+      sheet={
         <SawDrawing
           sheet={layout.sheet}
           colour={colourOf(layout.sheet.alloy)}
@@ -95,38 +90,33 @@ export function SawStation({ layout }: { readonly layout: SawnLayout }) {
           height={height - 8}
           onShow={hands.show}
         />
-      </Box>
-      <Box
-        component="section"
-        aria-label="Saw plan"
-        sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}
-      >
-        {current && left > 0 ? (
-          <CutCard
-            cut={current}
-            count={plan.cuts.length}
-            isFixed={layout.isCut}
-            onChoose={hands.choose}
-            onNext={hands.next}
-            onBack={onBack}
-          />
-        ) : (
-          <AllMade onAnew={hands.beginAnew} />
-        )}
-        {layout.isCut ? null : (
-          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-            <Button variant="text" title={KEY_REGISTRY.undo.shown} disabled={!hands.canUndo} onClick={hands.undo}>
-              Undo
-            </Button>
-            <SaveWords state={hands.state} />
-          </Box>
-        )}
-        <Typography role="status" variant="body2">
-          {hands.refusal}
-        </Typography>
-        <SawTotals plan={plan} kerfMm={layout.kerfMm} isOwnLife={layout.isOwnLife} />
-        <CutList plan={plan} made={made} current={left > 0 ? current : undefined} onShow={hands.show} />
-      </Box>
-    </Box>
+      }
+    >
+      {current && left > 0 ? (
+        <CutCard
+          cut={current}
+          count={plan.cuts.length}
+          isFixed={layout.isCut}
+          onChoose={hands.choose}
+          onNext={hands.next}
+          onBack={onBack}
+        />
+      ) : (
+        <AllMade onAnew={hands.beginAnew} />
+      )}
+      {layout.isCut ? null : (
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <Button variant="text" title={KEY_REGISTRY.undo.shown} disabled={!hands.canUndo} onClick={hands.undo}>
+            Undo
+          </Button>
+          <SaveWords state={hands.state} />
+        </Box>
+      )}
+      <Typography role="status" variant="body2">
+        {hands.refusal}
+      </Typography>
+      <SawTotals plan={plan} kerfMm={layout.kerfMm} isOwnLife={layout.isOwnLife} />
+      <CutList plan={plan} made={made} current={left > 0 ? current : undefined} onShow={hands.show} />
+    </SheetAndPanel>
   )
 }
