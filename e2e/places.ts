@@ -27,6 +27,7 @@ export const VIEWS = [
   '/drawer/tools',
   '/drawer/outline',
   '/drawer/scrap',
+  '/drawer/templates',
   '/drawer/buy',
   '/drawer/fits/1',
   '/tables',

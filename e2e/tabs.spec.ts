@@ -79,6 +79,8 @@ async function putAwayPunch(page: Page): Promise<Locator> {
   return page.getByRole('row', { name: /lamp-room punch C/ })
 }
 
+const template = (page: Page) => page.getByRole('article', { name: 'Signal arm, left', exact: true })
+
 /** The jar of clean sterling scrap. */
 const jar = (page: Page) => page.getByRole('article', { name: 'Sterling silver, clean scrap' })
 
@@ -134,6 +136,14 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     },
   },
   backUp: { path: '/settings', ready: (page) => press(page.getByRole('button', { name: 'Back up now' }))() },
+  changeTemplate: {
+    path: '/drawer/templates',
+    ready: async (page) => press(template(page).getByRole('button', { name: 'Made again' }))(),
+    meanwhile: async (page) => {
+      await template(page).getByRole('button', { name: 'Made again' }).click()
+      await expect(template(page)).toContainText(/made 1 time/)
+    },
+  },
   chooseCuts: {
     path: '/layout/3/saw',
     ready: async (page) => {
@@ -208,6 +218,19 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       await kept
     },
   },
+  dropTemplate: {
+    path: '/drawer/templates',
+    ready: async (page) => {
+      await template(page)
+        .getByRole('button', { name: /^Take Signal arm, left out/ })
+        .click()
+      return () => page.getByRole('dialog').getByRole('button', { name: 'Take it out' }).click()
+    },
+    meanwhile: async (page) => {
+      await template(page).getByRole('button', { name: 'Made again' }).click()
+      await expect(template(page)).toContainText(/made [1-9] time/)
+    },
+  },
   duplicateJob: {
     path: '/jobs',
     ready: async (page) => {
@@ -234,6 +257,13 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       await page.getByLabel('Your own figure').fill('0.07')
       await page.getByRole('button', { name: 'Save' }).first().click()
       await kept
+    },
+  },
+  keepTemplate: {
+    path: '/drawer/templates',
+    ready: async (page) => {
+      await template(page).getByRole('button', { name: 'Scale, mirror' }).click()
+      return () => template(page).getByRole('button', { name: 'Keep it as a template' }).click()
     },
   },
   keepTrials: {
@@ -600,17 +630,20 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
   addTool: 'adds',
   archiveThing: 'undo',
   backUp: 'adds',
+  changeTemplate: 'undo',
   chooseCuts: 'undo',
   correctStock: 'undo',
   correctTool: 'undo',
   countTool: 'undo',
   cutLayout: 'asked',
   deleteForGood: 'asked',
+  dropTemplate: 'asked',
   describePiece: 'undo',
   duplicateJob: 'adds',
   duplicatePiece: 'adds',
   duplicateStock: 'adds',
   keepFigure: 'undo',
+  keepTemplate: 'adds',
   keepTrials: 'undo',
   markMandrel: 'undo',
   measureStamp: 'undo',

@@ -25,6 +25,7 @@ const MAKES_NEW: readonly ActionName[] = [
   'duplicateJob',
   'duplicatePiece',
   'duplicateStock',
+  'keepTemplate',
   'putInJar',
 ]
 
@@ -36,6 +37,7 @@ let jobId = 0
 let layoutId = 0
 let cutId = 0
 let jarId = 0
+let templateId = 0
 
 beforeEach(async () => {
   const temp = tempWorkshop()
@@ -81,6 +83,7 @@ beforeEach(async () => {
   const scrap = { alloy: 'sterling-925', kind: 'clean' } as const
   jarId = to.jars.forMetal(scrap).id
   to.jars.putIn(jarId, scrap, 3)
+  templateId = to.templates.add({ name: 'Arm', from: '', outer, holes: [] })
 })
 
 const toolId = (kind: string) => to.tools.all().find((tool) => tool.kind === kind)?.id ?? 0
@@ -93,6 +96,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   addTool: () => ({ kind: 'drill', label: 'new' }),
   archiveThing: () => ({ kind: 'tool', id: toolId('blade') }),
   backUp: () => ({}),
+  changeTemplate: () => ({ id: templateId, name: 'Other', made: 2 }),
   chooseCuts: () => ({ id: layoutId, lines: { x: { side: 'on' } } }),
   correctStock: () => ({ id: 1, label: 'S-1', alloy: 'copper-c110', thickness: '0.9', temper: 'hard' }),
   correctTool: () => ({ id: toolId('blade'), label: '4/0, the blue packet', size: '4/0' }),
@@ -100,10 +104,19 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   cutLayout: () => ({ id: layoutId }),
   deleteForGood: () => ({ kind: 'tool', id: to.archive.all('tool')[0]?.id ?? 0 }),
   describePiece: () => ({ pieceId, name: 'Renamed', quantity: 9, spares: 1 }),
+  dropTemplate: () => ({ id: templateId }),
   duplicateJob: () => ({ id: jobId }),
   duplicatePiece: () => ({ pieceId }),
   duplicateStock: () => ({ id: 1 }),
   keepFigure: () => ({ id: 'price-sterling-925', typed: '0.9' }),
+  keepTemplate: () => ({
+    name: 'New',
+    outer: [
+      [0, 0],
+      [9, 0],
+      [9, 9],
+    ],
+  }),
   keepTrials: () => ({ id: 'modulus-sterling-925', values: [80] }),
   markMandrel: () => ({ id: toolId('mandrel'), mark: 'US 7', typed: '17.4' }),
   measureStamp: () => ({ id: toolId('stamp'), character: 'W', typed: '2.2' }),

@@ -8,6 +8,7 @@ import type { ActionName } from './names'
 import { describePiece, duplicatePiece, moveRevision, saveDesign } from './pieces'
 import { putInJar, sendJar, weighJar } from './scrap'
 import { keepFigure, keepTrials, saveSettings } from './settings'
+import { changeTemplate, dropTemplate, keepTemplate } from './templates'
 import { addStartingSets, addTool, correctTool, countTool, markMandrel, measureStamp, measureTool } from './tools'
 
 /** Every action that writes. There is no other way to change a workshop than these and the ledger's entries. */
@@ -18,6 +19,7 @@ export const ACTIONS = {
   addTool,
   archiveThing,
   backUp,
+  changeTemplate,
   chooseCuts,
   correctStock,
   correctTool,
@@ -25,10 +27,12 @@ export const ACTIONS = {
   cutLayout,
   deleteForGood,
   describePiece,
+  dropTemplate,
   duplicateJob,
   duplicatePiece,
   duplicateStock,
   keepFigure,
+  keepTemplate,
   keepTrials,
   markMandrel,
   measureStamp,

@@ -91,6 +91,40 @@ export const JARS = [
   { alloy: 'copper-c110', kind: 'clean', massG: 88.4 },
 ] as const
 
+/** Outlines kept to be cut again: a signal arm, and the one for the other side as it came out. */
+export const TEMPLATES = [
+  {
+    name: 'Signal arm, left',
+    from: 'measured by photograph',
+    outer: [
+      [0, 0],
+      [9, 0],
+      [9, 21],
+      [47, 26],
+      [52, 31],
+      [47, 36],
+      [9, 36],
+      [9, 44],
+      [0, 44],
+    ],
+  },
+  {
+    name: 'Signal arm, right',
+    from: 'measured by photograph',
+    outer: [
+      [0, 0],
+      [9.1, 0],
+      [9.1, 43.8],
+      [0, 43.8],
+      [0, 36],
+      [-37.6, 36],
+      [-42.8, 31],
+      [-37.6, 26.2],
+      [0, 21],
+    ],
+  },
+] as const
+
 export const JOBS = {
   buttons: {
     title: 'Winter coats',

@@ -17,6 +17,7 @@ import {
   RING_GROWTHS_MM,
   SHEETS,
   STAMP_WIDTHS_MM,
+  TEMPLATES,
   WALL_MEASURED,
   WALL_SETS,
 } from './demo-data'
@@ -136,6 +137,7 @@ const WIRES = [
 ] as const
 
 function seedDrawer(to: Repositories): void {
+  for (const { outer, ...template } of TEMPLATES) to.templates.add({ ...template, outer, holes: [] })
   for (const { massG, ...metal } of JARS) to.jars.putIn(to.jars.forMetal(metal).id, metal, massG)
   for (const sheet of SHEETS) to.drawer.add({ ...sheet, kind: 'sheet', holes: [], lengthMm: null, acrossMm: null, parentId: null })
   for (const wire of WIRES) to.drawer.add({ ...wire, kind: 'wire', outer: null, holes: [], acrossMm: null, parentId: null })

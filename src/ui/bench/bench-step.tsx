@@ -300,7 +300,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
           pt: 1.5,
         }}
       >
-        <StepFacts step={step} walk={tray.walk} index={index} readings={readingsOf(bench, step)} />
+        <StepFacts step={step} walk={tray.walk} index={index} readings={readingsOf(bench, step)} sawPlan={tray.sawPlan} />
         <Side tray={tray} step={step} bench={bench} kept={kept} />
       </Box>
       {panel.kind === 'type' && (bench.isTest || step.target) ? (

@@ -1,6 +1,8 @@
 'use client'
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import Link from 'next/link'
 import type { PartSize, RouteTemper } from '@/core/piece'
 import type { TemperState } from '@/core/route'
 import { formatPlain } from '@/core/units'
@@ -13,6 +15,8 @@ interface StepFactsProps {
   readonly readings: readonly BenchEntry[]
   readonly walk: RouteTemper
   readonly index: number
+  /** Where the cuts stand in their order. */
+  readonly sawPlan: string | null
 }
 
 /** The metal of the part in hand as the steps before this one have left it. */
@@ -63,7 +67,7 @@ function Callout({ colour, label, children }: { readonly colour: string; readonl
 
 /** What to do at this step, in words and figures, and what to watch. */
 export function StepFacts(props: StepFactsProps) {
-  const { step } = props
+  const { step, sawPlan } = props
   return (
     <Box>
       <Typography
@@ -75,6 +79,16 @@ export function StepFacts(props: StepFactsProps) {
       {step.onWords ? <Typography sx={{ fontSize: 22, color: PALETTE.verdigrisBench, mt: 0.5 }}>{step.onWords}</Typography> : null}
       <Typography sx={{ fontSize: 20, lineHeight: 1.42, mt: 1.5, maxWidth: 580 }}>{step.words.say}</Typography>
       <Facts {...props} />
+      {step.op === 'saw' && sawPlan ? (
+        <Button
+          component={Link}
+          href={sawPlan}
+          variant="outlined"
+          sx={{ minHeight: 56, fontSize: 18, color: PALETTE.verdigrisBench, borderColor: PALETTE.verdigrisBench }}
+        >
+          The cuts in their order
+        </Button>
+      ) : null}
       {step.reasons.map(({ rule, reason }) => (
         <Callout key={rule} colour={PALETTE.ribbonNow} label={`Against ${rule}, all the same.`}>
           {reason}

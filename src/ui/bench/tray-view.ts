@@ -70,4 +70,6 @@ export interface BenchTrayView {
   readonly entries: readonly BenchEntry[]
   readonly walk: RouteTemper
   readonly thumb: PieceThumb | null
+  /** Where the cuts of its blanks stand in their order; null where none of them lies on a sheet. */
+  readonly sawPlan: string | null
 }

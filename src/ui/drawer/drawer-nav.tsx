@@ -11,6 +11,7 @@ export function DrawerNav() {
         { href: '/drawer/scrap', label: 'Scrap' },
         { href: '/drawer/buy', label: 'To buy' },
         { href: '/drawer/outline', label: 'Outlines' },
+        { href: '/drawer/templates', label: 'Templates' },
       ]}
     />
   )

@@ -16,7 +16,7 @@ export interface CutView {
 }
 
 /** What was cut of this job: printed again, or put back as long as no remnant was used. */
-export function CutAlready({ cut }: { readonly cut: readonly CutView[] }) {
+export function CutAlready({ jobId, cut }: { readonly jobId: number; readonly cut: readonly CutView[] }) {
   const act = useAct()
   const [problem, setProblem] = useState('')
   async function putBack(item: CutView) {
@@ -32,6 +32,9 @@ export function CutAlready({ cut }: { readonly cut: readonly CutView[] }) {
             <span className="fig">{item.count}</span> from {item.label}
           </Typography>
           <PrintLayout layoutId={item.id} label="Print it" variant="text" />
+          <Button variant="text" href={`/layout/${jobId}/saw?of=${item.id}`}>
+            How it is sawn
+          </Button>
           {item.canPutBack ? (
             <Button variant="text" onClick={() => void putBack(item)}>
               Put it back

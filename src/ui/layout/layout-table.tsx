@@ -202,7 +202,7 @@ export function LayoutTable(props: LayoutTableProps) {
             {problem}
           </Typography>
         ) : null}
-        {cut.length > 0 ? <CutAlready cut={cut} /> : null}
+        {cut.length > 0 ? <CutAlready jobId={jobId} cut={cut} /> : null}
       </SheetAndPanel>
       {choice ? (
         <CutDialog

@@ -13,6 +13,7 @@ import { ScaleDrawing } from '../drawing/scale-drawing'
 import { useSize } from '../drawing/use-size'
 import { WorkingSteps } from '../forms/answer-column'
 import { ProblemLine } from '../shared/problem-line'
+import { useKeepTemplate } from '../templates/use-keep-template'
 import { PALETTE } from '../theme/palette'
 import { openDrawing, outlineDrawing } from './outline-drawing'
 import type { OutlineSeen, PictureSeen } from './use-outline'
@@ -40,6 +41,7 @@ const cornersOf = ({ outer }: Region) =>
 /** What can be done with outlines: into the drawer as metal, or out as a drawing. */
 function Acts({ regions, name }: { readonly regions: readonly Region[]; readonly name: string }) {
   const [adding, setAdding] = useState(false)
+  const { keep, problem } = useKeepTemplate()
   const [largest] = [...regions].sort((a, b) => netAreaMm2(b.outer) - netAreaMm2(a.outer))
   const lines = regions.flatMap(({ outer, holes }) => [outer, ...holes])
   return (
@@ -48,9 +50,13 @@ function Acts({ regions, name }: { readonly regions: readonly Region[]; readonly
         <Button variant="contained" onClick={() => setAdding(!adding)}>
           Put it in the drawer
         </Button>
+        <Button disabled={!largest} onClick={() => largest && void keep({ ...largest, name, from: 'from Outlines' })}>
+          Keep as a template
+        </Button>
         <Button onClick={() => save(`${name}.svg`, 'image/svg+xml', patternSvg(name, outlinesPattern(lines)))}>Save as SVG</Button>
         <Button onClick={() => save(`${name}.dxf`, 'image/vnd.dxf', patternDxf(outlinesPattern(lines)))}>Save as DXF</Button>
       </Box>
+      <ProblemLine says={problem} />
       {adding && (regions.length > 1 || largest?.holes.length) ? (
         <Typography variant="body2">The drawer takes the largest outline, without its holes.</Typography>
       ) : null}

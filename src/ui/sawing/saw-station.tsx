@@ -104,6 +104,11 @@ export function SawStation({ layout }: { readonly layout: SawnLayout }) {
       ) : (
         <AllMade onAnew={hands.beginAnew} />
       )}
+      {made.length > 0 && left > 0 ? (
+        <Button variant="text" onClick={hands.beginAnew}>
+          Begin anew
+        </Button>
+      ) : null}
       {layout.isCut ? null : (
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
           <Button variant="text" title={KEY_REGISTRY.undo.shown} disabled={!hands.canUndo} onClick={hands.undo}>

@@ -5,7 +5,8 @@ import { ALLOYS } from '@/core/metals'
 import { findOperation } from '@/core/operations'
 import { type PlanOptions, wordsOf } from '@/core/piece'
 import { toolNotes } from '@/core/route'
-import type { Tray } from '@/server/db/repositories'
+import type { Piece, Repositories, Tray } from '@/server/db/repositories'
+import { isItemOf } from '@/server/services/layout-items'
 import {
   frozenMetals,
   frozenSubTrays,
@@ -79,6 +80,12 @@ function reworkViews(): BenchTrayView['rework'] {
   )
 }
 
+/** The saw plan of the newest layout that holds blanks of a piece. */
+function sawPlanOf({ layouts }: Repositories, { id, jobId }: Piece): string | null {
+  const layout = layouts.ofJob(jobId).find(({ placements }) => placements.some((place) => isItemOf(place.id, id)))
+  return layout ? `/layout/${jobId}/saw?of=${layout.id}` : null
+}
+
 export async function generateMetadata({ params }: { params: Promise<{ trayId: string }> }): Promise<Metadata> {
   const tray = workshop().trays.one(Number((await params).trayId))
   return tray ? { title: `${tray.plan.pieceName}, tray ${tray.id}` } : {}
@@ -106,6 +113,7 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
         entries: repositories.entries.standing(tray.id),
         walk: walkFrozen(tray.plan),
         thumb: piece ? thumbOf(planDesign(piece.design, options)) : null,
+        sawPlan: piece ? sawPlanOf(repositories, piece) : null,
       }}
     />
   )

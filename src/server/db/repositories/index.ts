@@ -10,6 +10,7 @@ import { makeJobRepository } from './jobs'
 import { makeLayoutRepository } from './layouts'
 import { makeRecordRepository } from './record'
 import { makeSettingsRepository } from './settings'
+import { makeTemplateRepository } from './templates'
 import { makeToolRepository } from './tools'
 import { makeTrayRepository } from './trays'
 
@@ -22,6 +23,7 @@ export type { Jar } from './jars'
 export type { Job, JobLine, NewJob, Piece } from './jobs'
 export type { Cut, StoredLayout } from './layouts'
 export type { NewRecordRow, RecordGroup, RecordRow } from './record'
+export type { Template } from './templates'
 export { TOOL_REASONS, type ToolReason, type WallTool } from './tools'
 export { itemUid, type Tray, type TrayLine } from './trays'
 
@@ -38,6 +40,7 @@ function make(db: Db) {
     jobs: makeJobRepository(db),
     drawer: makeDrawerRepository(db),
     jars: makeJarRepository(db),
+    templates: makeTemplateRepository(db),
     layouts: makeLayoutRepository(db),
     tools: makeToolRepository(db),
     trays: makeTrayRepository(db),

@@ -118,8 +118,8 @@ function viewsOf(input: Input, { answer, cut, cutDepthMm, each, r, school, sheet
     view('blank', 'Creases: ridge full, valley dashed', {
       shapes: [
         region(sheet),
-        ...each.map((i) => stroke('fold', [0, 0], tip(i, school === 'half' ? 0.5 : 1))),
-        ...sheet.map((corner) => stroke('centre', [0, 0], corner)),
+        ...each.map((i) => stroke('scribe', [0, 0], tip(i, school === 'half' ? 0.5 : 1))),
+        ...sheet.map((corner) => stroke('fold', [0, 0], corner)),
         ...(school === 'half' ? each.map((i) => cutAlong(tip(i, 0.5), tip(i, 1))) : []),
         cutAround(cut, 'outside'),
       ],

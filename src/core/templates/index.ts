@@ -1,0 +1,2 @@
+export { mirroredAbout, scaled, sectorsOf } from './change'
+export { differenceOf, type PairDifference } from './pair'
