@@ -136,14 +136,6 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     },
   },
   backUp: { path: '/settings', ready: (page) => press(page.getByRole('button', { name: 'Back up now' }))() },
-  changeTemplate: {
-    path: '/drawer/templates',
-    ready: async (page) => press(template(page).getByRole('button', { name: 'Made again' }))(),
-    meanwhile: async (page) => {
-      await template(page).getByRole('button', { name: 'Made again' }).click()
-      await expect(template(page)).toContainText(/made 1 time/)
-    },
-  },
   chooseCuts: {
     path: '/layout/3/saw',
     ready: async (page) => {
@@ -175,6 +167,14 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     meanwhile: async (page) => {
       await (await correctPunch(page, 'lamp punch, second tab')).getByRole('button', { name: 'Save' }).click()
       await expect(page.getByText('It is lamp punch, second tab now.')).toBeVisible()
+    },
+  },
+  countTemplate: {
+    path: '/drawer/templates',
+    ready: async (page) => press(template(page).getByRole('button', { name: 'Made again' }))(),
+    meanwhile: async (page) => {
+      await template(page).getByRole('button', { name: 'Made again' }).click()
+      await expect(template(page)).toContainText(/made 1 time/)
     },
   },
   countTool: {
@@ -630,10 +630,10 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
   addTool: 'adds',
   archiveThing: 'undo',
   backUp: 'adds',
-  changeTemplate: 'undo',
   chooseCuts: 'undo',
   correctStock: 'undo',
   correctTool: 'undo',
+  countTemplate: 'undo',
   countTool: 'undo',
   cutLayout: 'asked',
   deleteForGood: 'asked',

@@ -8,7 +8,7 @@ import type { ActionName } from './names'
 import { describePiece, duplicatePiece, moveRevision, saveDesign } from './pieces'
 import { putInJar, sendJar, weighJar } from './scrap'
 import { keepFigure, keepTrials, saveSettings } from './settings'
-import { changeTemplate, dropTemplate, keepTemplate } from './templates'
+import { countTemplate, dropTemplate, keepTemplate } from './templates'
 import { addStartingSets, addTool, correctTool, countTool, markMandrel, measureStamp, measureTool } from './tools'
 
 /** Every action that writes. There is no other way to change a workshop than these and the ledger's entries. */
@@ -19,10 +19,10 @@ export const ACTIONS = {
   addTool,
   archiveThing,
   backUp,
-  changeTemplate,
   chooseCuts,
   correctStock,
   correctTool,
+  countTemplate,
   countTool,
   cutLayout,
   deleteForGood,

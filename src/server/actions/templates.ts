@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { outlineField } from '@/core/layout'
 import type { Repositories } from '../db/repositories'
-import { linesOf, ownAction, refuse } from './action'
+import { ownAction, refuse } from './action'
 
 const name = z.string().trim().min(1, { error: 'Name: what do you call it?' }).max(80, { error: 'Name: at most 80 characters' })
 const GONE = 'This template is no longer there.'
@@ -13,25 +13,27 @@ export const keepTemplate = ownAction({
   run: ({ templates }, template) => ({ ok: true as const, id: templates.add(template) }),
 })
 
-function against({ templates }: Repositories, id: number, yours: { readonly name: string; readonly made: number }) {
+/** A template as it stands; what is done to it cannot be laid beside that. */
+function against({ templates }: Repositories, id: number) {
   const template = templates.one(id)
-  return template && { revision: template.revision, lines: linesOf({ name: 'Name', made: 'Made, times' }, template, yours) }
+  return template && { revision: template.revision, lines: null }
 }
 
-/** Renames a template, or counts how often it was made. */
-export const changeTemplate = ownAction({
-  input: z.object({ id: z.number(), name, made: z.int().min(0).max(100_000) }),
-  against: (to, { id, ...yours }) => against(to, id, yours),
-  run: ({ templates }, { id, ...change }) =>
-    templates.change(id, change) ? { ok: true as const, revision: templates.one(id)?.revision ?? 1 } : refuse(GONE, [], 'gone'),
+/** Counts how often a template was made. */
+export const countTemplate = ownAction({
+  input: z.object({ id: z.number(), change: z.int().min(-1000).max(1000) }),
+  against: (to, { id }) => against(to, id),
+  run: ({ templates, transaction }, { id, change }) =>
+    transaction(() => {
+      if (!templates.count(id, change)) return refuse(GONE, [], 'gone')
+      const { made = 0, revision = 1 } = templates.one(id) ?? {}
+      return { ok: true as const, made, revision }
+    }),
 })
 
 /** Takes a template out of the library. */
 export const dropTemplate = ownAction({
   input: z.object({ id: z.number() }),
-  against: ({ templates }, { id }) => {
-    const template = templates.one(id)
-    return template && { revision: template.revision, lines: null }
-  },
+  against: (to, { id }) => against(to, id),
   run: ({ templates }, { id }) => (templates.remove(id) ? { ok: true as const } : refuse(GONE, [], 'gone')),
 })

@@ -58,11 +58,7 @@ export function TemplateCard({ template, others }: TemplateCardProps) {
         <Button
           variant="text"
           onClick={() =>
-            void told(
-              'changeTemplate',
-              { id, name, made: made + 1 },
-              { revision, text: `${name}: made ${made + 1} times.`, back: { id, name, made } },
-            )
+            void told('countTemplate', { id, change: 1 }, { revision, text: `${name}: made once more.`, back: { id, change: -1 } })
           }
         >
           Made again

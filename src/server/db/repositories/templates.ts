@@ -35,14 +35,15 @@ export interface NewTemplate extends Region {
 
 export function makeTemplateRepository(db: Db, now: () => string = () => new Date().toISOString()) {
   const insert = writer(db, 'INSERT INTO templates (uid, name, outer_json, holes_json, from_text, created_at) VALUES (?, ?, ?, ?, ?, ?)')
-  const update = writer(db, 'UPDATE templates SET name = ?, made = ?, revision = revision + 1 WHERE id = ?')
+  const update = writer(db, 'UPDATE templates SET made = max(0, made + ?), revision = revision + 1 WHERE id = ?')
   const remove = writer(db, 'DELETE FROM templates WHERE id = ?')
   const every = db.prepare('SELECT * FROM templates ORDER BY name, id')
   const byId = db.prepare('SELECT * FROM templates WHERE id = ?')
   return {
     add: ({ name, from, outer, holes }: NewTemplate) =>
       insert.run(newUid(), name, JSON.stringify(outer), JSON.stringify(holes), from, now()).id,
-    change: (id: number, { name, made }: { readonly name: string; readonly made: number }) => update.run(name, made, id).changes > 0,
+    /** Made so many times more. */
+    count: (id: number, change: number) => update.run(change, id).changes > 0,
     remove: (id: number) => remove.run(id).changes > 0,
     all: (): Template[] => every.all().map((row) => templateRow.parse(row)),
     one: (id: number): Template | undefined => {
