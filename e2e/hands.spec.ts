@@ -13,6 +13,14 @@ const undoAll = async (page: Page) => {
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
 }
 
+/** The blank that lies farthest to the right, the lowest of those. */
+async function rightmost(page: Page): Promise<number> {
+  const places = await Promise.all(Array.from({ length: 13 }, async (_, i) => ({ n: i + 1, at: await where(page, i + 1) })))
+  const far = Math.max(...places.map(({ at }) => at[0]))
+  const last = places.filter(({ at }) => at[0] > far - 0.5).sort((a, b) => a.at[1] - b.at[1])
+  return last[0]?.n ?? 1
+}
+
 async function open(page: Page): Promise<void> {
   await page.goto(`${DEMO}/layout/3`)
   await expect(blank(page, 1)).toBeVisible()
@@ -33,30 +41,34 @@ async function drag(page: Page, n: number, dx: number, dy: number): Promise<void
 
 test('a dragged blank comes to rest at the margin, shows on what, and not where it would be held back', async ({ page }) => {
   await open(page)
-  const before = await where(page, 10)
+  const n = await rightmost(page)
+  const before = await where(page, n)
   const sheet = await page.getByTestId('grain').boundingBox()
-  const box = await blank(page, 10).boundingBox()
+  const box = await blank(page, n).boundingBox()
   if (!sheet || !box) throw new Error('no sheet')
   const toEdge = sheet.x + sheet.width - (box.x + box.width)
-  await drag(page, 10, toEdge - 11, 0)
+  await drag(page, n, toEdge - 11, 0)
   await expect(page.getByTestId('rests-touching').first()).toBeVisible()
   await page.mouse.up()
   await expect(page.getByTestId('rests-touching')).toHaveCount(0)
-  const after = await where(page, 10)
-  expect(after[0]).toBeGreaterThan(before[0] + 20)
-  const now = await blank(page, 10).boundingBox()
+  const after = await where(page, n)
+  expect(after[0]).toBeGreaterThan(before[0] + 5)
+  const now = await blank(page, n).boundingBox()
   if (!now) throw new Error('no blank')
   const [from, to] = [box.x + box.width / 2, now.x + now.width / 2]
   // as many pixels to the millimetre as it went; its middle lies 13.7 mm and the margin from the edge
   const pxPerMm = (to - from) / (after[0] - before[0])
   expect((sheet.x + sheet.width - to) / pxPerMm).toBeCloseTo(14.7, 1)
   await undoAll(page)
-  expect(await where(page, 10)).toEqual(before)
+  expect(await where(page, n)).toEqual(before)
 })
 
 test('what overlaps while it is moved is hatched and named, and cannot be cut', async ({ page }) => {
   await open(page)
-  await drag(page, 1, 0, -60)
+  // on to its neighbour, half the way
+  const [own, next] = [await blank(page, 1).boundingBox(), await blank(page, 2).boundingBox()]
+  if (!own || !next) throw new Error('no blanks')
+  await drag(page, 1, next.x - own.x, next.y - own.y + 20)
   await expect(page.getByText(/cannot be cut as they lie/)).toBeVisible()
   await expect(blank(page, 1)).toHaveAttribute('aria-label', /too near another/)
   await page.mouse.up()
@@ -67,24 +79,29 @@ test('what overlaps while it is moved is hatched and named, and cannot be cut', 
 
 test('blanks framed together are pinned, and the rest is laid round them', async ({ page }) => {
   await open(page)
-  const boxes = await Promise.all([4, 7].map((n) => blank(page, n).boundingBox()))
-  const [first, second] = boxes
+  const n = await rightmost(page)
+  const other = n === 1 ? 2 : 1
+  const first = await blank(page, n).boundingBox()
+  const second = await blank(page, other).boundingBox()
   if (!first || !second) throw new Error('no blanks')
-  const stood = [await where(page, 4), await where(page, 7)]
-  await page.mouse.move(first.x + first.width + 12, first.y - 4)
+  const stood = [await where(page, n), await where(page, other)]
+  await page.mouse.move(first.x + first.width + 5, first.y - 3)
   await page.mouse.down()
-  await page.mouse.move(second.x - 3, second.y + second.height + 8, { steps: 6 })
+  await page.mouse.move(first.x - 2, first.y + first.height + 4, { steps: 6 })
   await page.mouse.up()
+  await page.keyboard.down('Shift')
+  await page.mouse.click(second.x + second.width / 2, second.y + second.height * 0.3)
+  await page.keyboard.up('Shift')
   const selected = page.getByRole('region', { name: 'Selected' })
   await expect(selected).toContainText('2 blanks selected')
   await selected.getByRole('button', { name: 'Fit the rest round them' }).click()
   await expect(page.getByText(/13 placed in/)).toBeVisible({ timeout: 25_000 })
   await expect(page.getByTestId('pin')).toHaveCount(2)
-  expect([await where(page, 4), await where(page, 7)]).toEqual(stood)
+  expect([await where(page, n), await where(page, other)]).toEqual(stood)
   await expect(page.getByText(/cannot be cut as they lie/)).toBeHidden()
   await page.reload()
   await expect(page.getByTestId('pin')).toHaveCount(2)
-  await blank(page, 4).focus()
+  await blank(page, n).focus()
   await page.keyboard.press('Control+a')
   await page.keyboard.press('p')
   await page.keyboard.press('p')

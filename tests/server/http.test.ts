@@ -171,6 +171,33 @@ describe('a saw plan at the doors', () => {
       },
     })
   })
+  it('counts blanks of one id as its copies, and refuses a copy that comes twice', () => {
+    const plain = {
+      id: 'q',
+      outer: [
+        [2, 2],
+        [8, 2],
+        [8, 8],
+        [2, 8],
+      ],
+    }
+    const beside = {
+      ...plain,
+      outer: [
+        [12, 2],
+        [18, 2],
+        [18, 8],
+        [12, 8],
+      ],
+    }
+    const answer = ask?.({ sheet, thicknessMm: 0.8, blanks: [plain, beside] }, () => 0)
+    expect(answer).toMatchObject({ ok: true, body: { cuts: [{ key: 'q#outline#0' }, { key: 'q#outline#1' }] } })
+    const twice = [
+      { ...plain, copy: 3 },
+      { ...beside, copy: 3 },
+    ]
+    expect(JSON.stringify(ask?.({ sheet, thicknessMm: 0.8, blanks: twice }, () => 0))).toContain('comes twice')
+  })
   it('says which field is wrong and what is possible', () => {
     const answer = ask?.({ sheet, thicknessMm: 99, blanks: [blank] }, () => 0)
     expect(JSON.stringify(answer)).toContain('a thickness of 0.05 to 10 mm')

@@ -19,6 +19,17 @@ export type LineChoice = z.output<typeof lineChoice>
 export const lineChoices = z.record(z.string().max(240), lineChoice)
 export type LineChoices = z.output<typeof lineChoices>
 
+/** Gives each blank that has no number the next one that is free among those of its id. */
+function numbered<T extends { readonly id: string; readonly copy?: number | undefined }>(blanks: readonly T[]) {
+  const taken = new Set(blanks.map(({ id, copy }) => `${id} ${copy}`))
+  return blanks.map((blank) => {
+    let copy = blank.copy ?? 0
+    if (blank.copy === undefined) while (taken.has(`${blank.id} ${copy}`)) copy++
+    taken.add(`${blank.id} ${copy}`)
+    return { ...blank, copy }
+  })
+}
+
 /** Blanks where they lie on a sheet, to be cut in a good order. */
 export const sawPlanInput = z.strictObject({
   sheet: z.strictObject({ outer: outline, holes: z.array(outline).default([]) }),
@@ -28,13 +39,21 @@ export const sawPlanInput = z.strictObject({
     .array(
       z.strictObject({
         id: z.string().min(1).max(200),
-        copy: z.int().min(0).default(0),
+        /** Told apart from others of its id by this; in their order where it is left out. */
+        copy: z.int().min(0).optional(),
         name: z.string().max(200).default(''),
         outer: outline,
         holes: z.array(outline).default([]),
       }),
     )
-    .max(500),
+    .max(500)
+    .superRefine((blanks, context) => {
+      const given = blanks.flatMap(({ id, copy }) => (copy === undefined ? [] : [`${id} ${copy}`]))
+      const twice = given.find((key, i) => given.indexOf(key) !== i)
+      if (twice !== undefined)
+        context.addIssue({ code: 'custom', message: `the blank "${twice}" comes twice; give each copy its own number` })
+    })
+    .transform(numbered),
   lines: lineChoices.default({}),
   tools: z.array(ownToolSchema).max(500).default([]),
   figures: ownFiguresField(),
