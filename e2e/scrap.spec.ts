@@ -31,7 +31,7 @@ test('scrap goes into its own jar; other metal is kept out until one insists, an
 
 test('the drawer shows one metal and one thickness when asked, with what it is worth', async ({ page }) => {
   await page.goto(`${DEMO}/drawer`)
-  await expect(page.getByRole('region', { name: 'Copper' })).toContainText(/worth [\d.]+ at 0\.03 a gram/)
+  await expect(page.getByRole('region', { name: 'Copper' })).toContainText(/worth [\d.]+ EUR at 0\.03 EUR a gram/)
   await page.getByLabel('Metal shown').selectOption({ label: 'sterling silver' })
   await expect(page.getByRole('region', { name: 'Copper' })).toHaveCount(0)
   await expect(page.getByRole('article', { name: 'S-4, Sterling silver' })).toBeVisible()

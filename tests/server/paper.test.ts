@@ -133,7 +133,7 @@ describe('a layout at full size', () => {
   })
   it('says what each kind of line on it is for, and no other', async () => {
     const said = all((await readPdf(await layoutPdf(print())))[0]?.texts ?? [])
-    expect(said).toContain('saw outside the line')
+    expect(said).toContain('saw or cut outside the line')
     expect(said).toContain('edge of the sheet, do not cut')
     expect(said).not.toContain('fold here')
     expect(said).toContain('Rubber cement')

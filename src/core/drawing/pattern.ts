@@ -2,8 +2,8 @@ import { boundsOf, type Point } from '../geometry/point'
 
 /** What is done along a line of a pattern at full size. */
 export const LINE_PURPOSES = {
-  'saw-outside': { title: 'saw outside the line', layer: 'SAW_OUTSIDE', colour: 7, dashMm: [], shape: 'cut' },
-  'saw-inside': { title: 'saw inside the line', layer: 'SAW_INSIDE', colour: 1, dashMm: [3, 0.7], shape: 'cut' },
+  'saw-outside': { title: 'saw or cut outside the line', layer: 'SAW_OUTSIDE', colour: 7, dashMm: [], shape: 'cut' },
+  'saw-inside': { title: 'saw or cut inside the line', layer: 'SAW_INSIDE', colour: 1, dashMm: [3, 0.7], shape: 'cut' },
   'saw-on': { title: 'saw on the line', layer: 'SAW_ON', colour: 6, dashMm: [3, 0.7, 0.4, 0.7], shape: 'cut' },
   drill: { title: 'drill or punch', layer: 'DRILL', colour: 5, dashMm: [], shape: 'drill' },
   scribe: { title: 'scribe, do not cut', layer: 'SCRIBE', colour: 3, dashMm: [1, 0.8], shape: 'scribe' },

@@ -3,4 +3,4 @@ export { intersectRegions, offsetOutline, type Region, subtractRegions, uniteReg
 export { withFewerPoints } from './fewer-points'
 export { laidAlong } from './least-box'
 export { circleOutline, netAreaMm2, perimeterMm, rectangleOutline, signedAreaMm2 } from './outline'
-export { type Bounds, boundsOf, type Outline, type Point, placeOutline, placePoint } from './point'
+export { type Bounds, boundsOf, middleOf, type Outline, type Point, placeOutline, placePoint } from './point'

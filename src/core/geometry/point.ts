@@ -22,6 +22,9 @@ export function boundsOf(points: Iterable<Point>): Bounds {
   return minX > maxX ? { minX: 0, minY: 0, maxX: 0, maxY: 0 } : { minX, minY, maxX, maxY }
 }
 
+/** The middle of a box. */
+export const middleOf = ({ minX, maxX, minY, maxY }: Bounds): Point => [(minX + maxX) / 2, (minY + maxY) / 2]
+
 /** Turns a point about the origin (counter-clockwise, rad), then moves it. */
 export function placePoint([x, y]: Point, angleRad: number, dx: number, dy: number): Point {
   const [cos, sin] = [Math.cos(angleRad), Math.sin(angleRad)]

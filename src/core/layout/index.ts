@@ -1,6 +1,6 @@
 export { answerLayout, type LayoutAnswer } from './answer'
 export { isBetter } from './better'
-export { isSameMetal, placedRegion } from './item'
+export { areaOf, isSameMetal, placedRegion, takenBy } from './item'
 export { findIllegal, ILLEGAL_WORDS, type Illegality } from './legal'
 export { outline as outlineField } from './outline-field'
 export { type LayoutSolution, packLayout, reachOn } from './pack'

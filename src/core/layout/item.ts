@@ -1,7 +1,7 @@
 import type { Region } from '../geometry/clip'
 import { circleOutline, netAreaMm2 } from '../geometry/outline'
 import { type Outline, placeOutline } from '../geometry/point'
-import type { LayoutItem, LayoutSheet } from './schema'
+import type { LayoutItem, LayoutSheet, Taken } from './schema'
 import type { Pose } from './shape'
 
 function outlineOf(item: LayoutItem): Outline {
@@ -17,6 +17,15 @@ export function areaOf(item: LayoutItem): number {
 export function placedRegion(item: LayoutItem, pose: Pose): Region {
   const put = (outline: Outline) => placeOutline(outline, (pose.rotationDeg * Math.PI) / 180, pose.x, pose.y)
   return { outer: put(outlineOf(item)), holes: item.holes.map(put) }
+}
+
+const points = (outline: Outline) => outline.map(([x, y]): [number, number] => [x, y])
+
+/** A blank where it lies as what others find taken: its windows are room, and a disc is the circle it is. */
+export function takenBy(item: LayoutItem, pose: Pose): Taken {
+  const { outer, holes } = placedRegion(item, pose)
+  const circle = item.circle && { centre: [pose.x, pose.y] as [number, number], radiusMm: item.circle.radiusMm }
+  return { outer: points(outer), holes: holes.map(points), ...(circle ? { circle } : {}) }
 }
 
 /** Whether an item may be cut from a sheet: of its alloy, and its thickness within rolling tolerance, where either is named. */

@@ -1,24 +1,11 @@
-import type { Region } from '../geometry/clip'
-import { placedRegion } from './item'
-import type { LayoutInput, LayoutItem, LayoutSheet, Taken } from './schema'
+import { takenBy } from './item'
+import type { LayoutInput, LayoutSheet } from './schema'
 import { type Placement, sheetsOf } from './spread'
 
 /** The search for places for what is not pinned, and how what it finds becomes a layout of all. */
 export interface AroundPinned {
   readonly rest: LayoutInput
   readonly withPinned: (found: readonly Placement[]) => readonly Placement[]
-}
-
-const points = (outline: readonly (readonly [number, number])[]) => outline.map(([x, y]): [number, number] => [x, y])
-
-/** A pinned blank as what others have lying there: its windows are room, and a disc is the circle it is. */
-function takenBy(item: LayoutItem, place: Placement): Taken {
-  const { outer, holes }: Region = placedRegion(item, place)
-  return {
-    outer: points(outer),
-    holes: holes.map(points),
-    ...(item.circle ? { circle: { centre: [place.x, place.y], radiusMm: item.circle.radiusMm } } : {}),
-  }
 }
 
 /** Numbers of copies that are free, in order. */

@@ -1,6 +1,6 @@
 import { edgesOf } from '../geometry/distance'
 import { type Nearest, nearestBetween, nearestOn } from '../geometry/nearest'
-import { type Bounds, boundsOf, type Outline, type Point } from '../geometry/point'
+import { type Bounds, boundsOf, middleOf, type Outline, type Point } from '../geometry/point'
 import type { LayoutItem, LayoutSheet } from './schema'
 import { isFreeOn, type PlacedShape, type Pose, placeItem, shapeOf } from './shape'
 
@@ -119,8 +119,6 @@ function touchingPulls(moved: readonly PlacedShape[], others: readonly PlacedSha
     ),
   ])
 }
-
-const middleOf = ({ minX, maxX, minY, maxY }: Bounds): Point => [(minX + maxX) / 2, (minY + maxY) / 2]
 
 /** The box round some boxes. */
 const roundAll = (boxes: readonly Bounds[]): Bounds =>

@@ -31,6 +31,11 @@ export const ALLOY_TITLES = {
 /** Whether a metal cools slowly after a heat whatever is done with others: a quench may crack it. */
 export const coolsSlowly = (alloy: AlloyId): boolean => ALLOYS[alloy].coolsSlowly === true
 
+/** The alloy of an id that comes from outside or from stored data; undefined where there is none. */
+export function findAlloy(id: string): Alloy | undefined {
+  return Object.values(ALLOYS).find((alloy) => alloy.id === id)
+}
+
 /** Mass in g of a volume in mm³. `massOf('sterling-925', 1857.31)` is 19.24. */
 export function massOf(alloyId: AlloyId, volumeMm3: number): number {
   return (ALLOYS[alloyId].densityGPerCm3 * volumeMm3) / 1000

@@ -1,4 +1,4 @@
-export { ALLOY_IDS, ALLOY_TITLES, ALLOYS, type Alloy, type AlloyId, massOf } from './alloys'
+export { ALLOY_IDS, ALLOY_TITLES, ALLOYS, type Alloy, type AlloyId, findAlloy, massOf } from './alloys'
 export { SOLDER_IDS, SOLDERS, type SolderId } from './solders'
 export {
   BOUGHT_TEMPER_IDS,

@@ -1,6 +1,6 @@
 import type { CutSide } from '../drawing/cut'
 import { netAreaMm2 } from '../geometry/outline'
-import { boundsOf, type Outline, type Point } from '../geometry/point'
+import { boundsOf, middleOf, type Outline, type Point } from '../geometry/point'
 
 /** A blank where it lies on its sheet; its id is the item it is a copy of. */
 export interface PlacedBlank {
@@ -33,8 +33,7 @@ const ROUND = { withinMm: 0.02, leastCorners: 12 } as const
 
 function roundOf(points: Outline): CutLine['round'] {
   if (points.length < ROUND.leastCorners) return undefined
-  const box = boundsOf(points)
-  const centre: Point = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]
+  const centre = middleOf(boundsOf(points))
   const reach = points.map(([x, y]) => Math.hypot(x - centre[0], y - centre[1]))
   const [least, most] = [Math.min(...reach), Math.max(...reach)]
   return most - least <= ROUND.withinMm ? { centre, radiusMm: most } : undefined
@@ -63,6 +62,12 @@ export function turnsAt(points: Outline): readonly number[] {
     const turned = Math.abs(goes - came)
     return Math.min(turned, 2 * Math.PI - turned)
   })
+}
+
+/** The sharpest corner of a line, or its first point where it has none. */
+export function sharpestCorner(points: Outline): number {
+  const turns = turnsAt(points)
+  return turns.indexOf(Math.max(...turns))
 }
 
 /** The blade is turned on the spot where a line changes its direction by so much within so little of its length, rad and mm. */

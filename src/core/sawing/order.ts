@@ -32,13 +32,9 @@ interface Waiting {
   /** Lines that lie within it, and those it lies within. */
   readonly within: readonly Waiting[]
   readonly around: readonly Waiting[]
+  /** The smallest window it lies in. */
+  window: Waiting | undefined
   best: Nearest | undefined
-}
-
-/** The smallest window a line lies in. */
-function windowRound({ around }: Waiting): Waiting | undefined {
-  const windows = around.filter(({ of }) => of.line.kind === 'window')
-  return windows.sort((a, b) => a.of.line.areaMm2 - b.of.line.areaMm2)[0]
 }
 
 const SAME_AREA = 0.01
@@ -68,6 +64,7 @@ function wait(all: readonly ToOrder[]): Waiting[] {
     box: boundsOf(of.cut),
     within: [],
     around: [],
+    window: undefined,
     best: undefined,
   }))
   for (const inner of list)
@@ -77,6 +74,8 @@ function wait(all: readonly ToOrder[]): Waiting[] {
       if (!isInside(first, outer.of.line.points)) continue
       outer.within.push(inner)
       inner.around.push(outer)
+      const isWindow = outer.of.line.kind === 'window'
+      if (isWindow && !(inner.window && inner.window.of.line.areaMm2 <= outer.of.line.areaMm2)) inner.window = outer
     }
   return list
 }
@@ -127,7 +126,7 @@ const comesIn = ({ of }: Waiting) => of.isReached && !of.hole
 function hearFirst(waiting: readonly Waiting[], edges: readonly Outline[]): void {
   const boxes = edges.map((edge) => [edge, boundsOf(edge)] as const)
   for (const one of waiting.filter(comesIn)) {
-    const hole = windowRound(one)?.of.hole
+    const hole = one.window?.of.hole
     const from = hole ? [[[hole], boundsOf([hole])] as const] : boxes
     for (const [edge, box] of from) hear(one, edge, box)
   }
@@ -136,7 +135,7 @@ function hearFirst(waiting: readonly Waiting[], edges: readonly Outline[]): void
 /** Round an outline that is cut the blade can come from there, as long as no wall of a window stands between. */
 function hearCut(cut: Waiting, left: ReadonlySet<Waiting>): void {
   if (cut.of.line.kind !== 'outline') return
-  for (const one of left) if (comesIn(one) && windowRound(one) === windowRound(cut)) hear(one, cut.of.cut, cut.box)
+  for (const one of left) if (comesIn(one) && one.window === cut.window) hear(one, cut.of.cut, cut.box)
 }
 
 /**

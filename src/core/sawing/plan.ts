@@ -1,7 +1,8 @@
 import { type CutSide, cutAround, kerfLine } from '../drawing/cut'
 import { isInside } from '../geometry/distance'
+import { boxesApartMm, nearestBetween } from '../geometry/nearest'
 import { perimeterMm } from '../geometry/outline'
-import type { Outline, Point } from '../geometry/point'
+import { boundsOf, type Outline, type Point } from '../geometry/point'
 import { figureOf } from '../tables/figures'
 import type { Bench } from '../toolwall/tools'
 import { formatPlain } from '../units/format'
@@ -11,7 +12,7 @@ import { type CutLine, linesOf, type PlacedBlank, turnsOf, USUAL_SIDE } from './
 import { inOrder, type Ordered, type OrderReason } from './order'
 import type { LineChoices } from './schema'
 import { type StartingBit, startingBit, startingHoleIn } from './starting-hole'
-import { CUT_WAY_FACTS, type CutWay, cleanUpMin, spacingOf, waysFor } from './ways'
+import { CUT_WAY_FACTS, type CutWay, cleanUpMin, followsLine, waysFor } from './ways'
 
 /** One cut of the plan. */
 export interface PlannedCut {
@@ -49,7 +50,8 @@ export interface SawPlan {
   readonly minutes: number
   readonly cleanUpMinutes: number
   readonly blades: number
-  /** Neighbours must be so far apart for the ways of cutting chosen, mm. */
+  /** Neighbours that lie nearer than the ways they are cut in allow, and how much metal the most demanding of them needs, mm. */
+  readonly tooNear: number
   readonly spacingMm: number
   readonly cautions: readonly string[]
   readonly working: WorkingLog
@@ -71,6 +73,9 @@ const WHY: Readonly<Record<OrderReason, string>> = {
 /** Turning the blade on the spot, and threading it through a starting hole that is dimpled and drilled, min (house default). */
 const MINUTES = { turn: 0.1, start: 2 } as const
 
+/** Neighbours laid at the very gap are not too near for less than this, mm. */
+const TOUCHING_MM = 1e-3
+
 /** A line with what is chosen for it, before it has its turn. */
 interface Chosen {
   readonly line: CutLine
@@ -82,8 +87,6 @@ interface Chosen {
   readonly hole: Point | undefined
   readonly isReached: boolean
 }
-
-const isRun = (way: CutWay) => way === 'saw' || way === 'shear' || way === 'chisel'
 
 /** The middle of the metal that a cut so wide takes beside its line; round a disc it is a circle. */
 function cutLine({ points, round }: CutLine, side: CutSide, widthMm: number): Outline {
@@ -98,13 +101,13 @@ function choose(line: CutLine, input: PlanInput, kerfMm: number, nested: readonl
   const chosen = input.lines[line.id] ?? {}
   const ways = waysFor(line, input.tools)
   const way = chosen.way && ways.includes(chosen.way) ? chosen.way : (ways[0] ?? 'saw')
-  const side = chosen.side ?? USUAL_SIDE[line.kind]
-  const setOffMm = chosen.setOffMm ?? CUT_WAY_FACTS[way].allowanceMm
-  const width = way === 'saw' ? kerfMm : 0
-  const cut = cutLine(line, side, width + (side === 'on' ? 0 : 2 * setOffMm))
+  // only the saw can be led on another side of its line, and only what follows a line can keep off it
+  const side = (way === 'saw' ? chosen.side : undefined) ?? USUAL_SIDE[line.kind]
+  const setOffMm = followsLine(way) && side !== 'on' ? (chosen.setOffMm ?? CUT_WAY_FACTS[way].allowanceMm) : 0
+  const cut = cutLine(line, side, (way === 'saw' ? kerfMm : 0) + 2 * setOffMm)
   const startsInside = line.kind === 'window' && way === 'saw'
   const hole = startsInside && bit ? startingHoleIn(line.points, nested, bit.diameterMm) : undefined
-  return { line, way, ways, side, setOffMm, cut, hole, isReached: way === 'saw' || way === 'shear' }
+  return { line, way, ways, side, setOffMm, cut, hole, isReached: followsLine(way) && way !== 'chisel' }
 }
 
 /** What comes out otherwise than drawn, or cannot be done as it stands. */
@@ -165,7 +168,7 @@ export function sawPlan(input: PlanInput): SawPlan {
     const { line, way, ways, side, setOffMm, cut } = one
     const wayIn = ordered.wayIn
     const inMm = wayIn ? Math.hypot(wayIn[1][0] - wayIn[0][0], wayIn[1][1] - wayIn[0][1]) : 0
-    const lengthMm = isRun(way) ? perimeterMm(cut) + inMm : 0
+    const lengthMm = followsLine(way) ? perimeterMm(cut) + inMm : 0
     const turns = way === 'saw' ? turnsOf(line.points) : 0
     return [
       {
@@ -191,10 +194,56 @@ export function sawPlan(input: PlanInput): SawPlan {
     ]
   })
   const blade = { name: usual?.blade.name ?? '', isOwn: usual?.blade.owned ?? false, kerfMm, bit }
-  return { ...totals(cuts, input), blade }
+  return { ...totals(cuts, input), ...crowding(cuts), blade }
 }
 
-function totals(cuts: readonly PlannedCut[], input: PlanInput): Omit<SawPlan, 'blade'> {
+/** Pairs of blanks with less metal between them than the ways they are cut out in need. */
+function crowding(cuts: readonly PlannedCut[]): Pick<SawPlan, 'tooNear' | 'spacingMm'> {
+  const outlines = cuts
+    .filter(({ kind }) => kind === 'outline')
+    .map(({ way, points }) => ({ spacingMm: CUT_WAY_FACTS[way].spacingMm, points, box: boundsOf(points) }))
+  const pairs = outlines.flatMap((one, i) =>
+    outlines.slice(0, i).map((other) => {
+      const needMm = Math.max(one.spacingMm, other.spacingMm)
+      if (needMm === 0 || boxesApartMm(one.box, other.box) >= needMm) return 0
+      return nearestBetween(one.points, other.points, needMm - TOUCHING_MM, [one.box, other.box]) ? needMm : 0
+    }),
+  )
+  return { tooNear: pairs.filter((needMm) => needMm > 0).length, spacingMm: Math.max(0, ...pairs) }
+}
+
+/** Minutes at the saw and with the other tools, by the figures they are known by. */
+function cuttingMinutes(working: WorkingLog, cuts: readonly PlannedCut[], mm2: number, figures: Bench['figures']): number {
+  const sawn = cuts.filter(({ way }) => way === 'saw')
+  return derive(working, {
+    label: 'Minutes of cutting',
+    formula: 'A/v + n·u + h·s + w',
+    unit: 'min',
+    source: 'house-default',
+    given: [
+      given('A', 'metal sawn through', mm2, 'mm2'),
+      given('v', 'metal a saw cuts in a minute', figureOf('saw-rate', figures), 'mm2'),
+      given(
+        'n',
+        'turns',
+        sawn.reduce((sum, { turns }) => sum + turns, 0),
+        'count',
+      ),
+      given('u', 'a turn of the blade', MINUTES.turn, 'min'),
+      given('h', 'starting holes', sawn.filter(({ hole }) => hole).length, 'count'),
+      given('s', 'a starting hole, drilled and threaded', MINUTES.start, 'min'),
+      given(
+        'w',
+        'other ways of cutting',
+        cuts.filter(({ way }) => way !== 'saw').reduce((sum, { minutes }) => sum + minutes, 0),
+        'min',
+      ),
+    ],
+    note: 'Of a steady hand; your own rate stands under Tables, Figures of the bench.',
+  })
+}
+
+function totals(cuts: readonly PlannedCut[], input: PlanInput): Omit<SawPlan, 'blade' | 'tooNear' | 'spacingMm'> {
   const sum = (value: (cut: PlannedCut) => number) => cuts.reduce((total, cut) => total + value(cut), 0)
   const sawn = cuts.filter(({ way }) => way === 'saw')
   const sawnMm = sawn.reduce((total, { lengthMm }) => total + lengthMm, 0)
@@ -221,10 +270,9 @@ function totals(cuts: readonly PlannedCut[], input: PlanInput): Omit<SawPlan, 'b
     sawnMm,
     holes: cuts.filter(({ hole }) => hole).length,
     turns: sum(({ turns }) => turns),
-    minutes: sum(({ minutes }) => minutes),
+    minutes: cuttingMinutes(working, cuts, mm2, input.figures),
     cleanUpMinutes: sum(({ way, points }) => cleanUpMin(way, points)),
     blades,
-    spacingMm: spacingOf(ways),
     cautions: [...new Set([...ways].flatMap((way) => CUT_WAY_FACTS[way].caution ?? []))],
     working,
   }

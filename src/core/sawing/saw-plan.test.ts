@@ -99,8 +99,14 @@ describe('a saw plan', () => {
     const disc = blank('disc', at(circleOutline(12), 30, 30))
     expect(plan([disc], { tools }).cuts[0]?.ways).toEqual(['saw', 'disc-cutter', 'die'])
     expect(plan([plate]).cuts[1]?.ways).toEqual(['saw', 'shear', 'die'])
-    const cut = plan([disc], { tools, lines: { 'disc#outline': { way: 'disc-cutter' } } })
-    expect(cut.spacingMm).toBe(1.5)
+    const lines = { 'disc#outline': { way: 'disc-cutter', side: 'inside', setOffMm: 0.5 } }
+    const cut = plan([disc], { tools, lines })
+    // a cutter is led neither to another side nor off its line
+    expect(cut.cuts[0]).toMatchObject({ way: 'disc-cutter', side: 'outside', setOffMm: 0 })
+    expect(cut.tooNear).toBe(0)
+    const beside = (gapMm: number) => plan([disc, { ...disc, copy: 1, outer: at(circleOutline(12), 54 + gapMm, 30) }], { tools, lines })
+    expect(beside(1.4)).toMatchObject({ tooNear: 1, spacingMm: 1.5 })
+    expect(beside(1.5)).toMatchObject({ tooNear: 0, spacingMm: 0 })
     expect(cut.cautions.join()).toContain('Eye protection')
     expect(cut.sawnMm).toBe(0)
   })
@@ -112,6 +118,10 @@ describe('a saw plan', () => {
     expect(one.blades).toBeCloseTo((length * 0.8) / 100, 9)
     const sawing = one.cuts.reduce((sum, cut) => sum + (cut.lengthMm * 0.8) / 20 + cut.turns * 0.1 + (cut.hole ? 2 : 0), 0)
     expect(one.minutes).toBeCloseTo(sawing, 9)
+    expect(one.minutes).toBeCloseTo(
+      one.cuts.reduce((sum, cut) => sum + cut.minutes, 0),
+      9,
+    )
   })
 
   it('reaches every outline of a full sheet without sawing into a blank that is whole, each line once', () => {

@@ -4,7 +4,7 @@ import type { Outline, Point } from '../geometry/point'
 import { STANDARD_DRILLS } from '../tables/drills/drills'
 import { pilotMm } from '../tables/saws/blades'
 import { type OwnTool, usable } from '../toolwall/tools'
-import { sharpestCorner } from './ways'
+import { sharpestCorner } from './line'
 
 /** The bit a starting hole is drilled with. */
 export interface StartingBit {

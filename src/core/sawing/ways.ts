@@ -2,7 +2,7 @@ import { perimeterMm } from '../geometry/outline'
 import type { Outline } from '../geometry/point'
 import type { OwnTool } from '../toolwall/tools'
 import { usable } from '../toolwall/tools'
-import { type CutLine, turnsAt, turnsOf } from './line'
+import { type CutLine, turnsOf } from './line'
 
 export const CUT_WAYS = ['saw', 'drill', 'punch', 'disc-cutter', 'shear', 'chisel', 'die'] as const
 export type CutWay = (typeof CUT_WAYS)[number]
@@ -94,10 +94,13 @@ export const CUT_WAY_FACTS: Readonly<Record<CutWay, CutWayFacts>> = {
   },
 }
 
-/** Metal that neighbours must have between them for some ways of cutting, mm. */
-export function spacingOf(ways: Iterable<CutWay | undefined>): number {
-  return Math.max(0, ...[...ways].map((way) => (way ? CUT_WAY_FACTS[way].spacingMm : 0)))
+/** What neighbours must have between them, mm: the kerf, or more for ways of cutting that were chosen for some lines. */
+export function gapFor(kerfMm: number, choices: Readonly<Record<string, { readonly way?: CutWay | undefined }>>): number {
+  return Math.max(kerfMm, ...Object.values(choices).map(({ way }) => (way ? CUT_WAY_FACTS[way].spacingMm : 0)))
 }
+
+/** Ways in which a tool follows the line, and so can keep off it; the others cut what they are made for. */
+export const followsLine = (way: CutWay): boolean => way === 'saw' || way === 'shear' || way === 'chisel'
 
 /** A tool made for a size cuts what is this near to it, mm. */
 const SIZE_TOLERANCE_MM = 0.06
@@ -145,12 +148,6 @@ export function waysFor(line: CutLine, tools: readonly OwnTool[]): readonly CutW
     ...(isSheared(line.points) ? (['shear'] as const) : []),
     'die',
   ]
-}
-
-/** The sharpest corner of a line, or its first point where it has none. */
-export function sharpestCorner(points: Outline): number {
-  const turns = turnsAt(points)
-  return turns.indexOf(Math.max(...turns))
 }
 
 /** Minutes to clean a cut edge up. */

@@ -15,7 +15,7 @@ const FINENESS: Readonly<Partial<Record<AlloyId, { readonly of: 'fine-silver' | 
 }
 
 /** A line of a refining slip. */
-export interface SlipLine {
+export interface SlipLine extends JarMetal {
   readonly title: string
   readonly massG: number
   /** Parts per thousand of precious metal; undefined for base metal, which is sold as it is. */
@@ -55,7 +55,7 @@ function slipLine(jar: SentJar, figures: OwnFigures, working: WorkingLog): SlipL
   const value = derive(working, {
     label: title,
     formula: 'm·f/1000·p·r',
-    unit: 'ratio',
+    unit: 'money',
     source: 'house-default',
     given: [
       given('m', 'mass', massG, 'g'),
@@ -66,6 +66,8 @@ function slipLine(jar: SentJar, figures: OwnFigures, working: WorkingLog): SlipL
     note: 'In the workshop’s money.',
   })
   return {
+    alloy,
+    kind,
     title,
     massG,
     perMille: fineness?.perMille,

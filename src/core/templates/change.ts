@@ -1,10 +1,5 @@
 import { intersectRegions, type Region } from '../geometry/clip'
-import { boundsOf, type Outline, type Point } from '../geometry/point'
-
-const middleOf = ({ outer }: Region): Point => {
-  const box = boundsOf(outer)
-  return [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]
-}
+import { boundsOf, middleOf, type Outline, type Point } from '../geometry/point'
 
 const each = ({ outer, holes }: Region, change: (outline: Outline) => Outline): Region => ({
   outer: change(outer),
@@ -13,13 +8,13 @@ const each = ({ outer, holes }: Region, change: (outline: Outline) => Outline): 
 
 /** A template so many times as large, about its middle. `factor` is above 0. */
 export function scaled(template: Region, factor: number): Region {
-  const [cx, cy] = middleOf(template)
+  const [cx, cy] = middleOf(boundsOf(template.outer))
   return each(template, (outline) => outline.map(([x, y]): Point => [cx + (x - cx) * factor, cy + (y - cy) * factor]))
 }
 
 /** A template mirrored about a line through its middle, `angleRad` from x. Points run the other way, so that metal stays on its side. */
 export function mirroredAbout(template: Region, angleRad: number): Region {
-  const [cx, cy] = middleOf(template)
+  const [cx, cy] = middleOf(boundsOf(template.outer))
   const [cos, sin] = [Math.cos(2 * angleRad), Math.sin(2 * angleRad)]
   const flip = ([x, y]: Point): Point => [cx + (x - cx) * cos + (y - cy) * sin, cy + (x - cx) * sin - (y - cy) * cos]
   return each(template, (outline) => outline.map(flip).reverse())
@@ -30,7 +25,7 @@ const RIM = 24
 
 /** A template divided into `count` equal sectors about its middle, 2 to 60 of them, the first beginning at `fromRad`. */
 export function sectorsOf(template: Region, count: number, fromRad = 0): readonly (readonly Region[])[] {
-  const [cx, cy] = middleOf(template)
+  const [cx, cy] = middleOf(boundsOf(template.outer))
   const box = boundsOf(template.outer)
   const reach = Math.hypot(box.maxX - box.minX, box.maxY - box.minY)
   return Array.from({ length: count }, (_, i) => {

@@ -2,7 +2,7 @@ import type { Region } from '../geometry/clip'
 import { edgesOf } from '../geometry/distance'
 import { nearestOn } from '../geometry/nearest'
 import { netAreaMm2, perimeterMm } from '../geometry/outline'
-import { boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
+import { boundsOf, middleOf, type Outline, type Point, placeOutline } from '../geometry/point'
 import { mirroredAbout } from './change'
 
 /** How two outlines differ when the one is laid on the other as well as it goes. */
@@ -74,8 +74,7 @@ function centroid(outline: Outline): Point {
     y += (ay + by) * cross
   }
   if (twice !== 0) return [x / (3 * twice), y / (3 * twice)]
-  const box = boundsOf(outline)
-  return [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]
+  return middleOf(boundsOf(outline))
 }
 
 /** The second outline turned, its middle on that of the first. */

@@ -27,8 +27,13 @@ export function roundTo(value: number, decimals: number): number {
 /** A number with its unit as a smith reads it: `formatValue(56.991, 'mm')` is "56.99 mm". */
 export function formatValue(value: number, unit: Unit): string {
   const text = roundTo(value, DECIMALS[unit] ?? 2).toFixed(DECIMALS[unit] ?? 2)
-  if (unit === 'count' || unit === 'ratio' || unit === 'strain') return text
-  return unit === '%' || unit === '°' ? `${text}${unit}` : `${text} ${unit.replace('mm2', 'mm²').replace('mm3', 'mm³')}`
+  return `${text}${unitSign(unit)}`
+}
+
+/** The sign of a unit as it stands behind a number, with the space before it; nothing behind a count, a ratio or a strain. */
+export function unitSign(unit: Unit): string {
+  if (unit === 'count' || unit === 'ratio' || unit === 'strain') return ''
+  return unit === '%' || unit === '°' ? unit : ` ${unit.replace('mm2', 'mm²').replace('mm3', 'mm³')}`
 }
 
 /** A number for a formula line: at most `digits` decimals, no trailing zeros. */

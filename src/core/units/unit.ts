@@ -25,6 +25,7 @@ export const UNITS = [
   'µm',
   '‰',
   'money/g',
+  'money',
 ] as const
 
 export type Unit = (typeof UNITS)[number]

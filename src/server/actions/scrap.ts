@@ -1,31 +1,18 @@
 import * as z from 'zod'
-import { ALLOY_IDS } from '@/core/metals'
-import { JAR_KINDS, mixingFault } from '@/core/scrap'
-import { formatPlain, readPlainNumber } from '@/core/units'
+import { jarEntry, jarMass } from '@/core/entries'
+import { mixingFault } from '@/core/scrap'
+import { formatPlain } from '@/core/units'
 import type { Repositories } from '../db/repositories'
 import { ownAction, refuse } from './action'
 
-const MASS = { error: 'Mass: grams, 0 to 100000' }
-const grams = z.preprocess(
-  (typed) => (typeof typed === 'string' ? readPlainNumber(typed.replace(/\s*g$/i, '')) : typed),
-  z.number(MASS).min(0, MASS).max(100_000, MASS),
-)
 const GONE = 'This jar is no longer there.'
 
 /** Puts scrap or filings into a jar: its own, or another after it was asked about. */
 export const putInJar = ownAction({
-  input: z.object({
-    alloy: z.enum(ALLOY_IDS, { error: 'Metal: choose one' }),
-    kind: z.enum(JAR_KINDS, { error: 'What it is: choose one' }),
-    mass: grams,
-    /** A jar that was chosen; empty for the jar of this metal. */
-    jar: z.string().default(''),
-    sure: z.boolean().default(false),
-  }),
+  input: jarEntry,
   against: 'new',
   run: ({ jars, transaction }, { jar: chosen, sure, mass, ...metal }) =>
     transaction(() => {
-      if (mass <= 0) return refuse('Mass: more than nothing', [{ path: 'mass', message: 'Mass: more than nothing' }])
       const jar = chosen === '' ? jars.forMetal(metal) : jars.one(Number(chosen))
       if (!jar) return refuse(GONE, [], 'gone')
       const fault = mixingFault(jar, metal)
@@ -42,7 +29,7 @@ function against({ jars }: Repositories, id: number, yours: string) {
 
 /** What the scale says of a jar's metal: it stands from now on. */
 export const weighJar = ownAction({
-  input: z.object({ id: z.number(), mass: grams }),
+  input: jarMass.extend({ id: z.number() }),
   against: (to, { id, mass }) => against(to, id, `${formatPlain(mass, 2)} g`),
   run: ({ jars, transaction }, { id, mass }) =>
     transaction(() => {

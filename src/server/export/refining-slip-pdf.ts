@@ -1,11 +1,12 @@
 import type { RefiningSlip } from '@/core/scrap'
-import { formatPlain } from '@/core/units'
+import { formatMoney, formatPlain } from '@/core/units'
 import { INK, makeKit, PAPERS, type Paper, PT_PER_MM, printable, wrap } from './pdf-kit'
 
 export interface SlipPrint {
   readonly workshop: string
   readonly day: string
   readonly slip: RefiningSlip
+  readonly currency: string
   readonly paper: Paper
 }
 
@@ -14,7 +15,7 @@ const COLUMNS_MM = [0, 92, 116, 138, 160] as const
 const HEADS = ['Metal', 'Mass, g', 'Fineness, ‰', 'Fine, g', 'To expect'] as const
 
 /** The slip that goes to the refiner with the metal: mass, fineness and what to expect of each jar. */
-export async function refiningSlipPdf({ workshop, day, slip, paper }: SlipPrint): Promise<Uint8Array> {
+export async function refiningSlipPdf({ workshop, day, slip, currency, paper }: SlipPrint): Promise<Uint8Array> {
   const kit = await makeKit(`Refining slip, ${day}`)
   const { width, height } = PAPERS[paper]
   const page = kit.pdf.addPage([width * PT_PER_MM, height * PT_PER_MM])
@@ -33,7 +34,7 @@ export async function refiningSlipPdf({ workshop, day, slip, paper }: SlipPrint)
       formatPlain(line.massG, 2),
       line.perMille === undefined ? '–' : String(line.perMille),
       line.fineG === undefined ? '–' : formatPlain(line.fineG, 2),
-      formatPlain(line.value, 2),
+      formatMoney(line.value, currency),
     ]
     for (const [i, cell] of cells.entries()) put(cell, COLUMNS_MM[i] ?? 0)
     y -= 12
@@ -45,7 +46,7 @@ export async function refiningSlipPdf({ workshop, day, slip, paper }: SlipPrint)
   }
   put('In all', 0, true)
   put(formatPlain(slip.massG, 2), COLUMNS_MM[1], true)
-  put(formatPlain(slip.value, 2), COLUMNS_MM[4], true)
+  put(formatMoney(slip.value, currency), COLUMNS_MM[4], true)
   y -= 28
   const words =
     'What to expect is calculated from the workshop’s own prices and what it is usually paid for scrap. The refiner’s weight and assay decide.'

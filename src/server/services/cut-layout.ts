@@ -1,5 +1,5 @@
 import { ILLEGAL_WORDS, type Illegality, type LayoutInput } from '@/core/layout'
-import { spacingOf } from '@/core/sawing'
+import { gapFor } from '@/core/sawing'
 import type { Cut, Repositories, Stock, StoredLayout } from '../db/repositories'
 import { runTask } from '../long/run-task'
 import { itemsOfPieces, layoutSheetOf, reservedOn } from './layout-items'
@@ -23,7 +23,7 @@ export function instanceOf(
   return {
     name: '',
     objective: 'place',
-    kerfMm: Math.max(layout.kerfMm, spacingOf(Object.values(layout.lines ?? {}).map(({ way }) => way))),
+    kerfMm: gapFor(layout.kerfMm, layout.lines ?? {}),
     marginMm: layout.marginMm,
     seconds: 10,
     iterations: null,

@@ -1,5 +1,5 @@
 import { boundsOf, type Outline, type Point, placeOutline } from '@/core/geometry'
-import { type LayoutItem, type LayoutSheet, type Placement, placedRegion, type Taken } from '@/core/layout'
+import { type LayoutItem, type LayoutSheet, type Placement, type Taken, takenBy } from '@/core/layout'
 import type { PlannedPart, PlanOptions } from '@/core/piece'
 import type { Piece, Repositories, Stock } from '../db/repositories'
 import { planDesign, planOptions } from './piece-plan'
@@ -143,10 +143,7 @@ export function reservedOn(repositories: Repositories, sheetId: number, besidesJ
     const items = new Map(itemsOfPieces(repositories.jobs.pieces(draft.jobId), options).map(({ item }) => [item.id, item]))
     const regions = draft.placements.flatMap((place) => {
       const item = items.get(place.id)
-      if (!item) return []
-      const { outer, holes } = placedRegion(item, place)
-      const circle = item.circle && { centre: [place.x, place.y] as [number, number], radiusMm: item.circle.radiusMm }
-      return [{ outer: points(outer), holes: holes.map(points), ...(circle ? { circle } : {}) }]
+      return item ? [takenBy(item, place)] : []
     })
     const jobTitle = repositories.jobs.job(draft.jobId)?.title ?? ''
     return regions.length === 0 ? [] : [{ jobId: draft.jobId, jobTitle, regions }]

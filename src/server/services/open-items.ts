@@ -1,5 +1,5 @@
 import { isSameMetal, type LayoutItem, type LayoutSheet } from '@/core/layout'
-import { ALLOYS } from '@/core/metals'
+import { type AlloyId, findAlloy } from '@/core/metals'
 import type { PlanOptions } from '@/core/piece'
 import { formatPlain } from '@/core/units'
 import type { Repositories, Stock } from '../db/repositories'
@@ -11,13 +11,19 @@ const JOBS_LOOKED_AT = 60
 const MOST_TRIED = 24
 const CLOSED = new Set(['done', 'handed-over'])
 
+/** No job has this number: what all of them have lying there is asked for. */
+const NO_JOB = -1
 /** So many trays of a piece are counted. */
 const TRAYS_COUNTED = 50
 
-/** Blanks of open jobs that lie on no sheet yet and are not at the bench. */
-function openItems({ jobs, layouts, trays }: Repositories, options: PlanOptions): JobItem[] {
-  const open = jobs.jobs({ page: 1, size: JOBS_LOOKED_AT }).filter(({ status }) => !CLOSED.has(status))
-  return open.flatMap((job) => {
+/** A blank of a job, and how many of it are still to be cut: none where the job is closed. */
+interface Wanting extends JobItem {
+  readonly wanted: number
+}
+
+/** Every blank of the jobs due first; what lies on a sheet, was cut or is at the bench is not wanted any more. */
+function jobItems({ jobs, layouts, trays }: Repositories, options: PlanOptions): Wanting[] {
+  return jobs.jobs({ page: 1, size: JOBS_LOOKED_AT }).flatMap((job) => {
     const laid = layouts.ofJob(job.id).flatMap(({ placements }) => placements.map(({ id }) => id))
     const pieces = jobs.pieces(job.id)
     const share = new Map(
@@ -29,26 +35,22 @@ function openItems({ jobs, layouts, trays }: Repositories, options: PlanOptions)
     /** What a tray has taken up was cut, with or without a layout. */
     const gone = ({ item, pieceId }: JobItem) =>
       Math.max(laid.filter((one) => one === item.id).length, Math.round(item.qty * (share.get(pieceId) ?? 0)))
-    return itemsOfPieces(pieces, options)
-      .map((one) => ({ ...one, item: { ...one.item, qty: Math.max(0, one.item.qty - gone(one)) } }))
-      .filter(({ item }) => item.qty > 0)
+    const isClosed = CLOSED.has(job.status)
+    return itemsOfPieces(pieces, options).map((one) => ({ ...one, wanted: isClosed ? 0 : Math.max(0, one.item.qty - gone(one)) }))
   })
 }
 
-/** The sheets of the drawer as they are free: what jobs have lying there is taken. */
-function freeSheets(repositories: Repositories, options: PlanOptions): (LayoutSheet & { readonly label: string })[] {
-  const sheets = repositories.drawer.all().filter(({ kind, outer }) => kind === 'sheet' && outer)
-  return sheets.map((stock) => {
-    const taken = reservedOn(repositories, stock.id, -1, options).flatMap(({ regions }) => [...regions])
-    return { ...layoutSheetOf(stock), taken, label: stock.label }
-  })
+/** A sheet of the drawer as it is free: what jobs have lying there is taken. */
+function freeSheet(repositories: Repositories, stock: Stock, options: PlanOptions): LayoutSheet & { readonly label: string } {
+  const taken = reservedOn(repositories, stock.id, NO_JOB, options).flatMap(({ regions }) => [...regions])
+  return { ...layoutSheetOf(stock), taken, label: stock.label }
 }
 
 /** Blanks of one metal and thickness that open jobs still need, and the sheets there are of it. */
 export interface WantedMetal {
   readonly key: string
   readonly title: string
-  readonly alloy: string
+  readonly alloy: AlloyId
   readonly thicknessMm: number
   readonly items: readonly { readonly item: LayoutItem; readonly name: string }[]
   readonly sheets: readonly (LayoutSheet & { readonly label: string })[]
@@ -56,24 +58,27 @@ export interface WantedMetal {
 
 /** What open jobs still need, by metal and thickness. */
 export function wantedMetals(repositories: Repositories, options: PlanOptions): WantedMetal[] {
-  const sheets = freeSheets(repositories, options)
-  const groups = new Map<string, JobItem[]>()
-  for (const one of openItems(repositories, options)) {
+  const sheets = repositories.drawer
+    .all()
+    .filter(({ kind, outer }) => kind === 'sheet' && outer)
+    .map((stock) => freeSheet(repositories, stock, options))
+  const groups = new Map<string, Wanting[]>()
+  for (const one of jobItems(repositories, options).filter(({ wanted }) => wanted > 0)) {
     const key = `${one.item.alloy} ${one.item.thicknessMm.toFixed(3)}`
     groups.set(key, [...(groups.get(key) ?? []), one])
   }
   return [...groups].flatMap(([key, items]) => {
     const [first] = items
-    if (!first) return []
-    const { alloy, thicknessMm } = first.item
-    const metal = Object.values(ALLOYS).find(({ id }) => id === alloy)?.title ?? alloy
+    const alloy = first && findAlloy(first.item.alloy)
+    if (!first || !alloy) return []
+    const { thicknessMm } = first.item
     return [
       {
         key,
-        title: `${metal}, ${formatPlain(thicknessMm, 2)} mm`,
-        alloy,
+        title: `${alloy.title}, ${formatPlain(thicknessMm, 2)} mm`,
+        alloy: alloy.id,
         thicknessMm,
-        items: items.map(({ item, name }) => ({ item, name })),
+        items: items.map(({ item, name, wanted }) => ({ item: { ...item, qty: wanted }, name })),
         sheets: sheets.filter((sheet) => isSameMetal(first.item, sheet)),
       },
     ]
@@ -81,24 +86,12 @@ export function wantedMetals(repositories: Repositories, options: PlanOptions): 
 }
 
 /** A blank that may be cut from some metal, of an open job or made before. */
-export interface Makeable {
-  readonly item: LayoutItem
-  readonly name: string
-  readonly wanted: number
-}
+export type Makeable = Pick<Wanting, 'item' | 'name' | 'wanted'>
 
 /** Blanks of this metal and thickness: those that open jobs still need, then those of the smith's other pieces. */
 export function makeableFrom(repositories: Repositories, stock: Stock, options: PlanOptions): { sheet: LayoutSheet; blanks: Makeable[] } {
-  const [sheet] = freeSheets(repositories, options).filter(({ id }) => id === String(stock.id))
-  const own = sheet ?? layoutSheetOf(stock)
-  const open = openItems(repositories, options).filter(({ item }) => isSameMetal(item, own))
-  const jobs = repositories.jobs.jobs({ page: 1, size: JOBS_LOOKED_AT })
-  const past = jobs
-    .flatMap((job) => itemsOfPieces(repositories.jobs.pieces(job.id), options))
-    .filter(({ item }) => isSameMetal(item, own) && !open.some((one) => one.item.id === item.id))
-  const blanks = [
-    ...open.map(({ item, name }) => ({ item, name, wanted: item.qty })),
-    ...past.map(({ item, name }) => ({ item, name, wanted: 0 })),
-  ]
-  return { sheet: own, blanks: blanks.slice(0, MOST_TRIED) }
+  const sheet = freeSheet(repositories, stock, options)
+  const own = jobItems(repositories, options).filter(({ item }) => isSameMetal(item, sheet))
+  const blanks = [...own.filter(({ wanted }) => wanted > 0), ...own.filter(({ wanted }) => wanted === 0)]
+  return { sheet, blanks: blanks.slice(0, MOST_TRIED).map(({ item, name, wanted }) => ({ item, name, wanted })) }
 }

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { methodOfMarking, mirrored, type Pattern, type PatternLine, type PatternMethod } from '@/core/drawing'
+import { boundsOf, circleOutline, middleOf, type Point, placeOutline } from '@/core/geometry'
 import { findIllegal, type LayoutInput, layoutInput } from '@/core/layout'
 import { type PlannedCut, placedBlanks, sawPlan } from '@/core/sawing'
 import type { Repositories, StoredLayout } from '../db/repositories'
@@ -25,41 +26,31 @@ export interface Printed {
   readonly mirror?: boolean
 }
 
-/** A small cross at a place. */
-function cross([x, y]: readonly [number, number], half: number): PatternLine[] {
-  return [
-    {
-      purpose: 'drill',
-      points: [
-        [x - half, y],
-        [x + half, y],
-      ],
-      closed: false,
-    },
-    {
-      purpose: 'drill',
-      points: [
-        [x, y - half],
-        [x, y + half],
-      ],
-      closed: false,
-    },
-  ]
-}
+/** The arms of the cross in a hole reach so far past its rim, and no less than so far in all, mm. */
+const CROSS = { pastMm: 0.6, leastMm: 1.2 } as const
 
-const CROSS_MM = 1.2
-const HOLE_CORNERS = 24
-
+/** A hole: its rim, where the line drawn is not the rim itself, and a cross to dimple by. */
 function holeLines({ hole, way }: PlannedCut): PatternLine[] {
   if (!hole) return []
-  const { at, diameterMm } = hole
-  const rim = Array.from({ length: HOLE_CORNERS }, (_, i): [number, number] => {
-    const angle = (2 * Math.PI * i) / HOLE_CORNERS
-    return [at[0] + (diameterMm / 2) * Math.cos(angle), at[1] + (diameterMm / 2) * Math.sin(angle)]
-  })
-  // a drilled window is its own rim
-  const own: PatternLine[] = way === 'saw' ? [{ purpose: 'drill', points: rim, closed: true }] : []
-  return [...own, ...cross(at, Math.max(CROSS_MM, diameterMm / 2 + 0.6))]
+  const [x, y] = hole.at
+  const half = Math.max(CROSS.leastMm, hole.diameterMm / 2 + CROSS.pastMm)
+  const line = (points: readonly Point[], closed: boolean): PatternLine => ({ purpose: 'drill', points, closed })
+  const rim = way === 'saw' ? [line(placeOutline(circleOutline(hole.diameterMm / 2), 0, x, y), true)] : []
+  const level = line(
+    [
+      [x - half, y],
+      [x + half, y],
+    ],
+    false,
+  )
+  const upright = line(
+    [
+      [x, y - half],
+      [x, y + half],
+    ],
+    false,
+  )
+  return [...rim, level, upright]
 }
 
 const isHole = ({ way }: PlannedCut) => way === 'drill' || way === 'punch'
@@ -72,17 +63,12 @@ function cutLines(cut: PlannedCut): PatternLine[] {
 
 const markLines = (marks: readonly BlankMark[]): PatternLine[] => marks.map(({ purpose, points }) => ({ purpose, points, closed: false }))
 
-const middle = (points: Pattern['lines'][number]['points']): [number, number] => {
-  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
-  return [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2]
-}
-
 /** Everything that lies on the sheet, as it is printed on it. */
 function wholePattern(cuts: readonly PlannedCut[], { sheet, blanks }: Drawn, marks: readonly BlankMark[]): Pattern {
   const edge: PatternLine[] = [sheet.outer, ...sheet.holes].map((points) => ({ purpose: 'edge', points, closed: true }))
   return {
     lines: [...edge, ...cuts.flatMap(cutLines), ...markLines(marks)],
-    labels: blanks.map(({ outer, name }) => ({ at: middle(outer), text: name })),
+    labels: blanks.map(({ outer, name }) => ({ at: middleOf(boundsOf(outer)), text: name })),
   }
 }
 
@@ -99,7 +85,7 @@ function templatesOf(cuts: readonly PlannedCut[], { blanks }: Drawn, marks: Read
     const own = cuts.filter(({ key }) => key.startsWith(`${id}#`) && key.endsWith(`#${copy}`))
     return {
       lines: [...own.flatMap(cutLines), ...markLines(marks.get(`${id} ${copy}`) ?? [])],
-      labels: [{ at: middle(outer), text: count > 1 ? `${name}, ${count} times` : name }],
+      labels: [{ at: middleOf(boundsOf(outer)), text: count > 1 ? `${name}, ${count} times` : name }],
     }
   })
 }

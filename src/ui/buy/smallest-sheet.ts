@@ -1,9 +1,9 @@
-import { netAreaMm2, rectangleOutline } from '@/core/geometry'
-import { type LayoutInput, type LayoutItem, type LayoutSheet, type Placement, reachOn } from '@/core/layout'
+import { rectangleOutline } from '@/core/geometry'
+import { areaOf, type LayoutInput, type LayoutItem, type LayoutSheet, type Placement, reachOn } from '@/core/layout'
 import { bestPacked } from '@/workers/pack-client'
 
 /** Widths that sheet is sold in or cut to, mm. */
-const WIDTHS_MM = [50, 75, 100, 150, 200, 300] as const
+export const WIDTHS_MM = [50, 75, 100, 150, 200, 300] as const
 /** The drawer is searched so long, and each width. */
 const SECONDS = { drawer: 2, width: 0.6 } as const
 /** A strip to search on is so many times as long as its metal alone would need, and this longer, mm. */
@@ -18,8 +18,6 @@ export interface SmallestSheet {
   readonly widthMm: number
   readonly placements: readonly Placement[]
 }
-
-const areaOf = (item: LayoutItem) => (item.circle ? Math.PI * item.circle.radiusMm ** 2 : netAreaMm2(item.outer ?? [], item.holes))
 
 function search(
   sheets: readonly LayoutSheet[],
@@ -40,7 +38,7 @@ export async function onDrawer(sheets: readonly LayoutSheet[], items: readonly L
   return { placements, left }
 }
 
-/** The smallest sheet that takes all of some blanks, over the widths it is sold in; undefined where none is wide enough. */
+/** The smallest sheet that takes all of some blanks, over the widths it is sold in, that a short search finds; undefined where it finds none. */
 export async function smallestSheet(items: readonly LayoutItem[], gaps: Gaps, signal: AbortSignal): Promise<SmallestSheet | undefined> {
   const wanted = items.reduce((sum, { qty }) => sum + qty, 0)
   const metalMm2 = items.reduce((sum, item) => sum + item.qty * areaOf(item), 0)
@@ -59,7 +57,7 @@ export async function smallestSheet(items: readonly LayoutItem[], gaps: Gaps, si
       rollingDirectionDeg: null,
       costRank: 0,
     }
-    const placements = await bestPacked(search([sheet], items, gaps, 'length', SECONDS.width), signal).catch(() => [])
+    const placements = await bestPacked(search([sheet], items, gaps, 'length', SECONDS.width), signal)
     if (signal.aborted) return best
     if (placements.length < wanted) continue
     const blanks = placements.flatMap((pose) => {

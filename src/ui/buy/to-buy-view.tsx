@@ -1,16 +1,17 @@
 'use client'
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useEffect } from 'react'
 import type { Placement } from '@/core/layout'
-import { ALLOYS } from '@/core/metals'
-import { formatPlain } from '@/core/units'
+import { findAlloy } from '@/core/metals'
+import { formatMoney, formatPlain } from '@/core/units'
 import type { WantedMetal } from '@/server/services/open-items'
+import { LookingAt } from '../layout/looking-at'
 import { useOneByOne } from '../layout/use-one-by-one'
+import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { LittleSheet } from './little-sheet'
-import { onDrawer, type SmallestSheet, smallestSheet } from './smallest-sheet'
+import { onDrawer, type SmallestSheet, smallestSheet, WIDTHS_MM } from './smallest-sheet'
 
 type Priced = WantedMetal & { readonly perGram: number }
 
@@ -18,6 +19,8 @@ interface ToBuyViewProps {
   readonly metals: readonly Priced[]
   readonly kerfMm: number
   readonly marginMm: number
+  /** Where the prices are from. */
+  readonly from: string
 }
 
 interface Answer {
@@ -39,13 +42,14 @@ function sayDrawer({ metal, onDrawer: placed }: Answer): string {
 }
 
 function massG({ buy, metal }: Answer): number {
-  const density = Object.values(ALLOYS).find(({ id }) => id === metal.alloy)?.densityGPerCm3 ?? 0
+  const density = findAlloy(metal.alloy)?.densityGPerCm3 ?? 0
   return buy ? (buy.lengthMm * buy.widthMm * metal.thicknessMm * density) / 1000 : 0
 }
 
 function Answered({ answer }: { readonly answer: Answer }) {
   const { metal, left, buy } = answer
   const mass = massG(answer)
+  const { currency } = useWorkshop()
   return (
     <Box
       component="section"
@@ -71,11 +75,13 @@ function Answered({ answer }: { readonly answer: Answer }) {
             </Typography>
             <Typography variant="body2">
               <span className="fig">{formatPlain(mass, 1)} g</span>, about{' '}
-              <span className="fig">{formatPlain(mass * metal.perGram, 2)}</span>
+              <span className="fig">{formatMoney(mass * metal.perGram, currency)}</span>
             </Typography>
           </>
         ) : (
-          <Typography sx={{ color: PALETTE.fire, fontWeight: 600 }}>{left} are wider than sheet is sold.</Typography>
+          <Typography sx={{ color: PALETTE.fire, fontWeight: 600 }}>
+            No sheet up to {Math.max(...WIDTHS_MM)} mm wide was found that takes the {left} that are left.
+          </Typography>
         )}
       </Box>
       {buy ? (
@@ -91,8 +97,8 @@ function Answered({ answer }: { readonly answer: Answer }) {
 }
 
 /** The smallest metal to buy for all open jobs, metal by metal, after what the drawer takes. */
-export function ToBuyView({ metals, kerfMm, marginMm }: ToBuyViewProps) {
-  const { done, at, lookAt, stop } = useOneByOne<Priced, Answer>(
+export function ToBuyView({ metals, kerfMm, marginMm, from }: ToBuyViewProps) {
+  const { done, failed, at, lookAt, stop } = useOneByOne<Priced, Answer>(
     ({ title }) => title,
     async (metal, signal) => {
       const gaps = { kerfMm, marginMm }
@@ -112,17 +118,22 @@ export function ToBuyView({ metals, kerfMm, marginMm }: ToBuyViewProps) {
           ? 'Every blank of the open jobs lies on a sheet already.'
           : `${count} blanks of open jobs lie on no sheet yet and are not at the bench. Wire and tube stand under each job’s layout.`}
       </Typography>
-      {at ? (
-        <Typography role="status">
-          Looking at {at}: {done.length} of {metals.length} done…{' '}
-          <Button variant="text" onClick={stop}>
-            Stop
-          </Button>
-        </Typography>
-      ) : null}
+      <LookingAt
+        at={at}
+        says={`Looking at ${at}: ${done.length} of ${metals.length} done…`}
+        failed={failed}
+        isWhole={done.length === metals.length}
+        onStop={stop}
+        onAgain={() => void lookAt(metals)}
+      />
       {done.map((answer) => (
         <Answered key={answer.metal.key} answer={answer} />
       ))}
+      {done.length > 0 ? (
+        <Typography variant="body2" sx={{ mt: 1 }}>
+          The smallest that a search of under a second for each width finds; a longer one may save some more. Prices: {from}.
+        </Typography>
+      ) : null}
     </Box>
   )
 }

@@ -6,13 +6,14 @@ import { Plus } from 'lucide-react'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { ALLOYS, type AlloyId } from '@/core/metals'
-import { formatPlain } from '@/core/units'
+import { formatMoney, formatPlain } from '@/core/units'
 import { useAct } from '../acting/act-provider'
 import { ArchiveDialog } from '../archive/archive-dialog'
 import { useArchive } from '../archive/use-archive'
 import { DataTable } from '../grid/data-table'
 import { LookChoice, useLook } from '../shared/look-choice'
 import { useNotice } from '../shared/notices'
+import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { CorrectStock } from './correct-stock'
 import { NewStock } from './new-stock'
@@ -36,6 +37,7 @@ interface ByMetalProps {
 }
 
 function ByMetal({ stock, acts, prices }: ByMetalProps) {
+  const { currency } = useWorkshop()
   const sections = [...new Set(stock.map((item) => item.alloy))].map((alloy) => {
     const own = stock.filter((item) => item.alloy === alloy)
     const massG = own.reduce((sum, item) => sum + massOfStock(item), 0)
@@ -57,8 +59,8 @@ function ByMetal({ stock, acts, prices }: ByMetalProps) {
           </Typography>
           <Typography variant="body2">
             {ALLOYS[alloy].composition}, <span className="fig">{formatPlain(massG, 1)} g</span> in the drawer, worth{' '}
-            <span className="fig">{formatPlain(massG * prices.perGram[alloy], 2)}</span> at{' '}
-            <span className="fig">{formatPlain(prices.perGram[alloy], 2)}</span> a gram, anneal at{' '}
+            <span className="fig">{formatMoney(massG * prices.perGram[alloy], currency)}</span> at{' '}
+            <span className="fig">{formatMoney(prices.perGram[alloy], currency)}</span> a gram, anneal at{' '}
             <span className="fig">{ALLOYS[alloy].torchTargetC} °C</span> ({ALLOYS[alloy].annealCue})
           </Typography>
         </Box>

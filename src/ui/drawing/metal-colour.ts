@@ -1,5 +1,5 @@
 import type { FormResult } from '@/core/forms'
-import { ALLOYS } from '@/core/metals'
+import { ALLOYS, findAlloy } from '@/core/metals'
 
 /** The colour a result is drawn in: that of its metal. */
 export function metalColour({ blanks }: Pick<FormResult, 'blanks'>) {
@@ -8,7 +8,7 @@ export function metalColour({ blanks }: Pick<FormResult, 'blanks'>) {
 
 /** The colour of a metal that is named in stored data; one that is not known is drawn as silver. */
 export function colourOf(alloy: string) {
-  return (Object.values(ALLOYS).find((item) => item.id === alloy) ?? ALLOYS['sterling-925']).colour
+  return (findAlloy(alloy) ?? ALLOYS['sterling-925']).colour
 }
 
 /** A part of which the metal is not known yet. */

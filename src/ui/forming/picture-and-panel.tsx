@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box'
 import type { ReactNode } from 'react'
-import { PALETTE } from '../theme/palette'
+import { BesidePanel } from '../shared/beside-panel'
 
 interface PictureAndPanelProps {
   /** What the panel is called. */
@@ -10,28 +10,18 @@ interface PictureAndPanelProps {
   readonly panel: ReactNode
 }
 
+const PANEL_PX = 380
+
 /** A way of forming: its pictures at the left, what it comes to and what can be tried at the right. */
 export function PictureAndPanel({ label, isWorking = false, picture, panel }: PictureAndPanelProps) {
-  return (
-    <Box
-      sx={{
-        flex: 1,
-        display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 380px' },
-        minHeight: 0,
-        overflow: { md: 'hidden' },
-      }}
-    >
-      <Box sx={{ overflowY: 'auto', px: 2.5, py: 1.5 }} aria-busy={isWorking}>
-        {picture}
-      </Box>
-      <Box
-        component="section"
-        aria-label={label}
-        sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}
-      >
-        {panel}
-      </Box>
+  const left = (
+    <Box sx={{ overflowY: 'auto', px: 2.5, py: 1.5 }} aria-busy={isWorking}>
+      {picture}
     </Box>
+  )
+  return (
+    <BesidePanel label={label} panelPx={PANEL_PX} left={left}>
+      {panel}
+    </BesidePanel>
   )
 }

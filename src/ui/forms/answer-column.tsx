@@ -5,7 +5,7 @@ import type { ReactNode } from 'react'
 import { metalCost } from '@/core/costing'
 import type { Check, FormResult } from '@/core/forms'
 import { SOURCES } from '@/core/sources'
-import { formatMoney, formatPlain, mmToInch } from '@/core/units'
+import { formatMoney, formatPlain, mmToInch, unitSign } from '@/core/units'
 import { useWorkshop, type WorkshopView } from '../shared/workshop-context'
 import { FONTS, PALETTE } from '../theme/palette'
 
@@ -58,6 +58,7 @@ export function CheckList({ checks }: { readonly checks: readonly Check[] }) {
 
 /** Each step of a working: formula, numbers, result, source. */
 export function WorkingSteps({ steps }: { readonly steps: FormResult['working'] }) {
+  const { currency } = useWorkshop()
   return (
     <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {steps.map((step) => (
@@ -66,6 +67,7 @@ export function WorkingSteps({ steps }: { readonly steps: FormResult['working'] 
             <Typography>{step.label}</Typography>
             <Box className="fig" sx={{ fontWeight: 700 }}>
               {formatPlain(step.value, step.unit === 'mm' ? 2 : 3)}
+              {unitSign(step.unit).replace('money', currency)}
             </Box>
           </Box>
           <Box

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import Link from 'next/link'
 import { useState } from 'react'
 import { useAct } from '../acting/act-provider'
 import { PALETTE } from '../theme/palette'
@@ -32,7 +33,7 @@ export function CutAlready({ jobId, cut }: { readonly jobId: number; readonly cu
             <span className="fig">{item.count}</span> from {item.label}
           </Typography>
           <PrintLayout layoutId={item.id} label="Print it" variant="text" />
-          <Button variant="text" href={`/layout/${jobId}/saw?of=${item.id}`}>
+          <Button component={Link} variant="text" href={`/layout/${jobId}/saw?of=${item.id}`}>
             How it is sawn
           </Button>
           {item.canPutBack ? (

@@ -8,7 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle'
 import { useMemo } from 'react'
 import { netAreaMm2, type Region } from '@/core/geometry'
 import { type LayoutItem, metalMm2, type Placement, placedRegion, remnantsOf, usefulIn } from '@/core/layout'
-import { ALLOYS } from '@/core/metals'
+import { findAlloy } from '@/core/metals'
 import { formatPlain } from '@/core/units'
 import type { SheetChoice } from './use-layout'
 
@@ -45,7 +45,7 @@ function sayLeft({ choice, items, placements, kerfMm }: Pick<CutDialogProps, 'ch
 export function CutDialog({ open, choice, items, placements, kerfMm, onCut, onLeave }: CutDialogProps) {
   const left = useMemo(() => (open ? sayLeft({ choice, items, placements, kerfMm }) : ''), [open, choice, items, placements, kerfMm])
   const areaMm2 = takenMm2({ items, placements })
-  const density = Object.values(ALLOYS).find((alloy) => alloy.id === choice.alloy)?.densityGPerCm3 ?? 0
+  const density = findAlloy(choice.alloy)?.densityGPerCm3 ?? 0
   const massG = (areaMm2 * choice.thicknessMm * density) / 1000
   return (
     <Dialog open={open} onClose={onLeave} aria-labelledby="cut-title">

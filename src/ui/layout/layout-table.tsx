@@ -158,7 +158,7 @@ export function LayoutTable(props: LayoutTableProps) {
           <WhichSheet
             instance={layout.instance}
             sheets={sheets.filter((sheet) => whatDiffers(sheet, items) === 'nothing')}
-            onUse={({ choice: used, placements: laid = [] }) => layout.layOn(used.id, laid)}
+            onUse={({ choice: used, placements: laid }) => layout.layOn(used.id, laid)}
           />
         )}
         {layout.busy ? <TimedProgress label="Looking for better places" seconds={SEARCH_SECONDS} /> : null}

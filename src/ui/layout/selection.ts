@@ -1,4 +1,4 @@
-import { boundsOf } from '@/core/geometry'
+import { boundsOf, middleOf } from '@/core/geometry'
 import { type LayoutItem, type LayoutSheet, type Placement, placedRegion } from '@/core/layout'
 
 /** What a blank on the sheet is known by, wherever it comes to lie. */
@@ -34,8 +34,7 @@ export function movedBy(places: readonly Placement[], [dx, dy]: readonly [number
 
 /** Blanks turned together about the middle of them all; one alone about its own. */
 export function turnedBy(places: readonly Placement[], byDeg: number, items: Items): Placement[] {
-  const box = boxRound(places, items)
-  const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]
+  const [cx, cy] = middleOf(boxRound(places, items))
   const [cos, sin] = [Math.cos((byDeg * Math.PI) / 180), Math.sin((byDeg * Math.PI) / 180)]
   return places.map((place) => ({
     ...place,

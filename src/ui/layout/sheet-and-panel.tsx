@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box'
 import type { ReactNode, Ref } from 'react'
-import { PALETTE } from '../theme/palette'
+import { BesidePanel } from '../shared/beside-panel'
 
 interface SheetAndPanelProps {
   /** Of the room the sheet is drawn in. */
@@ -12,29 +12,18 @@ interface SheetAndPanelProps {
   readonly children: ReactNode
 }
 
-/** A sheet as large as there is room, and the panel beside it; one under the other on a phone. */
+const LEAST_PX = 560
+
+/** A sheet as large as there is room, and the panel beside it. */
 export function SheetAndPanel({ sheetRef, sheet, label, panelPx, children }: SheetAndPanelProps) {
-  return (
-    <Box
-      sx={{
-        flex: 1,
-        display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: `minmax(0, 1fr) ${panelPx}px` },
-        gridTemplateRows: { md: 'minmax(0, 1fr)' },
-        minHeight: { xs: 0, md: 560 },
-        overflow: { md: 'hidden' },
-      }}
-    >
-      <Box ref={sheetRef} component="section" aria-label="Sheet" sx={{ minHeight: { xs: 420, md: 0 }, overflow: 'hidden' }}>
-        {sheet}
-      </Box>
-      <Box
-        component="section"
-        aria-label={label}
-        sx={{ bgcolor: PALETTE.paper, borderLeft: { md: `1px solid ${PALETTE.hairline}` }, px: 2.25, py: 1.5, overflowY: 'auto' }}
-      >
-        {children}
-      </Box>
+  const left = (
+    <Box ref={sheetRef} component="section" aria-label="Sheet" sx={{ minHeight: { xs: 420, md: 0 }, overflow: 'hidden' }}>
+      {sheet}
     </Box>
+  )
+  return (
+    <BesidePanel label={label} panelPx={panelPx} left={left} leastPx={LEAST_PX}>
+      {children}
+    </BesidePanel>
   )
 }

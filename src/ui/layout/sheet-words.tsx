@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import type { LayoutItem } from '@/core/layout'
-import { ALLOYS } from '@/core/metals'
+import { findAlloy } from '@/core/metals'
 import { formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
 import { type SheetChoice, whatDiffers } from './use-layout'
@@ -19,7 +19,7 @@ export interface GoneSheet {
 
 /** A sheet in a list: its metal and thickness, and what about it is not as the blanks need it. */
 export function sheetWords(sheet: SheetChoice, items: Items): string {
-  const metal = Object.values(ALLOYS).find((item) => item.id === sheet.alloy)?.title ?? sheet.alloy
+  const metal = findAlloy(sheet.alloy)?.title ?? sheet.alloy
   const differs = whatDiffers(sheet, items)
   return `${sheet.label}, ${metal.toLowerCase()} ${formatPlain(sheet.thicknessMm, 2)}${differs === 'nothing' ? '' : ` (other ${differs})`}`
 }
@@ -60,10 +60,7 @@ export function Differs({ choice, items }: { readonly choice: SheetChoice; reado
   const differs = whatDiffers(choice, items)
   const [first] = items
   if (differs === 'nothing' || !first) return null
-  const metal =
-    Object.values(ALLOYS)
-      .find((alloy) => alloy.id === first.item.alloy)
-      ?.title.toLowerCase() ?? first.item.alloy
+  const metal = findAlloy(first.item.alloy)?.title.toLowerCase() ?? first.item.alloy
   return (
     <Typography role="alert" sx={{ borderLeft: `4px solid ${PALETTE.ochre}`, bgcolor: PALETTE.ochreSoft, p: 1, mt: 1 }}>
       {choice.label} is of another {differs}: these blanks need {metal} {formatPlain(first.item.thicknessMm, 2)} mm.

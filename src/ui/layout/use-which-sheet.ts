@@ -8,8 +8,8 @@ import { useOneByOne } from './use-one-by-one'
 /** What one sheet takes of a job. */
 export interface SheetTry {
   readonly choice: SheetChoice
-  /** What was laid; undefined where the search failed. */
-  readonly placements: readonly Placement[] | undefined
+  /** What was laid. */
+  readonly placements: readonly Placement[]
   /** Blanks of its metal and thickness. */
   readonly wanted: number
 }
@@ -21,16 +21,17 @@ const areaOf = ({ sheet }: SheetChoice) => netAreaMm2(sheet.outer, sheet.holes)
 
 /** Tries sheets one after another, the smallest first, and tells of each as it is done. */
 export function useWhichSheet(instance: LayoutInput) {
-  const { done, at, lookAt, stop } = useOneByOne<SheetChoice, SheetTry>(
+  const { done, failed, at, lookAt, stop } = useOneByOne<SheetChoice, SheetTry>(
     ({ label }) => label,
     async (choice, signal) => {
-      const placements = await bestPacked({ ...instance, seconds: SECONDS_A_SHEET, sheets: [choice.sheet] }, signal).catch(() => undefined)
+      const placements = await bestPacked({ ...instance, seconds: SECONDS_A_SHEET, sheets: [choice.sheet] }, signal)
       const wanted = instance.items.filter((item) => isSameMetal(item, choice.sheet)).reduce((sum, { qty }) => sum + qty, 0)
       return { choice, placements, wanted }
     },
   )
   return {
     tries: done,
+    failed,
     at,
     look: (sheets: readonly SheetChoice[]) => lookAt([...sheets].sort((a, b) => areaOf(a) - areaOf(b))),
     stop,

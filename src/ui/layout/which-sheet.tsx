@@ -17,7 +17,6 @@ interface WhichSheetProps {
 }
 
 function sayTaken({ placements, wanted }: SheetTry): string {
-  if (!placements) return 'the search failed: try again'
   return placements.length >= wanted ? `takes all ${wanted}` : `takes ${placements.length} of ${wanted}`
 }
 
@@ -38,7 +37,7 @@ function Tried({ tried, onUse }: { readonly tried: SheetTry; readonly onUse: () 
         <b>{choice.label}</b> <span className="fig">{formatPlain(netAreaMm2(choice.sheet.outer, choice.sheet.holes) / 100, 1)} cm²</span>:{' '}
         {sayTaken(tried)}
       </span>
-      <Button variant="text" disabled={!tried.placements?.length} onClick={onUse}>
+      <Button variant="text" disabled={tried.placements.length === 0} onClick={onUse}>
         Use {choice.label}
       </Button>
     </Box>
@@ -47,7 +46,7 @@ function Tried({ tried, onUse }: { readonly tried: SheetTry; readonly onUse: () 
 
 /** Which sheet or offcut takes the job's blanks: each of its metal is tried, the smallest first. */
 export function WhichSheet({ instance, sheets, onUse }: WhichSheetProps) {
-  const { tries, at, look, stop } = useWhichSheet(instance)
+  const { tries, failed, at, look, stop } = useWhichSheet(instance)
   if (sheets.length < 2) return null
   return (
     <Box sx={{ mt: 1 }}>
@@ -63,6 +62,7 @@ export function WhichSheet({ instance, sheets, onUse }: WhichSheetProps) {
           </Button>
         </Typography>
       )}
+      {failed.length > 0 ? <Typography variant="body2">The search failed for {failed.join(', ')}: ask again.</Typography> : null}
       {tries.length > 0 ? (
         <Box component="ul" aria-label="What each sheet takes" sx={{ listStyle: 'none', p: 0, m: 0 }}>
           {tries.map((tried) => (

@@ -38,8 +38,15 @@ const cornersOf = ({ outer }: Region) =>
     .map(([x, y]) => `${formatPlain(x, 2)} ${formatPlain(y, 2)}`)
     .join(', ')
 
-/** What can be done with outlines: into the drawer as metal, or out as a drawing. */
-function Acts({ regions, name }: { readonly regions: readonly Region[]; readonly name: string }) {
+interface ActsProps {
+  readonly regions: readonly Region[]
+  readonly name: string
+  /** How the outlines came to be known, and how well. */
+  readonly from: string
+}
+
+/** What can be done with outlines: into the drawer as metal, among the templates, or out as a drawing. */
+function Acts({ regions, name, from }: ActsProps) {
   const [adding, setAdding] = useState(false)
   const { keep, problem } = useKeepTemplate()
   const [largest] = [...regions].sort((a, b) => netAreaMm2(b.outer) - netAreaMm2(a.outer))
@@ -50,7 +57,7 @@ function Acts({ regions, name }: { readonly regions: readonly Region[]; readonly
         <Button variant="contained" onClick={() => setAdding(!adding)}>
           Put it in the drawer
         </Button>
-        <Button disabled={!largest} onClick={() => largest && void keep({ ...largest, name, from: 'from Outlines' })}>
+        <Button disabled={!largest} onClick={() => largest && void keep({ ...largest, name, from })}>
           Keep as a template
         </Button>
         <Button onClick={() => save(`${name}.svg`, 'image/svg+xml', patternSvg(name, outlinesPattern(lines)))}>Save as SVG</Button>
@@ -160,7 +167,7 @@ export function OutlineResult({ seen, name }: { readonly seen: OutlineSeen; read
           said={`in ${seen.answer.regions.length === 1 ? 'one outline' : `${seen.answer.regions.length} outlines`}`}
         />
         <Notes notes={seen.answer.notes} />
-        <Acts regions={seen.answer.regions} name={name} />
+        <Acts regions={seen.answer.regions} name={name} from="read from a drawing" />
         <Drawn regions={seen.answer.regions} />
       </Box>
     )
@@ -173,7 +180,7 @@ export function OutlineResult({ seen, name }: { readonly seen: OutlineSeen; read
         said={`± ${formatPlain(answer.areaOffMm2, 0)}; its edge ± ${formatPlain(answer.uncertainty.plusMinus, 2)} mm, 19 times in 20`}
       />
       <Notes notes={answer.notes} />
-      <Acts regions={regions} name={name} />
+      <Acts regions={regions} name={name} from={`measured by photograph, its edge ± ${formatPlain(answer.uncertainty.plusMinus, 2)} mm`} />
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr' }, gap: 2, alignItems: 'start' }}>
         <OverPicture answer={answer} url={url} size={size} />
         <Drawn regions={regions} />

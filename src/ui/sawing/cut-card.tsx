@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { type CUT_SIDES, CUT_WAY_FACTS, type CutWay, type LineChoice, type PlannedCut } from '@/core/sawing'
+import { type CUT_SIDES, CUT_WAY_FACTS, type CutWay, followsLine, type LineChoice, type PlannedCut } from '@/core/sawing'
 import { formatPlain } from '@/core/units'
 import { KEY_REGISTRY } from '../keys/registry'
 import { ChoiceField } from '../shared/choice-field'
@@ -31,7 +31,7 @@ export function cutTitle({ way, kind, blank }: Pick<PlannedCut, 'way' | 'kind' |
 function factsOf(cut: PlannedCut): string[] {
   const { hole, way, lengthMm, turns } = cut
   return [
-    ...(hole ? [`${way === 'saw' ? 'start from a hole of' : 'bit'} ${hole.bit} (${formatPlain(hole.diameterMm, 2)} mm)`] : []),
+    ...(hole ? [way === 'saw' ? `start from a hole of ${hole.bit} (${formatPlain(hole.diameterMm, 2)} mm)` : `${hole.bit} across`] : []),
     ...(!hole && cut.wayIn
       ? [`${formatPlain(Math.hypot(cut.wayIn[1][0] - cut.wayIn[0][0], cut.wayIn[1][1] - cut.wayIn[0][1]), 1)} mm in to the line`]
       : []),
@@ -99,13 +99,15 @@ export function CutCard({ cut, count, isFixed, onChoose, onNext, onBack }: CutCa
               width={150}
             />
           ) : null}
-          <ChoiceField
-            label="Left to file"
-            value={cut.setOffMm.toFixed(2)}
-            options={leftToFile(cut.setOffMm)}
-            onChange={(mm) => onChoose(cut.line, { setOffMm: Number(mm) })}
-            width={150}
-          />
+          {followsLine(cut.way) && cut.side !== 'on' ? (
+            <ChoiceField
+              label="Left to file"
+              value={cut.setOffMm.toFixed(2)}
+              options={leftToFile(cut.setOffMm)}
+              onChange={(mm) => onChoose(cut.line, { setOffMm: Number(mm) })}
+              width={150}
+            />
+          ) : null}
           <Typography variant="body2">Holds for every copy of this blank.</Typography>
         </>
       )}

@@ -1,5 +1,5 @@
 'use client'
-import { boundsOf, type Point } from '@/core/geometry'
+import { boundsOf, middleOf, type Point } from '@/core/geometry'
 import type { LayoutSheet } from '@/core/layout'
 import type { PlannedCut } from '@/core/sawing'
 import { SheetGround } from '../layout/sheet-ground'
@@ -30,9 +30,9 @@ const INSIDE_PX = 17
 
 /** Where the number of a cut stands on the screen: just inside its line, where the cut comes to it. */
 function numberAt({ wayIn, points, cut }: PlannedCut, { toX, toY }: SheetScale): Point {
-  const box = boundsOf(points)
   const [x, y] = wayIn?.[1] ?? cut[0] ?? [0, 0]
-  const [dx, dy] = [toX((box.minX + box.maxX) / 2) - toX(x), toY((box.minY + box.maxY) / 2) - toY(y)]
+  const [mx, my] = middleOf(boundsOf(points))
+  const [dx, dy] = [toX(mx) - toX(x), toY(my) - toY(y)]
   const share = Math.min(1, INSIDE_PX / Math.max(1e-6, Math.hypot(dx, dy)))
   return [toX(x) + dx * share, toY(y) + dy * share]
 }

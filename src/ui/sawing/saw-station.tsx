@@ -72,7 +72,7 @@ export function SawStation({ layout }: { readonly layout: SawnLayout }) {
   const { plan, made, current, left, ...hands } = useSawPlan(layout)
   const { ref, width, height } = useSize({ width: 760, height: 620 })
   const onBack = made.length > 0 ? hands.back : undefined
-  useKeys({ nextCut: left > 0 ? hands.next : undefined, backCut: onBack, undo: layout.isCut ? undefined : hands.undo })
+  useKeys({ nextCut: left > 0 ? hands.next : undefined, backCut: onBack, undo: hands.canUndo ? hands.undo : undefined })
   return (
     <SheetAndPanel
       sheetRef={ref}
@@ -120,7 +120,7 @@ export function SawStation({ layout }: { readonly layout: SawnLayout }) {
       <Typography role="status" variant="body2">
         {hands.refusal}
       </Typography>
-      <SawTotals plan={plan} kerfMm={layout.kerfMm} isOwnLife={layout.isOwnLife} />
+      <SawTotals plan={plan} isOwnLife={layout.isOwnLife} />
       <CutList plan={plan} made={made} current={left > 0 ? current : undefined} onShow={hands.show} />
     </SheetAndPanel>
   )

@@ -2,11 +2,11 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { CUT_WAY_FACTS, CUT_WAYS, type SawPlan } from '@/core/sawing'
 import { formatPlain } from '@/core/units'
+import { WorkingSteps } from '../forms/answer-column'
 import { PALETTE } from '../theme/palette'
 
 interface SawTotalsProps {
   readonly plan: SawPlan
-  readonly kerfMm: number
   readonly isOwnLife: boolean
 }
 
@@ -33,9 +33,8 @@ function waysUsed({ cuts }: SawPlan): string {
 }
 
 /** What the whole plan comes to: blade, length, holes, blades, minutes. */
-export function SawTotals({ plan, kerfMm, isOwnLife }: SawTotalsProps) {
+export function SawTotals({ plan, isOwnLife }: SawTotalsProps) {
   const { blade, sawnMm, thicknessMm } = plan
-  const tight = plan.spacingMm > kerfMm
   return (
     <Box component="section" aria-label="The whole plan" sx={{ mt: 2 }}>
       <Typography variant="h2">The whole plan</Typography>
@@ -53,10 +52,14 @@ export function SawTotals({ plan, kerfMm, isOwnLife }: SawTotalsProps) {
         <Row label="Cutting" value={minutes(plan.minutes)} />
         <Row label="Cleaning the edges up" value={minutes(plan.cleanUpMinutes)} />
       </Box>
-      {tight ? (
+      <Typography variant="body2" sx={{ mt: 0.75 }}>
+        Minutes and clean-up come from house figures of low certainty.{' '}
+        {isOwnLife ? 'The blades are told by those you logged as broken.' : 'So do the blades, until three of yours are logged as broken.'}
+      </Typography>
+      {plan.tooNear > 0 ? (
         <Typography role="alert" variant="body2" sx={{ borderLeft: `3px solid ${PALETTE.ochre}`, pl: 1, mt: 1 }}>
-          Cut so, neighbours need {formatPlain(plan.spacingMm, 1)} mm between them; they were laid {formatPlain(kerfMm, 2)} mm apart. Lay
-          the blanks again: it keeps that gap from now on.
+          {plan.tooNear} {plan.tooNear === 1 ? 'pair of blanks lies' : 'pairs of blanks lie'} too near for the way they are cut: that needs{' '}
+          {formatPlain(plan.spacingMm, 1)} mm between them. Place the blanks again under Lay out; that gap is kept there now.
         </Typography>
       ) : null}
       {plan.cautions.map((words) => (
@@ -64,6 +67,12 @@ export function SawTotals({ plan, kerfMm, isOwnLife }: SawTotalsProps) {
           {words}
         </Typography>
       ))}
+      <Box component="details" sx={{ mt: 1 }}>
+        <Box component="summary" sx={{ cursor: 'pointer', fontWeight: 600 }}>
+          The working
+        </Box>
+        <WorkingSteps steps={plan.working} />
+      </Box>
     </Box>
   )
 }

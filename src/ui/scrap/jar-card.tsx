@@ -3,10 +3,10 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import * as z from 'zod'
+import { jarMass } from '@/core/entries'
 import { ALLOYS } from '@/core/metals'
 import { JAR_KIND_WORDS, type SlipLine } from '@/core/scrap'
-import { formatPlain } from '@/core/units'
+import { formatMoney, formatPlain } from '@/core/units'
 import type { Jar } from '@/server/db/repositories'
 import { useAct } from '../acting/act-provider'
 import { useTold } from '../acting/use-told'
@@ -14,6 +14,7 @@ import { EntrySize } from '../entry/entry-fields'
 import { EntryForm } from '../entry/entry-form'
 import { ConfirmDialog } from '../shared/confirm-dialog'
 import { useNotice } from '../shared/notices'
+import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { JarDrawn } from './jar-drawn'
 
@@ -23,14 +24,13 @@ interface JarCardProps {
   readonly hasScale: boolean
 }
 
-const WEIGHED = z.object({ mass: z.string().max(40) })
-
 /** What a refiner would make of a jar. */
 function Worth({ line }: { readonly line: SlipLine }) {
+  const { currency } = useWorkshop()
   return (
     <Typography variant="body2">
       {line.fineG === undefined ? '' : `${formatPlain(line.fineG, 2)} g fine, `}
-      about {formatPlain(line.value, 2)}
+      about {formatMoney(line.value, currency)}
       {line.note ? `; ${line.note}` : ''}
     </Typography>
   )
@@ -45,9 +45,10 @@ export function JarCard({ jar, line, hasScale }: JarCardProps) {
   const told = useTold()
   const name = `${ALLOYS[jar.alloy].title}, ${JAR_KIND_WORDS[jar.kind]}`
   async function readScale() {
-    const answer = await fetch(`/api/instruments/scale?near=${jar.massG}`)
-    const shown = (await answer.json()) as { readonly massG?: number }
-    setWeighing(shown.massG === undefined ? '' : String(shown.massG))
+    const answer = await fetch(`/api/instruments/scale?near=${jar.massG}`).catch(() => undefined)
+    const shown = answer?.ok ? ((await answer.json()) as { readonly massG: number }) : undefined
+    if (!shown) say({ text: 'The scale is not responding. Enter what it shows by hand.' })
+    setWeighing(shown ? String(shown.massG) : '')
   }
   async function send(yes: boolean) {
     setAsking(false)
@@ -90,7 +91,7 @@ export function JarCard({ jar, line, hasScale }: JarCardProps) {
           <EntryForm<{ mass: string }>
             key={weighing}
             label={`Weigh ${name}`}
-            schema={WEIGHED}
+            schema={jarMass}
             values={{ mass: weighing }}
             send={({ mass }) =>
               told(

@@ -1,11 +1,10 @@
 'use client'
 import Box from '@mui/material/Box'
 import { useFormState } from 'react-hook-form'
-import * as z from 'zod'
-import { ALLOYS } from '@/core/metals'
-import { JAR_KIND_WORDS } from '@/core/scrap'
+import { jarEntry } from '@/core/entries'
+import { ALLOY_TITLES, ALLOYS, type AlloyId } from '@/core/metals'
+import { JAR_KIND_WORDS, type JarKind } from '@/core/scrap'
 import { formatPlain } from '@/core/units'
-import type { ActionInput } from '@/server/actions/perform'
 import type { Jar } from '@/server/db/repositories'
 import { useAct } from '../acting/act-provider'
 import { EntryCheck, EntryChoice, EntrySize } from '../entry/entry-fields'
@@ -15,15 +14,12 @@ import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 
 interface Typed {
-  readonly alloy: string
-  readonly kind: string
+  readonly alloy: AlloyId
+  readonly kind: JarKind
   readonly mass: string
   readonly jar: string
   readonly sure: boolean
 }
-
-const SCHEMA = z.object({ alloy: z.string(), kind: z.string(), mass: z.string(), jar: z.string(), sure: z.boolean() })
-const METALS = Object.fromEntries(Object.values(ALLOYS).map(({ id, title }) => [id, title]))
 
 /** The box to tick where metal would go into a jar it does not belong in. */
 function Sure() {
@@ -37,7 +33,7 @@ export function PutInJar({ jars, onDone }: { readonly jars: readonly Jar[]; read
   const act = useAct()
   const say = useNotice()
   async function send(typed: Typed) {
-    const done = await act('putInJar', typed as unknown as ActionInput<'putInJar'>)
+    const done = await act('putInJar', typed)
     if (done.ok) say({ text: `It is in: the jar holds ${formatPlain(done.massG, 2)} g now.` })
     return done
   }
@@ -46,14 +42,14 @@ export function PutInJar({ jars, onDone }: { readonly jars: readonly Jar[]; read
     <Box sx={{ maxWidth: 480, my: 2, bgcolor: PALETTE.paper, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', p: 2 }}>
       <EntryForm<Typed>
         label="Put scrap in a jar"
-        schema={SCHEMA}
+        schema={jarEntry}
         values={{ alloy: defaultAlloy, kind: 'clean', mass: '', jar: '', sure: false }}
         send={send}
         onDone={onDone}
         onCancel={onDone}
         submit="Put it in"
       >
-        <EntryChoice name="alloy" label="Metal" options={METALS} width={220} />
+        <EntryChoice name="alloy" label="Metal" options={ALLOY_TITLES} width={220} />
         <EntryChoice name="kind" label="What it is" options={JAR_KIND_WORDS} width={220} />
         <EntrySize name="mass" label="Weighs" unit="g" readAs={() => ''} />
         <EntryChoice name="jar" label="Into" options={{ '': 'the jar of its own', ...others }} width={220} />

@@ -4,10 +4,10 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
-import { ALLOYS } from '@/core/metals'
-import { JAR_KIND_WORDS, type RefiningSlip } from '@/core/scrap'
-import { formatPlain } from '@/core/units'
+import type { RefiningSlip } from '@/core/scrap'
+import { formatMoney, formatPlain } from '@/core/units'
 import type { Jar } from '@/server/db/repositories'
+import { WorkingSteps } from '../forms/answer-column'
 import { useWorkshop } from '../shared/workshop-context'
 import { JarCard } from './jar-card'
 import { PutInJar } from './put-in-jar'
@@ -21,8 +21,8 @@ interface ScrapViewProps {
 /** The jars of scrap and filings, by metal, with what they hold and are worth; what comes in, and the slip it goes out with. */
 export function ScrapView({ jars, slip, hasScale }: ScrapViewProps) {
   const [adding, setAdding] = useState(jars.length === 0)
-  const { uid } = useWorkshop()
-  const lineOf = ({ alloy, kind }: Jar) => slip.lines.find(({ title }) => title === `${ALLOYS[alloy].title}, ${JAR_KIND_WORDS[kind]}`)
+  const { uid, currency } = useWorkshop()
+  const lineOf = ({ alloy, kind }: Jar) => slip.lines.find((line) => line.alloy === alloy && line.kind === kind)
   return (
     <Box sx={{ p: 2.5 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -36,7 +36,7 @@ export function ScrapView({ jars, slip, hasScale }: ScrapViewProps) {
         ) : null}
         <Typography variant="body2" sx={{ ml: 1 }}>
           {slip.lines.length > 0
-            ? `${formatPlain(slip.massG, 1)} g in all, about ${formatPlain(slip.value, 2)} by the prices under Tables, Figures of the bench`
+            ? `${formatPlain(slip.massG, 1)} g in all, about ${formatMoney(slip.value, currency)}: prices and what is paid for scrap stand under Tables, Figures of the bench`
             : 'Every jar is empty.'}
         </Typography>
       </Box>
@@ -46,6 +46,14 @@ export function ScrapView({ jars, slip, hasScale }: ScrapViewProps) {
           <JarCard key={jar.id} jar={jar} line={lineOf(jar)} hasScale={hasScale} />
         ))}
       </Box>
+      {slip.working.length > 0 ? (
+        <Box component="details" sx={{ mt: 3, maxWidth: 620 }}>
+          <Box component="summary" sx={{ cursor: 'pointer', fontWeight: 600 }}>
+            The working
+          </Box>
+          <WorkingSteps steps={slip.working} />
+        </Box>
+      ) : null}
       <Typography variant="body2" sx={{ mt: 3, maxWidth: 620 }}>
         Keep metals apart, and what has solder on it apart from what is clean: clean scrap can be melted again here. Filings go through a
         magnet first. Wear a mask over fine dust, and keep it away from food and drink.

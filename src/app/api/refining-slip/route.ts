@@ -10,11 +10,11 @@ export async function GET(request: Request) {
   const ids = asked?.split(',').map(Number)
   return ofWorkshop(request, async () => {
     const { jars, settings } = workshop()
-    const { figures, paper, workshopName } = settings.read()
+    const { figures, paper, workshopName, currency } = settings.read()
     const sent = jars.all().filter(({ id, massG }) => massG > 0 && (ids === undefined || ids.includes(id)))
     if (sent.length === 0) return notFound('none of these jars holds anything')
     const slip = refiningSlip(sent, figures)
-    const pdf = await refiningSlipPdf({ workshop: workshopName, day: new Date().toISOString().slice(0, 10), slip, paper })
+    const pdf = await refiningSlipPdf({ workshop: workshopName, day: new Date().toISOString().slice(0, 10), slip, currency, paper })
     return new Response(Buffer.from(pdf), {
       headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="refining-slip.pdf"' },
     })

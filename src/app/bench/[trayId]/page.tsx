@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { REWORK_LOOP } from '@/core/logbook'
-import { ALLOYS } from '@/core/metals'
+import { ALLOYS, findAlloy } from '@/core/metals'
 import { findOperation } from '@/core/operations'
 import { type PlanOptions, wordsOf } from '@/core/piece'
 import { toolNotes } from '@/core/route'
@@ -55,7 +55,7 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepVie
 
 function partViews(plan: Tray['plan']): BenchPartView[] {
   return plan.parts.map(({ part, alloy: id, thicknessMm, answer, outcomes }) => {
-    const alloy = Object.values(ALLOYS).find((item) => item.id === id) ?? ALLOYS['sterling-925']
+    const alloy = findAlloy(id) ?? ALLOYS['sterling-925']
     const name = namesOfFrozen(plan, [{ thing: part }])
     return {
       id: part,

@@ -14,13 +14,13 @@ export default function BuyPage() {
   const options = planOptions(repositories)
   const { kerfMm, marginMm } = repositories.settings.read()
   const prices = standInPrices(options.figures)
-  const metals = wantedMetals(repositories, options).map((metal) => ({ ...metal, perGram: prices.perGram(metal.alloy as never) }))
+  const metals = wantedMetals(repositories, options).map((metal) => ({ ...metal, perGram: prices.perGram(metal.alloy) }))
   return (
     <>
       <PageHead title="Metal to buy" sub="for every open job, after what the drawer holds">
         <DrawerNav />
       </PageHead>
-      <ToBuyView metals={metals} kerfMm={kerfMm} marginMm={marginMm} />
+      <ToBuyView metals={metals} kerfMm={kerfMm} marginMm={marginMm} from={prices.from} />
     </>
   )
 }

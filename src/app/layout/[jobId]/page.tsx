@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation'
 import type { PlanOptions } from '@/core/piece'
-import { bladeFor, spacingOf } from '@/core/sawing'
+import { bladeFor, gapFor } from '@/core/sawing'
 import type { Repositories, StoredLayout } from '@/server/db/repositories'
 import { sayArchived, sayCut } from '@/server/services/cut-layout'
 import { lengthsOfJob } from '@/server/services/job-lengths'
@@ -92,7 +92,7 @@ export default async function LayoutPage({ params }: { params: Promise<{ jobId: 
         cut={cut}
         gone={goneSheet(repositories, draft)}
         kerfMm={kerfMm}
-        gapMm={Math.max(kerfMm, spacingOf(Object.values(draft?.lines ?? {}).map(({ way }) => way)))}
+        gapMm={gapFor(kerfMm, draft?.lines ?? {})}
         ownBlade={own ? own.blade.name : null}
         marginMm={draft?.marginMm ?? preferences.marginMm}
       />
