@@ -29,7 +29,8 @@ export function makeRoom(spread: Spread, bench: Workbench): Spread {
     if (!turn) break
     bench.attempt()
     const { lying, more } = turn
-    const found = bench.on(lying.sheet).withMore(lying.blanks, more, beginningOf(lying))
+    const search = bench.on(lying.sheet)
+    const found = search.withMore(lying.blanks, more, beginningOf(lying, search.isHeld))
     if (found === lying.blanks) {
       lying.failures++
       continue
@@ -43,11 +44,13 @@ export function makeRoom(spread: Spread, bench: Workbench): Spread {
 }
 
 /** One attempt begins as the sheet lies, the next with two blanks changed about; now and then all is thrown on the sheet anew. */
-function beginningOf({ failures }: Lying): Beginning {
-  if (failures % AFRESH === AFRESH - 1) return 'afresh'
+function beginningOf({ failures }: Lying, isHeld: boolean): Beginning {
+  const afresh = isHeld ? AFRESH.held : AFRESH.some
+  if (failures % afresh === afresh - 1) return 'afresh'
   return failures % 2 === 0 ? 'as-laid' : 'mixed'
 }
-const AFRESH = 4
+/** The which attempt begins afresh: more often where angles are held, as which blank has which angle is decided at the beginning. */
+const AFRESH = { some: 4, held: 2 } as const
 
 interface Try {
   readonly lying: Lying

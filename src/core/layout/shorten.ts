@@ -5,7 +5,7 @@ import { metalMm2, type OnSheet, type Spread } from './spread'
 import type { Workbench } from './workbench'
 
 /** Shares of what is wasted that are tried to be saved at once: at first, at most, at least; and how the next follows from one found or not. */
-const STEP = { first: 0.3, most: 0.4, least: 0.003, found: 1.1, failed: 0.4 } as const
+const STEP = { first: 0.2, most: 0.4, least: 0.003, found: 1.1, failed: 0.4 } as const
 
 /** Attempts in vain after which what remains of a sheet is good enough, where not the least length was asked for. */
 const ENOUGH = 4

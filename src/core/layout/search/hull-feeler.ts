@@ -42,17 +42,26 @@ function keptOffEach(a: readonly Outline[], b: readonly Outline[], gapMm: number
   return rows
 }
 
+/** What keeps a piece off another, and the edge of it by which they were clear of each other last. */
+interface Kept {
+  readonly row: Float64Array
+  clearAt: number
+}
+
+const depthAt = (row: Float64Array, k: number, dx: number, dy: number): number =>
+  (row[k + 2] as number) - (row[k] as number) * dx - (row[k + 1] as number) * dy
+
 /** Feels blanks of few corners at angles of a few, exactly: how far one has to be moved to come out of another. */
 export class HullFeeler implements Feeler {
   private readonly lot: Lot
   private readonly stand: Stand
   private readonly ways: readonly (readonly AtAngle[])[]
-  /** Which of its angles each has, and where that was read. */
-  private readonly way: Int32Array
+  private readonly all: readonly AtAngle[]
+  /** Which of all each is, and the turn from which that was read. */
+  private readonly ids: Int32Array
   private readonly readAt: Float64Array
   /** What keeps each two off each other, by their ways. */
-  private readonly kept: (readonly Float64Array[] | undefined)[] = []
-  private readonly count: number
+  private readonly kept: (readonly Kept[] | undefined)[] = []
 
   constructor(lot: Lot, stand: Stand) {
     this.lot = lot
@@ -65,8 +74,8 @@ export class HullFeeler implements Feeler {
         return { hulls: turned, past, id: id++ }
       }),
     )
-    this.count = id
-    this.way = new Int32Array(lot.bodies.length)
+    this.all = this.ways.flat()
+    this.ids = new Int32Array(lot.bodies.length)
     this.readAt = new Float64Array(lot.bodies.length).fill(Number.NaN)
   }
 
@@ -79,16 +88,23 @@ export class HullFeeler implements Feeler {
     const reach = a.reachMm + b.reachMm + this.lot.gapMm
     if (dx * dx + dy * dy >= reach * reach) return 0
     let sum = 0
-    for (const row of this.keptFor(i, j)) sum += this.deepIn(row, i, j, dx, dy)
+    const kept = this.keptFor(i, j)
+    for (let k = 0; k < kept.length; k++) sum += this.deepIn(kept[k] as Kept, i, j, dx, dy)
     return sum
   }
 
-  private deepIn(row: Float64Array, i: number, j: number, dx: number, dy: number): number {
+  private deepIn(kept: Kept, i: number, j: number, dx: number, dy: number): number {
+    const { row } = kept
+    // what was clear of each other is most often clear of each other again, by the same edge
+    if (depthAt(row, kept.clearAt, dx, dy) <= 0) return 0
     let least = Infinity
     let way = 0
     for (let k = 0; k < row.length; k += 3) {
-      const deep = (row[k + 2] as number) - (row[k] as number) * dx - (row[k + 1] as number) * dy
-      if (deep <= 0) return 0
+      const deep = depthAt(row, k, dx, dy)
+      if (deep <= 0) {
+        kept.clearAt = k
+        return 0
+      }
       if (deep >= least) continue
       least = deep
       way = k
@@ -116,24 +132,28 @@ export class HullFeeler implements Feeler {
   }
 
   private atAngle(i: number): AtAngle {
-    const ways = this.ways[i] as readonly AtAngle[]
-    if (ways.length === 1) return ways[0] as AtAngle
+    return this.all[this.idOf(i)] as AtAngle
+  }
+
+  /** Which of all bodies at all their angles a body is as it stands. */
+  private idOf(i: number): number {
     const turn = this.stand.at[3 * i + 2] as number
     if (this.readAt[i] !== turn) {
       const angle = turn / (this.lot.bodies[i] as Body).reachMm
-      const held = this.lot.angles[i] as readonly number[]
-      this.way[i] = held.reduce((best, one, k) => (Math.abs(one - angle) < Math.abs((held[best] as number) - angle) ? k : best), 0)
+      const ways = this.ways[i] as readonly AtAngle[]
+      const held = this.lot.angles[i] ?? [0]
+      const way = held.reduce((best, one, k) => (Math.abs(one - angle) < Math.abs((held[best] as number) - angle) ? k : best), 0)
+      this.ids[i] = (ways[way] as AtAngle).id
       this.readAt[i] = turn
     }
-    return ways[this.way[i] as number] as AtAngle
+    return this.ids[i] as number
   }
 
-  private keptFor(i: number, j: number): readonly Float64Array[] {
-    const [a, b] = [this.atAngle(i), this.atAngle(j)]
-    const at = a.id * this.count + b.id
+  private keptFor(i: number, j: number): readonly Kept[] {
+    const at = this.idOf(i) * this.all.length + this.idOf(j)
     const known = this.kept[at]
     if (known) return known
-    const made = keptOffEach(a.hulls, b.hulls, this.lot.gapMm)
+    const made = keptOffEach(this.atAngle(i).hulls, this.atAngle(j).hulls, this.lot.gapMm).map((row) => ({ row, clearAt: 0 }))
     this.kept[at] = made
     return made
   }

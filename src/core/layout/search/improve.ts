@@ -24,8 +24,8 @@ const LEFT = 0.7
 /** More blanks than this on one sheet stay as a plain layout has them: each pair of them has a weight. */
 const MOST_BLANKS = 1000
 
-/** Hops in vain after which an attempt is given up: discs are moved so quickly that many are made. */
-const PATIENCE = { some: 40, discs: 400 } as const
+/** Hops in vain after which an attempt is given up: discs are moved so quickly that many are made, what is held to its angles is moved well. */
+const PATIENCE = { some: 40, held: 60, discs: 400 } as const
 
 /** Where a line is not reached, those between it and the one before are tried. */
 const BETWEEN = [0.2, 0.4, 0.6, 0.8]
@@ -37,6 +37,8 @@ const onSheet = (spots: readonly Pose[], blanks: readonly OnSheet[]): readonly O
 
 /** One sheet as the search knows it: its ground, what stays on it, and the blanks it is asked for. */
 export class SheetSearch {
+  /** Whether all blanks are held to angles of a few. */
+  readonly isHeld: boolean
   private readonly input: LayoutInput
   private readonly sheet: LayoutSheet
   private readonly search: Search
@@ -57,7 +59,8 @@ export class SheetSearch {
     const isDiscs = sheet.holes.length === 0 && items.every(({ circle }) => circle) && this.taken.every(({ kind }) => kind === 'circle')
     const sizes = items.map((item) => Math.sqrt(areaOf(item)))
     this.spareMm = isDiscs ? SPARE.discsMm : Math.min(SPARE.mostMm, SPARE.shareOfReach * Math.min(...sizes))
-    this.patience = isDiscs ? PATIENCE.discs : PATIENCE.some
+    this.isHeld = !isDiscs && items.every((item) => item.circle || heldAngles(item, sheet))
+    this.patience = isDiscs ? PATIENCE.discs : this.isHeld ? PATIENCE.held : PATIENCE.some
     const gapMm = kerfMm + this.spareMm
     this.making = { gapMm, largestDiscMm: Math.max(0, ...items.map(({ circle }) => circle?.radiusMm ?? 0)) }
     this.ground = groundOf(sheet.outer, marginMm + this.spareMm)

@@ -79,9 +79,9 @@ export function relocate(hands: Hands, i: number): void {
 }
 
 /** Spots tried for a blank anywhere and near where it lies, and how many are refined. */
-const TRIED = { wide: 24, near: 12, refined: 3 } as const
+const TRIED = { wide: 160, near: 24, refined: 1 } as const
 /** Steps of refining, and their length against the reach of the blank: at first, at last, and how it follows from one that helped or not. */
-const STEPS = { most: 60, first: 0.2, last: 5e-4, longer: 1.1, shorter: 0.6 } as const
+const STEPS = { most: 30, first: 0.2, last: 5e-3, longer: 1.1, shorter: 0.6 } as const
 
 /** The ways a blank is pushed: along x, along y, across both, and round. */
 const WAYS = ['x', 'y', 'both', 'round'] as const
