@@ -28,7 +28,7 @@ describe('what is written about the program', () => {
     expect(readdirSync('docs/forms').sort()).toEqual(FORMS.map((form) => `${form.id}.md`).sort()))
   it('every operation and every command is told of', () => {
     for (const { id } of OPERATIONS) expect(text('docs/operations.md')).toContain(`| \`${id}\` |`)
-    for (const name of Object.keys(COMMANDS)) expect(text('docs/interfaces.md')).toContain(`/api/v1/${name}`)
+    for (const name of COMMANDS.keys()) expect(text('docs/interfaces.md')).toContain(`/api/v1/${name}`)
   })
   it('every picture is shown in the README, and there are fewer than twenty', () => {
     const pictures = readdirSync('docs/screenshots')

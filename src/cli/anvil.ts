@@ -16,6 +16,9 @@ const USAGE = `usage: npm run -s anvil -- <command> [input]
   outline <file> [json] the outline of what lies on the measuring card of a photograph, or that an SVG or DXF draws
   layout <json>         nests blanks on sheets
   lengths <json>        cuts pieces to length from bars of wire, strip or tube, the least metal opened
+  saw-plan <json>       puts the lines of blanks that lie on a sheet in order to be cut
+  marks <json>          places letters, stamps, dots and holes on a blank, and says what becomes of them when it is formed
+  etch <json>           current and minutes of an etch to a depth, and what it leaves of fine lines
   form <json>           simulates doming, a held bulge, a bend, a strip closed to a tube, rolling or drawing
   temper <json>         walks a route of operations through the metal
   route <json>          which rules a route of several parts breaks, and the order that keeps them

@@ -122,6 +122,6 @@ describe('the interfaces', () => {
     for (const { id } of (forms.ok ? forms.body : []) as { id: string }[]) expect(paths).toHaveProperty([`/api/v1/calc/${id}`])
     const advisers = listAdvisers()
     for (const { id } of (advisers.ok ? advisers.body : []) as { id: string }[]) expect(paths).toHaveProperty([`/api/v1/advise/${id}`])
-    for (const command of Object.keys(COMMANDS)) expect(paths).toHaveProperty([`/api/v1/${command}`])
+    for (const command of COMMANDS.keys()) expect(paths).toHaveProperty([`/api/v1/${command}`])
   })
 })

@@ -1,10 +1,12 @@
 import * as z from 'zod'
 import { ADVISER_IDS, ADVISERS, findAdviser } from '../advice'
 import { benchFields } from '../advice/define-adviser'
+import { etchInput, etchPlan } from '../etching'
 import { FORM_IDS, FORMS, findForm } from '../forms/registry'
 import { answerLayout, type LayoutInput, layoutInput } from '../layout'
 import { cutLengths, lengthsInput } from '../lengths'
 import { findInTables } from '../lookup'
+import { markPlan, marksInput } from '../marks'
 import { formRoute } from '../piece'
 import { type TemperInput, type TemperWalk, temperBands, temperInput, walkTemper } from '../route'
 import { sawPlan, sawPlanInput } from '../sawing'
@@ -145,6 +147,18 @@ export function saw(raw: unknown): DoorAnswer {
   return parsed.success ? { ok: true, body: sawPlan(parsed.data) } : badInput('Saw plan', parsed.error)
 }
 
+/** Places letters, stamps, dots and holes on a blank. */
+export function marks(raw: unknown): DoorAnswer {
+  const parsed = marksInput.safeParse(raw, { error: plainWords })
+  return parsed.success ? { ok: true, body: markPlan(parsed.data) } : badInput('Marks', parsed.error)
+}
+
+/** Plans an etch with a current: current and minutes to a depth, and what it leaves of fine lines. */
+export function etch(raw: unknown): DoorAnswer {
+  const parsed = etchInput.safeParse(raw, { error: plainWords })
+  return parsed.success ? { ok: true, body: etchPlan(parsed.data) } : badInput('Etch', parsed.error)
+}
+
 /** Walks a route of operations through the metal. */
 export function temper(raw: unknown): DoorAnswer {
   const object = z.record(z.string(), z.unknown(), { error: 'an object of fields' }).safeParse(raw)
@@ -166,11 +180,13 @@ function withBands(input: TemperInput, walk: TemperWalk) {
 /** The commands that take one JSON input, by name. */
 export const COMMANDS: ReadonlyMap<string, (raw: unknown, clock: Clock) => DoorAnswer> = new Map([
   ['convert', convert],
+  ['etch', etch],
   ['find', find],
   ['form', form],
   ['joints', joints],
   ['layout', layout],
   ['lengths', lengths],
+  ['marks', marks],
   ['route', route],
   ['saw-plan', saw],
   ['table', readTable],

@@ -1,9 +1,11 @@
 import * as z from 'zod'
 import { ADVISERS } from '../advice'
+import { etchInput } from '../etching'
 import { inputJsonSchema } from '../forms/json-schema'
 import { FORMS } from '../forms/registry'
 import { layoutInput } from '../layout'
 import { lengthsInput } from '../lengths'
+import { marksInput } from '../marks'
 import { temperInput } from '../route'
 import { sawPlanInput } from '../sawing'
 import { TABLES } from '../tables/registry'
@@ -83,6 +85,8 @@ export function openApiDocument() {
       '/api/v1/form': post('Simulates forming', { oneOf: Object.values(FORM_KINDS).map(({ schema }) => schemaOf(schema)) }),
       '/api/v1/layout': post('Nests blanks on sheets', schemaOf(layoutInput)),
       '/api/v1/lengths': post('Cuts pieces to length from bars of wire, strip or tube', schemaOf(lengthsInput)),
+      '/api/v1/etch': post('Plans an etch with a current', schemaOf(etchInput)),
+      '/api/v1/marks': post('Places letters, stamps, dots and holes on a blank', schemaOf(marksInput)),
       '/api/v1/saw-plan': post('Puts the lines of blanks on a sheet in order to be cut', schemaOf(sawPlanInput)),
       '/api/v1/route': post('Checks a route of several parts, puts it in order and plans its heats', schemaOf(routeInput)),
       '/api/v1/joints': post('Solder ladder, amounts and heat plans of an assembly', schemaOf(jointsInput)),

@@ -9,6 +9,11 @@ export interface Source {
 
 export const SOURCES = {
   definition: { title: 'Definition', confidence: 'high', note: 'Exact by definition.' },
+  faraday: {
+    title: 'Faraday’s law of electrolysis',
+    confidence: 'high',
+    note: 'Constant exact since 2019 (CODATA); atomic weights of IUPAC. From memory.',
+  },
   'closed-form': { title: 'Geometry', confidence: 'high', note: 'Closed-form mathematics.' },
   'spherical-cap': {
     title: 'Geometry of the spherical cap',

@@ -33,7 +33,7 @@ export function formatValue(value: number, unit: Unit): string {
 /** The sign of a unit as it stands behind a number, with the space before it; nothing behind a count, a ratio or a strain. */
 export function unitSign(unit: Unit): string {
   if (unit === 'count' || unit === 'ratio' || unit === 'strain') return ''
-  return unit === '%' || unit === '°' ? unit : ` ${unit.replace('mm2', 'mm²').replace('mm3', 'mm³')}`
+  return unit === '%' || unit === '°' ? unit : ` ${unit.replace('m2', 'm²').replace('m3', 'm³')}`
 }
 
 /** A number for a formula line: at most `digits` decimals, no trailing zeros. */

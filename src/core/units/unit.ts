@@ -26,6 +26,11 @@ export const UNITS = [
   '‰',
   'money/g',
   'money',
+  'A',
+  'A/dm2',
+  'µm/min',
+  'C/mol',
+  'mol/kg',
 ] as const
 
 export type Unit = (typeof UNITS)[number]

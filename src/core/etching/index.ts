@@ -1,0 +1,3 @@
+export { BATHS } from './baths'
+export { type EtchAnswer, etchPlan } from './plan'
+export { ETCH_BATHS, type EtchInput, etchInput, RESISTS } from './schema'

@@ -1,0 +1,5 @@
+export { marksGuide } from './guide'
+export type { Face } from './mark-checks'
+export { footprint, type PlacedMark } from './placed'
+export { faceOf, type MarkLineAnswer, type MarksAnswer, markPlan } from './plan'
+export { type Mark, type MarkLine, type MarksInput, mark as markSchema, marksInput } from './schema'

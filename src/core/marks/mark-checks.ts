@@ -1,0 +1,134 @@
+import type { Check } from '../forms/contract'
+import { isInside, pointToOutlineMm } from '../geometry/distance'
+import type { Outline } from '../geometry/point'
+import { figureOf, type OwnFigures } from '../tables/figures'
+import { formatPlain } from '../units/format'
+import { nearMarks } from './near-marks'
+import { footprint, type PlacedMark } from './placed'
+
+/** A face as it is seen: its outline and windows. */
+export interface Face {
+  readonly outer: Outline
+  readonly holes: readonly Outline[]
+}
+
+const mm = (value: number) => ({ value, unit: 'mm' as const })
+
+const nameOf = ({ kind, text, index }: PlacedMark) =>
+  kind === 'letter' ? `the ${text} (no. ${index + 1})` : kind === 'dot' ? `the dot at ${text}` : `${text}, no. ${index + 1}`
+
+/** How much metal a mark has to the nearest edge, mm; none where it runs over one. */
+function edgeMm(mark: PlacedMark, { outer, holes }: Face): number {
+  const corners = footprint(mark)
+  const isOn =
+    corners.every((corner) => isInside(corner, outer)) && holes.every((hole) => !corners.some((corner) => isInside(corner, hole)))
+  if (!isOn) return 0
+  return Math.min(...corners.flatMap((corner) => [outer, ...holes].map((ring) => pointToOutlineMm(corner, ring))))
+}
+
+/** What is too near an edge, or off the metal: the worst of a mark is told. */
+function edgeChecks(marks: readonly PlacedMark[], face: (mark: PlacedMark) => Face, figures: OwnFigures): Check[] {
+  const leastMm = figureOf('mark-edge', figures)
+  const measured = marks.map((mark) => ({ mark, edge: edgeMm(mark, face(mark)) }))
+  const off = measured.filter(({ edge }) => edge === 0)
+  const near = measured.filter(({ edge }) => edge > 0 && edge < leastMm).sort((a, b) => a.edge - b.edge)
+  const [first] = off
+  const [nearest] = near
+  return [
+    ...(first
+      ? [
+          {
+            level: 'stop',
+            code: 'off-the-metal',
+            actual: { value: off.length, unit: 'count' },
+            source: 'closed-form',
+            message: `${off.length === 1 ? 'One mark runs' : `${off.length} marks run`} over an edge or a hole, first ${nameOf(first.mark)}: move ${off.length === 1 ? 'it' : 'them'}, or make ${off.length === 1 ? 'it' : 'them'} smaller.`,
+          } satisfies Check,
+        ]
+      : []),
+    ...(nearest
+      ? [
+          {
+            level: 'warn',
+            code: 'near-the-edge',
+            actual: mm(nearest.edge),
+            limit: mm(leastMm),
+            source: 'house-default',
+            message: `${nameOf(nearest.mark)} is ${formatPlain(nearest.edge, 2)} mm from an edge: under ${formatPlain(leastMm)} mm the edge bulges out.`,
+          } satisfies Check,
+        ]
+      : []),
+  ]
+}
+
+/** Blows that would strike metal that is struck already, or leave hardly any between them. */
+function doubleChecks(marks: readonly PlacedMark[], figures: OwnFigures): Check[] {
+  const leastMm = figureOf('mark-apart', figures)
+  const near = nearMarks(marks, leastMm)
+  const double = near.filter(({ apartMm }) => apartMm === 0)
+  const [one] = double
+  if (one)
+    return [
+      {
+        level: 'warn',
+        code: 'double-strike',
+        actual: { value: double.length, unit: 'count' },
+        source: 'closed-form',
+        message: `${nameOf(one.first)} and ${nameOf(one.second)} run into each other${double.length > 1 ? `, and ${double.length - 1} more pairs` : ''}: the second blow would strike the first mark.`,
+      },
+    ]
+  const nearest = near.reduce<(typeof near)[number] | undefined>(
+    (best, pair) => (best && best.apartMm <= pair.apartMm ? best : pair),
+    undefined,
+  )
+  return nearest
+    ? [
+        {
+          level: 'note',
+          code: 'close-together',
+          actual: mm(nearest.apartMm),
+          limit: mm(leastMm),
+          source: 'house-default',
+          message: `Between ${nameOf(nearest.first)} and ${nameOf(nearest.second)} only ${formatPlain(nearest.apartMm, 2)} mm is left: strike lightly, the metal pushes over.`,
+        },
+      ]
+    : []
+}
+
+/** Least metal between two holes, mm (source: bench-practice). */
+const LEAST_WEB_MM = 1
+
+function webChecks(marks: readonly PlacedMark[]): Check[] {
+  const near = nearMarks(
+    marks.filter(({ kind }) => kind === 'hole'),
+    LEAST_WEB_MM,
+  )
+  const nearest = near.reduce<(typeof near)[number] | undefined>(
+    (best, pair) => (best && best.apartMm <= pair.apartMm ? best : pair),
+    undefined,
+  )
+  return nearest
+    ? [
+        {
+          level: 'warn',
+          code: 'thin-web',
+          actual: mm(nearest.apartMm),
+          limit: mm(LEAST_WEB_MM),
+          source: 'bench-practice',
+          message: `Between ${nameOf(nearest.first)} and ${nameOf(nearest.second)} ${formatPlain(nearest.apartMm, 2)} mm of metal is left, under ${LEAST_WEB_MM} mm: the drill tears it.`,
+        },
+      ]
+    : []
+}
+
+/** What the places of all blows say. */
+export function placeChecks(marks: readonly PlacedMark[], face: (mark: PlacedMark) => Face, figures: OwnFigures): Check[] {
+  return [
+    ...edgeChecks(marks, face, figures),
+    ...doubleChecks(
+      marks.filter(({ kind }) => kind !== 'hole'),
+      figures,
+    ),
+    ...webChecks(marks),
+  ]
+}
