@@ -17,6 +17,7 @@ export const VIEWS = [
   '/pieces/18/joints',
   '/pieces/24/route',
   '/pieces/1/form',
+  '/pieces/3/mark',
   '/pieces/4/form',
   '/bench/2/cautions',
   '/pieces/6/route',

@@ -15,7 +15,7 @@ const VIEWS = [
   ['assembly', '/pieces/18'],
   ['joints', '/pieces/18/joints', 'Heat 3: bezel and plate'],
   ['round', '/pieces/8', '3D'],
-  ['compare', '/pieces/12/compare'],
+  ['mark', '/pieces/3/mark'],
   ['route', '/pieces/26/route'],
   ['record', '/pieces/2/record'],
   ['layout', '/layout/3'],

@@ -20,7 +20,7 @@ export {
   type PatternLine,
   patternBounds,
 } from './pattern'
-export { isPatternMethod, methodOfMarking, PATTERN_METHOD_IDS, PATTERN_METHODS, type PatternMethod } from './pattern-method'
+export { GUIDE_WORDS, isPatternMethod, methodOfMarking, PATTERN_METHOD_IDS, PATTERN_METHODS, type PatternMethod } from './pattern-method'
 export { piecesMesh } from './solid/mesh'
 export type { Mesh, SolidPart } from './solid/solid'
 export { outlinesPattern, patternSvg } from './svg'

@@ -1,3 +1,7 @@
+/** How a guide of marks is used, beside it where it is printed. */
+export const GUIDE_WORDS =
+  'Guide for marks: cut it out along the edge of the blank, stick it on so that it can be peeled off, and set each stamp with its foot on its box, over the tick.'
+
 /** How a pattern comes on to the metal: it changes what is printed, and what is said beside it. */
 export const PATTERN_METHODS = {
   glue: {

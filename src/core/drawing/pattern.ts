@@ -8,6 +8,8 @@ export const LINE_PURPOSES = {
   drill: { title: 'drill or punch', layer: 'DRILL', colour: 5, dashMm: [], shape: 'drill' },
   scribe: { title: 'scribe, do not cut', layer: 'SCRIBE', colour: 3, dashMm: [1, 0.8], shape: 'scribe' },
   fold: { title: 'fold here, do not cut', layer: 'FOLD', colour: 4, dashMm: [2, 0.7, 0.4, 0.7, 0.4, 0.7], shape: 'fold' },
+  strike: { title: 'strike here, the tick under the middle', layer: 'MARKS', colour: 2, dashMm: [], shape: 'scribe' },
+  blank: { title: 'edge of the blank', layer: 'BLANK', colour: 8, dashMm: [2, 1], shape: 'stock' },
   edge: { title: 'edge of the sheet, do not cut', layer: 'SHEET', colour: 8, dashMm: [2, 1], shape: 'stock' },
 } as const
 export type LinePurpose = keyof typeof LINE_PURPOSES

@@ -10,7 +10,6 @@ export type EtchBath = (typeof ETCH_BATHS)[number]
 
 /** How the resist gets onto the metal. */
 export const RESISTS = ['toner-transfer', 'painted', 'tape', 'photo-film'] as const
-export type Resist = (typeof RESISTS)[number]
 
 const positive = (what: string, most: number) =>
   z

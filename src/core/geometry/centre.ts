@@ -14,8 +14,3 @@ export function centreFromChords([a, b]: readonly [Point, Point], [c, d]: readon
   const along = qx * ((c[0] + d[0]) / 2 - mx) + qy * ((c[1] + d[1]) / 2 - my)
   return [mx - (along * py) / cross, my + (along * px) / cross]
 }
-
-/** The centre of the circle through three points; undefined where they lie in one line. */
-export function centreFromPoints(a: Point, b: Point, c: Point): Point | undefined {
-  return centreFromChords([a, b], [b, c])
-}

@@ -14,6 +14,9 @@ export interface Face {
 
 const mm = (value: number) => ({ value, unit: 'mm' as const })
 
+/** A sentence with its first letter large. */
+const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
+
 const nameOf = ({ kind, text, index }: PlacedMark) =>
   kind === 'letter' ? `the ${text} (no. ${index + 1})` : kind === 'dot' ? `the dot at ${text}` : `${text}, no. ${index + 1}`
 
@@ -54,7 +57,7 @@ function edgeChecks(marks: readonly PlacedMark[], face: (mark: PlacedMark) => Fa
             actual: mm(nearest.edge),
             limit: mm(leastMm),
             source: 'house-default',
-            message: `${nameOf(nearest.mark)} is ${formatPlain(nearest.edge, 2)} mm from an edge: under ${formatPlain(leastMm)} mm the edge bulges out.`,
+            message: `${sentence(nameOf(nearest.mark))} is ${formatPlain(nearest.edge, 2)} mm from an edge: under ${formatPlain(leastMm)} mm the edge bulges out.`,
           } satisfies Check,
         ]
       : []),
@@ -74,7 +77,7 @@ function doubleChecks(marks: readonly PlacedMark[], figures: OwnFigures): Check[
         code: 'double-strike',
         actual: { value: double.length, unit: 'count' },
         source: 'closed-form',
-        message: `${nameOf(one.first)} and ${nameOf(one.second)} run into each other${double.length > 1 ? `, and ${double.length - 1} more pairs` : ''}: the second blow would strike the first mark.`,
+        message: `${sentence(nameOf(one.first))} and ${nameOf(one.second)} run into each other${double.length > 1 ? `, and ${double.length - 1} more pairs` : ''}: the second blow would strike the first mark.`,
       },
     ]
   const nearest = near.reduce<(typeof near)[number] | undefined>(

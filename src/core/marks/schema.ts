@@ -105,7 +105,6 @@ const single = z.strictObject({
   at: point,
   angleDeg: degrees('Angle').default(0),
 })
-export type Single = z.output<typeof single>
 
 const hallmark = z.strictObject({
   kind: z.literal('hallmark'),

@@ -34,7 +34,7 @@ function characterChecks(text: string, widths: Readonly<Record<string, number>>,
           code: 'not-in-your-set',
           field: 'text',
           source: 'own-choice',
-          message: `${set?.label ?? 'Your set'} has no measured ${missing.join(' ')}: its width is taken as usual. Is the stamp there?`,
+          message: `${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} not measured in ${set?.label ?? 'your set'}: the width is taken as usual. ${missing.length === 1 ? 'Is the stamp' : 'Are the stamps'} there?`,
         },
       ]
     : []

@@ -1,4 +1,5 @@
 import type { AssemblyJoint, AssemblyOther } from '../assembly/assembly'
+import type { Mark } from '../marks'
 import type { BoughtTemper } from '../metals/tempers'
 import type { RouteEdits } from './edits'
 
@@ -12,6 +13,8 @@ export interface DesignPart {
   readonly bought: BoughtTemper
   /** How many of it go into one piece. */
   readonly count?: number | undefined
+  /** What is struck and drilled on its blank. */
+  readonly marks?: readonly Mark[] | undefined
 }
 
 /** What belongs to a piece and is no blank. */

@@ -12,6 +12,8 @@ export interface LayoutPrint {
   readonly isTemplate: boolean
   readonly isMirrored: boolean
   readonly method: PatternMethod
+  /** What is said beside it instead of how the method comes on to the metal. */
+  readonly say?: string
   readonly paper: Paper
   /** What the 50 mm bar measured on the last print: 50 where the printer is true. */
   readonly checkBarMm: number
@@ -76,7 +78,7 @@ function drawFoot(kit: Kit, page: PDFPage, { print, tile, purposes }: Foot, scal
   drawCheckBar(kit, page, [EDGE_MM, EDGE_MM + 1], scale)
   drawLegend(kit, page, { x, y: (EDGE_MM + 8.5) * PT_PER_MM }, purposes)
   const method = PATTERN_METHODS[print.method]
-  const [say = ''] = wrap(print.fault ?? `${method.title}: ${method.say}`, kit.text, 6.5, width)
+  const [say = ''] = wrap(print.fault ?? print.say ?? `${method.title}: ${method.say}`, kit.text, 6.5, width)
   page.drawText(say, {
     x,
     y: (EDGE_MM + 13) * PT_PER_MM,

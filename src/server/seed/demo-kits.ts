@@ -13,6 +13,8 @@ interface KitPiece {
   readonly name: string
   readonly quantity: number
   readonly inputs: Readonly<Record<string, Readonly<Record<string, unknown>>>>
+  /** What is struck on the blank of a part. */
+  readonly marks?: Readonly<Record<string, readonly unknown[]>>
 }
 
 const sterling = (thicknessMm: unknown) => ({ alloy: 'sterling-925', thicknessMm })
@@ -177,6 +179,12 @@ export const KIT_PIECES: readonly KitPiece[] = [
     name: 'Hollow bangle, lamp numbers',
     quantity: 2,
     inputs: { strip: { insideDiameterMm: { typed: 'bangle 2-7', mm: 61.9125 }, widthMm: 12.5, ...red(0.7) } },
+    marks: {
+      strip: [
+        { kind: 'letters', text: '17  42  58  63', heightMm: 3, spacingMm: 0.6, line: { kind: 'straight', angleDeg: 0 } },
+        { kind: 'hallmark', widthsMm: [1.4, 1.8, 1.4], heightMm: 1.8, gapMm: 0.6 },
+      ],
+    },
   },
   {
     kit: 'stamped-disc',
@@ -197,6 +205,33 @@ export const KIT_PIECES: readonly KitPiece[] = [
     name: 'Route map plate',
     quantity: 2,
     inputs: { plate: { shape: 'rectangle', lengthMm: 92, widthMm: 58, ...brass(G18) } },
+    marks: {
+      plate: [
+        {
+          kind: 'map',
+          id: 'Orrin Vale line',
+          marginMm: 9,
+          dotMm: 2.2,
+          linkDotMm: 0.8,
+          pitchMm: 2.4,
+          points: [
+            { name: 'Orrin Vale', x: 0, y: 0 },
+            { name: 'Quillbank', x: 14, y: 7 },
+            { name: 'Hollow Halt', x: 27, y: 4 },
+            { name: 'Sorrel Junction', x: 38, y: 13 },
+            { name: 'Brindle', x: 55, y: 11 },
+            { name: 'Lanternmere', x: 47, y: 26 },
+          ],
+          links: [
+            [0, 1],
+            [1, 2],
+            [2, 3],
+            [3, 4],
+            [3, 5],
+          ],
+        },
+      ],
+    },
   },
   {
     kit: 'verdigris-plate',

@@ -33,12 +33,15 @@ interface SeedPiece {
   readonly form: string
   readonly input: Readonly<Record<string, unknown>>
   readonly bought?: BoughtTemper
+  /** What is struck on its blank. */
+  readonly marks?: readonly unknown[]
 }
 
 function addPiece(to: Repositories, seed: SeedPiece): number {
   const jobId = to.jobs.jobs({ page: 1, size: 50 }).find((job) => job.title === seed.job.title)?.id ?? to.jobs.addJob(seed.job)
-  const { form, input, bought = 'unknown' } = seed
-  const design = designSchema.parse(onePart({ form, inputVersion: findForm(form)?.inputVersion ?? 1, input, bought }))
+  const { form, input, bought = 'unknown', marks } = seed
+  const plain = onePart({ form, inputVersion: findForm(form)?.inputVersion ?? 1, input, bought })
+  const design = designSchema.parse(marks ? { ...plain, parts: plain.parts.map((part) => ({ ...part, marks })) } : plain)
   return to.jobs.addPiece({ jobId, name: seed.name, quantity: seed.quantity, spares: seed.spares, design })
 }
 
@@ -198,6 +201,23 @@ function seedTokens(to: Repositories): void {
     form: 'disc',
     bought: 'annealed',
     input: { diameterMm: 27, alloy: 'copper-c110', thicknessMm: { typed: '19 ga', mm: 0.9116 }, holeMm: 4 },
+    marks: [
+      { kind: 'letters', text: 'ORRIN VALE', heightMm: 2, line: { kind: 'circle', radiusMm: 9.4, middleDeg: 90, facing: 'outwards' } },
+      {
+        kind: 'letters',
+        text: 'THIRD CLASS',
+        heightMm: 2,
+        spacingMm: 0.3,
+        line: { kind: 'circle', radiusMm: 11.4, middleDeg: 270, facing: 'inwards' },
+      },
+      {
+        kind: 'repeat',
+        id: 'stars',
+        widthMm: 1,
+        stampCount: 24,
+        line: { kind: 'circle', radiusMm: 6.6, middleDeg: 90, facing: 'outwards' },
+      },
+    ],
   })
   layOut(to, to.jobs.piece(id)?.jobId ?? 0, 'S-3', 0.3)
 }
@@ -394,11 +414,15 @@ function seedSubTrays(to: Repositories, pieceId: number, size: number): void {
 /** A piece of each kit there is. */
 function seedKits(to: Repositories): void {
   const jobId = to.jobs.addJob(JOBS.fittings)
-  for (const { kit: id, name, quantity, inputs } of KIT_PIECES) {
+  for (const { kit: id, name, quantity, inputs, marks } of KIT_PIECES) {
     const kit = findKit(id)
     if (!kit) throw new Error(`no kit ${id}`)
     const open = designFromKit(kit)
-    const parts = open.parts.map((part) => ({ ...part, input: { ...part.input, ...inputs[part.id] } }))
+    const parts = open.parts.map((part) => ({
+      ...part,
+      input: { ...part.input, ...inputs[part.id] },
+      ...(marks?.[part.id] ? { marks: marks[part.id] } : {}),
+    }))
     const pieceId = to.jobs.addPiece({ jobId, name, quantity, spares: 0, design: designSchema.parse({ ...open, parts }) })
     if (id === AT_THE_BENCH) seedSubTrays(to, pieceId, quantity)
   }

@@ -14,6 +14,7 @@ export function Stations({ pieceId, hasJoints, isFormed }: StationsProps) {
       label="Stations"
       links={[
         { href: at, label: 'Size' },
+        { href: `${at}/mark`, label: 'Mark' },
         ...(hasJoints ? [{ href: `${at}/joints`, label: 'Joints' }] : []),
         ...(isFormed ? [{ href: `${at}/form`, label: 'Form' }] : []),
         { href: `${at}/route`, label: 'Route' },

@@ -1,0 +1,55 @@
+import { type Pattern, patternDxf, patternSvg } from '@/core/drawing'
+import type { Repositories } from '../db/repositories'
+import { runTask } from '../long/run-task'
+
+const TYPES = { svg: 'image/svg+xml', dxf: 'image/vnd.dxf', pdf: 'application/pdf' } as const
+type PatternKind = keyof typeof TYPES
+
+export const isPatternKind = (word: string): word is PatternKind => Object.hasOwn(TYPES, word)
+
+/** What a pattern and its file are called, and what is said of its use where that is not said by its method. */
+interface PatternNames {
+  readonly title: string
+  readonly file: string
+  readonly say?: string
+}
+
+/** A pattern on pages to print. */
+async function paged(
+  { title, say }: PatternNames,
+  pattern: Pattern,
+  { settings }: Repositories,
+  signal: AbortSignal,
+): Promise<Uint8Array<ArrayBuffer>> {
+  const { paper, checkBarMm } = settings.read()
+  const print = {
+    title,
+    patterns: [pattern],
+    isTemplate: true,
+    isMirrored: false,
+    method: 'scribe' as const,
+    ...(say ? { say } : {}),
+    paper,
+    checkBarMm,
+  }
+  return new Uint8Array(await runTask('layoutPdf', print, { seconds: 60, signal }))
+}
+
+/** A pattern at full size: as SVG or DXF to keep, or as PDF to print. */
+export async function patternFile(
+  pattern: Pattern,
+  names: PatternNames,
+  kind: PatternKind,
+  repositories: Repositories,
+  signal: AbortSignal,
+): Promise<Response> {
+  const write = {
+    svg: () => patternSvg(names.title, pattern),
+    dxf: () => patternDxf(pattern),
+    pdf: () => paged(names, pattern, repositories, signal),
+  }
+  const place = kind === 'pdf' ? 'inline' : 'attachment'
+  return new Response(await write[kind](), {
+    headers: { 'content-type': TYPES[kind], 'content-disposition': `${place}; filename="${names.file}.${kind}"` },
+  })
+}

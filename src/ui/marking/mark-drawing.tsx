@@ -1,0 +1,141 @@
+'use client'
+import { type PointerEvent, useRef, useState } from 'react'
+import { boundsOf, type Outline, type Point } from '@/core/geometry'
+import { isRound, type Mark, type MarksAnswer, movedMark, type PlacedMark } from '@/core/marks'
+import { FONTS, PALETTE } from '../theme/palette'
+
+interface MarkDrawingProps {
+  readonly outer: Outline
+  readonly holes: readonly Outline[]
+  readonly colour: { readonly face: string; readonly edge: string }
+  /** What lies on this face, with what it becomes when the blank is formed, where that is looked at. */
+  readonly blows: readonly PlacedMark[]
+  readonly formed: MarksAnswer['formed']
+  readonly marks: readonly Mark[]
+  readonly chosen: number
+  readonly width: number
+  readonly height: number
+  readonly onChoose: (mark: number) => void
+  readonly onMove: (mark: number, moved: Mark) => void
+}
+
+const AROUND_PX = 70
+const MOST_PX_PER_MM = 40
+
+/** Millimetres of a face on the screen: the face in the middle, as large as there is room. */
+function scaleOf(outer: Outline, width: number, height: number) {
+  const { minX, minY, maxX, maxY } = boundsOf(outer)
+  const pxPerMm = Math.min((width - AROUND_PX) / (maxX - minX), (height - AROUND_PX) / (maxY - minY), MOST_PX_PER_MM)
+  const [left, top] = [(width - (maxX - minX) * pxPerMm) / 2, (height - (maxY - minY) * pxPerMm) / 2]
+  const toX = (x: number) => left + (x - minX) * pxPerMm
+  const toY = (y: number) => top + (maxY - y) * pxPerMm
+  const path = (ring: Outline) => `M${ring.map(([x, y]) => `${toX(x).toFixed(2)} ${toY(y).toFixed(2)}`).join('L')}Z`
+  const toMm = (px: number, py: number): Point => [minX + (px - left) / pxPerMm, maxY - (py - top) / pxPerMm]
+  return { pxPerMm, toX, toY, toMm, path }
+}
+type Scale = ReturnType<typeof scaleOf>
+
+/** One blow on the flat blank: a letter in its room, a dot, a hole that is open, a stamp’s outline with its middle. */
+function Blow({ blow, isChosen, scale }: { readonly blow: PlacedMark; readonly isChosen: boolean; readonly scale: Scale }) {
+  const { x, y, turnDeg, widthMm, heightMm, kind, text } = blow
+  const ink = isChosen ? PALETTE.verdigris : PALETTE.onMetal
+  const [w, h] = [widthMm * scale.pxPerMm, heightMm * scale.pxPerMm]
+  const at = `translate(${scale.toX(x).toFixed(2)} ${scale.toY(y).toFixed(2)}) rotate(${(-turnDeg).toFixed(3)})`
+  if (isRound(blow))
+    return (
+      <circle
+        cx={scale.toX(x)}
+        cy={scale.toY(y)}
+        r={w / 2}
+        fill={kind === 'hole' ? PALETTE.ground : ink}
+        stroke={ink}
+        strokeWidth={kind === 'hole' ? 1.4 : 0}
+      />
+    )
+  if (kind !== 'letter')
+    return (
+      <g transform={at}>
+        <rect x={-w / 2} y={-h / 2} width={w} height={h} fill={ink} fillOpacity={0.16} stroke={ink} strokeWidth={1.3} />
+        <path d={`M${-w / 4} 0H${w / 4}M0 ${-h / 4}V${h / 4}`} stroke={ink} strokeWidth={1} />
+      </g>
+    )
+  return (
+    <g transform={at}>
+      <rect x={-w / 2} y={-h} width={w} height={h} fill={ink} fillOpacity={isChosen ? 0.1 : 0} />
+      {/* capitals stand seven tenths of their type size high */}
+      <text
+        textAnchor="middle"
+        fontFamily={FONTS.text}
+        fontWeight={800}
+        fontSize={h / 0.7}
+        textLength={w * 0.86}
+        lengthAdjust="spacingAndGlyphs"
+        fill={ink}
+      >
+        {text}
+      </text>
+    </g>
+  )
+}
+
+/** A face of a blank in its metal with what is struck on it; any mark is taken hold of and moved. */
+export function MarkDrawing({ outer, holes, colour, blows, formed, marks, chosen, width, height, onChoose, onMove }: MarkDrawingProps) {
+  const svg = useRef<SVGSVGElement>(null)
+  const [held, setHeld] = useState<{ readonly mark: number; readonly from: Point; readonly was: Mark }>()
+  const scale = scaleOf(outer, width, height)
+  const placeOf = (event: PointerEvent): Point => {
+    const box = svg.current?.getBoundingClientRect()
+    return scale.toMm(event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0))
+  }
+  const take = (event: PointerEvent<SVGGElement>, mark: number) => {
+    const was = marks[mark]
+    if (!was) return
+    event.currentTarget.setPointerCapture(event.pointerId)
+    onChoose(mark)
+    setHeld({ mark, from: placeOf(event), was })
+  }
+  const drag = (event: PointerEvent) => {
+    if (held) onMove(held.mark, movedMark(held.was, outer, held.from, placeOf(event)))
+  }
+  const byMark = marks.map((_, i) => blows.filter(({ mark }) => mark === i))
+  return (
+    <svg
+      ref={svg}
+      width={width}
+      height={height}
+      role="group"
+      aria-label="Blank with its marks"
+      style={{ display: 'block', maxWidth: '100%' }}
+    >
+      <path d={[outer, ...holes].map(scale.path).join('')} fillRule="evenodd" fill={colour.face} stroke={colour.edge} strokeWidth={1.6} />
+      {byMark.map((own, i) => (
+        <g
+          // biome-ignore lint/suspicious/noArrayIndexKey: marks have no name but their place
+          key={i}
+          data-testid={`mark-${i}`}
+          style={{ cursor: 'grab', touchAction: 'none' }}
+          onPointerDown={(event) => take(event, i)}
+          onPointerMove={drag}
+          onPointerUp={() => setHeld(undefined)}
+          onPointerCancel={() => setHeld(undefined)}
+        >
+          {own.map((blow) => (
+            <Blow key={blow.order} blow={blow} isChosen={i === chosen} scale={scale} />
+          ))}
+        </g>
+      ))}
+      {(formed ?? []).map(({ order, outline }) => (
+        <path
+          key={order}
+          d={scale.path(outline)}
+          fill="none"
+          stroke={PALETTE.fire}
+          strokeWidth={1.2}
+          strokeDasharray="4 2"
+          pointerEvents="none"
+          data-testid="formed"
+        />
+      ))}
+    </svg>
+  )
+}

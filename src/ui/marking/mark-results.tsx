@@ -1,0 +1,99 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import type { MarksAnswer, PlacedMark } from '@/core/marks'
+import { formatPlain } from '@/core/units'
+import { PALETTE } from '../theme/palette'
+
+const LEVEL_WORDS = { stop: 'Stop', warn: 'Careful', note: 'Note', ok: 'Good' } as const
+
+/** What stands against the marks, the worst first. */
+export function MarkChecks({ checks }: { readonly checks: MarksAnswer['checks'] }) {
+  const order = ['stop', 'warn', 'note', 'ok'] as const
+  const sorted = [...checks].sort((a, b) => order.indexOf(a.level) - order.indexOf(b.level))
+  return (
+    <Box component="ul" aria-label="What to look at" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+      {sorted.map(({ level, code, message }) => (
+        <Box
+          component="li"
+          key={`${code} ${message}`}
+          sx={{
+            borderLeft: `3px solid ${level === 'stop' ? PALETTE.fire : level === 'warn' ? PALETTE.ochre : PALETTE.hairline}`,
+            pl: 1,
+            my: 0.75,
+          }}
+        >
+          <Typography variant="body2">
+            <b>{LEVEL_WORDS[level]}.</b> {message}
+          </Typography>
+        </Box>
+      ))}
+    </Box>
+  )
+}
+
+/** Each line of marks: how long it is, what room it has, and how it is divided. */
+export function MarkLines({ lines }: { readonly lines: MarksAnswer['lines'] }) {
+  return (
+    <Box component="dl" aria-label="Lines" sx={{ m: 0, my: 1 }}>
+      {lines.map(({ text, count, lengthMm, roomMm, pitchMm, leftOverMm, mmPerUnit }, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: two lines may read alike
+        <Box
+          key={i}
+          sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, borderBottom: `1px dotted ${PALETTE.hairline}`, py: 0.25 }}
+        >
+          <Typography component="dt" variant="body2">
+            {text}
+          </Typography>
+          <Typography component="dd" className="fig" variant="body2" sx={{ m: 0, textAlign: 'right' }}>
+            {mmPerUnit !== undefined
+              ? `${count} dots, 1 is ${formatPlain(mmPerUnit, 3)} mm`
+              : pitchMm !== undefined
+                ? `${count} at ${formatPlain(pitchMm, 3)} mm${leftOverMm && leftOverMm > 1e-6 ? `, ${formatPlain(leftOverMm, 2)} mm over` : ''}`
+                : `${formatPlain(lengthMm, 2)} mm${roomMm === undefined ? '' : ` of ${formatPlain(roomMm, 2)}`}`}
+          </Typography>
+        </Box>
+      ))}
+    </Box>
+  )
+}
+
+/** More blows than this are not listed one by one. */
+const MOST_LISTED = 60
+
+/** Where each blow of a mark goes, in the order in which they are struck: what is scribed where no guide is stuck on. */
+export function BlowTable({ blows }: { readonly blows: readonly PlacedMark[] }) {
+  const listed = blows.slice(0, MOST_LISTED)
+  const first = blows[0]?.order ?? 1
+  return (
+    <Box
+      component="table"
+      aria-label="Blows in order"
+      sx={{ width: '100%', borderCollapse: 'collapse', '& td, & th': { py: 0.25, textAlign: 'right', fontSize: 13 } }}
+    >
+      <thead>
+        <tr>
+          <th scope="col">no.</th>
+          <th scope="col">what</th>
+          <th scope="col">from the start</th>
+          <th scope="col">from the middle</th>
+          <th scope="col">turned</th>
+        </tr>
+      </thead>
+      <tbody className="fig">
+        {listed.map(({ order, text, fromStartMm, fromMiddleMm, turnDeg }) => (
+          <tr key={order}>
+            <td>{order - first + 1}</td>
+            <td>{text}</td>
+            <td>{formatPlain(fromStartMm, 2)}</td>
+            <td>{formatPlain(fromMiddleMm, 2)}</td>
+            <td>{formatPlain(turnDeg, 1)}°</td>
+          </tr>
+        ))}
+      </tbody>
+      {blows.length > MOST_LISTED ? (
+        <caption style={{ captionSide: 'bottom', textAlign: 'left' }}>and {blows.length - MOST_LISTED} more, on the guide</caption>
+      ) : null}
+    </Box>
+  )
+}
