@@ -19,6 +19,7 @@ const USAGE = `usage: npm run -s anvil -- <command> [input]
   saw-plan <json>       puts the lines of blanks that lie on a sheet in order to be cut
   marks <json>          places letters, stamps, dots and holes on a blank, and says what becomes of them when it is formed
   etch <json>           current and minutes of an etch to a depth, and what it leaves of fine lines
+  surface <json>        papers from the deepest scratch to a finish, colour and seal, and what must never meet
   form <json>           simulates doming, a held bulge, a bend, a strip closed to a tube, rolling or drawing
   temper <json>         walks a route of operations through the metal
   route <json>          which rules a route of several parts breaks, and the order that keeps them

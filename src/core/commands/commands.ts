@@ -13,6 +13,7 @@ import { sawPlan, sawPlanInput } from '../sawing'
 import { parseSize } from '../sizes'
 import { objectOfFields, readChecked } from '../sizes/read-fields'
 import { SOURCES } from '../sources/sources'
+import { surfaceInput, surfacePlan } from '../surface'
 import { findTable, TABLES } from '../tables/registry'
 import { issuesOf, plainWords, sayIssue } from '../units/plain-words'
 import { bad, type DoorAnswer } from './door-answer'
@@ -159,6 +160,14 @@ export function etch(raw: unknown): DoorAnswer {
   return parsed.success ? { ok: true, body: etchPlan(parsed.data) } : badInput('Etch', parsed.error)
 }
 
+/** Plans the finish of faces: papers from the deepest scratch, colour, seal, and what must not meet. */
+export function surface(raw: unknown): DoorAnswer {
+  const parsed = surfaceInput.safeParse(raw, { error: plainWords })
+  if (!parsed.success) return badInput('Surface', parsed.error)
+  const result = surfacePlan(parsed.data)
+  return result.ok ? { ok: true, body: result.answer } : bad('bad-input', result.issues.map(sayIssue).join('; '), result.issues)
+}
+
 /** Walks a route of operations through the metal. */
 export function temper(raw: unknown): DoorAnswer {
   const object = z.record(z.string(), z.unknown(), { error: 'an object of fields' }).safeParse(raw)
@@ -189,6 +198,7 @@ export const COMMANDS: ReadonlyMap<string, (raw: unknown, clock: Clock) => DoorA
   ['marks', marks],
   ['route', route],
   ['saw-plan', saw],
+  ['surface', surface],
   ['table', readTable],
   ['temper', temper],
 ])

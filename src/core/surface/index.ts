@@ -1,0 +1,2 @@
+export { type SurfaceAnswer, surfacePlan } from './plan'
+export { surfaceInput } from './schema'
