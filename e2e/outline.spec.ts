@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
 import { drawPaper } from '../scripts/draw-paper.mjs'
 import { DEMO } from './places'
 import { expect, test } from './test'
@@ -80,4 +81,19 @@ test('wire of a job is cut to length from the drawer, and what is missing is sai
   // 3 pieces of 81 and 2 of 89 mm: 370 + 173 mm are opened, since neither bar alone holds 421 mm and their cuts
   await expect(group).toContainText('Least metal opened: no choice of bars under 543 mm in all')
   await expect(page.getByRole('region', { name: 'Red brass, 1.02 mm wire' })).toContainText('there is none of it in the drawer')
+})
+
+test('the HTTP interface measures the same photograph to the same outline as the command line', async ({ request }) => {
+  const asked = `${DEMO}/api/v1/outline?heightMm=2.4&card=white&cardLineXMm=100&cardLineYMm=100`
+  const answer = await request.post(asked, { headers: { 'content-type': 'image/jpeg' }, data: readFileSync(PHOTOGRAPH) })
+  expect(answer.status()).toBe(200)
+  const options = JSON.stringify({ heightMm: 2.4, card: { field: 'white', lineXMm: 100, lineYMm: 100 } })
+  const { stdout } = spawnSync('node', ['dist/anvil.mjs', 'outline', PHOTOGRAPH, options], { encoding: 'utf8' })
+  expect(await answer.json()).toEqual(JSON.parse(stdout))
+  const broken = await request.post(`${DEMO}/api/v1/outline`, {
+    headers: { 'content-type': 'image/jpeg' },
+    data: Buffer.from('no picture'),
+  })
+  expect(broken.status()).toBe(422)
+  expect((await broken.json()).error.message).toContain('no JPEG')
 })

@@ -18,6 +18,7 @@ export const VIEWS = [
   '/pieces/24/route',
   '/pieces/1/form',
   '/pieces/3/mark',
+  '/pieces/35/mark',
   '/pieces/4/form',
   '/bench/2/cautions',
   '/pieces/6/route',

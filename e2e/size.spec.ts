@@ -1,3 +1,4 @@
+import type { Locator } from '@playwright/test'
 import { changeStep, DEMO } from './places'
 import { expect, test } from './test'
 
@@ -75,11 +76,24 @@ test('the route is reordered by key, the ribbon follows, and an anneal is offere
 test('a blank moved by key onto another is hatched, named, and cannot be cut', async ({ page }) => {
   await page.goto(`${DEMO}/layout/3`)
   const blank = page.getByRole('button', { name: /Third-class token 1,/ })
+  const middleOf = async (which: Locator): Promise<{ x: number; y: number }> => {
+    const box = await which.boundingBox()
+    return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 }
+  }
+  // towards the one that lies nearest
+  const own = await middleOf(blank)
+  const others = await Promise.all((await page.getByRole('button', { name: /Third-class token ([2-9]|1\d),/ }).all()).map(middleOf))
+  const far = (to: { x: number; y: number }) => Math.hypot(to.x - own.x, to.y - own.y)
+  const nearest = others.reduce((best, to) => (far(to) < far(best) ? to : best))
+  const [dx, dy] = [nearest.x - own.x, nearest.y - own.y]
+  const isAcross = Math.abs(dx) > Math.abs(dy)
+  const [there, back] = isAcross ? (['Right', 'Left'] as const) : (['Down', 'Up'] as const)
+  const isOnwards = (isAcross ? dx : dy) > 0
   await blank.focus()
-  for (let n = 0; n < 3; n++) await page.keyboard.press('Shift+ArrowDown')
+  for (let n = 0; n < 3; n++) await page.keyboard.press(`Shift+Arrow${isOnwards ? there : back}`)
   await expect(page.getByText(/cannot be cut as/)).toBeVisible()
   await expect(blank).toHaveAccessibleName(/too near another/)
   await expect(page.getByRole('button', { name: 'Cut: take it off the sheet' })).toBeDisabled()
-  for (let n = 0; n < 3; n++) await page.keyboard.press('Shift+ArrowUp')
+  for (let n = 0; n < 3; n++) await page.keyboard.press(`Shift+Arrow${isOnwards ? back : there}`)
   await expect(page.getByText(/cannot be cut as/)).toBeHidden()
 })

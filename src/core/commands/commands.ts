@@ -160,7 +160,7 @@ export function etch(raw: unknown): DoorAnswer {
   return parsed.success ? { ok: true, body: etchPlan(parsed.data) } : badInput('Etch', parsed.error)
 }
 
-/** Plans the finish of faces: papers from the deepest scratch, colour, seal, and what must not meet. */
+/** Plans the finish of faces: papers from the deepest scratch, colour, seal, and what reacts with what. */
 export function surface(raw: unknown): DoorAnswer {
   const parsed = surfaceInput.safeParse(raw, { error: plainWords })
   if (!parsed.success) return badInput('Surface', parsed.error)

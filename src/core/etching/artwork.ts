@@ -7,9 +7,9 @@ import type { EtchInput } from './schema'
 const MOST_TILES = 4000
 
 /** The dark artwork over the whole blank: as it lies, or repeated along and across until the blank is covered. */
-function repeated({ dark, tile, outer }: Pick<EtchInput, 'dark' | 'tile' | 'outer'>): readonly Outline[] | { readonly fault: string } {
+function repeated({ dark, tile, outer }: Pick<EtchInput, 'dark' | 'tile' | 'outer'>): readonly Region[] | { readonly fault: string } {
   if (!tile || dark.length === 0) return dark
-  const [blank, art] = [boundsOf(outer), boundsOf(dark.flat())]
+  const [blank, art] = [boundsOf(outer), boundsOf(dark.flatMap(({ outer: ring }) => ring))]
   const first = (low: number, artHigh: number, step: number) => Math.floor((low - artHigh) / step)
   const steps = (low: number, high: number, artLow: number, artHigh: number, step: number) => {
     const from = first(low, artHigh, step)
@@ -20,7 +20,10 @@ function repeated({ dark, tile, outer }: Pick<EtchInput, 'dark' | 'tile' | 'oute
   const across = steps(blank.minY, blank.maxY, art.minY, art.maxY, tile.acrossMm)
   if (along.length * across.length * dark.length > MOST_TILES)
     return { fault: `the artwork would be repeated ${along.length * across.length} times; a larger step, or a smaller blank, is needed` }
-  return along.flatMap((dx) => across.flatMap((dy) => dark.map((ring) => ring.map(([x, y]): Point => [x + dx, y + dy]))))
+  const moved = (ring: Outline, dx: number, dy: number): Outline => ring.map(([x, y]): Point => [x + dx, y + dy])
+  const at = (dx: number, dy: number) =>
+    dark.map(({ outer: ring, holes }): Region => ({ outer: moved(ring, dx, dy), holes: holes.map((hole) => moved(hole, dx, dy)) }))
+  return along.flatMap((dx) => across.flatMap((dy) => at(dx, dy)))
 }
 
 /** What resist covers and what is etched, mm². */
@@ -42,7 +45,7 @@ export function artworkOn(
   const dark = repeated(input)
   if ('fault' in dark) return dark
   const blank: Region = { outer: input.outer, holes: input.holes }
-  const covered = dark.length === 0 ? [] : intersectRegions(uniteRegions(dark.map((outer) => ({ outer, holes: [] }))), [blank])
+  const covered = dark.length === 0 ? [] : intersectRegions(uniteRegions(dark), [blank])
   const bare = covered.length === 0 ? [blank] : subtractRegions([blank], covered)
   const isEaten = (ring: Outline) => offsetOutline(ring, -undercutMm).length === 0
   return { covered, bare, bareMm2: areaOf(bare), lost: undercutMm > 0 ? covered.map(({ outer }) => outer).filter(isEaten) : [] }

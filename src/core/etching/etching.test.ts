@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { circleOutline, rectangleOutline } from '../geometry/outline'
 import { placeOutline } from '../geometry/point'
 import type { AlloyId } from '../metals'
+import { artworkSvg } from './artwork-svg'
 import { faradayUmPerMin } from './faraday'
 import { etchPlan } from './plan'
 import { etchInput } from './schema'
@@ -93,4 +94,27 @@ describe('an etch', () => {
     (input) =>
       expect(etchInput.safeParse({ alloy: 'copper-c110', thicknessMm: 1, outer: rectangleOutline(40, 50), ...input }).success).toBe(false),
   )
+})
+
+describe('the artwork as it is printed', () => {
+  const dark = [{ outer: rectangleOutline(10, 20), holes: [placeOutline(circleOutline(2), 0, 5, 10)] }]
+  it('leaves windows in dark places bare', () => {
+    expect(Math.abs(plan({ dark, depthMm: 0.1 }).artworkMm2 - (2000 - 200 + Math.PI * 4))).toBeLessThan(0.1)
+  })
+  it('mirrored is the picture turned over: dark where its mirror image is dark', () => {
+    const blank = { outer: rectangleOutline(40, 50), holes: [] }
+    const corners = (svg: string) =>
+      [...(/<path d="([^"]+)" fill="#000000"/.exec(svg)?.[1] ?? '').matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [
+        Number(x),
+        Number(y),
+      ])
+    const { covered } = plan({ dark, depthMm: 0.1 })
+    const [plain, turned] = [false, true].map((isMirrored) => corners(artworkSvg('map', blank, covered, isMirrored)))
+    expect(plain?.length).toBeGreaterThan(20)
+    plain?.forEach(([x = 0, y = 0], i) => {
+      expect(turned?.[i]?.[0]).toBeCloseTo(40 - x, 3)
+      expect(turned?.[i]?.[1]).toBe(y)
+    })
+    expect(artworkSvg('a < b', blank, covered, true)).toContain('width="40mm"')
+  })
 })

@@ -1,3 +1,4 @@
+export { artworkSvg } from './artwork-svg'
 export { BATHS } from './baths'
 export { type EtchAnswer, etchPlan } from './plan'
-export { ETCH_BATHS, type EtchInput, etchInput, RESISTS } from './schema'
+export { type EtchBath, type EtchChoices, type EtchInput, etchChoices, etchInput, type Resist } from './schema'

@@ -1,4 +1,5 @@
 import type { Check } from '../forms/contract'
+import type { Region } from '../geometry/clip'
 import { perimeterMm } from '../geometry/outline'
 import type { Outline } from '../geometry/point'
 import { ALLOYS, type AlloyId } from '../metals'
@@ -31,7 +32,8 @@ export interface EtchAnswer {
   readonly finestLineMm: number
   /** Printed mirrored so that it reads right on the metal. */
   readonly isMirrored: boolean
-  /** Outlines of resist that the etch would eat away. */
+  /** What resist covers on the blank, and which of it the etch would eat away. */
+  readonly covered: readonly Region[]
   readonly lost: readonly Outline[]
   readonly checks: readonly Check[]
   readonly working: readonly WorkingStep[]
@@ -54,6 +56,7 @@ function refused(input: EtchInput, message: string): EtchAnswer {
     undercutMm: 0,
     finestLineMm: 0,
     isMirrored: isMirrored(input),
+    covered: [],
     lost: [],
     checks: [{ level: 'stop', code: 'not-etched', message, source: 'bench-practice' }],
     working: [],
@@ -185,6 +188,7 @@ export function etchPlan(input: EtchInput): EtchAnswer {
     undercutMm,
     finestLineMm,
     isMirrored: isMirrored(input),
+    covered: artwork.covered,
     lost: artwork.lost,
   }
   return { ...found, checks: etchChecks(input, found), working: log }

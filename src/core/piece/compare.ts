@@ -70,7 +70,7 @@ export function fieldLines(
     { label: 'Methods', now: schoolsOf(now), yours: schoolsOf(yours) },
     { label: 'As bought', now: boughtText(now), yours: boughtText(yours) },
     { label: 'Parts', now: thingsText(now), yours: thingsText(yours) },
-    { label: 'Marks', now: marksText(now), yours: marksText(yours) },
+    { label: 'Marks and etch', now: marksText(now), yours: marksText(yours) },
     { label: 'Changes on the route', now: editsText(now), yours: editsText(yours) },
   ]
   return [...entered, ...others.filter((line) => line.now !== line.yours)]
@@ -80,7 +80,8 @@ const plain = (value: unknown) => JSON.stringify(value).replace(/[{}"]/g, '')
 const schoolsOf = ({ parts, schools }: PieceDesign) =>
   [...parts.map((part) => plain(part.input.schools ?? {})), plain(schools)].filter(Boolean).join('; ')
 const boughtText = ({ parts }: PieceDesign) => parts.map(({ bought }) => bought).join(', ')
-const marksText = ({ parts }: PieceDesign) => parts.map(({ marks = [] }) => marks.map(plain).join('; ')).join(' | ')
+const marksText = ({ parts }: PieceDesign) =>
+  parts.map(({ marks = [], etch }) => [...marks, ...(etch ? [{ ...etch, dark: etch.dark.length }] : [])].map(plain).join('; ')).join(' | ')
 const thingsText = ({ parts, others, joints }: PieceDesign) => [...parts, ...others, ...joints].map(({ id }) => id).join(', ')
 
 function editsText({ route }: PieceDesign): string {

@@ -1,4 +1,5 @@
 import type { AssemblyJoint, AssemblyOther } from '../assembly/assembly'
+import type { EtchChoices } from '../etching'
 import type { Mark } from '../marks'
 import type { BoughtTemper } from '../metals/tempers'
 import type { RouteEdits } from './edits'
@@ -15,6 +16,8 @@ export interface DesignPart {
   readonly count?: number | undefined
   /** What is struck and drilled on its blank. */
   readonly marks?: readonly Mark[] | undefined
+  /** How its blank is etched. */
+  readonly etch?: EtchChoices | undefined
 }
 
 /** What belongs to a piece and is no blank. */

@@ -1,3 +1,4 @@
+import type { EtchChoices, EtchInput } from '../etching'
 import type { Outline } from '../geometry/point'
 import type { Mark, MarksInput } from '../marks'
 import type { AlloyId } from '../metals/alloys'
@@ -17,8 +18,11 @@ export interface MarkedPart {
   readonly alloy: AlloyId
   readonly thicknessMm: number
   readonly marks: readonly Mark[]
+  readonly etch?: EtchChoices | undefined
   readonly after?: MarksInput['after']
   readonly figures: OwnFigures
+  /** Operations that its route does to it. */
+  readonly ops: readonly string[]
 }
 
 /** What the route makes of a part’s blank once it is marked; undefined where it stays flat or is formed in a way that marks are not followed in. */
@@ -35,6 +39,7 @@ export function markedParts(design: PieceDesign, plan: PiecePlan): readonly Mark
     const blank = result?.blanks.find(({ stock }) => stock === 'sheet')
     if (!blank) return []
     const after = afterOf(plan, id)
+    const own = design.parts.find((part) => part.id === id)
     return [
       {
         part: id,
@@ -44,30 +49,63 @@ export function markedParts(design: PieceDesign, plan: PiecePlan): readonly Mark
         holes: blank.holes,
         alloy: blank.alloy,
         thicknessMm: blank.thicknessMm,
-        marks: design.parts.find((part) => part.id === id)?.marks ?? [],
+        marks: own?.marks ?? [],
+        etch: own?.etch,
         figures: metal?.figures ?? {},
+        ops: plan.steps.filter(({ on }) => on.some(({ thing }) => thing === id || thing === 'piece')).map(({ op }) => op),
         ...(after ? { after } : {}),
       },
     ]
   })
 }
 
+const pairs = (ring: Outline): [number, number][] => ring.map(([x, y]) => [x, y])
+
 /** What is asked of a marked part, with the tools and figures at hand. */
 export function marksQuestion(
   { outer, holes, alloy, thicknessMm, marks, after }: MarkedPart,
   bench: Pick<MarksInput, 'owned' | 'figures'>,
 ): MarksInput {
-  return { outer: [...outer], holes: holes.map((hole) => [...hole]), alloy, thicknessMm, marks: [...marks], after, ...bench } as MarksInput
+  return { outer: pairs(outer), holes: holes.map(pairs), alloy, thicknessMm, marks: [...marks], after, ...bench }
 }
 
-/** The design with other marks on a part. */
-export function withMarks(design: PieceDesign, id: string, marks: readonly Mark[]): PieceDesign {
+/** What a mark is made by on the route. */
+const MADE_BY: Readonly<Record<Mark['kind'], readonly [string, ...string[]]>> = {
+  letters: ['letter', 'stamp'],
+  repeat: ['stamp', 'letter'],
+  stamp: ['stamp', 'letter'],
+  hallmark: ['stamp', 'letter'],
+  map: ['stamp', 'drill'],
+  holes: ['drill', 'punch-hole'],
+}
+
+/** Operations that a part’s marks and etch ask for, and its route does not have. */
+export function missingSteps({ marks, etch, ops }: Pick<MarkedPart, 'marks' | 'etch' | 'ops'>): readonly string[] {
+  const asked = [...marks.map(({ kind }) => MADE_BY[kind]), ...(etch ? [['etch'] as const] : [])]
+  return [...new Set(asked.filter((ways) => !ways.some((op) => ops.includes(op))).map(([op]) => op))]
+}
+
+/** What is asked of an etch of a part; undefined where none is chosen. */
+export function etchQuestion({ outer, holes, alloy, thicknessMm, etch, figures }: MarkedPart): EtchInput | undefined {
+  if (!etch) return undefined
+  return { outer: pairs(outer), holes: holes.map(pairs), alloy, thicknessMm, ...etch, runs: [], figures: { ...figures } }
+}
+
+/** What is done to a part’s blank while it is flat. */
+interface Work {
+  readonly marks: readonly Mark[]
+  readonly etch: EtchChoices | undefined
+}
+
+/** The design with something else done to the blank of a part. */
+export function withWork(design: PieceDesign, id: string, change: Partial<Work>): PieceDesign {
   return {
     ...design,
     parts: design.parts.map((part) => {
       if (part.id !== id) return part
-      const { marks: _, ...plain } = part
-      return marks.length > 0 ? { ...plain, marks } : plain
+      const { marks: oldMarks, etch: oldEtch, ...plain } = part
+      const { marks, etch } = { marks: oldMarks ?? [], etch: oldEtch, ...change }
+      return { ...plain, ...(marks.length > 0 ? { marks } : {}), ...(etch ? { etch } : {}) }
     }),
   }
 }

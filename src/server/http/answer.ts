@@ -3,7 +3,7 @@ import { type DoorAnswer, depthFault } from '@/core/commands'
 import { WorkshopBroken } from '../db/connection'
 import { storeFaultOf } from '../db/faults'
 import { TaskEnded } from '../long/run-task'
-import { MOST_BODY_BYTES } from '../serve/guard'
+import { mostBodyBytes, tooLargeWords } from '../serve/guard'
 
 /** A refusal in words, in the shape every interface gives it. */
 export function problem(status: number, code: string, message: string): Response {
@@ -26,26 +26,30 @@ export function makeClock(): () => number {
 /** A NUL character, bare or escaped: the store would take a text to end there. */
 const NUL = /\0|(?<!\\)(?:\\\\)*\\u0000/
 
+const pathOf = (request: Request) => new URL(request.url).pathname
+
 async function textOf(request: Request): Promise<string | undefined> {
   const declared = Number(request.headers.get('content-length') ?? '0')
-  if (declared > MOST_BODY_BYTES) return undefined
+  const most = mostBodyBytes(pathOf(request))
+  if (declared > most) return undefined
   const text = await request.text()
-  return text.length > MOST_BODY_BYTES ? undefined : text
+  return text.length > most ? undefined : text
 }
 
-const tooLarge = () => problem(413, 'too-large', `the body is larger than ${MOST_BODY_BYTES / 1024 / 1024} MB; send less at once`)
+const tooLarge = (request: Request) => problem(413, 'too-large', tooLargeWords(pathOf(request)))
 
 /** Runs a route on the request's bytes: 413 where there are too many of them. */
 export async function withBytes(request: Request, work: (bytes: Uint8Array) => Response | Promise<Response>): Promise<Response> {
-  if (Number(request.headers.get('content-length') ?? '0') > MOST_BODY_BYTES) return tooLarge()
+  const most = mostBodyBytes(pathOf(request))
+  if (Number(request.headers.get('content-length') ?? '0') > most) return tooLarge(request)
   const bytes = new Uint8Array(await request.arrayBuffer())
-  return bytes.byteLength > MOST_BODY_BYTES ? tooLarge() : guarded(() => work(bytes))
+  return bytes.byteLength > most ? tooLarge(request) : guarded(() => work(bytes))
 }
 
 /** Runs an interface on the request's JSON: 400 where it is not JSON, 413 where it is too large, 500 with an id where the fault is ours. */
 export async function withJson(request: Request, work: (raw: unknown) => DoorAnswer | Promise<DoorAnswer>): Promise<Response> {
   const text = await textOf(request)
-  if (text === undefined) return tooLarge()
+  if (text === undefined) return tooLarge(request)
   const deep = depthFault(text)
   if (deep) return problem(400, 'too-deep', deep)
   if (NUL.test(text)) return problem(400, 'no-text', 'the body contains a NUL character, which no text may contain')

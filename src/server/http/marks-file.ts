@@ -1,9 +1,10 @@
 import { GUIDE_WORDS, mirrored } from '@/core/drawing'
 import { markPlan, marksGuide } from '@/core/marks'
-import { markedParts, marksQuestion } from '@/core/piece'
-import { planDesign, planOptions } from '../services/piece-plan'
+import { marksQuestion } from '@/core/piece'
+import { planOptions } from '../services/piece-plan'
 import { workshop } from '../workshop'
 import { notFound } from './answer'
+import { markedPartOf } from './marked-part'
 import { ofWorkshop } from './of-workshop'
 import { isPatternKind, patternFile } from './pattern-file'
 
@@ -12,23 +13,15 @@ export function fileOfMarks(request: Request, pieceId: number, kind: string): Pr
   return ofWorkshop(request, async () => {
     const repositories = workshop()
     const asked = new URL(request.url).searchParams
-    const piece = repositories.jobs.piece(pieceId)
-    if (!piece || !isPatternKind(kind)) return notFound('this piece is not there')
-    const options = planOptions(repositories)
-    const parts = markedParts(piece.design, planDesign(piece.design, options))
-    const part = parts.find(({ part: id }) => id === asked.get('part')) ?? parts[0]
-    if (!part) return notFound('nothing of this piece is cut from sheet')
+    const found = markedPartOf(request, pieceId)
+    if (!found || !isPatternKind(kind)) return notFound('nothing of this piece is cut from sheet')
+    const { part, piece } = found
     const face = asked.get('face') === 'back' ? 'back' : 'front'
-    const { marks } = markPlan(marksQuestion(part, { owned: [...options.tools], figures: part.figures }))
+    const { marks } = markPlan(marksQuestion(part, { owned: [...planOptions(repositories).tools], figures: part.figures }))
     const guide = marksGuide(part, marks, face)
     const isMirrored = asked.get('mirror') === '1'
     const title = `${piece.name}, marks${face === 'back' ? ' of the back' : ''}${isMirrored ? ', mirrored' : ''}`
-    return patternFile(
-      isMirrored ? mirrored(guide) : guide,
-      { title, file: `marks-${pieceId}`, say: GUIDE_WORDS },
-      kind,
-      repositories,
-      request.signal,
-    )
+    const names = { title, file: `marks-${pieceId}`, say: GUIDE_WORDS }
+    return patternFile(isMirrored ? mirrored(guide) : guide, names, kind, repositories, request.signal)
   })
 }

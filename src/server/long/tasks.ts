@@ -12,6 +12,12 @@ function pack(input: LayoutInput): LayoutAnswer {
   return answerLayout(input, () => (performance.now() - began) / 1000)
 }
 
+interface OutlineTask {
+  readonly bytes: Uint8Array
+  readonly isDrawing: boolean
+  readonly options: unknown
+}
+
 interface CutTask {
   readonly instance: LayoutInput
   readonly placements: readonly Placement[]
@@ -37,6 +43,8 @@ function afterCut({ instance, placements, lines, kerfMm, tools, figures }: CutTa
 export const TASKS = {
   pack,
   afterCut,
+  outline: async ({ bytes, isDrawing, options }: OutlineTask) =>
+    (await import('../../files/outline-of-bytes')).outlineOfBytes(bytes, isDrawing, options),
   layoutPdf: async (print: LayoutPrint, tell: Tell) => (await import('../export/layout-pdf')).layoutPdf(print, tell),
   checkBackup: async (path: string, tell: Tell) => (await import('../db/check-backup')).checkBackup(path, tell),
 }

@@ -15,6 +15,8 @@ interface KitPiece {
   readonly inputs: Readonly<Record<string, Readonly<Record<string, unknown>>>>
   /** What is struck on the blank of a part. */
   readonly marks?: Readonly<Record<string, readonly unknown[]>>
+  /** How the blank of a part is etched. */
+  readonly etch?: Readonly<Record<string, unknown>>
 }
 
 const sterling = (thicknessMm: unknown) => ({ alloy: 'sterling-925', thicknessMm })
@@ -23,6 +25,58 @@ const copper = (thicknessMm: unknown) => ({ alloy: 'copper-c110', thicknessMm })
 const red = (thicknessMm: unknown) => ({ alloy: 'red-brass-c230', thicknessMm })
 const brass = (thicknessMm: unknown) => ({ alloy: 'yellow-brass-c260', thicknessMm })
 const nickel = (thicknessMm: unknown) => ({ alloy: 'nickel-silver-c752', thicknessMm })
+
+/** A line of the map so wide, as a dark place. */
+function mapLine([ax, ay]: Stop, [bx, by]: Stop, wideMm: number) {
+  const long = Math.hypot(bx - ax, by - ay)
+  const [nx, ny] = [((ay - by) / long) * (wideMm / 2), ((bx - ax) / long) * (wideMm / 2)]
+  return [
+    [ax + nx, ay + ny],
+    [ax - nx, ay - ny],
+    [bx - nx, by - ny],
+    [bx + nx, by + ny],
+  ]
+}
+type Stop = readonly [number, number]
+
+/** A stop of the line as a dark disc. */
+const stopDisc = ([x, y]: Stop) =>
+  Array.from({ length: 32 }, (_, i) => [x + 2.4 * Math.cos((i * Math.PI) / 16), y + 2.4 * Math.sin((i * Math.PI) / 16)])
+
+const STOPS: readonly Stop[] = [
+  [-34, -14],
+  [-18, -5],
+  [-3, -9],
+  [11, 3],
+  [33, 0],
+  [22, 17],
+]
+const RUNS = [
+  [0, 1],
+  [1, 2],
+  [2, 3],
+  [3, 4],
+  [3, 5],
+] as const
+const box = (x: number, y: number) => [
+  [-x, -y],
+  [x, -y],
+  [x, y],
+  [-x, y],
+]
+
+/** The route map: its frame, its lines and its stops stay, the ground between is etched. */
+const ROUTE_ETCH = {
+  depthMm: 0.25,
+  bath: 'copper-sulphate',
+  resist: 'toner-transfer',
+  finestMm: 1.2,
+  dark: [
+    { outer: box(43, 26), holes: [box(40.5, 23.5)] },
+    ...RUNS.map(([a, b]) => mapLine(STOPS[a] ?? [0, 0], STOPS[b] ?? [0, 0], 1.2)),
+    ...STOPS.map(stopDisc),
+  ],
+}
 
 /** Every kind of piece there is a kit for, as a fitting of the railway. */
 export const KIT_PIECES: readonly KitPiece[] = [
@@ -191,29 +245,15 @@ export const KIT_PIECES: readonly KitPiece[] = [
     name: 'Luggage disc',
     quantity: 10,
     inputs: { disc: { diameterMm: 26, holeMm: 2.8, ...copper(G18) }, ring: { insideMm: 5.6, ringCount: 1, ...copper(G16) } },
-  },
-  {
-    kit: 'mask',
-    name: 'Boiler-house mask',
-    quantity: 1,
-    inputs: {
-      sheet: { outline: 'half', widthMm: 182, heightMm: 88, eyeLengthMm: 36, eyeWidthMm: 16, eyesApartMm: 61, eyesUpMm: 6, ...copper(G18) },
-    },
-  },
-  {
-    kit: 'etched-plate',
-    name: 'Route map plate',
-    quantity: 2,
-    inputs: { plate: { shape: 'rectangle', lengthMm: 92, widthMm: 58, ...brass(G18) } },
     marks: {
-      plate: [
+      disc: [
         {
           kind: 'map',
           id: 'Orrin Vale line',
-          marginMm: 9,
-          dotMm: 2.2,
-          linkDotMm: 0.8,
-          pitchMm: 2.4,
+          marginMm: 3,
+          dotMm: 1.6,
+          linkDotMm: 0.6,
+          pitchMm: 1.5,
           points: [
             { name: 'Orrin Vale', x: 0, y: 0 },
             { name: 'Quillbank', x: 14, y: 7 },
@@ -232,6 +272,21 @@ export const KIT_PIECES: readonly KitPiece[] = [
         },
       ],
     },
+  },
+  {
+    kit: 'mask',
+    name: 'Boiler-house mask',
+    quantity: 1,
+    inputs: {
+      sheet: { outline: 'half', widthMm: 182, heightMm: 88, eyeLengthMm: 36, eyeWidthMm: 16, eyesApartMm: 61, eyesUpMm: 6, ...copper(G18) },
+    },
+  },
+  {
+    kit: 'etched-plate',
+    name: 'Route map plate',
+    quantity: 2,
+    inputs: { plate: { shape: 'rectangle', lengthMm: 92, widthMm: 58, ...brass(G18) } },
+    etch: { plate: ROUTE_ETCH },
   },
   {
     kit: 'verdigris-plate',

@@ -414,7 +414,7 @@ function seedSubTrays(to: Repositories, pieceId: number, size: number): void {
 /** A piece of each kit there is. */
 function seedKits(to: Repositories): void {
   const jobId = to.jobs.addJob(JOBS.fittings)
-  for (const { kit: id, name, quantity, inputs, marks } of KIT_PIECES) {
+  for (const { kit: id, name, quantity, inputs, marks, etch } of KIT_PIECES) {
     const kit = findKit(id)
     if (!kit) throw new Error(`no kit ${id}`)
     const open = designFromKit(kit)
@@ -422,6 +422,7 @@ function seedKits(to: Repositories): void {
       ...part,
       input: { ...part.input, ...inputs[part.id] },
       ...(marks?.[part.id] ? { marks: marks[part.id] } : {}),
+      ...(etch?.[part.id] ? { etch: etch[part.id] } : {}),
     }))
     const pieceId = to.jobs.addPiece({ jobId, name, quantity, spares: 0, design: designSchema.parse({ ...open, parts }) })
     if (id === AT_THE_BENCH) seedSubTrays(to, pieceId, quantity)

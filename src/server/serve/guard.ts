@@ -17,8 +17,15 @@ export interface TurnedAway {
   readonly message: string
 }
 
-/** No request of ours comes near this many bytes. */
-export const MOST_BODY_BYTES = 4 * 1024 * 1024
+/** No request of ours comes near this many bytes, but a photograph that is measured. */
+const MOST_BODY_BYTES = 4 * 1024 * 1024
+const MOST_PICTURE_BYTES = 32 * 1024 * 1024
+
+/** Bytes that the body of a request to an address may have. */
+export const mostBodyBytes = (path: string): number => (/^\/api\/v1\/outline(\?|$)/.test(path) ? MOST_PICTURE_BYTES : MOST_BODY_BYTES)
+
+/** What is said of a body that is larger. */
+export const tooLargeWords = (path: string): string => `the body is larger than ${mostBodyBytes(path) / 1024 / 1024} MB; send less at once`
 const LONGEST_PATH = 4000
 
 const turn = (status: TurnedAway['status'], code: string, message: string): TurnedAway => ({ status, code, message })
@@ -48,13 +55,11 @@ function foreignFault({ method, origin, fetchSite, fetchMode }: Knock, hosts: Re
   return fromElsewhere && !(reads && fetchMode === 'navigate') ? isForeign : undefined
 }
 
-function bodyFault({ method, contentLength, transferEncoding }: Knock): TurnedAway | undefined {
+function bodyFault({ method, path, contentLength, transferEncoding }: Knock): TurnedAway | undefined {
   if (method === 'GET' || method === 'HEAD') return undefined
   if (transferEncoding !== undefined) return turn(411, 'no-length', 'say how long the body is (Content-Length)')
   const bytes = Number(contentLength ?? '0')
-  return bytes > MOST_BODY_BYTES
-    ? turn(413, 'too-large', `the body is larger than ${MOST_BODY_BYTES / 1024 / 1024} MB; send less at once`)
-    : undefined
+  return bytes > mostBodyBytes(path) ? turn(413, 'too-large', tooLargeWords(path)) : undefined
 }
 
 /**

@@ -11,9 +11,9 @@ import { ALLOYS, SOLDERS } from '@/core/metals'
 import { metalsOf, type PiecePlan, routeTemper, standingPiece, standingViews } from '@/core/piece'
 import { formatPlain } from '@/core/units'
 import { SaveWords } from '../acting/save-words'
+import { UndoRedo } from '../acting/undo-redo'
 import { HowMany } from '../forms/how-many'
 import { SupplyPanel } from '../forms/supply-panel'
-import { KEY_REGISTRY } from '../keys/registry'
 import { useKeys } from '../keys/use-keys'
 import { Ribbon } from '../route/ribbon'
 import { useNotice } from '../shared/notices'
@@ -168,12 +168,7 @@ export function AssemblyStation({ piece, supply, cardHref }: AssemblyStationProp
           <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
             <SaveWords state={hand.state} />
             <Box>
-              <Button variant="text" title={KEY_REGISTRY.undo.shown} disabled={!piece.canUndo} onClick={() => void move('undo')}>
-                Undo
-              </Button>
-              <Button variant="text" title={KEY_REGISTRY.redo.shown} disabled={piece.redoId === null} onClick={() => void move('redo')}>
-                Redo
-              </Button>
+              <UndoRedo piece={piece} onMove={(way) => void move(way)} />
             </Box>
           </Box>
           <ThingList title="Parts" things={lines.parts} chosen={chosen} onChoose={setChosen} />

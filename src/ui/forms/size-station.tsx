@@ -12,10 +12,10 @@ import type { FormResult } from '@/core/forms'
 import { type GrowthSums, type Losses, ownAllowanceOf } from '@/core/logbook'
 import { metalsOf, type PieceDesign, routeTemper } from '@/core/piece'
 import { SaveWords } from '../acting/save-words'
+import { UndoRedo } from '../acting/undo-redo'
 import { metalColour } from '../drawing/metal-colour'
 import { ScaleDrawing } from '../drawing/scale-drawing'
 import { useSize } from '../drawing/use-size'
-import { KEY_REGISTRY } from '../keys/registry'
 import { useKeys } from '../keys/use-keys'
 import { Ribbon } from '../route/ribbon'
 import { useNotice } from '../shared/notices'
@@ -186,12 +186,7 @@ export function SizeStation({ piece, partId, parts, methods, losses, supply, car
               <SaveWords state={design.state} />
             </Box>
             <Box>
-              <Button variant="text" title={KEY_REGISTRY.undo.shown} disabled={!piece.canUndo} onClick={() => void move('undo')}>
-                Undo
-              </Button>
-              <Button variant="text" title={KEY_REGISTRY.redo.shown} disabled={piece.redoId === null} onClick={() => void move('redo')}>
-                Redo
-              </Button>
+              <UndoRedo piece={piece} onMove={(way) => void move(way)} />
             </Box>
           </Box>
           {parts}

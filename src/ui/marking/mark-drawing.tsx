@@ -1,8 +1,9 @@
 'use client'
 import { type PointerEvent, useRef, useState } from 'react'
-import { boundsOf, type Outline, type Point } from '@/core/geometry'
+import type { Outline, Point } from '@/core/geometry'
 import { isRound, type Mark, type MarksAnswer, movedMark, type PlacedMark } from '@/core/marks'
 import { FONTS, PALETTE } from '../theme/palette'
+import { type FaceScale, faceScale } from './face-scale'
 
 interface MarkDrawingProps {
   readonly outer: Outline
@@ -19,24 +20,8 @@ interface MarkDrawingProps {
   readonly onMove: (mark: number, moved: Mark) => void
 }
 
-const AROUND_PX = 70
-const MOST_PX_PER_MM = 40
-
-/** Millimetres of a face on the screen: the face in the middle, as large as there is room. */
-function scaleOf(outer: Outline, width: number, height: number) {
-  const { minX, minY, maxX, maxY } = boundsOf(outer)
-  const pxPerMm = Math.min((width - AROUND_PX) / (maxX - minX), (height - AROUND_PX) / (maxY - minY), MOST_PX_PER_MM)
-  const [left, top] = [(width - (maxX - minX) * pxPerMm) / 2, (height - (maxY - minY) * pxPerMm) / 2]
-  const toX = (x: number) => left + (x - minX) * pxPerMm
-  const toY = (y: number) => top + (maxY - y) * pxPerMm
-  const path = (ring: Outline) => `M${ring.map(([x, y]) => `${toX(x).toFixed(2)} ${toY(y).toFixed(2)}`).join('L')}Z`
-  const toMm = (px: number, py: number): Point => [minX + (px - left) / pxPerMm, maxY - (py - top) / pxPerMm]
-  return { pxPerMm, toX, toY, toMm, path }
-}
-type Scale = ReturnType<typeof scaleOf>
-
 /** One blow on the flat blank: a letter in its room, a dot, a hole that is open, a stamp’s outline with its middle. */
-function Blow({ blow, isChosen, scale }: { readonly blow: PlacedMark; readonly isChosen: boolean; readonly scale: Scale }) {
+function Blow({ blow, isChosen, scale }: { readonly blow: PlacedMark; readonly isChosen: boolean; readonly scale: FaceScale }) {
   const { x, y, turnDeg, widthMm, heightMm, kind, text } = blow
   const ink = isChosen ? PALETTE.verdigris : PALETTE.onMetal
   const [w, h] = [widthMm * scale.pxPerMm, heightMm * scale.pxPerMm]
@@ -82,7 +67,7 @@ function Blow({ blow, isChosen, scale }: { readonly blow: PlacedMark; readonly i
 export function MarkDrawing({ outer, holes, colour, blows, formed, marks, chosen, width, height, onChoose, onMove }: MarkDrawingProps) {
   const svg = useRef<SVGSVGElement>(null)
   const [held, setHeld] = useState<{ readonly mark: number; readonly from: Point; readonly was: Mark }>()
-  const scale = scaleOf(outer, width, height)
+  const scale = faceScale(outer, width, height)
   const placeOf = (event: PointerEvent): Point => {
     const box = svg.current?.getBoundingClientRect()
     return scale.toMm(event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0))

@@ -1,7 +1,8 @@
 'use client'
 import { useMemo, useState } from 'react'
+import { type EtchChoices, etchPlan } from '@/core/etching'
 import { type Mark, markPlan } from '@/core/marks'
-import { type MarkedPart, marksQuestion, type PieceDesign, withMarks } from '@/core/piece'
+import { etchQuestion, type MarkedPart, marksQuestion, type PieceDesign, withWork } from '@/core/piece'
 import type { ActionInput } from '@/server/actions/perform'
 import { usePieceSaving } from '../acting/use-piece-saving'
 import { useWorkshop } from '../shared/workshop-context'
@@ -26,20 +27,27 @@ export function useMarks(piece: MarkedPiece) {
   const [chosen, setChosen] = useState(0)
   const saving = usePieceSaving(piece, () => setDesign(piece.design))
   const stored = piece.parts.find(({ part }) => part === partId) ?? (piece.parts[0] as MarkedPart)
-  const own = design.parts.find(({ id }) => id === stored.part)?.marks
-  const part = useMemo((): MarkedPart => ({ ...stored, marks: own ?? [] }), [stored, own])
+  const own = design.parts.find(({ id }) => id === stored.part)
+  const part = useMemo((): MarkedPart => ({ ...stored, marks: own?.marks ?? [], etch: own?.etch }), [stored, own?.marks, own?.etch])
   const answer = useMemo(
     () => (part.marks.length > 0 ? markPlan(marksQuestion(part, { owned: [...bench.tools], figures: part.figures })) : undefined),
     [part, bench.tools],
   )
-  const keep = (marks: readonly Mark[]) => {
-    const next = withMarks(design, part.part, marks)
+  const etched = useMemo(() => {
+    const asked = etchQuestion(part)
+    return asked && etchPlan(asked)
+  }, [part])
+  const keepWork = (change: Parameters<typeof withWork>[2]) => {
+    const next = withWork(design, part.part, change)
     setDesign(next)
     saving.saveSoon(() => ({ pieceId: piece.id, design: next as ActionInput<'saveDesign'>['design'] }), SAVE_MS)
   }
+  const keep = (marks: readonly Mark[]) => keepWork({ marks })
   return {
     part,
     answer,
+    etched,
+    changeEtch: (etch: EtchChoices | undefined) => keepWork({ etch }),
     chosen: Math.min(chosen, Math.max(0, part.marks.length - 1)),
     state: saving.state,
     refusal: saving.refusal,
@@ -62,3 +70,4 @@ export function useMarks(piece: MarkedPiece) {
     move: saving.move,
   }
 }
+export type BlankHand = ReturnType<typeof useMarks>

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { JOINT_KIND_IDS, JOINT_ROLES, OTHER_KIND_IDS, refObject } from '@/core/assembly'
+import { etchChoices } from '@/core/etching'
 import { markSchema } from '@/core/marks'
 import { BOUGHT_TEMPER_IDS, SOLDER_IDS } from '@/core/metals'
 
@@ -41,6 +42,7 @@ const part = z.object({
   bought: bought.default('unknown'),
   count: z.number().int().min(1).max(5000).optional(),
   marks: z.array(markSchema).max(40).readonly().optional(),
+  etch: etchChoices.optional(),
 })
 
 const other = z.object({
