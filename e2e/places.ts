@@ -41,6 +41,7 @@ export const VIEWS = [
   '/tables/advice/drill',
   '/tables/advice/solder',
   '/tables/advice/strike',
+  '/tables/advice/colour-run',
   '/bench',
   '/bench/2',
   '/bench/5',

@@ -97,6 +97,14 @@ test('blade, papers, solders and hammer: each adviser answers with its reason', 
   await page.getByRole('link', { name: 'Hammer on tool' }).click()
   await page.getByLabel('Strikes').selectOption('steel-hammer')
   await expect(page.getByTestId('advice')).toContainText('No: hardened steel hammer')
+  await page.getByRole('link', { name: 'Colour, from clean to sealed' }).click()
+  await expect(page.getByTestId('advice')).toContainText('sulphurated potash on copper: yes')
+  const steps = page.getByRole('list', { name: 'Steps' })
+  await expect(steps).toContainText('Brush both faces, 3 of 3')
+  await page.getByLabel('Dips or sprays').selectOption('two')
+  await expect(steps).not.toContainText('3 of 3')
+  await page.getByLabel('Pickle on the same bench').selectOption('yes')
+  await expect(page.getByText(/poisonous hydrogen sulphide/)).toBeVisible()
 })
 
 test('the ask line knows the tables and the advisers', async ({ page }) => {

@@ -113,6 +113,50 @@ async function timeRoutes() {
   timed('all steps shuffled put in order', () => mixed(400), putInOrder, 100)
 }
 
+/** Marks placed on a blank and checked, a saw plan put in order, an etch worked out, and a photograph measured. */
+async function timeBlanks() {
+  const { markPlan, marksInput, sawPlan, sawPlanInput, etchPlan, etchInput, circleOutline } =
+    await bundled(`export { markPlan, marksInput } from './src/core/marks'
+    export { sawPlan, sawPlanInput } from './src/core/sawing'
+    export { etchPlan, etchInput } from './src/core/etching'
+    export { circleOutline } from './src/core/geometry'`)
+  const timed = (what, run, limit) => {
+    const times = Array.from({ length: 15 }, () => {
+      const began = performance.now()
+      run()
+      return performance.now() - began
+    })
+    report(what, median(times.slice(5)), limit)
+  }
+  const outer = circleOutline(90)
+  const row = (text, radiusMm) => ({ kind: 'letters', text, heightMm: 2, line: { kind: 'circle', radiusMm } })
+  const words = marksInput.parse({ outer, marks: Array.from({ length: 8 }, (_, i) => row('NIGHTMAIL'.repeat(6).slice(0, 50), 80 - 4 * i)) })
+  timed('marks: 400 letters placed and checked', () => markPlan(words), 50)
+  const points = Array.from({ length: 2000 }, (_, i) => ({ x: 2 * (i % 45), y: 2 * Math.floor(i / 45) }))
+  const dots = marksInput.parse({ outer, marks: [{ kind: 'map', points, dotMm: 0.5 }] })
+  timed('marks: a map of 2,000 dots placed and checked', () => markPlan(dots), 50)
+  const disc = circleOutline(5)
+  const at = (i) => disc.map(([x, y]) => [x + 6 + 11 * (i % 10), y + 6 + 11 * Math.floor(i / 10)])
+  const blanks = Array.from({ length: 80 }, (_, i) => ({ id: 'disc', outer: at(i), holes: [] }))
+  const sheet = {
+    outer: [
+      [0, 0],
+      [112, 0],
+      [112, 90],
+      [0, 90],
+    ],
+  }
+  const cuts = sawPlanInput.parse({ sheet, thicknessMm: 0.8, blanks })
+  timed('a saw plan of 80 discs', () => sawPlan(cuts), 100)
+  const dark = Array.from({ length: 200 }, (_, i) => circleOutline(1).map(([x, y]) => [x + 4 * (i % 20), y + 4 * Math.floor(i / 20)]))
+  const etch = etchInput.parse({ alloy: 'copper-c110', thicknessMm: 1, outer: sheet.outer, dark, depthMm: 0.2 })
+  timed('an etch with 200 dark places', () => etchPlan(etch), 50)
+  const began = performance.now()
+  const options = '{"heightMm":2.4,"card":{"field":"white","lineXMm":100,"lineYMm":100}}'
+  spawnSync('node', ['dist/anvil.mjs', 'outline', 'tests/fixtures/photographs/corner-copper-high.jpg', options])
+  report('a photograph measured, by the command line', performance.now() - began, 3000)
+}
+
 /** Orders laid out, each in the seconds it has: how many blanks found a place, what share of the sheet they are, and that none is in another's way. */
 async function timeLayouts() {
   const { packLayout, findIllegal, layoutInput } = await bundled(`export { packLayout } from './src/core/layout/pack'
@@ -529,6 +573,10 @@ if (process.argv.includes('--layout')) {
   await timeLayouts()
   process.exit(0)
 }
+if (process.argv.includes('--blanks')) {
+  await timeBlanks()
+  process.exit(0)
+}
 if (process.argv.includes('--long')) {
   await timeLongUse()
   process.exit(0)
@@ -536,6 +584,7 @@ if (process.argv.includes('--long')) {
 await timeForms()
 await timeRoutes()
 await timeMetal()
+await timeBlanks()
 await timeLayouts()
 timeCommand()
 const data = mkdtempSync(join(tmpdir(), 'fold-anvil-bench-'))

@@ -283,3 +283,24 @@ describe('compare', () => {
     expect([answer, picture.kind]).toEqual(['planisher is harder by 7 HRC', 'ladder'])
   })
 })
+
+describe('a colour run', () => {
+  it('is as many dips as asked, or as usual where nothing is said', () => {
+    const dips = (input: Record<string, unknown>) => {
+      const { picture } = advise('colour-run', input)
+      return picture.kind === 'steps' ? picture.steps.filter(({ step }) => step.startsWith('dip')).length : 0
+    }
+    expect(dips({ agent: 'sulphurated-potash', runs: 'usual' })).toBe(3)
+    expect(dips({ agent: 'sulphurated-potash', runs: 'two' })).toBe(2)
+  })
+  it('is stopped beside pickle, on aluminium and for verdigris on the skin', () => {
+    const stops = (input: Record<string, unknown>) =>
+      advise('colour-run', input)
+        .checks.filter(({ level }) => level === 'stop')
+        .map(({ code }) => code)
+    expect(stops({ pickle: 'yes' })).toEqual(['forbidden-chemistry'])
+    expect(stops({ alloy: 'aluminium-1100' })).toEqual(['no-colour'])
+    expect(stops({ agent: 'verdigris', worn: 'yes' })).toEqual(['not-worn'])
+    expect(stops({ alloy: 'sterling-925' })).toEqual([])
+  })
+})

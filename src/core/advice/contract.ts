@@ -36,6 +36,8 @@ export type Picture =
   | { readonly kind: 'drawing'; readonly drawing: Drawing }
   | { readonly kind: 'ladder'; readonly ladder: Ladder }
   | { readonly kind: 'faces'; readonly faces: Faces }
+  /** Steps one after another, each with how it is done. */
+  | { readonly kind: 'steps'; readonly steps: readonly { readonly step: string; readonly say: string }[] }
 
 export interface Advice {
   readonly adviser: string

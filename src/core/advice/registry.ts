@@ -1,5 +1,6 @@
 import { abrasiveAdviser } from './abrasive'
 import { bladeAdviser } from './blade'
+import { colourRunAdviser } from './colour-run'
 import { compareAdviser } from './compare'
 import { drillAdviser } from './drill'
 import { mandrelAdviser } from './mandrel'
@@ -16,6 +17,7 @@ export const ADVISERS = [
   strikeAdviser,
   mandrelAdviser,
   stampLineAdviser,
+  colourRunAdviser,
   compareAdviser,
 ] as const
 export type AdviserId = (typeof ADVISERS)[number]['id']

@@ -1,10 +1,10 @@
 import type { Check } from '../forms/contract'
 import { isInside, pointToOutlineMm } from '../geometry/distance'
-import type { Outline } from '../geometry/point'
+import { boundsOf, type Outline, type Point } from '../geometry/point'
 import { figureOf, type OwnFigures } from '../tables/figures'
 import { formatPlain } from '../units/format'
 import { nearMarks } from './near-marks'
-import { footprint, type PlacedMark } from './placed'
+import { footprint, isRound, type PlacedMark } from './placed'
 
 /** A face as it is seen: its outline and windows. */
 export interface Face {
@@ -20,13 +20,21 @@ const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(
 const nameOf = ({ kind, text, index }: PlacedMark) =>
   kind === 'letter' ? `the ${text} (no. ${index + 1})` : kind === 'dot' ? `the dot at ${text}` : `${text}, no. ${index + 1}`
 
+/** How far a point is from the nearest edge of a face, mm. */
+const awayMm = (point: Point, { outer, holes }: Face) => Math.min(...[outer, ...holes].map((ring) => pointToOutlineMm(point, ring)))
+
+const isOn = (point: Point, { outer, holes }: Face) => isInside(point, outer) && !holes.some((hole) => isInside(point, hole))
+
 /** How much metal a mark has to the nearest edge, mm; none where it runs over one. */
-function edgeMm(mark: PlacedMark, { outer, holes }: Face): number {
+function edgeMm(mark: PlacedMark, face: Face): number {
+  const middle: Point = [mark.x, mark.y]
+  if (isRound(mark)) return isOn(middle, face) ? Math.max(0, awayMm(middle, face) - mark.widthMm / 2) : 0
   const corners = footprint(mark)
-  const isOn =
-    corners.every((corner) => isInside(corner, outer)) && holes.every((hole) => !corners.some((corner) => isInside(corner, hole)))
-  if (!isOn) return 0
-  return Math.min(...corners.flatMap((corner) => [outer, ...holes].map((ring) => pointToOutlineMm(corner, ring))))
+  if (!corners.every((corner) => isOn(corner, face))) return 0
+  const { minX, maxX, minY, maxY } = boundsOf(corners)
+  const isBeside = ([x, y]: Point) => x < minX || x > maxX || y < minY || y > maxY
+  const bites = [face.outer, ...face.holes].some((ring) => ring.some((point) => !isBeside(point) && isInside(point, corners)))
+  return bites ? 0 : Math.min(...corners.map((corner) => awayMm(corner, face)))
 }
 
 /** What is too near an edge, or off the metal: the worst of a mark is told. */

@@ -137,6 +137,10 @@ describe('a border', () => {
     const { marks } = plan({ outer: strip, marks: [{ kind: 'repeat', widthMm: 2, stampCount: 8 }] })
     for (const [i, { x }] of marks.entries()) expect(x).toBeCloseTo(60 * ((i + 0.5) / 8), 9)
   })
+  it('does not plan more blows than anybody strikes', () => {
+    const wide = rectangleOutline(1500, 10)
+    expect(plan({ outer: wide, marks: [{ kind: 'repeat', widthMm: 0.1, pitchMm: 0.1 }] }).checks[0]?.message).toContain('15000 blows')
+  })
   it('tells of blows that run into each other', () => {
     expect(codes(plan({ outer: strip, marks: [{ kind: 'repeat', widthMm: 4, pitchMm: 3 }] }))).toContain('double-strike')
   })
@@ -181,6 +185,27 @@ describe('a pattern map', () => {
     const wrong = plan({ outer: circleOutline(14), marks: [{ kind: 'map', points, links: [[0, 9]] }] })
     expect(wrong.marks).toHaveLength(0)
     expect(wrong.checks[0]?.message).toContain('0 to 3')
+  })
+})
+
+describe('a mark at an edge', () => {
+  it('is off the metal where a notch reaches into it between its corners, and tells how near a round one is', () => {
+    const notched: Outline = [
+      [0, 0],
+      [9.9, 0],
+      [10, 4],
+      [10.1, 0],
+      [20, 0],
+      [20, 10],
+      [0, 10],
+    ]
+    const stamp = { kind: 'stamp', widthMm: 4, at: [10, 5] }
+    expect(codes(plan({ outer: notched, marks: [stamp] }))).toContain('off-the-metal')
+    const dots = plan({
+      outer: circleOutline(10),
+      marks: [{ kind: 'holes', diameterMm: 2, stampCount: 4, line: { kind: 'circle', radiusMm: 8.4 } }],
+    })
+    expect(dots.checks.find(({ code }) => code === 'near-the-edge')?.actual?.value).toBeCloseTo(0.6, 2)
   })
 })
 

@@ -1,5 +1,5 @@
 import { segmentToSegmentMm } from '../geometry/distance'
-import { boundsOf, type Outline, type Point } from '../geometry/point'
+import { type Bounds, boundsOf, type Outline, type Point } from '../geometry/point'
 import { footprint, isRound, type PlacedMark } from './placed'
 
 /** Two blows and how much metal is between them, mm; 0 where one runs into the other. */
@@ -10,8 +10,9 @@ export interface NearMarks {
 }
 
 /** Distance of two marks that have no hollows; of two round ones that of their circles. */
-function apartMm(a: PlacedMark, b: PlacedMark, first: Outline, second: Outline): number {
+function apartMm(a: PlacedMark, b: PlacedMark): number {
   if (isRound(a) && isRound(b)) return Math.max(0, Math.hypot(a.x - b.x, a.y - b.y) - (a.widthMm + b.widthMm) / 2)
+  const [first, second] = [footprint(a), footprint(b)]
   if (covers(first, second[0] as Point) || covers(second, first[0] as Point)) return 0
   let least = Infinity
   first.forEach((p, i) => {
@@ -21,6 +22,13 @@ function apartMm(a: PlacedMark, b: PlacedMark, first: Outline, second: Outline):
     })
   })
   return least
+}
+
+/** The box round a mark. */
+function boxOf(mark: PlacedMark): Bounds {
+  const { x, y, widthMm } = mark
+  const r = widthMm / 2
+  return isRound(mark) ? { minX: x - r, maxX: x + r, minY: y - r, maxY: y + r } : boundsOf(footprint(mark))
 }
 
 /** Whether a counter-clockwise outline without hollows covers a point. */
@@ -33,12 +41,7 @@ function covers(outline: Outline, [x, y]: Point): boolean {
 
 /** Pairs of blows on one face with less than so much metal between them. They are swept from left to right, so that few are compared. */
 export function nearMarks(marks: readonly PlacedMark[], withinMm: number): readonly NearMarks[] {
-  const spread = marks
-    .map((mark) => {
-      const outline = footprint(mark)
-      return { mark, outline, box: boundsOf(outline) }
-    })
-    .sort((a, b) => a.box.minX - b.box.minX)
+  const spread = marks.map((mark) => ({ mark, box: boxOf(mark) })).sort((a, b) => a.box.minX - b.box.minX)
   const found: NearMarks[] = []
   spread.forEach((one, i) => {
     for (let j = i + 1; j < spread.length; j++) {
@@ -46,7 +49,7 @@ export function nearMarks(marks: readonly PlacedMark[], withinMm: number): reado
       if (other.box.minX > one.box.maxX + withinMm) break
       if (one.mark.face !== other.mark.face) continue
       if (other.box.minY > one.box.maxY + withinMm || other.box.maxY < one.box.minY - withinMm) continue
-      const apart = apartMm(one.mark, other.mark, one.outline, other.outline)
+      const apart = apartMm(one.mark, other.mark)
       if (apart < withinMm) found.push({ first: one.mark, second: other.mark, apartMm: apart })
     }
   })

@@ -1,7 +1,6 @@
 import { offsetOutline } from '../geometry/clip'
-import { isInside } from '../geometry/distance'
 import { boundsOf, middleOf, type Outline, type Point } from '../geometry/point'
-import type { Unordered } from './placed'
+import { tooMany, type Unordered } from './placed'
 import type { PatternMap } from './schema'
 
 /** A map on the blank: its blows, and how much of a millimetre one unit of the map has become. */
@@ -21,25 +20,36 @@ function scaled(points: readonly Point[], from: Point, to: Point, scale: number)
   return points.map(([x, y]): Point => [to[0] + scale * (x - from[0]), to[1] + scale * (y - from[1])])
 }
 
-/** How closely the largest scale is found, and how far it may be from that of the boxes. */
-const HALVINGS = 50
-
-/** The largest scale at which all points lie on one of the grounds. */
-function largestScale(points: readonly Point[], ground: readonly Outline[], middle: Point): number {
-  const box = boundsOf(points)
-  const from = middleOf(box)
-  const goes = (scale: number) => scaled(points, from, middle, scale).every((point) => ground.some((ring) => isInside(point, ring)))
-  const reach = boundsOf(ground.flat())
-  const wide = Math.max(reach.maxX - reach.minX, reach.maxY - reach.minY)
-  const span = Math.max(box.maxX - box.minX, box.maxY - box.minY)
-  if (span === 0) return 1
-  let [low, high] = [0, (2 * wide) / span]
-  for (let i = 0; i < HALVINGS; i++) {
-    const half = (low + high) / 2
-    if (goes(half)) low = half
-    else high = half
+/** How far a way from a point stays within an outline, of the way’s own length; 0 where it does not begin in it. */
+function reachWithin(ring: Outline, [x, y]: Point, dx: number, dy: number): number {
+  let least = Infinity
+  let isIn = false
+  let a = ring[ring.length - 1] as Point
+  for (const b of ring) {
+    const [ox, oy] = [a[0] - x, a[1] - y]
+    const [ex, ey] = [b[0] - a[0], b[1] - a[1]]
+    const cross = dx * ey - dy * ex
+    if (cross !== 0) {
+      const along = (ox * ey - oy * ex) / cross
+      const across = (ox * dy - oy * dx) / cross
+      // each edge has its first end and not its last, so that a corner is crossed once
+      if (across >= 0 && across < 1 && along >= 0) {
+        isIn = !isIn
+        least = Math.min(least, along)
+      }
+    }
+    a = b
   }
-  return low
+  return isIn ? least : 0
+}
+
+/** The largest scale at which all points lie on the ground: each goes straight out from the middle, as far as it stays on it. */
+function largestScale(points: readonly Point[], ground: readonly Outline[], middle: Point): number {
+  const [fx, fy] = middleOf(boundsOf(points))
+  const scales = points
+    .filter(([x, y]) => x !== fx || y !== fy)
+    .map(([x, y]) => Math.max(...ground.map((ring) => reachWithin(ring, middle, x - fx, y - fy))))
+  return scales.length === 0 ? 1 : Math.min(...scales)
 }
 
 const dot = (at: Point, index: number, text: string, sizeMm: number): Unordered => ({
@@ -64,12 +74,15 @@ export function mapped(outer: Outline, map: PatternMap): Mapped | { readonly fau
   const points = map.points.map(({ x, y }): Point => [x, y])
   const middle = middleOf(boundsOf(ground.flat()))
   const mmPerUnit = largestScale(points, ground, middle)
+  if (mmPerUnit === 0) return { fault: 'the middle of the blank is not on its metal, or is too near an edge for a map' }
   const at = scaled(points, middleOf(boundsOf(points)), middle, mmPerUnit)
   const large = at.map((point, i) => dot(point, i, map.points[i]?.name ?? `point ${i}`, map.dotMm))
-  const small = map.links.flatMap(([a, b]) => {
-    const [p, q] = [at[a] as Point, at[b] as Point]
-    const lengthMm = Math.hypot(q[0] - p[0], q[1] - p[1])
-    const spaces = Math.max(1, Math.round(lengthMm / map.pitchMm))
+  const spacesOf = ([p, q]: readonly [Point, Point]) => Math.max(1, Math.round(Math.hypot(q[0] - p[0], q[1] - p[1]) / map.pitchMm))
+  const links = map.links.map(([a, b]) => [at[a] as Point, at[b] as Point] as const)
+  const many = tooMany(links.reduce((sum, link) => sum + spacesOf(link), points.length))
+  if (many) return { fault: many }
+  const small = links.flatMap(([p, q]) => {
+    const spaces = spacesOf([p, q])
     return Array.from({ length: spaces - 1 }, (_, k): Point => {
       const share = (k + 1) / spaces
       return [p[0] + share * (q[0] - p[0]), p[1] + share * (q[1] - p[1])]

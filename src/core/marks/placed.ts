@@ -28,6 +28,13 @@ export interface PlacedMark {
 /** A blow before it has its place among all. */
 export type Unordered = Omit<PlacedMark, 'order' | 'mark' | 'face'>
 
+/** More blows than this are nobody’s work for one mark. */
+const MOST_BLOWS = 5000
+
+/** Why so many blows are not planned; undefined where they are. */
+export const tooMany = (count: number): string | undefined =>
+  count > MOST_BLOWS ? `that would be ${count} blows, and ${MOST_BLOWS} are the most for one mark; a larger pitch is needed` : undefined
+
 const DEG = 180 / Math.PI
 /** Corners that a round mark is drawn with. */
 const ROUND = 24

@@ -1,6 +1,6 @@
 import { boundsOf, middleOf, type Outline, type Point } from '../geometry/point'
 import { chordOf, edgeRing, trackOf } from './line-track'
-import { placedAt, type Unordered } from './placed'
+import { placedAt, tooMany, type Unordered } from './placed'
 import type { Hallmark, Holes, Repeat } from './schema'
 import { straightTrack } from './track'
 
@@ -53,6 +53,8 @@ export function border(outer: Outline, mark: Repeat | Holes): Border | { readonl
   // what is a hair under a whole number of pitches is that number
   const count = mark.stampCount ?? Math.floor(track.lengthMm / (mark.pitchMm as number) + 1e-9)
   if (count < 1) return { fault: `the line is ${track.lengthMm.toFixed(2)} mm long and the pitch ${mark.pitchMm} mm: not one goes on it` }
+  const many = tooMany(count)
+  if (many) return { fault: many }
   const pitchMm = mark.pitchMm ?? track.lengthMm / count
   const marks = Array.from({ length: count }, (_, index): Unordered => {
     // a closed line has its first at the middle, an open one is centred

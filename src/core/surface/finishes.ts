@@ -46,13 +46,20 @@ export const FINISHES: Readonly<Record<FinishId, Finish>> = {
   'as-formed': { title: 'as formed', targetMicron: undefined, after: [], why: 'Nothing is taken off: burrs and sharp edges alone.' },
 }
 
+/** Finishes that take nothing off. */
+const GENTLE: readonly FinishId[] = ['as-formed', 'brush-glow', 'tumbled']
+
+/** Why a finish is not made on a metal; undefined where it may be. */
+export function finishRefusal(finish: FinishId, { behaviour, title }: Alloy): string | undefined {
+  return behaviour.finish === 'thin-layer' && !GENTLE.includes(finish)
+    ? `${title}: the wear layer is hundredths of a millimetre, and paper or compound goes through it. Clean and brush it only.`
+    : undefined
+}
+
 /** What a finish means for a metal, where it means something. */
-export function finishNotes(finish: FinishId, { behaviour, composition, title }: Alloy): readonly string[] {
+export function finishNotes(finish: FinishId, { composition }: Alloy): readonly string[] {
   const silver = /Ag (9\d|8\d)/.test(composition)
   return [
-    ...(behaviour.finish === 'thin-layer' && finish !== 'as-formed' && finish !== 'brush-glow'
-      ? [`${title}: the wear layer is hundredths of a millimetre, and paper or compound goes through it. Clean and brush it only.`]
-      : []),
     ...(finish === 'brush-glow' && silver ? ['A dry brass brush leaves brass on silver: plenty of soap and water.'] : []),
     ...(finish === 'mirror' && silver && /Cu/.test(composition)
       ? ['Fire stain shows as a grey shadow once it is bright: sand it away, or leave it satin.']

@@ -2,13 +2,18 @@ import type { Check } from '../forms/contract'
 import type { AlloyId } from '../metals'
 import { ALLOYS } from '../metals'
 import { PATINA_METALS, PATINAS } from '../tables/baths/bath-data'
-import type { PatinaAsked, PatinaId, Relief } from './schema'
+import { PATINA_IDS, type PatinaAsked, type PatinaId, type Relief } from './schema'
 
 /** A step of a colour run. */
 export interface ColourStep {
   readonly step: string
   readonly say: string
 }
+
+/** What each agent is called, as the table of patinas has it. */
+export const PATINA_TITLES = Object.fromEntries(
+  PATINA_IDS.map((id) => [id, PATINAS.find((patina) => patina.id === id)?.name ?? id]),
+) as Readonly<Record<PatinaId, string>>
 
 /** Which column of the table of patinas a metal has. */
 const COLUMN: Readonly<Record<AlloyId, keyof typeof PATINA_METALS>> = {
@@ -69,25 +74,25 @@ function makeUp(agent: PatinaId): readonly ColourStep[] {
 }
 
 function runsOf({ agent, runs = USUAL_RUNS[agent] }: PatinaAsked): readonly ColourStep[] {
-  const each = (of: string, steps: readonly ColourStep[]) =>
+  const each = (steps: readonly ColourStep[]) =>
     Array.from({ length: runs }, (_, i) =>
-      steps.map((one) => ({ ...one, step: runs > 1 ? `${one.step}, ${of} ${i + 1} of ${runs}` : one.step })),
+      steps.map((one) => ({ ...one, step: runs > 1 ? `${one.step}, ${i + 1} of ${runs}` : one.step })),
     ).flat()
   if (agent === 'heat-colour') return [{ step: 'warm it from below', say: 'Slowly, from the heavy end; stop a shade early, it runs on.' }]
   if (DIPPED.includes(agent))
-    return each('dip', [
+    return each([
       { step: 'dip', say: '2 to 10 seconds, warm piece; look: gold-brown, purple, blue, then grey-black.' },
       { step: 'rinse cold', say: 'Stops it where it is.' },
       { step: 'brush both faces', say: 'Soft brass brush and soap: what is loose comes off now, not later.' },
     ])
   if (agent === 'verdigris')
-    return each('spray', [
+    return each([
       { step: 'spray or dab', say: 'Thin; drops run into pale rings.' },
       { step: 'dry in the air', say: 'Hours to a day, damp and covered; look the next day.' },
     ])
   return GROWN.includes(agent)
     ? [{ step: 'hang in the fumes', say: 'Above the liquid, never in it, closed vessel, open air when it is opened; hours to days.' }]
-    : each('coat', [
+    : each([
         { step: 'wipe on', say: 'One even coat, degreased metal, gloves and extraction.' },
         { step: 'rinse', say: 'Cold, until the water is clear.' },
       ])
@@ -137,7 +142,7 @@ export const REJECTS: readonly { readonly looks: string; readonly from: string }
 export function patinaChecks({ agent, worn, relief, seal, runs }: PatinaAsked, alloy: AlloyId): Check[] {
   const works = patinaOn(agent, alloy)
   const { title } = ALLOYS[alloy]
-  const name = PATINAS.find(({ id }) => id === agent)?.name ?? agent
+  const name = PATINA_TITLES[agent]
   const checks: Check[] = []
   if (/^(no|rusts|corrodes)/.test(works))
     checks.push({

@@ -6,7 +6,7 @@ import { figureOf } from '../tables/figures'
 import { usable } from '../toolwall/tools'
 import { formatPlain } from '../units/format'
 import { derive, given, note, type WorkingLog, type WorkingStep } from '../working/derive'
-import { FINISHES, finishNotes } from './finishes'
+import { FINISHES, finishNotes, finishRefusal } from './finishes'
 import { climb, papersOf, type Rung, ratioChecks, scratchOf } from './ladder'
 import { laterChecks } from './later'
 import { AGENT_OF, type ColourStep, colourRun, patinaChecks, patinaOn, REJECTS } from './patina'
@@ -89,16 +89,12 @@ function planFace(face: FaceAsked, at: number, input: SurfaceInput, log: Working
   const reached = rungs.at(-1)?.micron ?? scratch.micron
   const isShort = target !== undefined && reached > target * 1.1
   const source = 'bench-practice' as const
+  const refusal = finishRefusal(face.finish, ALLOYS[input.alloy])
   const checks: Check[] = [
     ...ratioChecks(rungs, scratch.micron, input.figures),
+    ...(refusal ? [{ level: 'stop', code: 'thin-layer', field: `faces.${at}.finish`, source, message: refusal } satisfies Check] : []),
     ...finishNotes(face.finish, ALLOYS[input.alloy]).map(
-      (message): Check => ({
-        level: isThin ? 'stop' : 'note',
-        code: isThin ? 'thin-layer' : 'finish-on-this-metal',
-        field: `faces.${at}.finish`,
-        source,
-        message,
-      }),
+      (message): Check => ({ level: 'note', code: 'finish-on-this-metal', field: `faces.${at}.finish`, source, message }),
     ),
     ...(isShort
       ? [
@@ -120,7 +116,7 @@ function planFace(face: FaceAsked, at: number, input: SurfaceInput, log: Working
       face: face.name,
       finish: finish.title,
       ladder,
-      after: isThin ? ['soft brush, soap and water'] : finish.after,
+      after: refusal ? ['soft brush, soap and water'] : finish.after,
       stopsAt: rungs.at(-1)?.name ?? 'no paper',
       why: isThin ? 'A thin wear layer is not sanded.' : finish.why,
       ...(minutes === undefined ? {} : { minutes }),

@@ -1,5 +1,5 @@
 import { runTask } from '../long/run-task'
-import { problem, respond, withBytes } from './answer'
+import { problem, respond } from './answer'
 
 /** Types of what is drawn; all else is taken for a picture. */
 const DRAWN = /svg|dxf|^text\//
@@ -16,12 +16,9 @@ function optionsOf(asked: URLSearchParams): Record<string, unknown> {
 const SECONDS = 60
 
 /** The outline of what lies on the measuring card of the photograph that is the body, or of the SVG or DXF that it is. */
-export function outlineOfBody(request: Request): Promise<Response> {
-  return withBytes(request, async (bytes) => {
-    if (bytes.byteLength === 0)
-      return problem(400, 'no-picture', 'the body is empty; send the photograph or the drawing itself as the body')
-    const isDrawing = DRAWN.test(request.headers.get('content-type') ?? '')
-    const options = optionsOf(new URL(request.url).searchParams)
-    return respond(await runTask('outline', { bytes, isDrawing, options }, { seconds: SECONDS, signal: request.signal }))
-  })
+export async function outlineOfBody(request: Request, bytes: Uint8Array): Promise<Response> {
+  if (bytes.byteLength === 0) return problem(400, 'no-picture', 'the body is empty; send the photograph or the drawing itself as the body')
+  const isDrawing = DRAWN.test(request.headers.get('content-type') ?? '')
+  const options = optionsOf(new URL(request.url).searchParams)
+  return respond(await runTask('outline', { bytes, isDrawing, options }, { seconds: SECONDS, signal: request.signal }))
 }

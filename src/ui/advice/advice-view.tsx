@@ -16,6 +16,7 @@ import { PALETTE } from '../theme/palette'
 import { AdviceAnswer, PickList } from './advice-card'
 import { FacesPicture } from './faces-picture'
 import { LadderPicture } from './ladder-picture'
+import { StepsPicture } from './steps-picture'
 
 const column = { px: 2.25, py: 1.5, overflowY: 'auto', minHeight: 0 } as const
 const STEEL = { face: '#d7dcdc', edge: '#4f5c60' }
@@ -31,6 +32,7 @@ function Picture({ advice }: { readonly advice: Advice }) {
           ))
         : null}
       {picture.kind === 'ladder' ? <LadderPicture ladder={picture.ladder} height={Math.max(300, height)} /> : null}
+      {picture.kind === 'steps' ? <StepsPicture steps={picture.steps} /> : null}
       {picture.kind === 'faces' ? <FacesPicture faces={picture.faces} /> : null}
     </Box>
   )

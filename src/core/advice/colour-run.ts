@@ -1,0 +1,60 @@
+import * as z from 'zod'
+import { benchChemistry } from '../chemistry/forbidden'
+import { ALLOY_IDS, ALLOY_TITLES, ALLOYS } from '../metals'
+import { AGENT_OF, colourRun, PATINA_TITLES, patinaChecks, patinaOn, REJECTS } from '../surface/patina'
+import { choice } from '../units/fields'
+import { benchFields, defineAdviser } from './define-adviser'
+
+const RUNS = { usual: 'as usual', one: '1', two: '2', three: '3', four: '4', five: '5', six: '6' } as const
+const YES_NO = { no: 'no', yes: 'yes' } as const
+
+const input = z.strictObject({
+  alloy: choice(
+    'Metal',
+    Object.fromEntries(ALLOY_IDS.map((id) => [id, ALLOY_TITLES[id]])) as Record<(typeof ALLOY_IDS)[number], string>,
+  ).default('copper-c110'),
+  agent: choice('Colour with', PATINA_TITLES).default('sulphurated-potash'),
+  runs: choice('Dips or sprays', RUNS).default('usual'),
+  relief: choice('Relieve with', {
+    pumice: 'pumice',
+    'steel-wool': 'steel wool 0000',
+    pad: 'fine pad',
+    'brass-brush': 'brass brush',
+    tumble: 'short tumble',
+    none: 'nothing',
+  }).default('pumice'),
+  seal: choice('Seal', { wax: 'wax', lacquer: 'lacquer', none: 'none' }).default('wax'),
+  worn: choice('Worn on the skin', YES_NO).default('no'),
+  pickle: choice('Pickle on the same bench', YES_NO).default('no'),
+  ...benchFields(),
+})
+
+export const colourRunAdviser = defineAdviser({
+  id: 'colour-run',
+  title: 'Colour, from clean to sealed',
+  question: 'Does it take, and how is it run?',
+  input,
+  example: { alloy: 'copper-c110', agent: 'sulphurated-potash' },
+  advise: ({ alloy, agent, runs, relief, seal, worn, pickle }) => {
+    const asked = {
+      agent,
+      relief,
+      reliefIsWet: true,
+      seal,
+      worn: worn === 'yes',
+      ...(runs === 'usual' ? {} : { runs: Number(RUNS[runs]) }),
+    }
+    const takes = patinaOn(agent, alloy)
+    const steps = colourRun(asked)
+    const own = AGENT_OF[agent]
+    return {
+      answer: `${PATINA_TITLES[agent]} on ${ALLOYS[alloy].title.toLowerCase()}: ${takes}`,
+      reason: `Put back, and why: ${REJECTS.map(({ looks, from }) => `${looks} – ${from}`).join('; ')}.`,
+      picks: [],
+      missing: null,
+      checks: [...(own ? benchChemistry([own, ...(pickle === 'yes' ? (['pickle'] as const) : [])]) : []), ...patinaChecks(asked, alloy)],
+      working: [],
+      picture: { kind: 'steps', steps },
+    }
+  },
+})
