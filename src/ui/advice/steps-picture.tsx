@@ -6,7 +6,7 @@ import { PALETTE } from '../theme/palette'
 /** Steps one after another on a line, each with how it is done: what repeats stands closer together. */
 export function StepsPicture({ steps }: { readonly steps: readonly { readonly step: string; readonly say: string }[] }) {
   return (
-    <Box component="ol" aria-label="Steps" sx={{ listStyle: 'none', m: 0, p: 0, height: '100%', overflowY: 'auto' }}>
+    <Box component="ol" aria-label="Steps" tabIndex={0} sx={{ listStyle: 'none', m: 0, p: 0, height: '100%', overflowY: 'auto' }}>
       {steps.map(({ step, say }, i) => (
         <Box
           component="li"
