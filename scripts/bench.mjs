@@ -23,6 +23,16 @@ function report(what, ms, limit) {
   process.stdout.write(`${what.padEnd(58)} ${ms.toFixed(0).padStart(6)} ms   (asked: under ${limit})\n`)
 }
 
+/** The median of ten runs, warm. */
+function timed(what, run, limit) {
+  const times = Array.from({ length: 15 }, () => {
+    const began = performance.now()
+    run()
+    return performance.now() - began
+  })
+  report(what, median(times.slice(5)), limit)
+}
+
 function timeCommand() {
   const input = JSON.stringify({ insideDiameterMm: 'US 7', thicknessMm: '18 ga', alloy: 'sterling-925' })
   const times = Array.from({ length: 9 }, () => {
@@ -120,14 +130,6 @@ async function timeBlanks() {
     export { sawPlan, sawPlanInput } from './src/core/sawing'
     export { etchPlan, etchInput } from './src/core/etching'
     export { circleOutline } from './src/core/geometry'`)
-  const timed = (what, run, limit) => {
-    const times = Array.from({ length: 15 }, () => {
-      const began = performance.now()
-      run()
-      return performance.now() - began
-    })
-    report(what, median(times.slice(5)), limit)
-  }
   const outer = circleOutline(90)
   const row = (text, radiusMm) => ({ kind: 'letters', text, heightMm: 2, line: { kind: 'circle', radiusMm } })
   const words = marksInput.parse({ outer, marks: Array.from({ length: 8 }, (_, i) => row('NIGHTMAIL'.repeat(6).slice(0, 50), 80 - 4 * i)) })
@@ -222,14 +224,6 @@ async function timeMetal() {
     rings,
     stages: punches.map((punchMm) => ({ punchMm, annealBefore: false })),
   })
-  const timed = (what, run, limit) => {
-    const times = Array.from({ length: 15 }, () => {
-      const began = performance.now()
-      run()
-      return performance.now() - began
-    })
-    report(what, median(times.slice(5)), limit)
-  }
   const punches = [46, 38, 32, 26]
   timed('a dome while it is dragged, 20 rings, 4 punches', () => dap(dome(20, punches)), 30)
   timed('a dome let go, 80 rings, 8 punches', () => dap(dome(80, [54, 46, 40, 36, 32, 29, 27, 26])), 500)

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { benchChemistry } from '../chemistry/forbidden'
-import { ALLOY_IDS, ALLOY_TITLES, ALLOYS } from '../metals'
+import { ALLOY_TITLES, ALLOYS } from '../metals'
 import { AGENT_OF, colourRun, PATINA_TITLES, patinaChecks, patinaOn, REJECTS } from '../surface/patina'
 import { choice } from '../units/fields'
 import { benchFields, defineAdviser } from './define-adviser'
@@ -9,10 +9,7 @@ const RUNS = { usual: 'as usual', one: '1', two: '2', three: '3', four: '4', fiv
 const YES_NO = { no: 'no', yes: 'yes' } as const
 
 const input = z.strictObject({
-  alloy: choice(
-    'Metal',
-    Object.fromEntries(ALLOY_IDS.map((id) => [id, ALLOY_TITLES[id]])) as Record<(typeof ALLOY_IDS)[number], string>,
-  ).default('copper-c110'),
+  alloy: choice('Metal', ALLOY_TITLES).default('copper-c110'),
   agent: choice('Colour with', PATINA_TITLES).default('sulphurated-potash'),
   runs: choice('Dips or sprays', RUNS).default('usual'),
   relief: choice('Relieve with', {
@@ -49,7 +46,7 @@ export const colourRunAdviser = defineAdviser({
     const own = AGENT_OF[agent]
     return {
       answer: `${PATINA_TITLES[agent]} on ${ALLOYS[alloy].title.toLowerCase()}: ${takes}`,
-      reason: `Put back, and why: ${REJECTS.map(({ looks, from }) => `${looks} – ${from}`).join('; ')}.`,
+      reason: `Dips and times are common practice. Put back, and why: ${REJECTS.map(({ looks, from }) => `${looks} – ${from}`).join('; ')}.`,
       picks: [],
       missing: null,
       checks: [...(own ? benchChemistry([own, ...(pickle === 'yes' ? (['pickle'] as const) : [])]) : []), ...patinaChecks(asked, alloy)],

@@ -4,7 +4,7 @@ import { perimeterMm } from '../geometry/outline'
 import type { Outline } from '../geometry/point'
 import { ALLOYS, type AlloyId } from '../metals'
 import { figureOf } from '../tables/figures'
-import { formatPlain } from '../units/format'
+import { capitalised, formatPlain } from '../units/format'
 import { derive, given, note, type WorkingLog, type WorkingStep } from '../working/derive'
 import { artworkOn } from './artwork'
 import { refusal } from './baths'
@@ -153,7 +153,7 @@ export function etchPlan(input: EtchInput): EtchAnswer {
     note: '0.5 to 1 of the depth, by bath and movement (low)',
   })
   const artwork = artworkOn(input, undercutMm)
-  if ('fault' in artwork) return refused(input, `${artwork.fault.charAt(0).toUpperCase()}${artwork.fault.slice(1)}.`)
+  if ('fault' in artwork) return refused(input, `${capitalised(artwork.fault)}.`)
   if (artwork.bareMm2 <= 0) return refused(input, 'The artwork covers the whole blank: nothing would be etched. Dark is what stays.')
   const areaMm2 = areaOf(input, artwork.bareMm2, log)
   const currentA = currentFor(input, areaMm2, log)

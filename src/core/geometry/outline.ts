@@ -62,10 +62,10 @@ export function rectangleOutline(widthMm: number, heightMm: number): Outline {
   ]
 }
 
-/** An ellipse about the origin by its half axes, as an outline of 240 points. */
-export function ellipseOutline(halfLengthMm: number, halfWidthMm: number): Outline {
-  return Array.from({ length: 240 }, (_, i): Point => {
-    const angle = (i * Math.PI) / 120
+/** An ellipse about the origin by its half axes, as an outline of so many points. */
+export function ellipseOutline(halfLengthMm: number, halfWidthMm: number, points = 240): Outline {
+  return Array.from({ length: points }, (_, i): Point => {
+    const angle = (2 * i * Math.PI) / points
     return [halfLengthMm * Math.cos(angle), halfWidthMm * Math.sin(angle)]
   })
 }

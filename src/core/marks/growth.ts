@@ -7,15 +7,8 @@ import type { PlacedMark } from './placed'
 const STRUCK = { letter: 0.3, stamp: 0.4, hallmark: 0.4, dot: 0.785, hole: 0 } as const
 const [DEPTH_MM, DEEPEST_SHARE, WEDGE] = [0.3, 0.4, 0.5]
 
-/** What the blows do to the blank as a whole: metal pushed aside makes it longer and wider, and it warps. */
-export interface MarkGrowth {
-  /** Of each length of the blank, %. */
-  readonly growsPercent: number
-  readonly warps: boolean
-}
-
 /**
- * How much a blank grows by its marks: the metal they displace goes half into length and half into width. An estimate to within a factor of two;
+ * How much a blank grows by its marks, % of each length: the metal they displace goes half into length and half into width. An estimate to within a factor of two;
  * undefined where the thickness is not known.
  */
 export function markGrowth(
@@ -23,10 +16,10 @@ export function markGrowth(
   blank: { readonly outer: Outline; readonly holes: readonly Outline[] },
   thicknessMm: number | undefined,
   log: WorkingLog,
-): MarkGrowth | undefined {
+): number | undefined {
   if (thicknessMm === undefined || marks.length === 0) return undefined
   const struckMm2 = marks.reduce((sum, { kind, widthMm, heightMm }) => sum + STRUCK[kind] * widthMm * heightMm, 0)
-  const growsPercent = derive(log, {
+  return derive(log, {
     label: 'The blank grows by about',
     formula: '100·w·A·d / (2·B·t)',
     given: [
@@ -40,5 +33,4 @@ export function markGrowth(
     source: 'house-default',
     note: 'to within a factor of two; measure after the stamping where a size must be held',
   })
-  return { growsPercent, warps: true }
 }

@@ -107,7 +107,7 @@ export function letters(outer: Outline, lettering: Lettering, widths: Widths): L
   return { rows }
 }
 
-/** The room that a text needs, with a letter’s height clear at each end of an open line. */
+/** Whether every row is no longer than its line. */
 const isRoomy = ({ rows }: { readonly rows: readonly Row[] }) => rows.every(({ lengthMm, roomMm }) => lengthMm <= roomMm)
 
 /** The largest height at which a text goes on its line, mm; the widths grow with it. Undefined where none of half a millimetre or more does. */

@@ -1,12 +1,14 @@
 import { offsetOutline } from '../geometry/clip'
-import { perimeterMm, signedAreaMm2 } from '../geometry/outline'
+import { ellipseOutline, perimeterMm, signedAreaMm2 } from '../geometry/outline'
 import { boundsOf, middleOf, type Outline, type Point } from '../geometry/point'
-import { ellipseTrackPoints } from './ellipse'
 import type { MarkLine } from './schema'
 import { begunAt, circleTrack, nearestAlong, outlineTrack, straightTrack, type Track } from './track'
 
 /** What marks are set along on a blank, its middle being the middle of the line; or why there is no such line. */
 export type LineTrack = { readonly track: Track } | { readonly fault: string }
+
+/** So many points that the runs between them are the edge of an ellipse to a hundred-thousandth. */
+const ELLIPSE_POINTS = 4096
 
 const RAD = Math.PI / 180
 
@@ -54,12 +56,10 @@ export function trackOf(outer: Outline, line: MarkLine | undefined): LineTrack {
   if (line?.kind === 'edge') return edgeTrack(outer, line)
   if (line?.kind === 'ellipse') {
     const [x, y] = line.centre ?? middle
-    const ring = ellipseTrackPoints(line.halfLengthMm, line.halfWidthMm).map(([px, py]): Point => [px + x, py + y])
-    const far = Math.max(line.halfLengthMm, line.halfWidthMm)
+    const ring = ellipseOutline(line.halfLengthMm, line.halfWidthMm, ELLIPSE_POINTS).map(([px, py]): Point => [px + x, py + y])
     const towards = line.middleDeg * RAD
     // where the ray from the centre meets the ellipse
-    const scale = 1 / Math.hypot(Math.cos(towards) / line.halfLengthMm, Math.sin(towards) / line.halfWidthMm)
-    const reach = Number.isFinite(scale) ? scale : far
+    const reach = 1 / Math.hypot(Math.cos(towards) / line.halfLengthMm, Math.sin(towards) / line.halfWidthMm)
     return { track: aroundTrack(ring, [x + reach * Math.cos(towards), y + reach * Math.sin(towards)], line.facing) }
   }
   const [at, angleRad] = [line?.at ?? middle, (line?.angleDeg ?? 0) * RAD]

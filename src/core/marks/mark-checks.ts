@@ -1,21 +1,20 @@
 import type { Check } from '../forms/contract'
+import type { Region } from '../geometry/clip'
 import { isInside, pointToOutlineMm } from '../geometry/distance'
-import { boundsOf, type Outline, type Point } from '../geometry/point'
+import { boundsOf, type Point } from '../geometry/point'
 import { figureOf, type OwnFigures } from '../tables/figures'
-import { formatPlain } from '../units/format'
-import { nearMarks } from './near-marks'
+import { capitalised, formatPlain } from '../units/format'
+import { type NearMarks, nearMarks } from './near-marks'
 import { footprint, isRound, type PlacedMark } from './placed'
 
 /** A face as it is seen: its outline and windows. */
-export interface Face {
-  readonly outer: Outline
-  readonly holes: readonly Outline[]
-}
+export type Face = Region
+
+/** The pair with the least metal between. */
+const nearestOf = (near: readonly NearMarks[]): NearMarks | undefined =>
+  near.reduce<NearMarks | undefined>((best, pair) => (best && best.apartMm <= pair.apartMm ? best : pair), undefined)
 
 const mm = (value: number) => ({ value, unit: 'mm' as const })
-
-/** A sentence with its first letter large. */
-const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 
 const nameOf = ({ kind, text, index }: PlacedMark) =>
   kind === 'letter' ? `the ${text} (no. ${index + 1})` : kind === 'dot' ? `the dot at ${text}` : `${text}, no. ${index + 1}`
@@ -65,7 +64,7 @@ function edgeChecks(marks: readonly PlacedMark[], face: (mark: PlacedMark) => Fa
             actual: mm(nearest.edge),
             limit: mm(leastMm),
             source: 'house-default',
-            message: `${sentence(nameOf(nearest.mark))} is ${formatPlain(nearest.edge, 2)} mm from an edge: under ${formatPlain(leastMm)} mm the edge bulges out.`,
+            message: `${capitalised(nameOf(nearest.mark))} is ${formatPlain(nearest.edge, 2)} mm from an edge: under ${formatPlain(leastMm)} mm the edge bulges out.`,
           } satisfies Check,
         ]
       : []),
@@ -85,13 +84,10 @@ function doubleChecks(marks: readonly PlacedMark[], figures: OwnFigures): Check[
         code: 'double-strike',
         actual: { value: double.length, unit: 'count' },
         source: 'closed-form',
-        message: `${sentence(nameOf(one.first))} and ${nameOf(one.second)} run into each other${double.length > 1 ? `, and ${double.length - 1} more pairs` : ''}: the second blow would strike the first mark.`,
+        message: `${capitalised(nameOf(one.first))} and ${nameOf(one.second)} run into each other${double.length > 1 ? `, and ${double.length - 1} more pairs` : ''}: the second blow would strike the first mark.`,
       },
     ]
-  const nearest = near.reduce<(typeof near)[number] | undefined>(
-    (best, pair) => (best && best.apartMm <= pair.apartMm ? best : pair),
-    undefined,
-  )
+  const nearest = nearestOf(near)
   return nearest
     ? [
         {
@@ -114,10 +110,7 @@ function webChecks(marks: readonly PlacedMark[]): Check[] {
     marks.filter(({ kind }) => kind === 'hole'),
     LEAST_WEB_MM,
   )
-  const nearest = near.reduce<(typeof near)[number] | undefined>(
-    (best, pair) => (best && best.apartMm <= pair.apartMm ? best : pair),
-    undefined,
-  )
+  const nearest = nearestOf(near)
   return nearest
     ? [
         {

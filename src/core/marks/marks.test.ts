@@ -18,13 +18,13 @@ describe('a line of letters', () => {
     expect(answer.lines[0]?.lengthMm).toBeCloseTo(2 * (6 * 0.9 + 2 * 0.5 + 1.15 + 0.6), 9)
   })
   it('is struck from the middle outwards', () => {
-    const away = answer.marks.map(({ fromMiddleMm }) => Math.abs(fromMiddleMm))
+    const away = answer.marks.map(({ fromMiddleMm = 0 }) => Math.abs(fromMiddleMm))
     expect(Math.abs((away[0] as number) - Math.min(...away))).toBeLessThan(1.2)
     expect(answer.marks.map(({ index }) => index).sort((a, b) => a - b)).toEqual([0, 1, 2, 3, 4, 6, 7, 8, 9])
     expect(away.at(-1)).toBe(Math.max(...away))
   })
   it('stands in the middle of the blank, and says how far each is from its end', () => {
-    for (const { x, y, fromStartMm, turnDeg } of answer.marks) {
+    for (const { x, y, fromStartMm = 0, turnDeg } of answer.marks) {
       expect(x).toBeCloseTo(fromStartMm, 9)
       expect(y).toBeCloseTo(3, 9)
       expect(turnDeg).toBe(0)
@@ -73,7 +73,7 @@ describe('letters along a curve', () => {
     const outer = circleOutline(15)
     const line = { kind: 'circle', radiusMm: 11, middleDeg: 90, facing }
     const { marks } = plan({ outer, marks: [{ kind: 'letters', text: 'SIGNALS', heightMm: 2, line }] })
-    for (const { x, y, turnDeg, fromMiddleMm } of marks) {
+    for (const { x, y, turnDeg, fromMiddleMm = 0 } of marks) {
       const angle = Math.PI / 2 - (way * fromMiddleMm) / 11
       expect(Math.hypot(x - 11 * Math.cos(angle), y - 11 * Math.sin(angle))).toBeLessThan(1e-9)
       const top = [-Math.sin((turnDeg * Math.PI) / 180), Math.cos((turnDeg * Math.PI) / 180)] as const
@@ -83,7 +83,7 @@ describe('letters along a curve', () => {
   it('on an ellipse, are apart by its arc (Simpson over the parameter)', () => {
     const line = { kind: 'ellipse', halfLengthMm: 20, halfWidthMm: 11, middleDeg: 90 }
     const { marks } = plan({ outer: ellipseOutline(24, 15), marks: [{ kind: 'letters', text: 'ROYAL MAIL TRAIN', heightMm: 2, line }] })
-    const ordered = [...marks].sort((a, b) => a.fromMiddleMm - b.fromMiddleMm)
+    const ordered = [...marks].sort((a, b) => (a.fromMiddleMm ?? 0) - (b.fromMiddleMm ?? 0))
     const [first, last] = [ordered[0], ordered.at(-1)] as const
     const parameter = ({ x, y }: { x: number; y: number }) => Math.atan2(y / 11, x / 20)
     const [from, to] = [parameter(last as never), parameter(first as never)]
@@ -224,11 +224,10 @@ describe('a mark on the back', () => {
 })
 
 describe('growth', () => {
-  it('follows from what the marks displace, and warps', () => {
+  it('follows from what the marks displace', () => {
     const answer = plan({ outer: rectangleOutline(30, 20), thicknessMm: 0.8, marks: [{ kind: 'letters', text: 'MAIL', heightMm: 3 }] })
     const struck = answer.marks.reduce((sum, { widthMm, heightMm }) => sum + 0.3 * widthMm * heightMm, 0)
-    expect(answer.growth?.growsPercent).toBeCloseTo((100 * 0.5 * struck * 0.3) / (2 * 600 * 0.8), 9)
-    expect(answer.growth?.warps).toBe(true)
+    expect(answer.growsPercent).toBeCloseTo((100 * 0.5 * struck * 0.3) / (2 * 600 * 0.8), 9)
   })
 })
 

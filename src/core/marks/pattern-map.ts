@@ -61,8 +61,6 @@ const dot = (at: Point, index: number, text: string, sizeMm: number): Unordered 
   turnDeg: 0,
   widthMm: sizeMm,
   heightMm: sizeMm,
-  fromMiddleMm: 0,
-  fromStartMm: 0,
 })
 
 /** Points and links scaled to the blank, upright as they were given: large dots at the points, small ones shared out evenly along each link. */

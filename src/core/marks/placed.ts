@@ -20,9 +20,9 @@ export interface PlacedMark {
   readonly heightMm: number
   /** The how-manieth blow of all. */
   readonly order: number
-  /** Along its line from the line’s middle, and from where the line begins, mm. */
-  readonly fromMiddleMm: number
-  readonly fromStartMm: number
+  /** Along its line from the line’s middle, and from where the line begins, mm; none where it is on no line. */
+  readonly fromMiddleMm?: number
+  readonly fromStartMm?: number
 }
 
 /** A blow before it has its place among all. */

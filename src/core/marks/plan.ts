@@ -2,10 +2,10 @@ import type { Check } from '../forms/contract'
 import { centreFromChords } from '../geometry/centre'
 import { signedAreaMm2 } from '../geometry/outline'
 import { boundsOf, type Outline, type Point } from '../geometry/point'
-import { formatPlain } from '../units/format'
+import { capitalised, formatPlain } from '../units/format'
 import { derive, given, note, type WorkingLog, type WorkingStep } from '../working/derive'
 import { type FormedMark, formedFace, formedMark } from './formed'
-import { type MarkGrowth, markGrowth } from './growth'
+import { markGrowth } from './growth'
 import { letters, setOf } from './lettering'
 import { type Face, placeChecks } from './mark-checks'
 import { mapped } from './pattern-map'
@@ -30,7 +30,8 @@ export interface MarksAnswer {
   /** Every blow in the order in which they are struck. */
   readonly marks: readonly PlacedMark[]
   readonly lines: readonly MarkLineAnswer[]
-  readonly growth?: MarkGrowth
+  /** By how much the blank grows, % of each length, to within a factor of two. */
+  readonly growsPercent?: number
   /** Each blow’s mark once the blank is formed, in the same order. */
   readonly formed?: readonly FormedMark[]
   /** The centre found from points or chords of an edge, and the radius to each of their ends. */
@@ -57,7 +58,7 @@ interface Laid {
 const faulty = (message: string): Laid => ({
   blows: [],
   lines: [],
-  checks: [{ level: 'stop', code: 'no-line', source: 'closed-form', message: `${message.charAt(0).toUpperCase()}${message.slice(1)}.` }],
+  checks: [{ level: 'stop', code: 'no-line', source: 'closed-form', message: `${capitalised(message)}.` }],
 })
 
 function layLetters(mark: Extract<Mark, { kind: 'letters' }>, face: Face, input: MarksInput, log: WorkingLog): Laid {
@@ -144,7 +145,7 @@ function lay(mark: Mark, face: Face, input: MarksInput, log: WorkingLog): Laid {
       const blows = hallmarks(face.outer, mark)
       const first = blows[0] as Unordered
       const last = blows[blows.length - 1] as Unordered
-      const lengthMm = last.fromStartMm + last.widthMm / 2 - first.fromStartMm + first.widthMm / 2
+      const lengthMm = Math.hypot(last.x - first.x, last.y - first.y) + (first.widthMm + last.widthMm) / 2
       return { blows, lines: [{ text: mark.id ?? 'hallmark', count: blows.length, lengthMm }], checks: [] }
     }
     case 'stamp':
@@ -159,8 +160,6 @@ function lay(mark: Mark, face: Face, input: MarksInput, log: WorkingLog): Laid {
             turnDeg: mark.angleDeg,
             widthMm: mark.widthMm,
             heightMm: mark.heightMm ?? mark.widthMm,
-            fromMiddleMm: 0,
-            fromStartMm: 0,
           },
         ],
         lines: [],
@@ -193,7 +192,7 @@ function formedMarks(
             code: 'not-followed',
             field: 'after',
             source: 'closed-form',
-            message: `${way.fault.charAt(0).toUpperCase()}${way.fault.slice(1)}.`,
+            message: `${capitalised(way.fault)}.`,
           },
         ],
       }
@@ -270,11 +269,11 @@ export function markPlan(input: MarksInput): MarksAnswer {
     .map((blow, i): PlacedMark => ({ ...blow, order: i + 1 }))
   const centre = centreOf(input, log)
   const formed = formedMarks(input, marks, faces)
-  const growth = markGrowth(marks, input, input.thicknessMm, log)
+  const growsPercent = markGrowth(marks, input, input.thicknessMm, log)
   return {
     marks,
     lines: laid.flatMap(({ lines }, mark) => lines.map((line) => ({ mark, ...line }))),
-    ...(growth ? { growth } : {}),
+    ...(growsPercent === undefined ? {} : { growsPercent }),
     ...(formed.found ? { formed: formed.found } : {}),
     ...(centre.found ? { centre: centre.found } : {}),
     checks: [

@@ -35,7 +35,7 @@ function byAngle(outer: Outline, insetMm: number, count: number, item: Item): Bo
     const chord = chordOf(ring, middle, angleRad)
     if (!chord) return { fault: 'the middle of the blank is not on its metal: it has no division by angle' }
     const at: Point = [middle[0] + chord[1] * Math.cos(angleRad), middle[1] + chord[1] * Math.sin(angleRad)]
-    marks.push(placedAt({ at, angleRad: angleRad - Math.PI / 2 }, { ...item, index, fromMiddleMm: 0, fromStartMm: 0 }))
+    marks.push(placedAt({ at, angleRad: angleRad - Math.PI / 2 }, { ...item, index }))
   }
   return { marks, pitchMm: 0, leftOverMm: 0 }
 }

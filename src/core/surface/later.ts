@@ -1,4 +1,5 @@
 import type { Check } from '../forms/contract'
+import { capitalised } from '../units/format'
 import type { Later, SurfaceInput } from './schema'
 
 /** What a later step does to a colour, and to a finished face (common practice). */
@@ -33,7 +34,7 @@ export function laterChecks({ later, patina, order }: Pick<SurfaceInput, 'later'
     const what = spoiled(step, patina !== undefined, step === 'tumble' && order === 'patina-first')
     if (!what) return []
     const level = patina && ENDS_COLOUR.includes(step) ? 'stop' : WANTS_CARE.includes(step) ? 'note' : 'warn'
-    const name = step.replace('-', ' ').replace(/^./, (letter) => letter.toUpperCase())
+    const name = capitalised(step.replace('-', ' '))
     return [
       {
         level,

@@ -50,3 +50,6 @@ export function formatMoney(amount: number, currency: string): string {
 export function formatBoth(lengthMm: number): string {
   return `${formatPlain(lengthMm, 3)} mm, ${mmToInch(lengthMm).toFixed(4)} in`
 }
+
+/** A text with its first letter large: "copper: yes" is "Copper: yes". */
+export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

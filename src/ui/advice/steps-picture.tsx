@@ -1,6 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import { capitalised } from '@/core/units'
 import { PALETTE } from '../theme/palette'
 
 /** Steps one after another on a line, each with how it is done: what repeats stands closer together. */
@@ -35,7 +36,7 @@ export function StepsPicture({ steps }: { readonly steps: readonly { readonly st
             {i < steps.length - 1 ? <Box sx={{ flex: 1, width: 2, bgcolor: PALETTE.hairline, minHeight: 10 }} /> : null}
           </Box>
           <Box sx={{ pb: 1.25 }}>
-            <Typography sx={{ fontWeight: 700, lineHeight: '26px' }}>{step.charAt(0).toUpperCase() + step.slice(1)}</Typography>
+            <Typography sx={{ fontWeight: 700, lineHeight: '26px' }}>{capitalised(step)}</Typography>
             <Typography variant="body2">{say}</Typography>
           </Box>
         </Box>

@@ -18,10 +18,10 @@ const SIGNS: Readonly<Record<Check['level'], { readonly sign: string; readonly c
 
 const ORDER: readonly Check['level'][] = ['stop', 'warn', 'ok', 'note']
 
-export function CheckList({ checks }: { readonly checks: readonly Check[] }) {
+export function CheckList({ checks, label }: { readonly checks: readonly Check[]; readonly label?: string }) {
   const sorted = [...checks].sort((a, b) => ORDER.indexOf(a.level) - ORDER.indexOf(b.level))
   return (
-    <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+    <Box component="ul" aria-label={label} sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {sorted.map((check) => {
         const { sign, colour, word } = SIGNS[check.level]
         return (

@@ -8,7 +8,7 @@ import { BATHS, type EtchAnswer, type EtchBath, type EtchChoices, type Resist } 
 import { formatPlain } from '@/core/units'
 import { colourOf } from '../drawing/metal-colour'
 import { useSize } from '../drawing/use-size'
-import { WorkingSteps } from '../forms/answer-column'
+import { CheckList, WorkingSteps } from '../forms/answer-column'
 import { SheetAndPanel } from '../layout/sheet-and-panel'
 import { ChoiceField } from '../shared/choice-field'
 import { useWorkshop } from '../shared/workshop-context'
@@ -16,7 +16,6 @@ import { PALETTE } from '../theme/palette'
 import { AmountField } from './amount-field'
 import { ArtworkFile } from './artwork-file'
 import { EtchDrawing } from './etch-drawing'
-import { MarkChecks } from './mark-results'
 import type { ViewProps } from './struck-view'
 
 const RESISTS: Readonly<Record<Resist, string>> = {
@@ -39,6 +38,9 @@ const firstEtch = (thicknessMm: number): EtchChoices => ({
   bath: 'copper-sulphate',
   gapMm: 12,
 })
+
+/** A finest line under this is none that was said, mm. */
+const LEAST_LINE_MM = 0.01
 
 interface FieldsProps {
   readonly etch: EtchChoices
@@ -103,10 +105,10 @@ function EtchFields({ etch, thicknessMm, onChange }: FieldsProps) {
       <AmountField label="Between the plates" value={etch.gapMm} min={0.5} max={500} onChange={(gapMm) => onChange({ ...etch, gapMm })} />
       <AmountField
         label="Finest line drawn"
-        value={etch.finestMm ?? 0.5}
-        min={0.01}
+        value={etch.finestMm ?? 0}
+        min={0}
         max={50}
-        onChange={(finestMm) => onChange({ ...etch, finestMm })}
+        onChange={(mm) => onChange({ ...etch, finestMm: mm >= LEAST_LINE_MM ? mm : undefined })}
       />
     </>
   )
@@ -179,7 +181,7 @@ export function EtchedView({ piece, hand, top, foot }: ViewProps) {
       {etch ? (
         <>
           {etched ? <EtchFigures answer={etched} /> : null}
-          {etched ? <MarkChecks checks={etched.checks} /> : null}
+          {etched ? <CheckList checks={etched.checks} label="What to look at" /> : null}
           <ArtworkFile etch={etch} outer={part.outer} onChange={hand.changeEtch} />
           <EtchFields key={part.part} etch={etch} thicknessMm={part.thicknessMm} onChange={hand.changeEtch} />
           {etch.dark.length > 0 ? (

@@ -1,36 +1,10 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import { boundsOf, type Outline } from '@/core/geometry'
 import type { MarksAnswer, PlacedMark } from '@/core/marks'
 import { formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
-
-const LEVEL_WORDS = { stop: 'Stop', warn: 'Careful', note: 'Note', ok: 'Good' } as const
-
-/** What stands against the marks, the worst first. */
-export function MarkChecks({ checks }: { readonly checks: MarksAnswer['checks'] }) {
-  const order = ['stop', 'warn', 'note', 'ok'] as const
-  const sorted = [...checks].sort((a, b) => order.indexOf(a.level) - order.indexOf(b.level))
-  return (
-    <Box component="ul" aria-label="What to look at" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-      {sorted.map(({ level, code, message }) => (
-        <Box
-          component="li"
-          key={`${code} ${message}`}
-          sx={{
-            borderLeft: `3px solid ${level === 'stop' ? PALETTE.fire : level === 'warn' ? PALETTE.ochre : PALETTE.hairline}`,
-            pl: 1,
-            my: 0.75,
-          }}
-        >
-          <Typography variant="body2">
-            <b>{LEVEL_WORDS[level]}.</b> {message}
-          </Typography>
-        </Box>
-      ))}
-    </Box>
-  )
-}
 
 /** Each line of marks: how long it is, what room it has, and how it is divided. */
 export function MarkLines({ lines }: { readonly lines: MarksAnswer['lines'] }) {
@@ -62,9 +36,10 @@ export function MarkLines({ lines }: { readonly lines: MarksAnswer['lines'] }) {
 const MOST_LISTED = 60
 
 /** Where each blow of a mark goes, in the order in which they are struck: what is scribed where no guide is stuck on. */
-export function BlowTable({ blows }: { readonly blows: readonly PlacedMark[] }) {
+export function BlowTable({ blows, outer }: { readonly blows: readonly PlacedMark[]; readonly outer: Outline }) {
   const listed = blows.slice(0, MOST_LISTED)
   const first = blows[0]?.order ?? 1
+  const { minX, minY } = boundsOf(outer)
   return (
     <Box
       component="table"
@@ -75,18 +50,20 @@ export function BlowTable({ blows }: { readonly blows: readonly PlacedMark[] }) 
         <tr>
           <th scope="col">no.</th>
           <th scope="col">what</th>
-          <th scope="col">from the start</th>
-          <th scope="col">from the middle</th>
+          <th scope="col">from the left, mm</th>
+          <th scope="col">from below, mm</th>
+          <th scope="col">along its line from the middle, mm</th>
           <th scope="col">turned</th>
         </tr>
       </thead>
       <tbody className="fig">
-        {listed.map(({ order, text, fromStartMm, fromMiddleMm, turnDeg }) => (
+        {listed.map(({ order, text, x, y, fromMiddleMm, turnDeg }) => (
           <tr key={order}>
             <td>{order - first + 1}</td>
             <td>{text}</td>
-            <td>{formatPlain(fromStartMm, 2)}</td>
-            <td>{formatPlain(fromMiddleMm, 2)}</td>
+            <td>{formatPlain(x - minX, 2)}</td>
+            <td>{formatPlain(y - minY, 2)}</td>
+            <td>{fromMiddleMm === undefined ? '–' : formatPlain(fromMiddleMm, 2)}</td>
             <td>{formatPlain(turnDeg, 1)}°</td>
           </tr>
         ))}

@@ -11,13 +11,14 @@ import { faceOf, type Mark } from '@/core/marks'
 import { formatPlain } from '@/core/units'
 import { colourOf } from '../drawing/metal-colour'
 import { useSize } from '../drawing/use-size'
+import { CheckList, WorkingSteps } from '../forms/answer-column'
 import { SheetAndPanel } from '../layout/sheet-and-panel'
 import { ChoiceField } from '../shared/choice-field'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { MarkDrawing } from './mark-drawing'
 import { MarkFields } from './mark-fields'
-import { BlowTable, MarkChecks, MarkLines } from './mark-results'
+import { BlowTable, MarkLines } from './mark-results'
 import { MARK_KINDS, markTitle } from './mark-words'
 import { newMark } from './new-mark'
 import type { BlankHand, MarkedPiece } from './use-marks'
@@ -184,7 +185,7 @@ export function StruckView({ piece, hand, top, foot }: ViewProps) {
       <Typography variant="h2">Marks on the {part.blank.toLowerCase()}</Typography>
       <AddMark onAdd={add} />
       <MarkList marks={part.marks} chosen={chosen} onChoose={choose} />
-      {answer ? <MarkChecks checks={answer.checks} /> : null}
+      {answer ? <CheckList checks={answer.checks} label="What to look at" /> : null}
       {mark ? (
         <Box component="section" aria-label="This mark" sx={{ mt: 1.5 }}>
           <Typography variant="h3">{markTitle(mark)}</Typography>
@@ -216,12 +217,14 @@ export function StruckView({ piece, hand, top, foot }: ViewProps) {
       {answer ? (
         <>
           <MarkLines lines={answer.lines} />
-          {answer.growth ? (
+          {answer.growsPercent === undefined ? null : (
             <Typography variant="body2">
-              It grows by about {formatPlain(answer.growth.growsPercent, 2)} % and warps: flatten it on a padded block, then measure.
+              It grows by about {formatPlain(answer.growsPercent, 2)} % (half of that to twice) and warps: flatten it on a padded block,
+              then measure.
             </Typography>
-          ) : null}
-          <BlowTable blows={answer.marks.filter((blow) => blow.mark === chosen)} />
+          )}
+          <BlowTable blows={answer.marks.filter((blow) => blow.mark === chosen)} outer={part.outer} />
+          <WorkingSteps steps={answer.working} />
           <Guide pieceId={piece.id} part={part.part} face={face} onBefore={hand.stored} />
         </>
       ) : null}

@@ -7,7 +7,7 @@ import { useState } from 'react'
 import { outlinesPattern, patternDxf, patternSvg } from '@/core/drawing'
 import { boundsOf, laidAlong, netAreaMm2, type Region, withFewerPoints } from '@/core/geometry'
 import type { OutlineAnswer } from '@/core/picture'
-import { formatPlain } from '@/core/units'
+import { capitalised, formatPlain } from '@/core/units'
 import { NewStock } from '../drawer/new-stock'
 import { ScaleDrawing } from '../drawing/scale-drawing'
 import { useSize } from '../drawing/use-size'
@@ -29,8 +29,6 @@ function save(name: string, type: string, text: string): void {
   link.click()
   URL.revokeObjectURL(link.href)
 }
-
-const asSentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 
 /** Corners as they are typed in the drawer. */
 const cornersOf = ({ outer }: Region) =>
@@ -151,11 +149,11 @@ export function OutlineResult({ seen, name }: { readonly seen: OutlineSeen; read
         <LinearProgress sx={{ mt: 1, maxWidth: 420 }} />
       </Box>
     )
-  if (seen.kind === 'problem') return <ProblemLine says={asSentence(seen.says)} />
+  if (seen.kind === 'problem') return <ProblemLine says={capitalised(seen.says)} />
   if (seen.kind === 'open')
     return (
       <Box ref={ref}>
-        <ProblemLine says={asSentence(seen.answer.message)} />
+        <ProblemLine says={capitalised(seen.answer.message)} />
         <ScaleDrawing view={openDrawing(seen.answer.lines, seen.answer.open)} colour={STEEL} width={width} height={320} />
       </Box>
     )

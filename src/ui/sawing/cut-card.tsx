@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { type CUT_SIDES, CUT_WAY_FACTS, type CutWay, followsLine, type LineChoice, type PlannedCut } from '@/core/sawing'
-import { formatPlain } from '@/core/units'
+import { capitalised, formatPlain } from '@/core/units'
 import { KEY_REGISTRY } from '../keys/registry'
 import { ChoiceField } from '../shared/choice-field'
 import { FONTS, PALETTE } from '../theme/palette'
@@ -65,7 +65,7 @@ export function CutCard({ cut, count, isFixed, onChoose, onNext, onBack }: CutCa
       <Typography variant="body2">Now, because: {cut.why}.</Typography>
       {cut.notes.map((words) => (
         <Typography key={words} variant="body2" sx={{ borderLeft: `3px solid ${PALETTE.ochre}`, pl: 1, mt: 0.75 }}>
-          {words.charAt(0).toUpperCase() + words.slice(1)}.
+          {capitalised(words)}.
         </Typography>
       ))}
       {caution ? (
