@@ -2,16 +2,17 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { defineConfig } from '@playwright/test'
+import { PARTS, type PartName } from './e2e/parts.mjs'
 import { BROWSER } from './scripts/browser.mjs'
 
 process.env.E2E_DATA ??= mkdtempSync(join(tmpdir(), 'fold-anvil-e2e-'))
 const data = process.env.E2E_DATA
 
-/** The two parts run beside one another, as long as each other: what tries every action and every kind of piece, and all else. */
-const OWN_SERVERS = /(few-keys|fuzz|kill|kits|one-folder|shared-sheet|tabs)\.spec\.ts$/
-const part = process.env.E2E_PART
-const parts = part === 'own' ? { testMatch: OWN_SERVERS } : part === 'shared' ? { testIgnore: OWN_SERVERS } : {}
-const results = part === undefined ? 'test-results' : `test-results/${part}`
+/** The part that is asked for; without one all is run, one after another. */
+const asked = process.env.E2E_PART as PartName | undefined
+const part = asked && PARTS[asked]
+const results = asked === undefined ? 'test-results' : `test-results/${asked}`
+const ports = part ? part.ports : PARTS.shared.ports
 
 function server(open: 'demo' | 'workshop', port: number) {
   const seed = open === 'demo' ? 'node dist/seed.mjs && ' : ''
@@ -26,7 +27,7 @@ function server(open: 'demo' | 'workshop', port: number) {
 
 export default defineConfig({
   testDir: 'e2e',
-  ...parts,
+  ...part?.files,
   outputDir: `${results}/e2e`,
   workers: 1,
   timeout: 180_000,
@@ -37,5 +38,5 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     trace: { mode: 'retain-on-failure', screenshots: false, snapshots: false },
   },
-  webServer: part === 'own' ? [] : [server('demo', 4321), server('workshop', 4322)],
+  webServer: ports ? [server('demo', ports[0]), server('workshop', ports[1])] : [],
 })

@@ -1,4 +1,4 @@
-import { DEMO } from './places'
+import { DEMO, WORKSHOP } from './places'
 import { expect, test } from './test'
 
 test('the calipers stream into the band, M keeps the reading, X takes a piece out, Esc leaves', async ({ page }) => {
@@ -117,8 +117,8 @@ test('what waits on the device when a tray is left is sent from the list of tray
 })
 
 test('an own workshop has no simulated calipers until practice is switched on, and counts nothing they read', async ({ page, request }) => {
-  expect((await request.get('http://127.0.0.1:4322/api/instruments/calipers?near=10')).status()).toBe(404)
-  await page.goto('http://127.0.0.1:4322/settings')
+  expect((await request.get(`${WORKSHOP}/api/instruments/calipers?near=10`)).status()).toBe(404)
+  await page.goto(`${WORKSHOP}/settings`)
   await expect(page.getByLabel('Simulated instruments')).toHaveValue('false')
 })
 

@@ -1,7 +1,9 @@
+import { PARTS, type PartName } from './parts.mjs'
 import type { Page } from './test'
 
-export const DEMO = 'http://127.0.0.1:4321'
-export const WORKSHOP = 'http://127.0.0.1:4322'
+const [demo, workshop] = PARTS[(process.env.E2E_PART as PartName | undefined) ?? 'shared'].ports ?? []
+export const DEMO = `http://127.0.0.1:${demo}`
+export const WORKSHOP = `http://127.0.0.1:${workshop}`
 
 /** Every view of the demonstration, by address. */
 export const VIEWS = [
@@ -19,6 +21,8 @@ export const VIEWS = [
   '/pieces/1/form',
   '/pieces/3/mark',
   '/pieces/35/mark',
+  '/pieces/3/finish',
+  '/pieces/15/finish',
   '/pieces/4/form',
   '/bench/2/cautions',
   '/pieces/6/route',
@@ -29,6 +33,7 @@ export const VIEWS = [
   '/drawer/tools',
   '/drawer/outline',
   '/drawer/scrap',
+  '/drawer/baths',
   '/drawer/templates',
   '/drawer/buy',
   '/drawer/fits/1',

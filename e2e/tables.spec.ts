@@ -142,5 +142,5 @@ test('one’s own figure wins over the preset, in advice too, and can be taken b
   await lookUp(page, 'kerf over')
   await page.getByLabel('Your own figure').fill('')
   await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByText('The preset is used.')).toBeVisible()
+  await expect(page.getByText('The preset is used.').first()).toBeVisible()
 })

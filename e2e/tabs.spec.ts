@@ -84,6 +84,8 @@ const template = (page: Page) => page.getByRole('article', { name: 'Signal arm, 
 /** The jar of clean sterling scrap. */
 const jar = (page: Page) => page.getByRole('article', { name: 'Sterling silver, clean scrap' })
 
+const bath = (page: Page) => page.getByRole('article', { name: 'Salt, trials' })
+
 async function weigh(page: Page, text: string): Promise<void> {
   await jar(page).getByRole('button', { name: 'Weigh it' }).click()
   await jar(page).getByLabel('In the jar').fill(text)
@@ -365,6 +367,25 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       return () => page.getByRole('button', { name: 'Put it in', exact: true }).click()
     },
   },
+  keepBath: {
+    path: '/drawer/baths',
+    ready: async (page) => {
+      await page.getByRole('button', { name: 'Make up a bath' }).click()
+      await page.getByLabel('Name on the label').fill('Small pan')
+      return () => page.getByRole('button', { name: 'Keep it' }).click()
+    },
+  },
+  noteBath: {
+    path: '/drawer/baths',
+    ready: async (page) => {
+      await bath(page).getByRole('button', { name: 'Put out of use' }).click()
+      return () => page.getByRole('dialog').getByRole('button', { name: 'It is out of use' }).click()
+    },
+    meanwhile: async (page) => {
+      await bath(page).getByRole('button', { name: 'It was filtered' }).click()
+      await expect(page.getByText('Salt, trials is filtered.')).toBeVisible()
+    },
+  },
   sendJar: {
     path: '/drawer/scrap',
     ready: async (page) => {
@@ -642,6 +663,7 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
   duplicateJob: 'adds',
   duplicatePiece: 'adds',
   duplicateStock: 'adds',
+  keepBath: 'adds',
   keepFigure: 'undo',
   keepTemplate: 'adds',
   keepTrials: 'undo',
@@ -650,6 +672,7 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
   measureStock: 'undo',
   measureTool: 'undo',
   moveRevision: 'way back',
+  noteBath: 'asked',
   putBackCut: 'way back',
   putInJar: 'adds',
   saveDesign: 'undo',

@@ -1,5 +1,6 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, rmSync } from 'node:fs'
+import { PARTS } from '../e2e/parts.mjs'
 import { install, run } from './lib.mjs'
 
 /** Everything there is to check, in the order that fails soonest; ends with one line of totals. */
@@ -42,7 +43,7 @@ function endToEnd(part) {
 
 install()
 needBrowser()
-const PARTS = ['own', 'shared']
+const parts = Object.keys(PARTS)
 rmSync('test-results', { recursive: true, force: true })
 section('types', run('npx', ['next', 'typegen']) || run('npx', ['tsc', '--noEmit']))
 section('lint', run('npx', ['biome', 'ci', '.', '--diagnostic-level=error']))
@@ -52,8 +53,8 @@ const unit = run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json
 section('unit', unit)
 count('test-results/unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }))
 section('build', run('npx', ['next', 'build']) || run('node', ['scripts/build-cli.mjs']))
-const ends = await Promise.all(PARTS.map(endToEnd))
-for (const [i, part] of PARTS.entries()) {
+const ends = await Promise.all(parts.map(endToEnd))
+for (const [i, part] of parts.entries()) {
   section(`end to end, ${part}`, ends[i])
   count(`test-results/${part}/e2e.json`, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }))
 }

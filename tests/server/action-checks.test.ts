@@ -25,6 +25,7 @@ const MAKES_NEW: readonly ActionName[] = [
   'duplicateJob',
   'duplicatePiece',
   'duplicateStock',
+  'keepBath',
   'keepTemplate',
   'putInJar',
 ]
@@ -38,6 +39,7 @@ let layoutId = 0
 let cutId = 0
 let jarId = 0
 let templateId = 0
+let bathId = 0
 
 beforeEach(async () => {
   const temp = tempWorkshop()
@@ -83,6 +85,7 @@ beforeEach(async () => {
   const scrap = { alloy: 'sterling-925', kind: 'clean' } as const
   jarId = to.jars.forMetal(scrap).id
   to.jars.putIn(jarId, scrap, 3)
+  bathId = to.baths.add({ name: 'Pan', kind: 'copper-sulphate', litres: 1 })
   templateId = to.templates.add({ name: 'Arm', from: '', outer, holes: [] })
 })
 
@@ -108,6 +111,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   duplicateJob: () => ({ id: jobId }),
   duplicatePiece: () => ({ pieceId }),
   duplicateStock: () => ({ id: 1 }),
+  keepBath: () => ({ name: 'Green pan', kind: 'salt', litres: '0.7' }),
   keepFigure: () => ({ id: 'price-sterling-925', typed: '0.9' }),
   keepTemplate: () => ({
     name: 'New',
@@ -123,6 +127,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   measureStock: () => ({ id: 1, typed: '0.91' }),
   measureTool: () => ({ id: toolId('blade'), typed: '0.23' }),
   moveRevision: () => ({ pieceId, way: 'undo' }),
+  noteBath: () => ({ id: bathId, what: { does: 'filtered' } }),
   openWorkshop: () => ({ name: 'demo' }),
   putBackCut: () => ({ id: cutId }),
   putInJar: () => ({ alloy: 'sterling-925', kind: 'clean', mass: '2.5' }),

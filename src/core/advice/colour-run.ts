@@ -1,7 +1,9 @@
 import * as z from 'zod'
 import { benchChemistry } from '../chemistry/forbidden'
+import { agentOfPatina } from '../chemistry/step-agents'
 import { ALLOY_TITLES, ALLOYS } from '../metals'
-import { AGENT_OF, colourRun, PATINA_TITLES, patinaChecks, patinaOn, REJECTS } from '../surface/patina'
+import { colourRun, patinaChecks, patinaOn } from '../surface/patina'
+import { PATINA_TITLES, REJECTS } from '../surface/run-words'
 import { choice } from '../units/fields'
 import { benchFields, defineAdviser } from './define-adviser'
 
@@ -43,7 +45,7 @@ export const colourRunAdviser = defineAdviser({
     }
     const takes = patinaOn(agent, alloy)
     const steps = colourRun(asked)
-    const own = AGENT_OF[agent]
+    const own = agentOfPatina(agent)
     return {
       answer: `${PATINA_TITLES[agent]} on ${ALLOYS[alloy].title.toLowerCase()}: ${takes}`,
       reason: `Dips and times are common practice. Put back, and why: ${REJECTS.map(({ looks, from }) => `${looks} – ${from}`).join('; ')}.`,

@@ -1,3 +1,4 @@
+export { bathEntry, bathNote } from './bath'
 export { jarEntry, jarMass } from './jar'
 export { JOB_STATUSES, type JobStatus, jobEntry, KIT_PREFIX, pieceEntry, pieceWords } from './job'
 export { type Settings, settingsSchema } from './settings'

@@ -1,4 +1,6 @@
 export { artworkSvg } from './artwork-svg'
 export { BATHS } from './baths'
+export { efficiencyOf } from './efficiency'
 export { type EtchAnswer, etchPlan } from './plan'
-export { type EtchBath, type EtchChoices, type EtchInput, etchChoices, etchInput, type Resist } from './schema'
+export { ETCH_BEGUN, type EtchGoal, type EtchState, type EtchStop, nextEtch, STOP_WORDS } from './run'
+export { ETCH_BATHS, type EtchBath, type EtchChoices, type EtchInput, type EtchRun, etchChoices, etchInput, type Resist } from './schema'

@@ -8,10 +8,10 @@ import { capitalised, formatPlain } from '../units/format'
 import { derive, given, note, type WorkingLog, type WorkingStep } from '../working/derive'
 import { artworkOn } from './artwork'
 import { refusal } from './baths'
-import { efficiencyOf } from './efficiency'
+import { type Efficiency, efficiencyOf } from './efficiency'
 import { etchChecks } from './etch-checks'
 import { electronsMolPerKg, FARADAY_C_PER_MOL } from './faraday'
-import type { EtchInput } from './schema'
+import type { EtchBath, EtchInput } from './schema'
 
 export interface EtchAnswer {
   /** Metal that the current takes off: what the artwork leaves bare, and edges and back where they are. */
@@ -24,6 +24,9 @@ export interface EtchAnswer {
   readonly efficiencyRatio: number
   readonly rateUmPerMin: number
   readonly minutes: number
+  /** Between which the minutes lie: by what this bath has done, or by what is met where nothing is logged. */
+  readonly minutesLeast: number
+  readonly minutesMost: number
   /** If it were left in: when it is through. */
   readonly throughMinutes: number
   readonly massOffG: number
@@ -51,6 +54,8 @@ function refused(input: EtchInput, message: string): EtchAnswer {
     efficiencyRatio: 1,
     rateUmPerMin: 0,
     minutes: 0,
+    minutesLeast: 0,
+    minutesMost: 0,
     throughMinutes: 0,
     massOffG: 0,
     undercutMm: 0,
@@ -101,8 +106,7 @@ function currentFor(input: EtchInput, areaMm2: number, log: WorkingLog): number 
 }
 
 /** What this bath does of Faraday’s law, by what it has done. */
-function efficiencyFor({ alloy, runs }: EtchInput, log: WorkingLog): number {
-  const efficiency = efficiencyOf(alloy, runs)
+function noteEfficiency(efficiency: Efficiency, log: WorkingLog): number {
   return note(log, {
     kind: efficiency.count > 0 ? 'solve' : 'choose',
     label: 'What this bath does, of Faraday’s law',
@@ -113,8 +117,23 @@ function efficiencyFor({ alloy, runs }: EtchInput, log: WorkingLog): number {
     note:
       efficiency.count > 0
         ? `of ${efficiency.count} etched before, ${formatPlain(efficiency.least, 2)} to ${formatPlain(efficiency.most, 2)}`
-        : 'measure the depth of the first etch and log it: 0.9 to 1.9 are met',
+        : 'measure the depth of the first etch and log it',
   })
+}
+
+/** Of Faraday’s law, what is met in each bath where nothing is logged yet (low). */
+const USUAL_EFFICIENCY: Readonly<Record<EtchBath, readonly [least: number, most: number]>> = {
+  'copper-sulphate': [0.9, 1.05],
+  salt: [0.9, 1.9],
+  'copper-nitrate': [0.85, 1.05],
+}
+/** How far the next etch may lie from those that were logged (low). */
+const BESIDE_RATIO = 0.05
+
+/** Between which the minutes lie. */
+function minutesBetween(minutes: number, { ratio, least, most, count }: Efficiency, { bath }: EtchInput) {
+  const [low, high] = count > 0 ? [least * (1 - BESIDE_RATIO), most * (1 + BESIDE_RATIO)] : USUAL_EFFICIENCY[bath]
+  return { minutesLeast: (minutes * ratio) / high, minutesMost: (minutes * ratio) / low }
 }
 
 /** Depth that the current takes off in a minute. */
@@ -158,7 +177,8 @@ export function etchPlan(input: EtchInput): EtchAnswer {
   const areaMm2 = areaOf(input, artwork.bareMm2, log)
   const currentA = currentFor(input, areaMm2, log)
   const densityAPerDm2 = (10_000 * currentA) / areaMm2
-  const efficiencyRatio = efficiencyFor(input, log)
+  const efficiency = efficiencyOf(alloy, input.runs)
+  const efficiencyRatio = noteEfficiency(efficiency, log)
   const rateUmPerMin = rateFor(alloy, densityAPerDm2, efficiencyRatio, log)
   const minutes = derive(log, {
     label: 'Minutes with the current on',
@@ -183,6 +203,7 @@ export function etchPlan(input: EtchInput): EtchAnswer {
     efficiencyRatio,
     rateUmPerMin,
     minutes,
+    ...minutesBetween(minutes, efficiency, input),
     throughMinutes: (1000 * thicknessMm) / rateUmPerMin / (bothSides ? 2 : 1),
     massOffG: (artwork.bareMm2 * depthMm * (bothSides ? 2 : 1) * ALLOYS[alloy].densityGPerCm3) / 1000,
     undercutMm,

@@ -12,3 +12,4 @@ export {
 export { answerOutline, type OutlineAnswer, type OutlineInput, outlineInput } from './outline-answer'
 export type { Picture } from './picture'
 export type { Refused } from './refusals'
+export { partingShade, type Shades, shadesOf } from './shades'

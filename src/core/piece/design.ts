@@ -2,6 +2,7 @@ import type { AssemblyJoint, AssemblyOther } from '../assembly/assembly'
 import type { EtchChoices } from '../etching'
 import type { Mark } from '../marks'
 import type { BoughtTemper } from '../metals/tempers'
+import type { SurfaceChoices } from '../surface'
 import type { RouteEdits } from './edits'
 
 /** A part of a piece: a form and what was typed into it. Its id is given once. */
@@ -18,6 +19,8 @@ export interface DesignPart {
   readonly marks?: readonly Mark[] | undefined
   /** How its blank is etched. */
   readonly etch?: EtchChoices | undefined
+  /** How its faces are to look, and how it is coloured. */
+  readonly surface?: SurfaceChoices | undefined
 }
 
 /** What belongs to a piece and is no blank. */

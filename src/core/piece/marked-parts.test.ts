@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest'
+import { etchChoices, etchPlan } from '../etching'
 import { markSchema } from '../marks'
 import { onePart } from './design'
-import { markedParts, marksQuestion, missingSteps, withWork } from './marked-parts'
+import { etchQuestion, etchSteps, markedParts, markSteps, marksQuestion } from './marked-parts'
 import { planPiece } from './plan-piece'
+import { lackingOnRoute } from './put-on-route'
+import { withWork } from './with-work'
 
 const letters = markSchema.parse({ kind: 'letters', text: 'MAIL', heightMm: 2 })
 const planned = (form: string, input: Record<string, unknown>) => {
@@ -23,8 +26,29 @@ describe('parts that can be marked', () => {
   })
   it('say which step their route does not have for it', () => {
     const [disc] = planned('disc', { ...copper, diameterMm: 20 })
-    expect(disc && missingSteps({ ...disc, ops: ['saw', 'sand'] })).toEqual(['letter'])
-    expect(disc && missingSteps({ ...disc, ops: ['saw', 'stamp'] })).toEqual([])
+    if (!disc) throw new Error('no disc')
+    const done = (...ops: string[]) => ops.map((op) => ({ op, on: [{ thing: 'part-1' }], params: {} }))
+    const lacking = (...ops: string[]) => {
+      const part = { ...disc, steps: done(...ops) }
+      return lackingOnRoute(part, 'part-1', markSteps(part)).map(({ op }) => op)
+    }
+    expect(lacking('saw', 'sand')).toEqual(['letter'])
+    expect(lacking('saw', 'stamp')).toEqual([])
+  })
+  it('ask for the depth, the current and the minutes of their etch, by what was etched in such a bath', () => {
+    const etch = etchChoices.parse({ depthMm: 0.2, bath: 'copper-sulphate' })
+    const [disc] = planned('disc', { ...copper, diameterMm: 20 })
+    if (!disc) throw new Error('no disc')
+    const steps = (...runs: Parameters<typeof etchQuestion>[1]) => {
+      const asked = etchQuestion({ ...disc, etch }, runs)
+      return etchSteps({ etch }, asked && etchPlan(asked))[0]?.params
+    }
+    const byLaw = steps()
+    expect(byLaw).toMatchObject({ depthMm: 0.2 })
+    const run = { bath: 'copper-sulphate', alloy: 'copper-c110', areaMm2: 1000, currentA: 1, minutes: 60, depthMm: 0.0663 } as const
+    // 10 A/dm² on copper is 2.21 µm a minute, 0.1326 mm in an hour: half of it was measured, so it takes twice as long
+    expect(Number(steps(run)?.minutes) / Number(byLaw?.minutes)).toBeCloseTo(2, 1)
+    expect(steps({ ...run, alloy: 'bronze-c220' }, { ...run, bath: 'salt' })).toEqual(byLaw)
   })
   it('lose what is taken off, and leave no trace of it in the design', () => {
     const design = onePart({ form: 'disc', inputVersion: 1, input: copper })

@@ -1,12 +1,15 @@
-import type { EtchChoices, EtchInput } from '../etching'
+import type { EtchAnswer, EtchBath, EtchChoices, EtchInput, EtchRun } from '../etching'
 import type { Outline } from '../geometry/point'
 import type { Mark, MarksInput } from '../marks'
 import type { AlloyId } from '../metals/alloys'
+import type { OperationId } from '../operations/catalogue'
 import type { OwnFigures } from '../tables/figures'
 import { bentParts } from './bent-parts'
 import { dappedParts } from './dapped-parts'
 import type { PieceDesign } from './design'
+import type { DesignStep } from './design-step'
 import type { PiecePlan } from './plan-piece'
+import type { AskedStep } from './put-on-route'
 
 /** A part with a sheet blank that can be marked, what is on it, and what it is formed into afterwards. */
 export interface MarkedPart {
@@ -21,8 +24,8 @@ export interface MarkedPart {
   readonly etch?: EtchChoices | undefined
   readonly after?: MarksInput['after']
   readonly figures: OwnFigures
-  /** Operations that its route does to it. */
-  readonly ops: readonly string[]
+  /** What its route does to it. */
+  readonly steps: readonly Pick<DesignStep, 'op' | 'on' | 'params'>[]
 }
 
 /** What the route makes of a part’s blank once it is marked; undefined where it stays flat or is formed in a way that marks are not followed in. */
@@ -52,7 +55,7 @@ export function markedParts(design: PieceDesign, plan: PiecePlan): readonly Mark
         marks: own?.marks ?? [],
         etch: own?.etch,
         figures: metal?.figures ?? {},
-        ops: plan.steps.filter(({ on }) => on.some(({ thing }) => thing === id || thing === 'piece')).map(({ op }) => op),
+        steps: plan.steps.filter(({ on }) => on.some(({ thing }) => thing === id || thing === 'piece')),
         ...(after ? { after } : {}),
       },
     ]
@@ -70,7 +73,7 @@ export function marksQuestion(
 }
 
 /** What a mark is made by on the route. */
-const MADE_BY: Readonly<Record<Mark['kind'], readonly [string, ...string[]]>> = {
+const MADE_BY: Readonly<Record<Mark['kind'], readonly [OperationId, ...OperationId[]]>> = {
   letters: ['letter', 'stamp'],
   repeat: ['stamp', 'letter'],
   stamp: ['stamp', 'letter'],
@@ -79,33 +82,40 @@ const MADE_BY: Readonly<Record<Mark['kind'], readonly [string, ...string[]]>> = 
   holes: ['drill', 'punch-hole'],
 }
 
-/** Operations that a part’s marks and etch ask for, and its route does not have. */
-export function missingSteps({ marks, etch, ops }: Pick<MarkedPart, 'marks' | 'etch' | 'ops'>): readonly string[] {
-  const asked = [...marks.map(({ kind }) => MADE_BY[kind]), ...(etch ? [['etch'] as const] : [])]
-  return [...new Set(asked.filter((ways) => !ways.some((op) => ops.includes(op))).map(([op]) => op))]
+/** The steps that a part’s marks ask for: one of the ways of making each, that which the route has where it has one. */
+export function markSteps({ marks, steps }: Pick<MarkedPart, 'marks' | 'steps'>): readonly AskedStep[] {
+  const asked = marks.map((mark): AskedStep => {
+    const ways = MADE_BY[mark.kind]
+    const op = ways.find((way) => steps.some((step) => step.op === way)) ?? ways[0]
+    return { op, params: mark.kind === 'holes' && op === 'drill' ? { diameterMm: mark.diameterMm } : {} }
+  })
+  return asked.filter(({ op }, i) => asked.findIndex((other) => other.op === op) === i)
 }
 
-/** What is asked of an etch of a part; undefined where none is chosen. */
-export function etchQuestion({ outer, holes, alloy, thicknessMm, etch, figures }: MarkedPart): EtchInput | undefined {
+/** The steps that a part’s etch asks for, with its depth, its current and its minutes. */
+export function etchSteps({ etch }: Pick<MarkedPart, 'etch'>, answer: EtchAnswer | undefined): readonly AskedStep[] {
+  if (!etch || !answer || answer.minutes === 0) return []
+  const round = (value: number, digits: number) => Number(value.toFixed(digits))
+  return [
+    {
+      op: 'etch',
+      params: { depthMm: round(answer.depthMm, 3), currentA: round(answer.currentA, 3), minutes: round(answer.minutes, 1) },
+    },
+  ]
+}
+
+/** An etch that was logged: the bath it was made in, and the metal. */
+export interface LoggedRun extends EtchRun {
+  readonly bath: EtchBath
+  readonly alloy: AlloyId
+}
+
+/** What is asked of an etch of a part, with what was etched in such a bath before; undefined where none is chosen. */
+export function etchQuestion(
+  { outer, holes, alloy, thicknessMm, etch, figures }: MarkedPart,
+  logged: readonly LoggedRun[],
+): EtchInput | undefined {
   if (!etch) return undefined
-  return { outer: pairs(outer), holes: holes.map(pairs), alloy, thicknessMm, ...etch, runs: [], figures: { ...figures } }
-}
-
-/** What is done to a part’s blank while it is flat. */
-interface Work {
-  readonly marks: readonly Mark[]
-  readonly etch: EtchChoices | undefined
-}
-
-/** The design with something else done to the blank of a part. */
-export function withWork(design: PieceDesign, id: string, change: Partial<Work>): PieceDesign {
-  return {
-    ...design,
-    parts: design.parts.map((part) => {
-      if (part.id !== id) return part
-      const { marks: oldMarks, etch: oldEtch, ...plain } = part
-      const { marks, etch } = { marks: oldMarks ?? [], etch: oldEtch, ...change }
-      return { ...plain, ...(marks.length > 0 ? { marks } : {}), ...(etch ? { etch } : {}) }
-    }),
-  }
+  const runs = logged.flatMap(({ bath, alloy: of, ...run }) => (bath === etch.bath && of === alloy ? [run] : []))
+  return { outer: pairs(outer), holes: holes.map(pairs), alloy, thicknessMm, ...etch, runs, figures: { ...figures } }
 }

@@ -23,6 +23,8 @@ export interface NeedsClause {
   readonly of: string
   /** Operations that put it right, done just before, on what lacks it. */
   readonly put: readonly string[]
+  /** A stop that no reason lifts. */
+  readonly fixed?: true
 }
 
 /** Which operation comes before which: `order`, no first after a next; `must`, next asks that a first was done; `both`. */

@@ -1,4 +1,5 @@
 import type { Rule } from './row'
+import { CHEMISTRY_CHECKS } from './rows/chemistry'
 import { FLAT_WORK_RULES } from './rows/flat-work'
 import { FORMING_RULES } from './rows/forming'
 import { HEAT_RULES } from './rows/heat'
@@ -19,8 +20,8 @@ export const RULES: readonly Rule[] = [
   ...SURFACE_RULES,
 ]
 
-/** All that a route is checked for: the rules of order, and the checks of a heat beside them. */
-export const CHECKED: readonly Rule[] = [...RULES, ...MELTING_CHECKS]
+/** All that a route is checked for: the rules of order, and the checks of a heat and of chemistry beside them. */
+export const CHECKED: readonly Rule[] = [...RULES, ...MELTING_CHECKS, ...CHEMISTRY_CHECKS]
 
 const BY_ID: ReadonlyMap<string, Rule> = new Map(CHECKED.map((rule) => [rule.id, rule]))
 

@@ -1,2 +1,18 @@
-export { type SurfaceAnswer, surfacePlan } from './plan'
-export { surfaceInput } from './schema'
+export { COLOUR_RUNS, runNote, runsNoted, SEEN_COLOURS } from './colour-notes'
+export { FINISHES } from './finishes'
+export { STARTS } from './ladder'
+export { patinaOn } from './patina'
+export { type FacePlan, type SurfaceAnswer, surfacePlan } from './plan'
+export { PATINA_TITLES, RELIEF_WORDS, USUAL_RUNS } from './run-words'
+export {
+  type FaceLook,
+  FINISH_IDS,
+  type FinishId,
+  PATINA_IDS,
+  type PatinaAsked,
+  type PatinaId,
+  type Relief,
+  type SurfaceChoices,
+  surfaceChoices,
+  surfaceInput,
+} from './schema'

@@ -2,18 +2,19 @@ import type { Check } from '../forms/contract'
 import type { AlloyId } from '../metals'
 import { ALLOYS } from '../metals'
 import { PATINA_METALS, PATINAS } from '../tables/baths/bath-data'
-import { PATINA_IDS, type PatinaAsked, type PatinaId, type Relief } from './schema'
-
-/** A step of a colour run. */
-export interface ColourStep {
-  readonly step: string
-  readonly say: string
-}
-
-/** What each agent is called, as the table of patinas has it. */
-export const PATINA_TITLES = Object.fromEntries(
-  PATINA_IDS.map((id) => [id, PATINAS.find((patina) => patina.id === id)?.name ?? id]),
-) as Readonly<Record<PatinaId, string>>
+import {
+  BATH_WORDS,
+  type ColourStep,
+  DIPPED,
+  FUMED,
+  GROWN,
+  leavesWet,
+  PATINA_TITLES,
+  RELIEF_WORDS,
+  runSteps,
+  USUAL_RUNS,
+} from './run-words'
+import type { PatinaAsked, PatinaId } from './schema'
 
 /** Which column of the table of patinas a metal has. */
 const COLUMN: Readonly<Record<AlloyId, keyof typeof PATINA_METALS>> = {
@@ -40,37 +41,8 @@ export function patinaOn(agent: PatinaId, alloy: AlloyId): string {
   return PATINAS.find(({ id }) => id === agent)?.works[at] ?? 'no'
 }
 
-/** Runs as they are usual: three dips, each brushed; three to six sprays, each dried (common practice). */
-const USUAL_RUNS: Readonly<Record<PatinaId, number>> = {
-  'sulphurated-potash': 3,
-  'ammonium-sulphide': 3,
-  selenious: 1,
-  tellurium: 1,
-  'ammonia-fume': 1,
-  'ammonia-salt': 1,
-  verdigris: 4,
-  'heat-colour': 1,
-}
-const DIPPED: readonly PatinaId[] = ['sulphurated-potash', 'ammonium-sulphide']
-const GROWN: readonly PatinaId[] = ['verdigris', 'ammonia-fume', 'ammonia-salt']
-
-const RELIEF_WORDS: Readonly<Record<Relief, string>> = {
-  pumice: 'pumice on a damp cloth',
-  'steel-wool': 'steel wool 0000',
-  pad: 'a fine non-woven pad',
-  'brass-brush': 'a brass brush with soap',
-  tumble: 'a short tumble in shot',
-  none: '',
-}
-
 function makeUp(agent: PatinaId): readonly ColourStep[] {
-  if (!DIPPED.includes(agent)) return []
-  return [
-    {
-      step: 'make up the bath',
-      say: 'A pea of it in 250 to 500 mL of warm water, 40 to 60 °C, never boiling; fresh: it spoils in hours to days. Weak and warm colours slowly and evenly.',
-    },
-  ]
+  return DIPPED.includes(agent) ? [{ step: 'make up the bath', say: BATH_WORDS }] : []
 }
 
 function runsOf({ agent, runs = USUAL_RUNS[agent] }: PatinaAsked): readonly ColourStep[] {
@@ -78,30 +50,14 @@ function runsOf({ agent, runs = USUAL_RUNS[agent] }: PatinaAsked): readonly Colo
     Array.from({ length: runs }, (_, i) =>
       steps.map((one) => ({ ...one, step: runs > 1 ? `${one.step}, ${i + 1} of ${runs}` : one.step })),
     ).flat()
-  if (agent === 'heat-colour') return [{ step: 'warm it from below', say: 'Slowly, from the heavy end; stop a shade early, it runs on.' }]
-  if (DIPPED.includes(agent))
-    return each([
-      { step: 'dip', say: '2 to 10 seconds, warm piece; look: gold-brown, purple, blue, then grey-black.' },
-      { step: 'rinse cold', say: 'Stops it where it is.' },
-      { step: 'brush both faces', say: 'Soft brass brush and soap: what is loose comes off now, not later.' },
-    ])
-  if (agent === 'verdigris')
-    return each([
-      { step: 'spray or dab', say: 'Thin; drops run into pale rings.' },
-      { step: 'dry in the air', say: 'Hours to a day, damp and covered; look the next day.' },
-    ])
-  return GROWN.includes(agent)
-    ? [{ step: 'hang in the fumes', say: 'Above the liquid, never in it, closed vessel, open air when it is opened; hours to days.' }]
-    : each([
-        { step: 'wipe on', say: 'One even coat, degreased metal, gloves and extraction.' },
-        { step: 'rinse', say: 'Cold, until the water is clear.' },
-      ])
+  const once = runSteps(agent)
+  return agent === 'heat-colour' || FUMED.includes(agent) ? once : each(once)
 }
 
 /** A colour run from clean metal to sealed, step by step. */
 export function colourRun(asked: PatinaAsked): readonly ColourStep[] {
   const { agent, relief, reliefIsWet, seal } = asked
-  const isWet = agent !== 'heat-colour'
+  const isWet = leavesWet(agent)
   const relieve: readonly ColourStep[] =
     relief === 'none'
       ? []
@@ -129,14 +85,6 @@ export function colourRun(asked: PatinaAsked): readonly ColourStep[] {
         ]),
   ]
 }
-
-/** What a result looks like that is put back, and what it came from (common practice). */
-export const REJECTS: readonly { readonly looks: string; readonly from: string }[] = [
-  { looks: 'thick crust that flakes', from: 'too long, too strong or too hot: brush it off and begin again, weaker' },
-  { looks: 'rainbow colours', from: 'too short: dip once more' },
-  { looks: 'patches', from: 'grease or scale: degrease and begin again' },
-  { looks: 'powder on the cloth', from: 'not brushed after the last dip' },
-]
 
 /** What stands against a colour on this metal. */
 export function patinaChecks({ agent, worn, relief, seal, runs }: PatinaAsked, alloy: AlloyId): Check[] {
@@ -200,16 +148,4 @@ export function patinaChecks({ agent, worn, relief, seal, runs }: PatinaAsked, a
       'Ventilation, gloves, eye protection; keep bath and bottle labelled, away from food and children. Follow the product’s safety sheet and local rules, also for disposal.',
   })
   return checks
-}
-
-/** Agents of the bench that a colour brings with it. */
-export const AGENT_OF: Readonly<
-  Partial<Record<PatinaId, 'sulphurated-potash' | 'ammonium-sulphide' | 'selenious-black' | 'tellurium-black' | 'ammonia'>>
-> = {
-  'sulphurated-potash': 'sulphurated-potash',
-  'ammonium-sulphide': 'ammonium-sulphide',
-  selenious: 'selenious-black',
-  tellurium: 'tellurium-black',
-  'ammonia-fume': 'ammonia',
-  'ammonia-salt': 'ammonia',
 }

@@ -1,4 +1,5 @@
 import { benchChemistry, sequenceChemistry } from '../chemistry/forbidden'
+import { agentOfPatina } from '../chemistry/step-agents'
 import type { Check } from '../forms/contract'
 import { ALLOYS } from '../metals'
 import type { InputIssue } from '../sizes/read-fields'
@@ -9,7 +10,8 @@ import { derive, given, note, type WorkingLog, type WorkingStep } from '../worki
 import { FINISHES, finishNotes, finishRefusal } from './finishes'
 import { climb, papersOf, type Rung, ratioChecks, scratchOf } from './ladder'
 import { laterChecks } from './later'
-import { AGENT_OF, type ColourStep, colourRun, patinaChecks, patinaOn, REJECTS } from './patina'
+import { colourRun, patinaChecks, patinaOn } from './patina'
+import { type ColourStep, REJECTS } from './run-words'
 import type { FaceAsked, SurfaceInput } from './schema'
 
 /** A rung of a face’s ladder, and the way it is rubbed: across the one before. */
@@ -142,7 +144,7 @@ function sequenceOf(faces: readonly FacePlan[], input: SurfaceInput): string[] {
 
 /** What the agents of the bench and of the colour have against each other. */
 function chemistryChecks({ bench, baths, patina }: SurfaceInput): Check[] {
-  const own = patina ? AGENT_OF[patina.agent] : undefined
+  const own = patina ? agentOfPatina(patina.agent) : undefined
   return [...benchChemistry([...bench, ...(own ? [own] : [])]), ...sequenceChemistry(baths)]
 }
 

@@ -26,13 +26,15 @@ export type PatinaId = (typeof PATINA_IDS)[number]
 export const RELIEFS = ['pumice', 'steel-wool', 'pad', 'brass-brush', 'tumble', 'none'] as const
 export type Relief = (typeof RELIEFS)[number]
 
-const face = z.strictObject({
+const faceLook = z.strictObject({
   name: z.string().min(1, { error: 'what the face is called' }).max(60),
-  areaMm2: z.number().positive({ error: 'an area of more than 0 mm²' }).max(1e6).optional(),
   /** The deepest scratch: a grade such as P220, or saw marks, file marks, rolled sheet, pickled sheet. */
   from: z.string().max(30).default('file marks'),
   finish: z.enum(FINISH_IDS).default('satin'),
 })
+export type FaceLook = z.output<typeof faceLook>
+
+const face = faceLook.extend({ areaMm2: z.number().positive({ error: 'an area of more than 0 mm²' }).max(1e6).optional() })
 export type FaceAsked = z.output<typeof face>
 
 const patina = z.strictObject({
@@ -46,6 +48,10 @@ const patina = z.strictObject({
   worn: z.boolean().default(false),
 })
 export type PatinaAsked = z.output<typeof patina>
+
+/** How a part is to look, as it is kept with it: its metal, its areas and what comes later are the part’s own. */
+export const surfaceChoices = z.strictObject({ faces: z.array(faceLook).max(20).default([]), patina: patina.optional() })
+export type SurfaceChoices = z.output<typeof surfaceChoices>
 
 /** Steps that come after the finishing, by what they do to it. */
 export const LATER = ['solder', 'anneal', 'pickle', 'file', 'sand', 'hammer', 'stamp', 'polish', 'tumble', 'set-stone', 'hang'] as const

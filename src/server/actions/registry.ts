@@ -1,4 +1,5 @@
 import { archiveThing, deleteForGood, takeOutOfArchive } from './archive'
+import { keepBath, noteBath } from './baths'
 import { startTray } from './bench'
 import { backUp, openWorkshop, restoreBackup, sendAwayDevice } from './data'
 import { addStock, correctStock, duplicateStock, measureStock } from './drawer'
@@ -31,6 +32,7 @@ export const ACTIONS = {
   duplicateJob,
   duplicatePiece,
   duplicateStock,
+  keepBath,
   keepFigure,
   keepTemplate,
   keepTrials,
@@ -39,6 +41,7 @@ export const ACTIONS = {
   measureStock,
   measureTool,
   moveRevision,
+  noteBath,
   openWorkshop,
   putBackCut,
   putInJar,

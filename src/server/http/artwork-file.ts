@@ -8,7 +8,7 @@ import { ofWorkshop } from './of-workshop'
 export function fileOfArtwork(request: Request, pieceId: number): Promise<Response> {
   return ofWorkshop(request, async () => {
     const found = markedPartOf(request, pieceId)
-    const asked = found && etchQuestion(found.part)
+    const asked = found && etchQuestion(found.part, [])
     if (!found || !asked) return notFound('nothing of this piece is etched')
     const { covered, isMirrored } = etchPlan(asked)
     const title = `${found.piece.name}, artwork${isMirrored ? ', mirrored' : ''}`

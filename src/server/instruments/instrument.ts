@@ -1,3 +1,5 @@
+import type { SupplyModel, SupplyReading } from '@/core/instruments'
+
 /** One value shown by a measuring instrument. */
 export interface InstrumentReading {
   readonly valueMm: number
@@ -20,4 +22,12 @@ export interface Scale {
   readonly title: string
   /** What it shows now, g. `nearG` tells a stand-in what lies on the pan. */
   readonly weigh: (nearG: number) => number
+}
+
+/** What a current supply offers an etch; a real one and a stand-in look the same from here. */
+export interface CurrentSupply {
+  readonly id: string
+  readonly title: string
+  /** What its meters show now. What was set, and since when, tells a stand-in what it would show. */
+  readonly read: (set: SupplyModel) => SupplyReading
 }

@@ -1,6 +1,6 @@
 import { setTimeout as wait } from 'node:timers/promises'
-import { readCaliper, readScale } from '@/core/instruments'
-import type { LengthInstrument, Scale } from './instrument'
+import { readCaliper, readScale, readSupply } from '@/core/instruments'
+import type { CurrentSupply, LengthInstrument, Scale } from './instrument'
 
 const INTERVAL_MS = 300
 /** How far pieces scatter about what was aimed at, and how a hand holds the jaws (house model, low). */
@@ -37,6 +37,13 @@ export const simulatedScale: Scale = {
   title: 'Scale (simulated)',
   weigh: (nearG) =>
     readScale({ trueG: nearG * (1 + (Math.random() * 2 - 1) * JAR_SCATTER), noiseG: SCALE_NOISE_G, zeroErrorG: 0 }, Math.random),
+}
+
+/** Stands in for a bench supply with an ammeter: about the current it is set to, and the fault that was put in. */
+export const simulatedSupply: CurrentSupply = {
+  id: 'simulated-supply',
+  title: 'Etching supply (simulated)',
+  read: (set) => readSupply(set, Math.random),
 }
 
 /** Instruments that only stand in for real ones. */

@@ -91,6 +91,22 @@ export const JARS = [
   { alloy: 'copper-c110', kind: 'clean', massG: 88.4 },
 ] as const
 
+/** Baths on the shelf, and what was etched in them. */
+export const BATHS = [
+  {
+    name: 'Blue pan, map plates',
+    kind: 'copper-sulphate',
+    litres: 1.5,
+    entries: [
+      { does: 'etched', alloy: 'yellow-brass-c260', areaMm2: 3150, currentA: 0.9, minutes: 176, depthMm: 0.106 },
+      { does: 'etched', alloy: 'yellow-brass-c260', areaMm2: 3080, currentA: 0.9, minutes: 240, depthMm: 0.151 },
+      { does: 'filtered' },
+      { does: 'etched', alloy: 'yellow-brass-c260', areaMm2: 2870, currentA: 0.85, minutes: 205, depthMm: 0.128 },
+    ],
+  },
+  { name: 'Salt, trials', kind: 'salt', litres: 0.8, entries: [] },
+] as const
+
 /** Outlines kept to be cut again: a signal arm, and the one for the other side as it came out. */
 export const TEMPLATES = [
   {

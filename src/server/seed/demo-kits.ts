@@ -17,6 +17,8 @@ interface KitPiece {
   readonly marks?: Readonly<Record<string, readonly unknown[]>>
   /** How the blank of a part is etched. */
   readonly etch?: Readonly<Record<string, unknown>>
+  /** How the faces of a part are to look, and how it is coloured. */
+  readonly surface?: Readonly<Record<string, unknown>>
 }
 
 const sterling = (thicknessMm: unknown) => ({ alloy: 'sterling-925', thicknessMm })
@@ -63,6 +65,13 @@ const box = (x: number, y: number) => [
   [x, -y],
   [x, y],
   [-x, y],
+]
+
+/** Faces of a flat part as they are to look, its edges from the file. */
+const faces = (face: string, back: string, edges: string) => [
+  { name: 'Face', from: 'rolled sheet', finish: face },
+  { name: 'Back', from: 'rolled sheet', finish: back },
+  { name: 'Edges', from: 'file marks', finish: edges },
 ]
 
 /** The route map: its frame, its lines and its stops stay, the ground between is etched. */
@@ -293,12 +302,16 @@ export const KIT_PIECES: readonly KitPiece[] = [
     name: 'Weathered nameplate',
     quantity: 1,
     inputs: { plate: { shape: 'rectangle', lengthMm: 84, widthMm: 31, holeMm: 2.2, holeCount: 2, holePitchMm: 70, ...copper(G18) } },
+    surface: {
+      plate: { faces: faces('brush-glow', 'as-formed', 'satin'), patina: { agent: 'verdigris', runs: 5, relief: 'none', seal: 'lacquer' } },
+    },
   },
   {
     kit: 'sulphide-disc',
     name: 'Smoked token',
     quantity: 8,
     inputs: { disc: { diameterMm: 25, holeMm: 3.2, ...copper(ga('19', 0.9116)) } },
+    surface: { disc: { faces: faces('tumbled', 'satin', 'satin'), patina: { agent: 'sulphurated-potash', runs: 3, relief: 'pad' } } },
   },
   { kit: 'fold-star', name: 'Star for the van door', quantity: 1, inputs: { sheet: { sheet: 'six', reachMm: 28, ...copper(0.25) } } },
 ]

@@ -9,6 +9,7 @@ import { instanceOf } from '../services/cut-layout'
 import { beginTray, replayLedger } from '../services/ledger'
 import { freezePlan, frozenSubTrays, planDesign, planOptions } from '../services/piece-plan'
 import {
+  BATHS,
   BROKEN_BLADES,
   JARS,
   JOBS,
@@ -22,6 +23,7 @@ import {
   WALL_SETS,
 } from './demo-data'
 import { KIT_PIECES } from './demo-kits'
+import { withPlanned } from './planned-route'
 
 const TOGETHER = new Set(['anneal', 'pickle'])
 
@@ -141,6 +143,10 @@ const WIRES = [
 
 function seedDrawer(to: Repositories): void {
   for (const { outer, ...template } of TEMPLATES) to.templates.add({ ...template, outer, holes: [] })
+  for (const { entries, ...bath } of BATHS) {
+    const id = to.baths.add(bath)
+    for (const entry of entries) to.baths.note(id, entry)
+  }
   for (const { massG, ...metal } of JARS) to.jars.putIn(to.jars.forMetal(metal).id, metal, massG)
   for (const sheet of SHEETS) to.drawer.add({ ...sheet, kind: 'sheet', holes: [], lengthMm: null, acrossMm: null, parentId: null })
   for (const wire of WIRES) to.drawer.add({ ...wire, kind: 'wire', outer: null, holes: [], acrossMm: null, parentId: null })
@@ -414,7 +420,7 @@ function seedSubTrays(to: Repositories, pieceId: number, size: number): void {
 /** A piece of each kit there is. */
 function seedKits(to: Repositories): void {
   const jobId = to.jobs.addJob(JOBS.fittings)
-  for (const { kit: id, name, quantity, inputs, marks, etch } of KIT_PIECES) {
+  for (const { kit: id, name, quantity, inputs, marks, etch, surface } of KIT_PIECES) {
     const kit = findKit(id)
     if (!kit) throw new Error(`no kit ${id}`)
     const open = designFromKit(kit)
@@ -423,8 +429,10 @@ function seedKits(to: Repositories): void {
       input: { ...part.input, ...inputs[part.id] },
       ...(marks?.[part.id] ? { marks: marks[part.id] } : {}),
       ...(etch?.[part.id] ? { etch: etch[part.id] } : {}),
+      ...(surface?.[part.id] ? { surface: surface[part.id] } : {}),
     }))
-    const pieceId = to.jobs.addPiece({ jobId, name, quantity, spares: 0, design: designSchema.parse({ ...open, parts }) })
+    const design = designSchema.parse({ ...open, parts })
+    const pieceId = to.jobs.addPiece({ jobId, name, quantity, spares: 0, design: withPlanned(to, design) })
     if (id === AT_THE_BENCH) seedSubTrays(to, pieceId, quantity)
   }
 }

@@ -1,20 +1,27 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import { useMemo } from 'react'
+import type { EtchGoal } from '@/core/etching'
 import { blankDimension, comesOutMm, routeStepOf } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import { useKeys } from '../keys/use-keys'
 import { Ribbon } from '../route/ribbon'
+import { useWorkshop } from '../shared/workshop-context'
 import { FONTS, PALETTE } from '../theme/palette'
 import { BigButton } from './big-button'
+import { ColourPanel } from './colour-panel'
+import { EtchPanel } from './etch-panel'
 import { FailedPanel } from './failed-panel'
 import { FarQuestion, ReadingBox } from './reading-box'
+import { StepColours } from './step-colours'
 import { StepFacts } from './step-facts'
 import { StepPicture } from './step-picture'
 import { SubTrayBar } from './sub-tray-bar'
 import { TargetBand } from './target-band'
 import type { BenchEntry, BenchStepView, BenchTrayView } from './tray-view'
 import { useBench } from './use-bench'
+import { useChemistry } from './use-chemistry'
 import { WaitClock } from './wait-clock'
 import { WaitingEntries } from './waiting-entries'
 import { WrongPanel } from './wrong-panel'
@@ -106,10 +113,24 @@ interface StepProps {
   readonly kept: number | null
 }
 
+/** What the practice supply is set to at an etch that was planned; none where it was not, or nothing is simulated here. */
+function useEtchGoal({ op, params }: BenchStepView): EtchGoal | undefined {
+  const { practice } = useWorkshop()
+  const { currentA, minutes, depthMm } = params
+  return useMemo(
+    () =>
+      practice && op === 'etch' && typeof currentA === 'number' && typeof minutes === 'number' && typeof depthMm === 'number'
+        ? { currentA, minutes, depthMm }
+        : undefined,
+    [practice, op, currentA, minutes, depthMm],
+  )
+}
+
 /** The picture of the work with the reading against its band, or why a piece is lost. */
 function Side({ tray, step, bench, kept }: StepProps) {
   const { panel, calipers } = bench
   const parts = tray.parts.filter(({ id }) => step.subTray?.includes(id))
+  const goal = useEtchGoal(step)
   return (
     <Box
       sx={{
@@ -133,9 +154,16 @@ function Side({ tray, step, bench, kept }: StepProps) {
         />
       ) : panel.kind === 'failed' ? (
         <FailedPanel parts={parts} onFailed={bench.failed} onBack={bench.onEsc} />
+      ) : panel.kind === 'colour' && bench.colour ? (
+        <ColourPanel run={`${bench.colour.run} ${bench.colour.runs + 1}`} onSeen={bench.sawColour} onBack={bench.onEsc} />
       ) : (
         <Box sx={{ flex: 1, display: 'grid', alignItems: 'center' }}>
-          <StepPicture op={step.op} params={step.params} metal={partOf(tray, step)?.colour ?? ''} />
+          {goal ? (
+            <EtchPanel goal={goal} onStopped={bench.noteDown} />
+          ) : (
+            <StepPicture op={step.op} params={step.params} metal={partOf(tray, step)?.colour ?? ''} />
+          )}
+          <StepColours step={step} alloy={partOf(tray, step)?.alloy} />
         </Box>
       )}
       {step.target && panel.kind !== 'wrong' ? (
@@ -151,7 +179,7 @@ function Side({ tray, step, bench, kept }: StepProps) {
 }
 
 /** What can be pressed at this step, with the key that presses it, and where the tray stands. */
-function Actions({ tray, step, bench, kept }: StepProps) {
+function Actions({ tray, step, bench, kept, isHeld }: StepProps & { readonly isHeld: boolean }) {
   const { progress } = bench
   return (
     <Box
@@ -170,9 +198,11 @@ function Actions({ tray, step, bench, kept }: StepProps) {
         borderTop: { xs: `1px solid ${PALETTE.petrolLine}`, md: 'none' },
       }}
     >
-      <BigButton main onPress={bench.isTest ? bench.passed : bench.done} keyId="done">
-        {bench.isTest ? 'It holds' : step.together ? 'Done, whole tray' : 'Done, next piece'}
-      </BigButton>
+      {isHeld ? null : (
+        <BigButton main onPress={bench.isTest ? bench.passed : bench.done} keyId="done">
+          {bench.isTest ? 'It holds' : step.together ? 'Done, whole tray' : 'Done, next piece'}
+        </BigButton>
+      )}
       {bench.isTest ? <BigButton onPress={() => bench.show('failed')}>It failed</BigButton> : null}
       {step.target || bench.isTest ? (
         <BigButton onPress={bench.measure} keyId="measure">
@@ -180,6 +210,12 @@ function Actions({ tray, step, bench, kept }: StepProps) {
         </BigButton>
       ) : null}
       {step.target && !bench.isTest ? <BigButton onPress={() => bench.show('type')}>Type it</BigButton> : null}
+      {bench.colour && !isHeld ? (
+        <BigButton onPress={bench.measure} keyId="measure">
+          {bench.colour.run} {bench.colour.runs + 1}
+          {bench.colour.planned === null ? '' : ` of ${bench.colour.planned}`}
+        </BigButton>
+      ) : null}
       <BigButton onPress={() => bench.show('wrong')} keyId="wrong">
         It went wrong
       </BigButton>
@@ -251,14 +287,27 @@ function lastKept(bench: Bench, step: BenchStepView): number | null {
   )
 }
 
+/** What must be put away before this step is begun. */
+function Held({ against }: { readonly against: string }) {
+  if (against === '') return null
+  return (
+    <Box role="alert" sx={{ mx: 3.5, mt: 1, p: 1.5, border: `3px solid ${PALETTE.fireBench}`, fontSize: 19 }}>
+      <b>Stop. </b>
+      {against}
+    </Box>
+  )
+}
+
 /** One step at a time, full screen, for full hands: a few keys and no drag. Where the tray stands is told here, server or no server. */
 export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
   const bench = useBench(tray)
   const { panel, step } = bench
   const bare = panel.kind === 'none'
+  const against = useChemistry(tray.beside, step)
+  const free = bare && against === ''
   useKeys({
-    done: bare && step ? (bench.isTest ? bench.passed : bench.done) : undefined,
-    measure: bare ? bench.measure : undefined,
+    done: free && step ? (bench.isTest ? bench.passed : bench.done) : undefined,
+    measure: free ? bench.measure : undefined,
     subTray: bare && bench.others[0] ? () => bench.takeUp(bench.others[0]?.id ?? '') : undefined,
     wrong: bare && step ? () => bench.show('wrong') : undefined,
     takeBack: bare ? bench.takeBack : undefined,
@@ -289,6 +338,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
     <Box component="main" sx={shell}>
       <Head tray={tray} bench={bench} step={step} />
       {unsent}
+      <Held against={against} />
       <SubTrayBar here={step} others={bench.others} onTakeUp={bench.takeUp} />
       <Box
         sx={{
@@ -313,7 +363,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
       ) : null}
       {panel.kind === 'ask' ? <FarQuestion panel={panel} onAnswer={bench.answer} onBack={bench.onEsc} /> : null}
       {panel.kind === 'ask' || panel.kind === 'wrong' || panel.kind === 'failed' ? null : (
-        <Actions tray={tray} step={step} bench={bench} kept={kept} />
+        <Actions tray={tray} step={step} bench={bench} kept={kept} isHeld={against !== ''} />
       )}
       <Box sx={{ px: 3.5, pb: 1 }}>
         <Ribbon walk={tray.walk} dark now={index} piece={tray.thumb} hasHead={false} />

@@ -135,6 +135,10 @@ export function StepPicture({ op, params, metal }: StepPictureProps) {
     anneal: <Heat metal={metal} />,
     solder: <Heat metal={metal} />,
     pickle: <Bath metal={metal} />,
+    'patina-dip': <Bath metal={metal} />,
+    etch: <Bath metal={metal} />,
+    neutralise: <Bath metal={metal} />,
+    soak: <Bath metal={metal} />,
     saw: <Edge metal={metal} saw />,
   }
   return (

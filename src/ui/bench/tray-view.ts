@@ -2,6 +2,7 @@ import type { Target } from '@/core/forms'
 import type { BlankAndOutcomes } from '@/core/logbook'
 import type { BenchWords } from '@/core/operations'
 import type { PartSize, RouteTemper } from '@/core/piece'
+import type { AgentBeside } from '@/server/services/bench-agents'
 import type { PieceThumb } from '@/server/services/piece-thumb'
 
 /** A step of a tray with everything the bench shows of it. */
@@ -36,6 +37,7 @@ export interface BenchStepView {
 export interface BenchPartView extends BlankAndOutcomes {
   readonly id: string
   readonly name: string
+  readonly alloy: string
   readonly alloyTitle: string
   readonly thicknessMm: number
   readonly colour: string
@@ -72,4 +74,6 @@ export interface BenchTrayView {
   readonly thumb: PieceThumb | null
   /** Where the cuts of its blanks stand in their order; null where none of them lies on a sheet. */
   readonly sawPlan: string | null
+  /** What stands open on the bench for other trays, as the page was given. */
+  readonly beside: readonly AgentBeside[]
 }

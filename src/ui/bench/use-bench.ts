@@ -3,6 +3,7 @@ import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { asksForRework, FAILED, type FarOff, farOff, gapWords, PASSED, TEST_READINGS, TESTED } from '@/core/logbook'
 import { parseSize } from '@/core/sizes'
+import { COLOUR_RUNS, runNote, runsNoted } from '@/core/surface'
 import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
 import type { BenchEntry, BenchStepView, BenchTrayView } from './tray-view'
@@ -14,7 +15,7 @@ const LEAVING_MS = 1500
 
 /** What lies over the step: nothing, the box for a reading, a question about one, why a piece is lost. */
 export type Panel =
-  | { readonly kind: 'none' | 'type' | 'wrong' | 'failed' }
+  | { readonly kind: 'none' | 'type' | 'wrong' | 'failed' | 'colour' }
   | { readonly kind: 'ask'; readonly far: FarOff; readonly typed: string; readonly instrument: string; readonly from: 'type' | 'none' }
 
 const NONE: Panel = { kind: 'none' }
@@ -58,6 +59,7 @@ export function useBench(tray: BenchTrayView) {
   )
 
   const isTest = step !== null && TESTED.has(step.op)
+  const colour = step ? colourRunOf(step, entries, progress.workpiece) : null
   const here = { stepId: step?.id ?? null, workpiece: progress.workpiece }
   const keepReading = async (valueMm: number, typed: number | string, instrument: string) => {
     if (!step?.target) return
@@ -107,6 +109,7 @@ export function useBench(tray: BenchTrayView) {
 
   /** M: with calipers the reading as soon as the figure stands still, without them the box. */
   const measure = () => {
+    if (colour) return setPanel({ kind: 'colour' })
     if (!isTest && !step?.target) return
     if (calipers && !isTest) setHolding(true)
     else setPanel({ kind: 'type' })
@@ -188,6 +191,15 @@ export function useBench(tray: BenchTrayView) {
     calipers,
     done: () => void markDone(),
     isTest,
+    /** How often the piece in hand was dipped or sprayed at this step; null where nothing is coloured. */
+    colour,
+    sawColour: (looks: string, next: string) => {
+      if (step && colour)
+        void write(
+          { kind: 'note', ...here, text: runNote(step.op, colour.runs + 1, looks) },
+          `${colour.run} ${colour.runs + 1}, ${looks}: ${next}.`,
+        )
+    },
     measuredMm,
     /** The next steps of sub-trays that could be taken up instead of the one in hand. */
     others: progress.open.flatMap((index) => (index === progress.stepIndex ? [] : (steps[index] ?? []))),
@@ -210,7 +222,23 @@ export function useBench(tray: BenchTrayView) {
     onEsc,
     leave,
     seeRecord: () => void seeRecord(),
-    show: (kind: 'type' | 'wrong' | 'failed') => setPanel(panel.kind === kind ? NONE : { kind }),
+    show: (kind: 'type' | 'wrong' | 'failed' | 'colour') => setPanel(panel.kind === kind ? NONE : { kind }),
+  }
+}
+
+/** The dips or sprays of the piece in hand at a step that colours, and how many were planned. */
+function colourRunOf({ id, op, params }: BenchStepView, entries: readonly BenchEntry[], workpiece: number | null) {
+  const kind = COLOUR_RUNS[op]
+  if (!kind) return null
+  const notes = entries.filter((entry) => entry.kind === 'note' && entry.stepId === id && entry.workpiece === workpiece)
+  const planned = params[kind.param]
+  return {
+    run: kind.run,
+    runs: runsNoted(
+      op,
+      notes.map(({ text }) => text),
+    ),
+    planned: typeof planned === 'number' ? planned : null,
   }
 }
 

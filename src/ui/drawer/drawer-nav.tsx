@@ -9,6 +9,7 @@ export function DrawerNav() {
         { href: '/drawer', label: 'Metal' },
         { href: '/drawer/tools', label: 'Tool wall' },
         { href: '/drawer/scrap', label: 'Scrap' },
+        { href: '/drawer/baths', label: 'Baths' },
         { href: '/drawer/buy', label: 'To buy' },
         { href: '/drawer/outline', label: 'Outlines' },
         { href: '/drawer/templates', label: 'Templates' },

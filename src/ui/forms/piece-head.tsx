@@ -17,6 +17,7 @@ export function Stations({ pieceId, hasJoints, isFormed }: StationsProps) {
         { href: `${at}/mark`, label: 'Mark' },
         ...(hasJoints ? [{ href: `${at}/joints`, label: 'Joints' }] : []),
         ...(isFormed ? [{ href: `${at}/form`, label: 'Form' }] : []),
+        { href: `${at}/finish`, label: 'Finish' },
         { href: `${at}/route`, label: 'Route' },
         { href: `${at}/record`, label: 'Record' },
         { href: `${at}/compare`, label: 'Compare' },

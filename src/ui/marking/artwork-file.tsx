@@ -6,6 +6,7 @@ import { readDrawn } from '@/core/drawn'
 import type { EtchChoices } from '@/core/etching'
 import { boundsOf, middleOf, type Outline, type Point } from '@/core/geometry'
 import { formatPlain } from '@/core/units'
+import { artworkInWorker } from '@/workers/artwork-client'
 import { DropFile } from '../shared/drop-file'
 import { PALETTE } from '../theme/palette'
 import { AmountField } from './amount-field'
@@ -25,43 +26,84 @@ function placed(dark: Dark, to: Point, scale: number): Dark {
   return dark.map(({ outer, holes }) => ({ outer: move(outer), holes: holes.map(move) }))
 }
 
-const widthOf = (dark: Dark) => {
-  const { minX, maxX } = boundsOf(dark.flatMap(({ outer }) => outer))
-  return maxX - minX
+const boxOf = (dark: Dark) => boundsOf(dark.flatMap(({ outer }) => outer))
+const widthOf = (dark: Dark) => boxOf(dark).maxX - boxOf(dark).minX
+
+/** A place as it is kept with an etch. */
+const kept = ({ outer, holes }: { readonly outer: Outline; readonly holes: readonly Outline[] }): Dark[number] => ({
+  outer: outer.map(([x, y]) => [x, y]),
+  holes: holes.map((hole) => hole.map(([x, y]) => [x, y])),
+})
+
+/** A picture whose dark places are the artwork, and the shade they are parted at. */
+interface ShadedPicture {
+  readonly file: File
+  readonly shade: number
 }
 
-/** The artwork of an etch: read from an SVG or a DXF, laid on the middle of the blank, made larger or smaller, repeated. */
+const isPicture = ({ type, name }: File) => type.startsWith('image/') && !/svg/.test(type) && !/\.svg$/i.test(name)
+
+/** The artwork of an etch: an SVG, a DXF, or the dark of a picture, laid on the middle of the blank, made larger or smaller, repeated. */
 export function ArtworkFile({ etch, outer, onChange }: ArtworkFileProps) {
   const [said, setSaid] = useState('')
-  const middle = middleOf(boundsOf(outer))
+  const [picture, setPicture] = useState<ShadedPicture>()
+  const blank = boundsOf(outer)
+  const middle = middleOf(blank)
   const { dark, tile } = etch
+  const readPicture = async (file: File, shade?: number) => {
+    setSaid('Reading the picture …')
+    const widthMm = dark.length > 0 && picture ? widthOf(dark) : blank.maxX - blank.minX
+    const found = await artworkInWorker(file, { widthMm, shade })
+    if ('fault' in found) return setSaid(`${file.name}: ${found.fault}.`)
+    setPicture({ file, shade: Math.round(found.shade) })
+    setSaid(
+      `Each pixel is ${formatPlain(found.pixelMm, 3)} mm on the metal: no edge is finer.${found.specks > 0 ? ` ${found.specks} specks are left out.` : ''}`,
+    )
+    onChange({ ...etch, dark: placed(found.dark.map(kept), middle, 1) })
+  }
   const take = async (file: File) => {
+    if (isPicture(file)) return readPicture(file)
     const read = readDrawn(await file.text())
     if (!read.ok) return setSaid(`${file.name}: ${read.message}`)
-    const regions: Dark = read.regions.map((region) => ({
-      outer: region.outer.map(([x, y]) => [x, y]),
-      holes: region.holes.map((hole) => hole.map(([x, y]) => [x, y])),
-    }))
+    setPicture(undefined)
     setSaid([...(read.isSizeKnown ? [] : ['The file names no unit: set its width.']), ...read.notes].join(' '))
-    onChange({ ...etch, dark: placed(regions, middle, 1) })
+    onChange({ ...etch, dark: placed(read.regions.map(kept), middle, 1) })
   }
   return (
     <DropFile
       label="Artwork"
       fileLabel="Artwork file"
-      accept={{ 'image/svg+xml': ['.svg'], 'application/dxf': ['.dxf'] }}
+      accept={{
+        'image/svg+xml': ['.svg'],
+        'application/dxf': ['.dxf'],
+        'image/png': ['.png'],
+        'image/jpeg': ['.jpg', '.jpeg'],
+        'image/webp': ['.webp'],
+      }}
       onFile={(file) => void take(file)}
     >
       {(pick) => (
         <>
           <Typography variant="body2">
             Dark keeps the metal.{' '}
-            {dark.length > 0 ? `${dark.length} dark ${dark.length === 1 ? 'place' : 'places'}.` : 'Drop an SVG or a DXF here.'}
+            {dark.length > 0
+              ? `${dark.length} dark ${dark.length === 1 ? 'place' : 'places'}.`
+              : 'Drop an SVG, a DXF or a picture in black on white here.'}
           </Typography>
           <Button onClick={pick}>{dark.length > 0 ? 'Other artwork' : 'Choose a file'}</Button>
           <Typography variant="body2" role="status" sx={{ color: PALETTE.muted }}>
             {said}
           </Typography>
+          {picture ? (
+            <AmountField
+              label="Dark under the shade"
+              value={picture.shade}
+              min={1}
+              max={254}
+              unit=""
+              onChange={(shade) => void readPicture(picture.file, shade)}
+            />
+          ) : null}
           {dark.length > 0 ? (
             <>
               <AmountField

@@ -131,6 +131,12 @@ function EtchFigures({ answer }: { readonly answer: EtchAnswer }) {
         {formatPlain(answer.minutes, 0)} min
       </Typography>
       <Typography variant="body2">with the current on, to {formatPlain(answer.depthMm, 3)} mm deep</Typography>
+      <Typography variant="body2">
+        between {formatPlain(answer.minutesLeast, 0)} and {formatPlain(answer.minutesMost, 0)} min,{' '}
+        {answer.efficiencyRatio === 1
+          ? 'nothing logged in this bath yet'
+          : `by what this bath does: ${formatPlain(answer.efficiencyRatio, 2)} of Faraday’s law`}
+      </Typography>
       <Box component="dl" sx={{ m: 0, mt: 1 }}>
         {lines.map(([label, value]) => (
           <Box

@@ -64,7 +64,7 @@ export function BrokenRules({ broken }: { readonly broken: readonly BrokenRule[]
               </b>{' '}
               {item.message}
             </Typography>
-            <Button variant="text" sx={{ px: 0, justifyContent: 'start', textAlign: 'left' }} onClick={item.onShow}>
+            <Button variant="text" sx={{ px: 0, justifyContent: 'start', textAlign: 'left', whiteSpace: 'normal' }} onClick={item.onShow}>
               {item.where}
             </Button>
             {item.under.length > 0 ? <Typography variant="body2">It falls under {item.under.join(', ')}.</Typography> : null}

@@ -22,6 +22,7 @@ import {
 import { toolNotes } from '@/core/route'
 import { type Finding, partedInto, putInOrder } from '@/core/rules'
 import { SaveWords } from '../acting/save-words'
+import { newStepId } from '../acting/use-part-work'
 import { useKeys } from '../keys/use-keys'
 import { ChoiceField } from '../shared/choice-field'
 import { useNotice } from '../shared/notices'
@@ -35,7 +36,7 @@ import { Ribbon } from './ribbon'
 import { metalFindings, metalOfStep, type RouteView, routeView, type StressAdvice, stressAdvice } from './route-view'
 import { StepPanel } from './step-panel'
 import { StrandBoard } from './strand-board'
-import { newStepId, type RoutedPiece, type RouteHand, useRoute } from './use-route'
+import { type RoutedPiece, type RouteHand, useRoute } from './use-route'
 
 /** The metal as it was bought, part by part. */
 function Bought({ hand, view }: { readonly hand: RouteHand; readonly view: RouteView }) {

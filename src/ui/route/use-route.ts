@@ -3,7 +3,6 @@ import { useMemo, useState } from 'react'
 import {
   changeParams,
   type DesignPart,
-  ownStepId,
   type PieceDesign,
   type PiecePlan,
   planPiece,
@@ -22,12 +21,6 @@ export interface RoutedPiece {
   readonly spares: number
   readonly revision: number
   readonly design: PieceDesign
-}
-
-/** A step of the smith's own gets a name that never comes again on any route. */
-export function newStepId(op: string): string {
-  const [number = 0] = crypto.getRandomValues(new Uint32Array(1))
-  return ownStepId(op, number.toString(36))
 }
 
 /** A piece's route under the hands: the design as it stands here, its plan, and the tray that starts from what is kept. */

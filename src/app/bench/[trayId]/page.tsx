@@ -6,6 +6,7 @@ import { findOperation } from '@/core/operations'
 import { type PlanOptions, wordsOf } from '@/core/piece'
 import { toolNotes } from '@/core/route'
 import type { Piece, Repositories, Tray } from '@/server/db/repositories'
+import { agentsBeside } from '@/server/services/bench-agents'
 import { isItemOf } from '@/server/services/layout-items'
 import {
   frozenMetals,
@@ -60,6 +61,7 @@ function partViews(plan: Tray['plan']): BenchPartView[] {
     return {
       id: part,
       name,
+      alloy: alloy.id,
       alloyTitle: alloy.title.toLowerCase(),
       thicknessMm,
       colour: alloy.colour.bench,
@@ -114,6 +116,7 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
         walk: walkFrozen(tray.plan),
         thumb: piece ? thumbOf(planDesign(piece.design, options)) : null,
         sawPlan: piece ? sawPlanOf(repositories, piece) : null,
+        beside: agentsBeside(repositories, tray.id, new Date().toISOString()),
       }}
     />
   )

@@ -9,7 +9,7 @@ export const neutralise = defineOperation({
   together: false,
   handsOnS: 30,
   waitS: 60,
-  does: 'attached: no residue, no acid, wet',
+  does: 'attached: no residue, no acid, no sulphide, wet',
   params: z.object({}),
   words: { say: 'Soda in water until nothing fizzes, then rinse.' },
 })

@@ -9,7 +9,7 @@ export const rinse = defineOperation({
   together: false,
   handsOnS: 20,
   waitS: 0,
-  does: 'attached: wet, no acid, rinsed',
+  does: 'attached: wet, no acid, no sulphide, rinsed',
   params: z.object({}),
   words: { say: 'Running water, inside and out, until nothing of the bath is left.' },
 })

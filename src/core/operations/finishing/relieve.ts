@@ -1,5 +1,9 @@
 import * as z from 'zod'
+import { RELIEF_WORDS } from '../../surface/run-words'
+import { choice } from '../../units/fields'
 import { defineOperation } from '../contract'
+
+const { tumble: _tumble, none: _none, ...BY_HAND } = RELIEF_WORDS
 
 export const relieve = defineOperation({
   id: 'relieve',
@@ -10,6 +14,14 @@ export const relieve = defineOperation({
   handsOnS: 180,
   waitS: 0,
   does: 'relieved',
-  params: z.object({ how: z.enum(['dry', 'wet']).default('dry') }),
-  words: { say: 'Pumice or wool on the high places only, with a flat pad, one direction.' },
+  params: z.object({
+    how: z.enum(['dry', 'wet']).default('dry'),
+    by: choice('With', BY_HAND).default('pumice'),
+  }),
+  words: ({ how, by }) => ({
+    title: 'Relieve the high places',
+    say: `The high places only, with ${BY_HAND[by]}, a flat pad, one direction${how === 'wet' ? ', under water' : ''}.`,
+    facts: [],
+    ...(by === 'steel-wool' ? { watch: 'Steel wool leaves iron: rinse it off, and never into the pickle.' } : {}),
+  }),
 })

@@ -1,5 +1,10 @@
 import * as z from 'zod'
+import { PATINA_TITLES, runSteps, USUAL_RUNS } from '../../surface/run-words'
+import { choice } from '../../units/fields'
 import { defineOperation } from '../contract'
+
+const { verdigris: chloride, 'ammonia-fume': fume, 'ammonia-salt': salt } = PATINA_TITLES
+const AGENTS = { verdigris: chloride, 'ammonia-fume': fume, 'ammonia-salt': salt }
 
 export const verdigris = defineOperation({
   id: 'verdigris',
@@ -9,8 +14,21 @@ export const verdigris = defineOperation({
   together: false,
   handsOnS: 120,
   waitS: 3600,
-  caution: 'Ventilation, gloves and eye protection. Follow the product’s safety sheet and local rules.',
+  caution: 'Ventilation, gloves and eye protection; not on skin, nor for food. Follow the product’s safety sheet and local rules.',
   does: 'attached: coloured',
-  params: z.object({}),
-  words: { say: 'Wipe or dab it on, let it dry slowly in the damp, and look the next day.' },
+  params: z.object({
+    agent: choice('Grown with', AGENTS).default('verdigris'),
+    runs: z.int().min(1).max(20).optional(),
+  }),
+  words: ({ agent, runs = USUAL_RUNS[agent] }) => ({
+    title: runs > 1 ? `Verdigris, ${runs} times` : 'Verdigris',
+    say: runSteps(agent)
+      .map(({ say }) => say)
+      .join(' '),
+    facts: [
+      { label: 'Grown with', value: AGENTS[agent] },
+      ...(runs > 1 ? [{ label: 'Sprays', value: `${runs}, each dried in the air, over days` }] : []),
+    ],
+    watch: 'Rinsed, dried and sealed it stays; unsealed it goes on growing and comes off green.',
+  }),
 })

@@ -55,6 +55,7 @@ export const FACTS = {
     'etched',
     'rinsed',
     'acid',
+    'sulphide',
     'residue',
     'powder',
     'coloured',

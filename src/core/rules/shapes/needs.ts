@@ -63,16 +63,16 @@ function lacks(world: World, key: string, { fact, is }: Asked): boolean {
 
 /** Watches a state that an operation asks for just before it is done. */
 export function watchNeeds(clauses: readonly NeedsClause[]): Watch {
-  const read = clauses.map(({ asks, of }) => ({ ...readAsks(asks), selection: readSelection(of) }))
+  const read = clauses.map(({ asks, of, fixed }) => ({ ...readAsks(asks), fixed, selection: readSelection(of) }))
   return (world, act) =>
-    read.flatMap(({ of, asked, selection }, clause): Breach[] => {
+    read.flatMap(({ of, asked, fixed, selection }, clause): Breach[] => {
       const when = chosenBy(world, act, selection)
       if (!when) return []
       const things = thingsFor(world, act.things, when)
       const metalAlone = of === 'things' && !when.some((condition) => condition.name === 'other')
       const keys = askedOf(world, act, of, metalAlone ? things.filter((thing) => isAsked(world, act, thing)) : things)
       const on = keys.filter((key) => asked.some((item) => lacks(world, key, item)))
-      return on.length > 0 ? [{ clause, on }] : []
+      return on.length > 0 ? [{ clause, on, ...(fixed ? { fixed } : {}) }] : []
     })
 }
 

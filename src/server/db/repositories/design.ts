@@ -3,6 +3,7 @@ import { JOINT_KIND_IDS, JOINT_ROLES, OTHER_KIND_IDS, refObject } from '@/core/a
 import { etchChoices } from '@/core/etching'
 import { markSchema } from '@/core/marks'
 import { BOUGHT_TEMPER_IDS, SOLDER_IDS } from '@/core/metals'
+import { surfaceChoices } from '@/core/surface'
 
 const params = z.record(z.string(), z.unknown())
 const id = z.string().min(1).max(80)
@@ -43,6 +44,7 @@ const part = z.object({
   count: z.number().int().min(1).max(5000).optional(),
   marks: z.array(markSchema).max(40).readonly().optional(),
   etch: etchChoices.optional(),
+  surface: surfaceChoices.optional(),
 })
 
 const other = z.object({

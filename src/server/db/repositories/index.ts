@@ -2,6 +2,7 @@ import * as z from 'zod'
 import type { Db } from '../db'
 import { writer } from '../write'
 import { makeArchiveRepository } from './archive'
+import { makeBathRepository } from './baths'
 import { makeDrawerRepository } from './drawer'
 import { makeEntryRepository } from './entries'
 import { makeFindingRepository } from './finding'
@@ -15,6 +16,7 @@ import { makeToolRepository } from './tools'
 import { makeTrayRepository } from './trays'
 
 export { ARCHIVE_KINDS, type ArchiveKind, type Hanging } from './archive'
+export type { Bath } from './baths'
 export { type Design, designSchema, type FrozenPart, type FrozenPlan, type FrozenStep } from './design'
 export type { NewStock, Stock, StockNote } from './drawer'
 export { ENTRY_KINDS, type Entry, type LossLine, type NewEntry } from './entries'
@@ -40,6 +42,7 @@ function make(db: Db) {
     jobs: makeJobRepository(db),
     drawer: makeDrawerRepository(db),
     jars: makeJarRepository(db),
+    baths: makeBathRepository(db),
     templates: makeTemplateRepository(db),
     layouts: makeLayoutRepository(db),
     tools: makeToolRepository(db),

@@ -14,5 +14,5 @@ export default async function MarkPage({ params }: { params: Promise<{ id: strin
   if (parts.length === 0)
     return <Typography sx={{ p: 3 }}>No part of this piece is cut from sheet yet: its sizes come first, at the station Size.</Typography>
   const { revision, canUndo, redoId, design } = piece
-  return <MarkStation key={piece.id} piece={{ id: piece.id, revision, canUndo, redoId, design, parts }} />
+  return <MarkStation key={piece.id} piece={{ id: piece.id, revision, canUndo, redoId, design, parts, runs: repositories.baths.runs() }} />
 }

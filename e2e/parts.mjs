@@ -1,0 +1,13 @@
+/** The parts run beside one another, about as long as each other: most of a journey is waiting. Each has its servers for itself. */
+const TABS = 'tabs'
+const OWN = 'few-keys|fuzz|keys|kill|kits|lan|one-folder|shared-sheet'
+const VIEWS = 'access|finish|forms|interfaces|mark|outline|print|size|tables'
+
+const files = (names) => new RegExp(`/(${names})\\.spec\\.ts$`)
+
+export const PARTS = {
+  tabs: { files: { testMatch: files(TABS) }, ports: null },
+  own: { files: { testMatch: files(OWN) }, ports: null },
+  views: { files: { testMatch: files(VIEWS) }, ports: [4341, 4342] },
+  shared: { files: { testIgnore: files([TABS, OWN, VIEWS].join('|')) }, ports: [4321, 4322] },
+}

@@ -1,0 +1,3 @@
+export { AGENTS, type AgentId } from './agents'
+export { benchChemistry } from './forbidden'
+export { agentOfStep } from './step-agents'

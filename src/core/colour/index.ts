@@ -1,0 +1,1 @@
+export { type FilmColours, type FilmKind, filmColours, type Swatch } from './film-colours'

@@ -1,0 +1,71 @@
+'use client'
+import Checkbox from '@mui/material/Checkbox'
+import FormControlLabel from '@mui/material/FormControlLabel'
+import { PATINA_TITLES, type PatinaAsked, type PatinaId, RELIEF_WORDS, type Relief, USUAL_RUNS } from '@/core/surface'
+import { AmountField } from '../marking/amount-field'
+import { ChoiceField } from '../shared/choice-field'
+
+const AGENTS = { none: 'not coloured', ...PATINA_TITLES }
+const RELIEFS: Readonly<Record<Relief, string>> = { ...RELIEF_WORDS, none: 'not relieved' }
+const SEALS = { wax: 'wax', lacquer: 'lacquer', none: 'not sealed' } as const
+
+/** A colour as it begins: relieved by pumice under water, waxed. */
+const firstColour = (agent: PatinaId): PatinaAsked => ({ agent, relief: 'pumice', reliefIsWet: true, seal: 'wax', worn: false })
+
+interface ColourFieldsProps {
+  readonly patina: PatinaAsked | undefined
+  readonly onChange: (patina: PatinaAsked | undefined) => void
+}
+
+/** What a part is coloured with, how often, how it is relieved and sealed. */
+export function ColourFields({ patina, onChange }: ColourFieldsProps) {
+  const chooseAgent = (agent: string) => {
+    if (agent === 'none') return onChange(undefined)
+    const { runs: _, ...same } = patina ?? firstColour(agent as PatinaId)
+    onChange({ ...same, agent: agent as PatinaId })
+  }
+  const runsWord = patina && ['verdigris', 'ammonia-fume', 'ammonia-salt'].includes(patina.agent) ? 'Sprays' : 'Dips'
+  return (
+    <>
+      <ChoiceField label="Colour" value={patina?.agent ?? 'none'} options={AGENTS} onChange={chooseAgent} width={210} />
+      {patina ? (
+        <>
+          {USUAL_RUNS[patina.agent] > 1 ? (
+            <AmountField
+              label={runsWord}
+              value={patina.runs ?? USUAL_RUNS[patina.agent]}
+              min={1}
+              max={20}
+              unit=""
+              onChange={(runs) => onChange({ ...patina, runs })}
+            />
+          ) : null}
+          <ChoiceField
+            label="High places"
+            value={patina.relief}
+            options={RELIEFS}
+            onChange={(relief) => onChange({ ...patina, relief: relief as Relief })}
+            width={210}
+          />
+          <ChoiceField
+            label="Seal"
+            value={patina.seal}
+            options={SEALS}
+            onChange={(seal) => onChange({ ...patina, seal: seal as PatinaAsked['seal'] })}
+            width={210}
+          />
+          <FormControlLabel
+            control={
+              <Checkbox size="small" checked={patina.reliefIsWet} onChange={(_, reliefIsWet) => onChange({ ...patina, reliefIsWet })} />
+            }
+            label="Relieved while still wet"
+          />
+          <FormControlLabel
+            control={<Checkbox size="small" checked={patina.worn} onChange={(_, worn) => onChange({ ...patina, worn })} />}
+            label="Worn on the skin, or eaten from"
+          />
+        </>
+      ) : null}
+    </>
+  )
+}

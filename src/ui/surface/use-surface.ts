@@ -1,0 +1,46 @@
+'use client'
+import { useMemo, useState } from 'react'
+import { firstSurface, type SurfacedPart, surfaceQuestion, surfaceSteps } from '@/core/piece'
+import { type SurfaceChoices, surfacePlan } from '@/core/surface'
+import { usePartWork, type WorkedPiece } from '../acting/use-part-work'
+import { useWorkshop } from '../shared/workshop-context'
+
+export interface SurfacedPiece extends WorkedPiece {
+  readonly parts: readonly SurfacedPart[]
+}
+
+/** The surface of a part under the hands: its faces, its colour, and what they come to. */
+export function useSurface(piece: SurfacedPiece) {
+  const { bench } = useWorkshop()
+  const [partId, setPartId] = useState(piece.parts[0]?.part ?? '')
+  const [chosen, setChosen] = useState(0)
+  const { design, keepWork, toRoute, ...saving } = usePartWork(piece)
+  const stored = piece.parts.find(({ part }) => part === partId) ?? (piece.parts[0] as SurfacedPart)
+  const own = design.parts.find(({ id }) => id === stored.part)?.surface
+  const part = useMemo((): SurfacedPart => ({ ...stored, choices: own }), [stored, own])
+  const answered = useMemo(() => {
+    const asked = surfaceQuestion(part, { owned: bench.tools, figures: bench.figures })
+    return asked && surfacePlan(asked)
+  }, [part, bench])
+  const answer = answered?.ok ? answered.answer : undefined
+  const asked = useMemo(() => (answer ? surfaceSteps(part, answer) : []), [part, answer])
+  const change = (surface: SurfaceChoices | undefined) => keepWork(part.part, { surface })
+  return {
+    ...saving,
+    part,
+    answer,
+    /** Why there is no answer, by field. */
+    issues: answered && !answered.ok ? answered.issues : [],
+    asked,
+    chosen,
+    choose: setChosen,
+    show: (id: string) => {
+      setPartId(id)
+      setChosen(0)
+    },
+    begin: () => change(firstSurface(part)),
+    change,
+    toRoute: () => toRoute(part.part, asked, 'setting'),
+  }
+}
+export type SurfaceHand = ReturnType<typeof useSurface>
