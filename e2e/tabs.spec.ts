@@ -372,7 +372,7 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     ready: async (page) => {
       await page.getByRole('button', { name: 'Make up a bath' }).click()
       await page.getByLabel('Name on the label').fill('Small pan')
-      return () => page.getByRole('button', { name: 'Keep it' }).click()
+      return () => page.getByRole('button', { name: 'Save', exact: true }).click()
     },
   },
   noteBath: {

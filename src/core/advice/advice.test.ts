@@ -304,3 +304,34 @@ describe('a colour run', () => {
     expect(stops({ alloy: 'sterling-925' })).toEqual([])
   })
 })
+
+describe('texture', () => {
+  const asked = { look: 'pattern', thicknessMm: 0.9, lengthMm: 58, widthMm: 14, depthMm: 0.12, mill: 'yes' }
+  const beginsWith = (name: string) => {
+    const detail = advise('texture', asked).picks.find((pick) => pick.name === name)?.detail ?? ''
+    return [...detail.matchAll(/[\d.]+/g)].map(Number)
+  }
+  it.each(['rolled with a pattern plate', 'hammered'])('%s begins with as much metal as it ends with', (name) => {
+    const [long = 0, wide = 0, thick = 0] = beginsWith(name)
+    expect(Math.abs((long * wide * thick) / (58 * 14 * 0.9) - 1)).toBeLessThan(0.01)
+    expect(thick).toBeGreaterThan(0.9)
+    expect(long).toBeLessThan(58)
+  })
+  it('rolls in length alone, and by plane strain (2/√3 · ln)', () => {
+    const [, wide, thick = 0, strain = 0] = beginsWith('rolled with a pattern plate')
+    expect(wide).toBe(14)
+    expect(strain).toBeCloseTo((2 / Math.sqrt(3)) * Math.log(thick / 0.9), 1)
+  })
+  it('without a mill names another way first, and says what is missing', () => {
+    const { answer, picture } = advise('texture', { ...asked, mill: 'no' })
+    expect(answer).toContain('Hammered: begin with')
+    const steps = picture.kind === 'steps' ? picture.steps.map(({ step }) => step) : []
+    expect(steps.at(-1)).toMatch(/needs a (rolling mill|press and its die)/)
+  })
+  it('stops on a thin wear layer, and warns of a relief over half the thickness', () => {
+    const codes = (more: Record<string, unknown>) => advise('texture', { ...asked, ...more }).checks.map(({ code }) => code)
+    expect(codes({ alloy: 'gold-filled' })).toContain('thin-layer')
+    expect(codes({ depthMm: 0.6 })).toContain('deep-texture')
+    expect(codes({})).toEqual(['texture-first'])
+  })
+})

@@ -7,6 +7,7 @@ import { mandrelAdviser } from './mandrel'
 import { solderAdviser } from './solder'
 import { stampLineAdviser } from './stamp-line'
 import { strikeAdviser } from './strike'
+import { textureAdviser } from './texture'
 
 /** Every adviser. A new one is one file and one entry here, and appears on screen, in HTTP and on the command line. */
 export const ADVISERS = [
@@ -18,6 +19,7 @@ export const ADVISERS = [
   mandrelAdviser,
   stampLineAdviser,
   colourRunAdviser,
+  textureAdviser,
   compareAdviser,
 ] as const
 export type AdviserId = (typeof ADVISERS)[number]['id']

@@ -5,7 +5,7 @@ import { readPlainNumber } from '../units'
 
 /** A plain number over nothing, as it is typed; its unit may stand behind it. */
 function typedAmount(label: string, unit: string, most: number) {
-  const error = `${label}: ${unit}, more than 0 and at most ${most}`
+  const error = `${label}: a number of ${unit}, more than 0 and at most ${most}`
   const behind = new RegExp(`\\s*${unit.replace('²', '[²2]')}$`, 'i')
   return z.preprocess(
     (typed) => (typeof typed === 'string' ? readPlainNumber(typed.trim().replace(behind, '')) : typed),
@@ -17,7 +17,7 @@ function typedAmount(label: string, unit: string, most: number) {
 export const bathEntry = z.object({
   name: z.string().trim().min(1, { error: 'Name: what stands on its label' }).max(80, { error: 'Name: at most 80 characters' }),
   kind: z.enum(ETCH_BATHS, { error: 'Bath: choose one' }),
-  litres: typedAmount('Litres', 'L', 1000),
+  litres: typedAmount('How much', 'L', 1000),
 })
 
 /** What happened to a bath, as it is typed: an etch with what came of it, a filtering, or that it was put out of use. */

@@ -41,7 +41,7 @@ export function BathsView({ baths }: { readonly baths: readonly Bath[] }) {
             }}
             onDone={() => setAdding(false)}
             onCancel={() => setAdding(false)}
-            submit="Keep it"
+            submit="Save"
           >
             <EntryText name="name" label="Name on the label" />
             <EntryChoice name="kind" label="Bath" options={KINDS} width={220} />

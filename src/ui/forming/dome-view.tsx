@@ -3,7 +3,7 @@ import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import { useMemo, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import type { DapAnswer, Light } from '@/core/forming'
 import { ALLOYS } from '@/core/metals'
 import { type DappedPart, dapQuestion, punchForHeight } from '@/core/piece'
@@ -68,7 +68,7 @@ function useWay(part: DappedPart) {
       stages: part.stages.map(({ punchMm }, i) => ({ punchMm: punchOf(punchMm, i), annealBefore: anneals[i] ?? false })),
     }
   }, [asPlanned, part.stages, anneals, friction, lastMm, isDragged])
-  return { anneals, setAnneals, friction, setFriction, lastMm, setLast, setDragged, question }
+  return { anneals, setAnneals, friction, setFriction, lastMm, setLast, isDragged, setDragged, question }
 }
 
 const PREVIEW_RINGS = 20
@@ -81,6 +81,9 @@ export function DomeView({ part, first }: { readonly part: DappedPart; readonly 
   const [kept, setKept] = useState<KeptWay>()
   const { answer, isWorking, isFailed } = useDap(way.question, first)
   const { anneals, friction, lastMm } = way
+  // the section goes with the hand; the chart follows when it lets go
+  const charted = useRef(answer.stages)
+  if (!way.isDragged && !isWorking) charted.current = answer.stages
   const { light, words } = verdict(answer)
   const isRecommended = anneals.every((annealed, i) => annealed === answer.annealBefore.includes(i))
   const stage = answer.stages[chosen]
@@ -131,7 +134,7 @@ export function DomeView({ part, first }: { readonly part: DappedPart; readonly 
           <Typography variant="h2" sx={{ mt: 1.5 }}>
             Thickness from the crown to the rim{kept ? ', dashed as it was kept' : ''}
           </Typography>
-          <ThicknessChart stages={answer.stages} chosen={chosen} thicknessMm={part.thicknessMm} kept={kept?.answer.stages[chosen]} />
+          <ThicknessChart stages={charted.current} chosen={chosen} thicknessMm={part.thicknessMm} kept={kept?.answer.stages[chosen]} />
         </>
       }
       panel={

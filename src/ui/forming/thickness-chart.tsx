@@ -1,5 +1,6 @@
 'use client'
 import { nice } from 'd3-array'
+import { memo } from 'react'
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { PALETTE } from '../theme/palette'
 import { CHART_MARGIN, DASHED, markWords, mmUp, wayAlong } from './chart-axes'
@@ -12,7 +13,7 @@ interface Thicknesses {
 }
 
 /** Thickness along the profile, from the crown to the rim: the stage looked at drawn strong, the others faint; dashed the same of a way kept beside it. */
-export function ThicknessChart({
+function Chart({
   stages,
   chosen,
   thicknessMm,
@@ -55,3 +56,6 @@ export function ThicknessChart({
     </ResponsiveContainer>
   )
 }
+
+/** Drawn anew only for another answer: a chart takes longer to draw than a hand waits. */
+export const ThicknessChart = memo(Chart)

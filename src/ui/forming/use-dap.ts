@@ -1,6 +1,6 @@
 'use client'
 import { type Remote, wrap } from 'comlink'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { DapAnswer, DapQuestion } from '@/core/forming'
 import type { DapApi } from '@/workers/dap.worker'
 
@@ -39,7 +39,8 @@ export function useDap(question: DapQuestion, first: DapAnswer): Dapped {
     const settle = (found: DapAnswer | undefined) => {
       isBusy.current = false
       if (!remote.current) return
-      if (found) setAnswer(found)
+      // drawn in slices, between which the hand is answered
+      if (found) startTransition(() => setAnswer(found))
       setFailed(found === undefined)
       setWorking(next.current !== null)
       ask()
