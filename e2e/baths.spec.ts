@@ -33,7 +33,8 @@ test('a bath is made up and labelled, an etch in it logged, and the next etch is
   const etch = page.getByRole('region', { name: 'Etch', exact: true })
   await page.getByRole('button', { name: 'Etched' }).click()
   await etch.getByRole('button', { name: 'Plan an etch' }).click()
-  const minutes = async () => Number((await etch.getByRole('region', { name: 'The etch' }).locator('.fig').first().innerText()).replace(/\D/g, ''))
+  const minutes = async () =>
+    Number((await etch.getByRole('region', { name: 'The etch' }).locator('.fig').first().innerText()).replace(/\D/g, ''))
   const byLaw = await minutes()
   await etch.getByLabel('Bath').selectOption('copper-nitrate')
   await expect(etch).toContainText('by what this bath does: 0.5 of Faraday’s law')

@@ -89,7 +89,10 @@ describe('the shade that parts a picture', () => {
     expect(spread(partingShade({ grey }))).toBeGreaterThanOrEqual(best * (1 - 1e-9))
   })
   it('of a large picture is that of its means: 20 million pixels are made 4 million at the most', () => {
-    const { width, height, pixelsEach } = shadesOf(painted(2400, 1800, () => 90), 1e6)
+    const { width, height, pixelsEach } = shadesOf(
+      painted(2400, 1800, () => 90),
+      1e6,
+    )
     expect(pixelsEach).toBe(3)
     expect(width * height).toBeLessThanOrEqual(1e6)
   })

@@ -166,7 +166,11 @@ export const textureAdviser = defineAdviser({
     const log: WorkingLog = []
     const { alloy, thicknessMm: t, depthMm: d, look } = asked
     const isThere = ({ needs }: Way) => needs === undefined || asked[needs] === 'yes'
-    const fitting = WAYS.filter(({ looks }) => looks.includes(look)).map((way) => ({ way, begins: way.begins(asked, log), isThere: isThere(way) }))
+    const fitting = WAYS.filter(({ looks }) => looks.includes(look)).map((way) => ({
+      way,
+      begins: way.begins(asked, log),
+      isThere: isThere(way),
+    }))
     const sorted = [...fitting.filter((one) => one.isThere), ...fitting.filter((one) => !one.isThere)]
     const size = ({ thicknessMm: from, lengthMm: l, widthMm: w }: Begins) =>
       `${formatPlain(l, 2)} × ${formatPlain(w, 2)} mm, ${formatPlain(from, 2)} mm thick`
