@@ -375,6 +375,20 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       return () => page.getByRole('button', { name: 'Save', exact: true }).click()
     },
   },
+  keepSwatch: {
+    path: '/pieces/37/finish',
+    ready: async (page) => {
+      await page.getByLabel('How it was made').fill('one long dip')
+      return () => page.getByRole('button', { name: 'Put it in' }).click()
+    },
+  },
+  dropSwatch: {
+    path: '/pieces/37/finish',
+    ready: async (page) => {
+      await page.getByRole('button', { name: /^Take out one dip/ }).click()
+      return () => page.getByRole('dialog').getByRole('button', { name: 'Take it out' }).click()
+    },
+  },
   noteBath: {
     path: '/drawer/baths',
     ready: async (page) => {
@@ -658,6 +672,7 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
   countTool: 'undo',
   cutLayout: 'asked',
   deleteForGood: 'asked',
+  dropSwatch: 'asked',
   dropTemplate: 'asked',
   describePiece: 'undo',
   duplicateJob: 'adds',
@@ -665,6 +680,7 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
   duplicateStock: 'adds',
   keepBath: 'adds',
   keepFigure: 'undo',
+  keepSwatch: 'adds',
   keepTemplate: 'adds',
   keepTrials: 'undo',
   markMandrel: 'undo',

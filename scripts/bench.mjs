@@ -153,6 +153,14 @@ async function timeBlanks() {
   const dark = Array.from({ length: 200 }, (_, i) => circleOutline(1).map(([x, y]) => [x + 4 * (i % 20), y + 4 * Math.floor(i / 20)]))
   const etch = etchInput.parse({ alloy: 'copper-c110', thicknessMm: 1, outer: sheet.outer, dark, depthMm: 0.2 })
   timed('an etch with 200 dark places', () => etchPlan(etch), 50)
+  const { darkPlaces } = await bundled("export { darkPlaces } from './src/files/dark-places'")
+  const [width, height] = [5400, 3700]
+  const rgba = new Uint8ClampedArray(4 * width * height).fill(255)
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++)
+      if ((x % 300) - 150 > 0 && Math.hypot((x % 300) - 150, (y % 300) - 150) < 120)
+        rgba.fill(20, 4 * (y * width + x), 4 * (y * width + x) + 3)
+  timed('a picture of 20 million pixels as artwork', () => darkPlaces({ width, height, rgba }, { widthMm: 90 }), 2000)
   const began = performance.now()
   const options = '{"heightMm":2.4,"card":{"field":"white","lineXMm":100,"lineYMm":100}}'
   spawnSync('node', ['dist/anvil.mjs', 'outline', 'tests/fixtures/photographs/corner-copper-high.jpg', options])

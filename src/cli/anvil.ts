@@ -17,6 +17,7 @@ const USAGE = `usage: npm run -s anvil -- <command> [input]
   layout <json>         nests blanks on sheets
   lengths <json>        cuts pieces to length from bars of wire, strip or tube, the least metal opened
   saw-plan <json>       puts the lines of blanks that lie on a sheet in order to be cut
+  schedule <json>       times several trays through shared fires, baths and the two hands
   marks <json>          places letters, stamps, dots and holes on a blank, and says what becomes of them when it is formed
   etch <json>           current and minutes of an etch to a depth, and what it leaves of fine lines
   surface <json>        papers from the deepest scratch to a finish, colour and seal, and what must never meet

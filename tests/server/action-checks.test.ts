@@ -26,6 +26,7 @@ const MAKES_NEW: readonly ActionName[] = [
   'duplicatePiece',
   'duplicateStock',
   'keepBath',
+  'keepSwatch',
   'keepTemplate',
   'putInJar',
 ]
@@ -40,6 +41,7 @@ let cutId = 0
 let jarId = 0
 let templateId = 0
 let bathId = 0
+let swatchId = 0
 
 beforeEach(async () => {
   const temp = tempWorkshop()
@@ -85,6 +87,7 @@ beforeEach(async () => {
   const scrap = { alloy: 'sterling-925', kind: 'clean' } as const
   jarId = to.jars.forMetal(scrap).id
   to.jars.putIn(jarId, scrap, 3)
+  swatchId = to.swatches.add({ alloy: 'copper-c110', agent: 'verdigris', recipe: 'one spray', colour: '#507060' })
   bathId = to.baths.add({ name: 'Pan', kind: 'copper-sulphate', litres: 1 })
   templateId = to.templates.add({ name: 'Arm', from: '', outer, holes: [] })
 })
@@ -107,12 +110,14 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   cutLayout: () => ({ id: layoutId }),
   deleteForGood: () => ({ kind: 'tool', id: to.archive.all('tool')[0]?.id ?? 0 }),
   describePiece: () => ({ pieceId, name: 'Renamed', quantity: 9, spares: 1 }),
+  dropSwatch: () => ({ id: swatchId }),
   dropTemplate: () => ({ id: templateId }),
   duplicateJob: () => ({ id: jobId }),
   duplicatePiece: () => ({ pieceId }),
   duplicateStock: () => ({ id: 1 }),
   keepBath: () => ({ name: 'Green pan', kind: 'salt', litres: '0.7' }),
   keepFigure: () => ({ id: 'price-sterling-925', typed: '0.9' }),
+  keepSwatch: () => ({ alloy: 'copper-c110', agent: 'verdigris', recipe: 'two sprays', colour: '#70a090' }),
   keepTemplate: () => ({
     name: 'New',
     outer: [

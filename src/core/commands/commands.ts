@@ -10,6 +10,7 @@ import { markPlan, marksInput } from '../marks'
 import { formRoute } from '../piece'
 import { type TemperInput, type TemperWalk, temperBands, temperInput, walkTemper } from '../route'
 import { sawPlan, sawPlanInput } from '../sawing'
+import { planDay, type ScheduleInput, scheduleInput } from '../schedule'
 import { parseSize } from '../sizes'
 import { objectOfFields, readChecked } from '../sizes/read-fields'
 import { SOURCES } from '../sources/sources'
@@ -168,6 +169,20 @@ export function surface(raw: unknown): DoorAnswer {
   return result.ok ? { ok: true, body: result.answer } : bad('bad-input', result.issues.map(sayIssue).join('; '), result.issues)
 }
 
+/** The trays of a day from raw input. */
+export function readSchedule(
+  raw: unknown,
+): { readonly ok: true; readonly input: ScheduleInput } | { readonly ok: false; readonly answer: DoorAnswer } {
+  const parsed = scheduleInput.safeParse(raw, { error: plainWords })
+  return parsed.success ? { ok: true, input: parsed.data } : { ok: false, answer: badInput('Schedule', parsed.error) }
+}
+
+/** Takes trays through shared fires, baths and two hands within the seconds the input allows. */
+export function schedule(raw: unknown, clock: Clock): DoorAnswer {
+  const read = readSchedule(raw)
+  return read.ok ? { ok: true, body: planDay(read.input, clock) } : read.answer
+}
+
 /** Walks a route of operations through the metal. */
 export function temper(raw: unknown): DoorAnswer {
   const object = z.record(z.string(), z.unknown(), { error: 'an object of fields' }).safeParse(raw)
@@ -198,6 +213,7 @@ export const COMMANDS: ReadonlyMap<string, (raw: unknown, clock: Clock) => DoorA
   ['marks', marks],
   ['route', route],
   ['saw-plan', saw],
+  ['schedule', schedule],
   ['surface', surface],
   ['table', readTable],
   ['temper', temper],

@@ -8,6 +8,7 @@ export {
   listForms,
   listTables,
   readLayout,
+  readSchedule,
   table,
   temper,
 } from './commands'

@@ -8,6 +8,7 @@ import { lengthsInput } from '../lengths'
 import { marksInput } from '../marks'
 import { temperInput } from '../route'
 import { sawPlanInput } from '../sawing'
+import { scheduleInput } from '../schedule'
 import { surfaceInput } from '../surface'
 import { TABLES } from '../tables/registry'
 import { CORE_VERSION } from '../version'
@@ -90,6 +91,7 @@ export function openApiDocument() {
       '/api/v1/marks': post('Places letters, stamps, dots and holes on a blank', schemaOf(marksInput)),
       '/api/v1/surface': post('Plans the finish and the colour of faces', schemaOf(surfaceInput)),
       '/api/v1/saw-plan': post('Puts the lines of blanks on a sheet in order to be cut', schemaOf(sawPlanInput)),
+      '/api/v1/schedule': post('Times several trays through shared fires, baths and two hands', schemaOf(scheduleInput)),
       '/api/v1/route': post('Checks a route of several parts, puts it in order and plans its heats', schemaOf(routeInput)),
       '/api/v1/joints': post('Solder ladder, amounts and heat plans of an assembly', schemaOf(jointsInput)),
       '/api/v1/temper': post('Walks a route through the metal', inputJsonSchema(temperInput)),

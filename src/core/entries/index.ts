@@ -12,4 +12,5 @@ export {
   type StockKind,
   stockEntry,
 } from './stock'
+export { swatchEntry } from './swatch'
 export { readToolSize, toolEntry, toolLabel } from './tool'

@@ -325,3 +325,18 @@ describe('marks after forming', () => {
     ).toContain('not-followed')
   })
 })
+
+describe('how hard each is struck', () => {
+  const at = (widthMm: number, x: number) => ({ kind: 'stamp', id: 'star', widthMm, heightMm: widthMm, at: [x, 4] })
+  it('says how much harder the large one is struck: as its edge is longer', () => {
+    const { checks } = plan({ outer: strip, marks: [at(4, 12), at(1.6, 40)] })
+    const found = checks.find(({ code }) => code === 'strike-force')
+    expect(found?.actual?.value).toBeCloseTo(4 / 1.6, 9)
+    expect(found?.message).toMatch(/^The .*4 mm needs about 2\.5 times the blow/)
+  })
+  it('says nothing of letters of one set, nor of holes', () => {
+    expect(codes(plan({ outer: strip, marks: [{ kind: 'letters', text: 'MILL I', heightMm: 2 }] }))).not.toContain('strike-force')
+    const holes = { kind: 'holes', diameterMm: 6, stampCount: 2, line: { kind: 'straight' } }
+    expect(codes(plan({ outer: rectangleOutline(60, 20), marks: [at(2, 6), holes] }))).not.toContain('strike-force')
+  })
+})

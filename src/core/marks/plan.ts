@@ -12,6 +12,7 @@ import { mapped } from './pattern-map'
 import { fromTheMiddle, type PlacedMark, type Unordered } from './placed'
 import { border, hallmarks } from './repeats'
 import type { Mark, MarksInput } from './schema'
+import { strikeChecks } from './strike-checks'
 import { textChecks } from './text-checks'
 
 /** A line of marks: how long it is, what room it has, and what stands between its marks. */
@@ -281,6 +282,7 @@ export function markPlan(input: MarksInput): MarksAnswer {
       ...formed.checks,
       ...laid.flatMap(({ checks }) => checks),
       ...placeChecks(marks, (mark) => faces[mark.face], input.figures),
+      ...strikeChecks(marks),
     ],
     working: log,
   }

@@ -9,6 +9,7 @@ import type { ActionName } from './names'
 import { describePiece, duplicatePiece, moveRevision, saveDesign } from './pieces'
 import { putInJar, sendJar, weighJar } from './scrap'
 import { keepFigure, keepTrials, saveSettings } from './settings'
+import { dropSwatch, keepSwatch } from './swatches'
 import { countTemplate, dropTemplate, keepTemplate } from './templates'
 import { addStartingSets, addTool, correctTool, countTool, markMandrel, measureStamp, measureTool } from './tools'
 
@@ -28,12 +29,14 @@ export const ACTIONS = {
   cutLayout,
   deleteForGood,
   describePiece,
+  dropSwatch,
   dropTemplate,
   duplicateJob,
   duplicatePiece,
   duplicateStock,
   keepBath,
   keepFigure,
+  keepSwatch,
   keepTemplate,
   keepTrials,
   markMandrel,

@@ -1,5 +1,6 @@
 import { answerLayout, findIllegal, type LayoutAnswer, type LayoutInput, type Placement, type Remnant, remnantsOf } from '@/core/layout'
 import { type LineChoices, placedBlanks, sawPlan } from '@/core/sawing'
+import { planDay, type ScheduleAnswer, type ScheduleInput } from '@/core/schedule'
 import type { OwnFigures } from '@/core/tables'
 import type { OwnTool } from '@/core/toolwall'
 import type { LayoutPrint } from '../export/layout-pdf'
@@ -10,6 +11,11 @@ export type Tell = (share: number) => void
 function pack(input: LayoutInput): LayoutAnswer {
   const began = performance.now()
   return answerLayout(input, () => (performance.now() - began) / 1000)
+}
+
+function day(input: ScheduleInput): ScheduleAnswer {
+  const began = performance.now()
+  return planDay(input, () => (performance.now() - began) / 1000)
 }
 
 interface OutlineTask {
@@ -42,6 +48,7 @@ function afterCut({ instance, placements, lines, kerfMm, tools, figures }: CutTa
 /** What may take long, and so runs in a thread of its own; each is handed its input and a way to tell how far it is. Inputs and answers are plain data; what one task alone needs is loaded by it. */
 export const TASKS = {
   pack,
+  day,
   afterCut,
   outline: async ({ bytes, isDrawing, options }: OutlineTask) =>
     (await import('../../files/outline-of-bytes')).outlineOfBytes(bytes, isDrawing, options),

@@ -107,6 +107,13 @@ export const BATHS = [
   { name: 'Salt, trials', kind: 'salt', litres: 0.8, entries: [] },
 ] as const
 
+/** The swatch book: what came out, and how. */
+export const SWATCHES = [
+  { alloy: 'copper-c110', agent: 'sulphurated-potash', recipe: 'one dip, 3 s at 45 °C, wax', colour: '#8a5a45' },
+  { alloy: 'copper-c110', agent: 'sulphurated-potash', recipe: 'three dips, 5 s at 50 °C, pad, wax', colour: '#40393b' },
+  { alloy: 'copper-c110', agent: 'verdigris', recipe: 'five sprays under the glass, lacquer', colour: '#6fae9a' },
+] as const
+
 /** Outlines kept to be cut again: a signal arm, and the one for the other side as it came out. */
 export const TEMPLATES = [
   {

@@ -18,6 +18,7 @@ import {
   RING_GROWTHS_MM,
   SHEETS,
   STAMP_WIDTHS_MM,
+  SWATCHES,
   TEMPLATES,
   WALL_MEASURED,
   WALL_SETS,
@@ -147,6 +148,7 @@ function seedDrawer(to: Repositories): void {
     const id = to.baths.add(bath)
     for (const entry of entries) to.baths.note(id, entry)
   }
+  for (const swatch of SWATCHES) to.swatches.add(swatch)
   for (const { massG, ...metal } of JARS) to.jars.putIn(to.jars.forMetal(metal).id, metal, massG)
   for (const sheet of SHEETS) to.drawer.add({ ...sheet, kind: 'sheet', holes: [], lengthMm: null, acrossMm: null, parentId: null })
   for (const wire of WIRES) to.drawer.add({ ...wire, kind: 'wire', outer: null, holes: [], acrossMm: null, parentId: null })

@@ -1,6 +1,9 @@
 import type { Assembly, Ref } from '@/core/assembly'
 import { ALLOYS, type AlloyId } from '@/core/metals'
 import {
+  type MarkedPart,
+  markedParts,
+  marksQuestion,
   metalsOf,
   onWords,
   type PartMetal,
@@ -27,7 +30,15 @@ export function planDesign(design: Design, options: PlanOptions): PiecePlan {
   return planPiece(design, options)
 }
 
-function frozenParts(plan: PiecePlan): FrozenPart[] {
+/** A blank with its marks, as the bench draws it; nothing where nothing is marked. */
+function markedBlank(part: MarkedPart | undefined): Pick<FrozenPart, 'marked'> {
+  if (!part || part.marks.length === 0) return {}
+  const { outer, holes, marks } = marksQuestion(part, { owned: [], figures: {} })
+  return { marked: { outer, holes, marks } }
+}
+
+function frozenParts({ design }: Piece, plan: PiecePlan): FrozenPart[] {
+  const marked = new Map(markedParts(design, plan).map((part) => [part.part, part] as const))
   return plan.parts.flatMap(({ id, name, form, count, result, metal }) =>
     result && metal
       ? [
@@ -45,6 +56,7 @@ function frozenParts(plan: PiecePlan): FrozenPart[] {
             regions: [...(metal.regions ?? [])],
             ...(metal.figures ? { figures: metal.figures } : {}),
             outcomes: [...result.outcomes],
+            ...markedBlank(marked.get(id)),
           },
         ]
       : [],
@@ -53,7 +65,7 @@ function frozenParts(plan: PiecePlan): FrozenPart[] {
 
 /** The plan as a tray takes it to the bench; it does not change when the design does. Undefined while sizes are open. */
 export function freezePlan(piece: Piece, plan: PiecePlan): FrozenPlan | undefined {
-  const [main, ...parts] = frozenParts(plan)
+  const [main, ...parts] = frozenParts(piece, plan)
   if (!plan.ok || !main) return undefined
   const { joints, others, schools } = plan.assembly
   const sizes = sizesAlong(plan, routeTemper(plan.assembly, metalsOf(plan)))

@@ -10,6 +10,7 @@ import { Ribbon } from '../route/ribbon'
 import { useWorkshop } from '../shared/workshop-context'
 import { FONTS, PALETTE } from '../theme/palette'
 import { BigButton } from './big-button'
+import { BlowPicture, blowsAt } from './blow-picture'
 import { ColourPanel } from './colour-panel'
 import { EtchPanel } from './etch-panel'
 import { FailedPanel } from './failed-panel'
@@ -19,7 +20,7 @@ import { StepFacts } from './step-facts'
 import { StepPicture } from './step-picture'
 import { SubTrayBar } from './sub-tray-bar'
 import { TargetBand } from './target-band'
-import type { BenchEntry, BenchStepView, BenchTrayView } from './tray-view'
+import type { BenchEntry, BenchPartView, BenchStepView, BenchTrayView } from './tray-view'
 import { useBench } from './use-bench'
 import { useChemistry } from './use-chemistry'
 import { WaitClock } from './wait-clock'
@@ -126,6 +127,16 @@ function useEtchGoal({ op, params }: BenchStepView): EtchGoal | undefined {
   )
 }
 
+/** What the hands do: on this very blank where its blows are known, else what such a step looks like. */
+function Work({ step, part }: { readonly step: BenchStepView; readonly part: BenchPartView | undefined }) {
+  const blows = blowsAt(step.op, part?.marked)
+  return part?.marked && blows.length > 0 ? (
+    <BlowPicture marked={part.marked} blows={blows} metal={part.colour} />
+  ) : (
+    <StepPicture op={step.op} params={step.params} metal={part?.colour ?? ''} />
+  )
+}
+
 /** The picture of the work with the reading against its band, or why a piece is lost. */
 function Side({ tray, step, bench, kept }: StepProps) {
   const { panel, calipers } = bench
@@ -158,11 +169,7 @@ function Side({ tray, step, bench, kept }: StepProps) {
         <ColourPanel run={`${bench.colour.run} ${bench.colour.runs + 1}`} onSeen={bench.sawColour} onBack={bench.onEsc} />
       ) : (
         <Box sx={{ flex: 1, display: 'grid', alignItems: 'center' }}>
-          {goal ? (
-            <EtchPanel goal={goal} onStopped={bench.noteDown} />
-          ) : (
-            <StepPicture op={step.op} params={step.params} metal={partOf(tray, step)?.colour ?? ''} />
-          )}
+          {goal ? <EtchPanel goal={goal} onStopped={bench.noteDown} /> : <Work step={step} part={partOf(tray, step)} />}
           <StepColours step={step} alloy={partOf(tray, step)?.alloy} />
         </Box>
       )}

@@ -1,5 +1,7 @@
 import type { Target } from '@/core/forms'
+import type { Outline } from '@/core/geometry'
 import type { BlankAndOutcomes } from '@/core/logbook'
+import type { PlacedMark } from '@/core/marks'
 import type { BenchWords } from '@/core/operations'
 import type { PartSize, RouteTemper } from '@/core/piece'
 import type { AgentBeside } from '@/server/services/bench-agents'
@@ -41,6 +43,15 @@ export interface BenchPartView extends BlankAndOutcomes {
   readonly alloyTitle: string
   readonly thicknessMm: number
   readonly colour: string
+  /** Its blank with every blow on it, in order; none where nothing is marked. */
+  readonly marked: MarkedBlank | null
+}
+
+/** A blank and what is struck and drilled on it. */
+export interface MarkedBlank {
+  readonly outer: Outline
+  readonly holes: readonly Outline[]
+  readonly blows: readonly PlacedMark[]
 }
 
 /** An entry of the tray as the bench uses it. */

@@ -1,11 +1,13 @@
 'use client'
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import OutlinedInput from '@mui/material/OutlinedInput'
 import Typography from '@mui/material/Typography'
 import { useId, useState } from 'react'
 import type { Outline } from '@/core/geometry'
-import { type Mark, mapText, readMap } from '@/core/marks'
+import { type Mark, mapText, readDrawnMap, readMap } from '@/core/marks'
 import { ChoiceField } from '../shared/choice-field'
+import { DropFile } from '../shared/drop-file'
 import { PALETTE } from '../theme/palette'
 import { AmountField } from './amount-field'
 import { LineFields } from './line-fields'
@@ -134,9 +136,33 @@ function SharedFields({ mark, outer, onChange }: FieldsProps<'repeat' | 'holes'>
 
 function MapFields({ mark, onChange }: FieldsProps<'map'>) {
   const [text, setText] = useState(() => mapText(mark))
+  const [said, setSaid] = useState('')
   const read = readMap(text)
+  const take = async (file: File) => {
+    const drawn = file.name.toLowerCase().endsWith('.svg')
+    const found = (drawn ? readDrawnMap : readMap)(await file.text())
+    if ('fault' in found) return setSaid(`${file.name}: ${found.fault}.`)
+    setSaid('')
+    setText(mapText(found))
+    onChange({ ...mark, ...found })
+  }
   return (
     <>
+      <DropFile
+        label="A map from a file"
+        fileLabel="Map file"
+        accept={{ 'image/svg+xml': ['.svg'], 'text/csv': ['.csv', '.txt'] }}
+        onFile={(file) => void take(file)}
+      >
+        {(pick) => (
+          <Typography variant="body2">
+            <Button variant="text" onClick={pick}>
+              From a file
+            </Button>
+            {said || 'CSV, or an SVG: circles are points, lines between them links.'}
+          </Typography>
+        )}
+      </DropFile>
       <TextLines
         label="Points (name, x, y) and links (one -- other)"
         rows={8}

@@ -17,6 +17,7 @@ import { ColourFields } from './colour-fields'
 import { FacesDrawing } from './faces-drawing'
 import { FilmStrip, filmKindOf } from './film-strip'
 import { LadderStairs } from './ladder-stairs'
+import { SwatchBook } from './swatch-book'
 import { type SurfacedPiece, type SurfaceHand, useSurface } from './use-surface'
 
 const LOOKS = Object.fromEntries(Object.entries(FINISHES).map(([id, { title }]) => [id, title]))
@@ -44,14 +45,22 @@ function filmOver({ part }: SurfaceHand) {
   return colour === undefined ? undefined : { colour, isRelieved: patina.relief !== 'none' }
 }
 
-/** The faces, the papers of the one chosen, and the colours it goes through. */
-function Picture({ hand, width, height }: { readonly hand: SurfaceHand; readonly width: number; readonly height: number }) {
+/** The faces, the papers of the one chosen, the colours it goes through, and what it came out like before. */
+interface PictureProps {
+  readonly hand: SurfaceHand
+  readonly swatches: SurfacedPiece['swatches']
+  readonly width: number
+  readonly height: number
+}
+
+function Picture({ hand, swatches, width, height }: PictureProps) {
   const { part, answer, chosen } = hand
   const looks = part.choices?.faces ?? part.faces.map(({ name }): FaceLook => ({ name, from: 'rolled sheet', finish: 'as-formed' }))
   const patina = part.choices?.patina
   const inner = width - 40
   const plan = answer?.faces[Math.min(chosen, answer.faces.length - 1)]
-  const strip = patina && filmKindOf(patina.agent) ? 100 : 0
+  const strip = patina && filmKindOf(patina.agent) ? 90 : 0
+  const book = patina ? 96 : 0
   const ladder = plan ? 200 : 0
   return (
     <Box sx={{ p: 2.5 }}>
@@ -62,7 +71,7 @@ function Picture({ hand, width, height }: { readonly hand: SurfaceHand; readonly
         colour={colourOf(part.alloy)}
         film={filmOver(hand)}
         width={inner}
-        height={Math.max(160, height - 60 - ladder - strip)}
+        height={Math.max(160, height - 60 - ladder - strip - book)}
         onChoose={hand.choose}
       />
       {plan ? <LadderStairs face={plan} width={inner} height={ladder} /> : null}
@@ -72,6 +81,7 @@ function Picture({ hand, width, height }: { readonly hand: SurfaceHand; readonly
           <FilmStrip agent={patina.agent} alloy={part.alloy} width={inner} />
         </Box>
       ) : null}
+      {patina ? <SwatchBook swatches={swatches} alloy={part.alloy} agent={patina.agent} /> : null}
     </Box>
   )
 }
@@ -113,7 +123,12 @@ export function FinishStation({ piece }: { readonly piece: SurfacedPiece }) {
   const { ref, width, height } = useSize({ width: 760, height: 620 })
   const minutes = answer?.faces.reduce((sum, face) => sum + (face.minutes ?? 0), 0) ?? 0
   return (
-    <SheetAndPanel sheetRef={ref} label="Finish" panelPx={380} sheet={<Picture hand={hand} width={width} height={height} />}>
+    <SheetAndPanel
+      sheetRef={ref}
+      label="Finish"
+      panelPx={380}
+      sheet={<Picture hand={hand} swatches={piece.swatches} width={width} height={height} />}
+    >
       <PartPicker parts={piece.parts} part={part.part} onShow={hand.show} />
       <Typography variant="h2">Surface of the {part.name.toLowerCase()}</Typography>
       {part.choices ? (

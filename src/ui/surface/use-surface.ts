@@ -2,11 +2,14 @@
 import { useMemo, useState } from 'react'
 import { firstSurface, type SurfacedPart, surfaceQuestion, surfaceSteps } from '@/core/piece'
 import { type SurfaceChoices, surfacePlan } from '@/core/surface'
+import type { OwnSwatch } from '@/server/db/repositories'
 import { usePartWork, type WorkedPiece } from '../acting/use-part-work'
 import { useWorkshop } from '../shared/workshop-context'
 
 export interface SurfacedPiece extends WorkedPiece {
   readonly parts: readonly SurfacedPart[]
+  /** The smith's own swatch book. */
+  readonly swatches: readonly OwnSwatch[]
 }
 
 /** The surface of a part under the hands: its faces, its colour, and what they come to. */

@@ -1,11 +1,12 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { REWORK_LOOP } from '@/core/logbook'
-import { ALLOYS, findAlloy } from '@/core/metals'
+import { markPlan } from '@/core/marks'
+import { ALLOYS, type AlloyId, findAlloy } from '@/core/metals'
 import { findOperation } from '@/core/operations'
 import { type PlanOptions, wordsOf } from '@/core/piece'
 import { toolNotes } from '@/core/route'
-import type { Piece, Repositories, Tray } from '@/server/db/repositories'
+import type { FrozenPart, Piece, Repositories, Tray } from '@/server/db/repositories'
 import { agentsBeside } from '@/server/services/bench-agents'
 import { isItemOf } from '@/server/services/layout-items'
 import {
@@ -54,8 +55,16 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepVie
   })
 }
 
-function partViews(plan: Tray['plan']): BenchPartView[] {
-  return plan.parts.map(({ part, alloy: id, thicknessMm, answer, outcomes }) => {
+/** Every blow on the blank of a part, with the tools that hang on the wall. */
+function markedOf({ marked, thicknessMm }: FrozenPart, alloy: AlloyId, owned: Required<PlanOptions>['tools']): BenchPartView['marked'] {
+  if (!marked) return null
+  const { marks } = markPlan({ ...marked, marks: [...marked.marks], alloy, thicknessMm, owned: [...owned], figures: {} })
+  return { outer: marked.outer, holes: marked.holes, blows: marks }
+}
+
+function partViews(plan: Tray['plan'], { tools }: Required<PlanOptions>): BenchPartView[] {
+  return plan.parts.map((frozen) => {
+    const { part, alloy: id, thicknessMm, answer, outcomes } = frozen
     const alloy = findAlloy(id) ?? ALLOYS['sterling-925']
     const name = namesOfFrozen(plan, [{ thing: part }])
     return {
@@ -65,6 +74,7 @@ function partViews(plan: Tray['plan']): BenchPartView[] {
       alloyTitle: alloy.title.toLowerCase(),
       thicknessMm,
       colour: alloy.colour.bench,
+      marked: markedOf(frozen, alloy.id, tools),
       markAtMm: answer.markAt,
       outcomes,
     }
@@ -106,7 +116,7 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
       tray={{
         id: tray.id,
         uid: tray.uid,
-        parts: partViews(tray.plan),
+        parts: partViews(tray.plan, options),
         pieceId: tray.pieceId,
         name: tray.plan.pieceName,
         size: tray.size,

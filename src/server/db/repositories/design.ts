@@ -124,6 +124,8 @@ const outcome = z.object({
   primary: z.boolean(),
 })
 
+const point = z.tuple([z.number(), z.number()])
+
 /** One part of the plan as it was when the tray started. */
 const frozenPart = z.object({
   part: z.string(),
@@ -143,6 +145,8 @@ const frozenPart = z.object({
     z.union([z.string(), z.object({ region: z.string(), thicknessMm: z.number().optional(), widthMm: z.number().optional() })]),
   ),
   outcomes: z.array(outcome),
+  /** Its blank with what is struck and drilled on it; none where nothing is, and in plans frozen before it was kept. */
+  marked: z.object({ outer: z.array(point), holes: z.array(z.array(point)), marks: z.array(markSchema).max(40).readonly() }).optional(),
 })
 export type FrozenPart = z.output<typeof frozenPart>
 

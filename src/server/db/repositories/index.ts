@@ -11,6 +11,7 @@ import { makeJobRepository } from './jobs'
 import { makeLayoutRepository } from './layouts'
 import { makeRecordRepository } from './record'
 import { makeSettingsRepository } from './settings'
+import { makeSwatchRepository } from './swatches'
 import { makeTemplateRepository } from './templates'
 import { makeToolRepository } from './tools'
 import { makeTrayRepository } from './trays'
@@ -25,6 +26,7 @@ export type { Jar } from './jars'
 export type { Job, JobLine, NewJob, Piece } from './jobs'
 export type { Cut, StoredLayout } from './layouts'
 export type { NewRecordRow, RecordGroup, RecordRow } from './record'
+export type { OwnSwatch } from './swatches'
 export type { Template } from './templates'
 export { TOOL_REASONS, type ToolReason, type WallTool } from './tools'
 export { itemUid, type Tray, type TrayLine } from './trays'
@@ -43,6 +45,7 @@ function make(db: Db) {
     drawer: makeDrawerRepository(db),
     jars: makeJarRepository(db),
     baths: makeBathRepository(db),
+    swatches: makeSwatchRepository(db),
     templates: makeTemplateRepository(db),
     layouts: makeLayoutRepository(db),
     tools: makeToolRepository(db),

@@ -15,5 +15,10 @@ export default async function FinishPage({ params }: { params: Promise<{ id: str
   if (parts.length === 0)
     return <Typography sx={{ p: 3 }}>No part of this piece is worked out yet: its sizes come first, at the station Size.</Typography>
   const { revision, canUndo, redoId, design } = piece
-  return <FinishStation key={piece.id} piece={{ id: piece.id, revision, canUndo, redoId, design, parts }} />
+  return (
+    <FinishStation
+      key={piece.id}
+      piece={{ id: piece.id, revision, canUndo, redoId, design, parts, swatches: repositories.swatches.all() }}
+    />
+  )
 }

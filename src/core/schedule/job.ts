@@ -1,0 +1,63 @@
+import { findOperation } from '../operations'
+import type { ScheduleInput, Shared } from './schema'
+import { SHARED } from './schema'
+
+/** A step of a tray as the day sees it: so long the hands are on it, so long it looks after itself, and what it holds meanwhile. */
+export interface Task {
+  readonly tray: number
+  readonly step: number
+  readonly handsMin: number
+  readonly waitMin: number
+  readonly resource: Shared | undefined
+}
+
+/** A day’s work in minutes from its start. */
+export interface Day {
+  /** The steps of each tray, in their order. */
+  readonly chains: readonly (readonly Task[])[]
+  readonly readyMin: readonly number[]
+  readonly dueMin: readonly (number | undefined)[]
+  readonly capacity: Readonly<Record<Shared, number>>
+  /** When the hands are off, in order and apart. */
+  readonly rests: readonly (readonly [fromMin: number, toMin: number])[]
+}
+
+const isShared = (resource: string): resource is Shared => (SHARED as readonly string[]).includes(resource)
+const MS = 60_000
+
+/** Rests in order, those that meet made one. */
+function mergedRests(rests: readonly (readonly [number, number])[]): [number, number][] {
+  const merged: [number, number][] = []
+  for (const [from, to] of [...rests].sort((a, b) => a[0] - b[0])) {
+    const last = merged.at(-1)
+    if (last && from <= last[1]) last[1] = Math.max(last[1], to)
+    else merged.push([from, to])
+  }
+  return merged
+}
+
+/** The day of an input: own minutes where they are known, else those of the operation, each piece by itself where they do not go together. */
+export function dayOf({ trays, startsAt, resources, breaks }: ScheduleInput): Day {
+  const start = Date.parse(startsAt)
+  const minute = (at: string) => (Date.parse(at) - start) / MS
+  return {
+    chains: trays.map(({ steps, size }, tray) =>
+      steps.map(({ op, handsOnMin, waitMin }, step): Task => {
+        const operation = findOperation(op)
+        const resource = operation?.resource ?? 'bench'
+        const each = operation?.together ? 1 : size
+        return {
+          tray,
+          step,
+          handsMin: handsOnMin ?? (each * (operation?.handsOnS ?? 0)) / 60,
+          waitMin: waitMin ?? (operation?.waitS ?? 0) / 60,
+          resource: isShared(resource) ? resource : undefined,
+        }
+      }),
+    ),
+    readyMin: trays.map(({ notBefore }) => (notBefore === undefined ? 0 : Math.max(0, minute(notBefore)))),
+    dueMin: trays.map(({ dueAt }) => (dueAt === undefined ? undefined : minute(dueAt))),
+    capacity: Object.fromEntries(SHARED.map((one) => [one, resources[one] ?? 1])) as Record<Shared, number>,
+    rests: mergedRests(breaks.map(({ from, to }) => [minute(from), minute(to)] as const)).filter(([, to]) => to > 0),
+  }
+}
