@@ -15,11 +15,14 @@ const results = asked === undefined ? 'test-results' : `test-results/${asked}`
 const ports = part ? part.ports : PARTS.shared.ports
 
 function server(open: 'demo' | 'workshop', port: number) {
-  const seed = open === 'demo' ? 'node dist/seed.mjs && ' : ''
+  const folder = join(data, open)
+  const written = process.env.E2E_SEEDED
+  const copied = written ? `cp -r ${written} ${folder}` : 'node dist/seed.mjs'
+  const seed = open === 'demo' ? `${copied} && ` : ''
   return {
     command: `${seed}node dist/server.mjs`,
     url: `http://127.0.0.1:${port}/settings`,
-    env: { PORT: String(port), FOLD_ANVIL_OPEN: open, FOLD_ANVIL_DATA: join(data, open), NEXT_TELEMETRY_DISABLED: '1' },
+    env: { PORT: String(port), FOLD_ANVIL_OPEN: open, FOLD_ANVIL_DATA: folder, NEXT_TELEMETRY_DISABLED: '1' },
     reuseExistingServer: false,
     timeout: 60000,
   }

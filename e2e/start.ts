@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
+import { cpSync } from 'node:fs'
 import { join } from 'node:path'
 
 /** A folder of the run's own for a server that a test starts itself. */
@@ -6,8 +7,10 @@ export function folderOf(name: string): string {
   return join(process.env.E2E_DATA ?? '', name)
 }
 
-/** Writes the demonstration into a folder. */
+/** Puts the demonstration into a folder: a copy of the one that was written for the whole run, or written anew. */
 export async function seed(folder: string): Promise<void> {
+  const written = process.env.E2E_SEEDED
+  if (written) return cpSync(written, folder, { recursive: true })
   const env = { ...process.env, FOLD_ANVIL_OPEN: 'demo', FOLD_ANVIL_DATA: folder }
   await new Promise((resolve) => spawn('node', ['dist/seed.mjs'], { env, stdio: 'ignore' }).on('exit', resolve))
 }

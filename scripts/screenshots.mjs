@@ -14,17 +14,17 @@ const VIEWS = [
   ['bend', '/pieces/4/form'],
   ['assembly', '/pieces/18'],
   ['joints', '/pieces/18/joints', 'Heat 3: bezel and plate'],
-  ['round', '/pieces/8', '3D'],
+  ['etch', '/pieces/35/mark'],
+  ['finish', '/pieces/37/finish'],
   ['mark', '/pieces/3/mark'],
   ['route', '/pieces/26/route'],
   ['record', '/pieces/2/record'],
   ['layout', '/layout/3'],
-  ['saw-plan', '/layout/11/saw'],
   ['drawer', '/drawer'],
   ['bench-step', '/bench/7'],
   ['book', '/book'],
   ['tables', '/tables?q=18'],
-  ['tool-wall', '/drawer/tools'],
+  ['patina-run', '/pieces/37/route', /^Start a tray/],
   ['outline', '/drawer/outline'],
 ]
 
@@ -34,6 +34,21 @@ const FILES = {
     file: 'tests/fixtures/photographs/corner-copper-high.jpg',
     typed: { 'Height of its edge': '2.4', '100 mm line along x': '100', '100 mm line along y': '100' },
     wait: '19 times in 20',
+  },
+}
+
+/** What is done in a view before it is looked at: a tray is taken to its colour. */
+const WALKS = {
+  'patina-run': async (page) => {
+    await page.waitForURL(/\/bench\/\d+/)
+    const title = page.getByRole('heading', { level: 1 })
+    await title.waitFor()
+    while (!/Dip in the patina/.test(await title.innerText())) await page.keyboard.press('Space')
+    // what stands open for other trays is put away by then
+    await page.clock.install({ time: Date.now() + 20 * 60_000 })
+    await page.reload()
+    await title.waitFor()
+    for (const key of ['m', '2']) await page.keyboard.press(key)
   },
 }
 
@@ -68,13 +83,18 @@ const page = await browser.newPage({
 })
 for (const [name, path, press] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
   await page.goto(base + path, { waitUntil: 'load' })
-  for (const name of [press ?? []].flat()) await page.getByRole('button', { name, exact: true }).first().click()
+  for (const name of [press ?? []].flat())
+    await page
+      .getByRole('button', typeof name === 'string' ? { name, exact: true } : { name })
+      .first()
+      .click()
   const given = FILES[name]
   if (given) {
     await page.locator('input[type=file]').setInputFiles(given.file)
     for (const [label, text] of Object.entries(given.typed)) await page.getByLabel(label).fill(text)
     await page.getByText(given.wait).waitFor({ timeout: 60000 })
   }
+  await WALKS[name]?.(page)
   await page.waitForTimeout(1800)
   await page.screenshot({ path: `${folder}/${name}.png` })
 }

@@ -1,5 +1,7 @@
 import { spawn, spawnSync } from 'node:child_process'
-import { existsSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { PARTS } from '../e2e/parts.mjs'
 import { install, run } from './lib.mjs'
 
@@ -53,7 +55,12 @@ const unit = run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json
 section('unit', unit)
 count('test-results/unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }))
 section('build', run('npx', ['next', 'build']) || run('node', ['scripts/build-cli.mjs']))
+// the demonstration is written once, and copied by every test that starts from it
+const seeded = mkdtempSync(join(tmpdir(), 'fold-anvil-seeded-'))
+process.env.E2E_SEEDED = join(seeded, 'demo')
+section('demonstration', run('node', ['dist/seed.mjs'], { FOLD_ANVIL_DATA: process.env.E2E_SEEDED, FOLD_ANVIL_OPEN: 'demo' }))
 const ends = await Promise.all(parts.map(endToEnd))
+rmSync(seeded, { recursive: true, force: true })
 for (const [i, part] of parts.entries()) {
   section(`end to end, ${part}`, ends[i])
   count(`test-results/${part}/e2e.json`, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }))

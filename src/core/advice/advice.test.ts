@@ -312,15 +312,15 @@ describe('texture', () => {
     return [...detail.matchAll(/[\d.]+/g)].map(Number)
   }
   it.each(['rolled with a pattern plate', 'hammered'])('%s begins with as much metal as it ends with', (name) => {
-    const [long = 0, wide = 0, thick = 0] = beginsWith(name)
-    expect(Math.abs((long * wide * thick) / (58 * 14 * 0.9) - 1)).toBeLessThan(0.01)
-    expect(thick).toBeGreaterThan(0.9)
+    const [long = 0, wide = 0, after = 0] = beginsWith(name)
+    expect(Math.abs((long * wide * 0.9) / (58 * 14 * after) - 1)).toBeLessThan(0.01)
+    expect(after).toBeLessThan(0.9)
     expect(long).toBeLessThan(58)
   })
   it('rolls in length alone, and by plane strain (2/√3 · ln)', () => {
-    const [, wide, thick = 0, strain = 0] = beginsWith('rolled with a pattern plate')
+    const [, wide, after = 0, strain = 0] = beginsWith('rolled with a pattern plate')
     expect(wide).toBe(14)
-    expect(strain).toBeCloseTo((2 / Math.sqrt(3)) * Math.log(thick / 0.9), 1)
+    expect(strain).toBeCloseTo((2 / Math.sqrt(3)) * Math.log(0.9 / after), 1)
   })
   it('without a mill names another way first, and says what is missing', () => {
     const { answer, picture } = advise('texture', { ...asked, mill: 'no' })
@@ -333,5 +333,26 @@ describe('texture', () => {
     expect(codes({ alloy: 'gold-filled' })).toContain('thin-layer')
     expect(codes({ depthMm: 0.6 })).toContain('deep-texture')
     expect(codes({})).toEqual(['texture-first'])
+  })
+})
+
+describe('the middle of a disc', () => {
+  it('is found from a chord and its height, for any of a circle (r² = (c/2)² + (r − h)²)', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 2, max: 200, noNaN: true }), fc.double({ min: 0.05, max: 0.95, noNaN: true }), (radius, share) => {
+        const heightMm = 2 * radius * share
+        const chordMm = 2 * Math.sqrt(radius ** 2 - (radius - heightMm) ** 2)
+        if (chordMm < 0.5 || heightMm < 0.05) return
+        const { working } = advise('centre', { chordMm, heightMm })
+        expect(Math.abs((working[0]?.value ?? 0) / radius - 1)).toBeLessThan(1e-9)
+        expect(Math.abs((working.at(-1)?.value ?? 0) - (radius - heightMm))).toBeLessThan(1e-9 * radius)
+      }),
+      { numRuns: 200 },
+    ))
+  it('says that it is not round where two chords disagree, and asks for the height of the second', () => {
+    const one = { chordMm: 20, heightMm: 4 }
+    expect(advise('centre', { ...one, secondChordMm: 20, secondHeightMm: 4.4 }).checks.map(({ code }) => code)).toEqual(['out-of-round'])
+    expect(advise('centre', { ...one, secondChordMm: 16, secondHeightMm: 14.5 - Math.sqrt(14.5 ** 2 - 64) }).checks).toEqual([])
+    expect(findAdviser('centre')?.run({ ...one, secondChordMm: 20 })).toMatchObject({ ok: false })
   })
 })

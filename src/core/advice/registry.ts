@@ -1,5 +1,6 @@
 import { abrasiveAdviser } from './abrasive'
 import { bladeAdviser } from './blade'
+import { centreAdviser } from './centre'
 import { colourRunAdviser } from './colour-run'
 import { compareAdviser } from './compare'
 import { drillAdviser } from './drill'
@@ -18,6 +19,7 @@ export const ADVISERS = [
   strikeAdviser,
   mandrelAdviser,
   stampLineAdviser,
+  centreAdviser,
   colourRunAdviser,
   textureAdviser,
   compareAdviser,

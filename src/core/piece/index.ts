@@ -36,7 +36,7 @@ export { partOfCopy, type StandingPiece, standingPiece, standingViews } from './
 export { STIFF_RULE, type StiffStep, stiffSteps } from './stiff-steps'
 export { type StrandStep, type Strands, strandsOf } from './strands'
 export { subTraysOf } from './sub-trays'
-export { firstSurface, type SurfacedPart, surfacedParts, surfaceQuestion, surfaceSteps } from './surfaced-parts'
+export { firstSurface, type SurfacedPart, surfacedParts, surfaceQuestion, surfaceSteps, textureOf } from './surfaced-parts'
 export { type HeatCard, type TorchBook, torchBook } from './torch'
 export { withWork } from './with-work'
 export { insertAnneal, namedThings, partOfStep, wordsOf } from './words'

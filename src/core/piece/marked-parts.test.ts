@@ -41,7 +41,7 @@ describe('parts that can be marked', () => {
     if (!disc) throw new Error('no disc')
     const steps = (...runs: Parameters<typeof etchQuestion>[1]) => {
       const asked = etchQuestion({ ...disc, etch }, runs)
-      return etchSteps({ etch }, asked && etchPlan(asked))[0]?.params
+      return etchSteps({ etch }, asked && etchPlan(asked)).find(({ op }) => op === 'etch')?.params
     }
     const byLaw = steps()
     expect(byLaw).toMatchObject({ depthMm: 0.2 })
@@ -49,6 +49,26 @@ describe('parts that can be marked', () => {
     // 10 A/dm² on copper is 2.21 µm a minute, 0.1326 mm in an hour: half of it was measured, so it takes twice as long
     expect(Number(steps(run)?.minutes) / Number(byLaw?.minutes)).toBeCloseTo(2, 1)
     expect(steps({ ...run, alloy: 'bronze-c220' }, { ...run, bath: 'salt' })).toEqual(byLaw)
+  })
+  it('ask for their resist, their edges and their back as they are chosen, in order', () => {
+    const [disc] = planned('disc', { ...copper, diameterMm: 20 })
+    if (!disc) throw new Error('no disc')
+    const ops = (choices: Record<string, unknown>) => {
+      const etch = etchChoices.parse({ depthMm: 0.2, ...choices })
+      const asked = etchQuestion({ ...disc, etch }, [])
+      return etchSteps({ etch }, asked && etchPlan(asked)).map(({ op }) => op)
+    }
+    expect(ops({})).toEqual([
+      'transfer-resist',
+      'rub-paper',
+      'touch-up-resist',
+      'seal-edges',
+      'tape-back',
+      'etch',
+      'untape',
+      'strip-resist',
+    ])
+    expect(ops({ resist: 'painted', edges: 'bare', bothSides: true })).toEqual(['touch-up-resist', 'etch', 'strip-resist'])
   })
   it('lose what is taken off, and leave no trace of it in the design', () => {
     const design = onePart({ form: 'disc', inputVersion: 1, input: copper })

@@ -92,15 +92,23 @@ export function markSteps({ marks, steps }: Pick<MarkedPart, 'marks' | 'steps'>)
   return asked.filter(({ op }, i) => asked.findIndex((other) => other.op === op) === i)
 }
 
-/** The steps that a part’s etch asks for, with its depth, its current and its minutes. */
+/** The steps that a part’s etch asks for: its resist on and off, and the etch with its depth, its current and its minutes. */
 export function etchSteps({ etch }: Pick<MarkedPart, 'etch'>, answer: EtchAnswer | undefined): readonly AskedStep[] {
   if (!etch || !answer || answer.minutes === 0) return []
   const round = (value: number, digits: number) => Number(value.toFixed(digits))
+  const isTaped = etch.back === 'taped' && !etch.bothSides
+  const plain = (op: OperationId): AskedStep => ({ op, params: {} })
   return [
+    ...(etch.resist === 'toner-transfer' ? [plain('transfer-resist'), plain('rub-paper')] : []),
+    plain('touch-up-resist'),
+    ...(etch.edges === 'sealed' ? [plain('seal-edges')] : []),
+    ...(isTaped ? [plain('tape-back')] : []),
     {
       op: 'etch',
       params: { depthMm: round(answer.depthMm, 3), currentA: round(answer.currentA, 3), minutes: round(answer.minutes, 1) },
     },
+    ...(isTaped ? [plain('untape')] : []),
+    plain('strip-resist'),
   ]
 }
 

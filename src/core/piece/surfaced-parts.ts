@@ -1,6 +1,6 @@
 import type { FormResult } from '../forms/contract'
 import { perimeterMm } from '../geometry/outline'
-import type { Outline } from '../geometry/point'
+import { boundsOf, type Outline } from '../geometry/point'
 import type { AlloyId } from '../metals/alloys'
 import type { OperationId } from '../operations/catalogue'
 import { OPERATION_GROUPS } from '../rules/groups'
@@ -9,7 +9,9 @@ import { FINISHES } from '../surface/finishes'
 import { colourSteps } from '../surface/route-steps'
 import type { Later, SurfaceInput } from '../surface/schema'
 import type { OwnFigures } from '../tables/figures'
+import { textureChecks, textureWay } from '../texture'
 import type { OwnTool } from '../toolwall/tools'
+import type { WorkingStep } from '../working/derive'
 import type { PieceDesign } from './design'
 import type { DesignStep } from './design-step'
 import type { PiecePlan } from './plan-piece'
@@ -136,6 +138,20 @@ export function surfaceQuestion(
     owned: [...bench.owned],
     figures: { ...bench.figures },
   }
+}
+
+/** How a part’s sheet is textured: what comes of it, what it costs, and the step that makes it; undefined where it is not. */
+export function textureOf({ choices, thicknessMm, outer, alloy }: SurfacedPart) {
+  const texture = choices?.texture
+  if (!texture) return undefined
+  const { minX, maxX, minY, maxY } = boundsOf(outer)
+  const sides = [maxX - minX, maxY - minY]
+  const asked = { thicknessMm, depthMm: texture.depthMm, lengthMm: Math.max(...sides), widthMm: Math.min(...sides) }
+  const way = textureWay(texture.way)
+  const working: WorkingStep[] = []
+  const outcome = way.outcome(asked, working)
+  const step: AskedStep | undefined = way.step?.(asked, outcome)
+  return { way, outcome, step, working, checks: textureChecks(asked, alloy) }
 }
 
 /** Operations by which a finish is made once the papers are through. */

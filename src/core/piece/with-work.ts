@@ -22,7 +22,7 @@ export function withWork(design: PieceDesign, id: string, change: Partial<Work>)
         ...plain,
         ...(marks.length > 0 ? { marks } : {}),
         ...(etch ? { etch } : {}),
-        ...(surface && (surface.faces.length > 0 || surface.patina) ? { surface } : {}),
+        ...(surface && (surface.faces.length > 0 || surface.patina || surface.texture) ? { surface } : {}),
       }
     }),
   }

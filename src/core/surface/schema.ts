@@ -1,8 +1,9 @@
 import * as z from 'zod'
 import { AGENT_IDS } from '../chemistry/agents'
 import { ALLOY_IDS } from '../metals'
-import { typedThicknessMm } from '../sizes/typed-length'
+import { typedLengthMm, typedThicknessMm } from '../sizes/typed-length'
 import { ownFiguresField } from '../tables/figures'
+import { TEXTURE_WAY_IDS } from '../texture/ids'
 import { ownToolSchema } from '../toolwall/tools'
 
 /** How a face may look in the end. */
@@ -49,8 +50,18 @@ const patina = z.strictObject({
 })
 export type PatinaAsked = z.output<typeof patina>
 
+/** How its sheet is textured while it is flat. */
+const texture = z.strictObject({
+  way: z.enum(TEXTURE_WAY_IDS),
+  depthMm: typedLengthMm({ label: 'Relief', min: 0.01, max: 2 }).default(0.1),
+})
+
 /** How a part is to look, as it is kept with it: its metal, its areas and what comes later are the part’s own. */
-export const surfaceChoices = z.strictObject({ faces: z.array(faceLook).max(20).default([]), patina: patina.optional() })
+export const surfaceChoices = z.strictObject({
+  faces: z.array(faceLook).max(20).default([]),
+  patina: patina.optional(),
+  texture: texture.optional(),
+})
 export type SurfaceChoices = z.output<typeof surfaceChoices>
 
 /** Steps that come after the finishing, by what they do to it. */

@@ -21,6 +21,8 @@ interface FacesDrawingProps {
 const GAP_PX = 20
 const WORDS_PX = 40
 const EDGE_PX = 18
+/** Room for the line round a face. */
+const RIM_PX = 3
 
 /** An outline as large as it goes into a box. */
 function fitted(outer: Outline, rings: readonly Outline[], width: number, height: number): string {
@@ -48,7 +50,7 @@ export function FacesDrawing({ part, looks, chosen, colour, film, width, height,
         const isEdge = name === 'Edges'
         const shape = isEdge
           ? `M4 ${room / 2 - EDGE_PX / 2}H${tile - 4}V${room / 2 + EDGE_PX / 2}H4Z`
-          : fitted(part.outer, [part.outer, ...part.holes], tile, room)
+          : fitted(part.outer, [part.outer, ...part.holes], tile, room - 2 * RIM_PX)
         const areaMm2 = part.faces.find((face) => face.name === name)?.areaMm2
         const isChosen = i === chosen
         return (
@@ -58,7 +60,7 @@ export function FacesDrawing({ part, looks, chosen, colour, film, width, height,
             tabIndex={0}
             aria-pressed={isChosen}
             aria-label={`${name}: ${FINISHES[finish].title}`}
-            transform={`translate(${i * (tile + GAP_PX)} 0)`}
+            transform={`translate(${i * (tile + GAP_PX)} ${isEdge ? 0 : RIM_PX})`}
             style={{ cursor: 'pointer' }}
             onClick={() => onChoose(i)}
             onKeyDown={(event) => {

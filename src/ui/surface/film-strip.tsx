@@ -26,6 +26,7 @@ export function FilmStrip({ agent, alloy, width, isDark = false }: FilmStripProp
   if (!found) return null
   const { swatches } = found
   const each = width / swatches.length
+  const last = swatches.at(-1)?.thicknessNm
   const ink = isDark ? PALETTE.petrolMuted : PALETTE.muted
   return (
     <svg
@@ -44,10 +45,10 @@ export function FilmStrip({ agent, alloy, width, isDark = false }: FilmStripProp
         .map(({ thicknessNm, x }) => (
           <text
             key={thicknessNm}
-            x={x + (thicknessNm === 0 ? 0 : each / 2)}
+            x={thicknessNm === 0 ? 0 : thicknessNm === last ? width : x + each / 2}
             y={TALL_PX + 16}
-            textAnchor={thicknessNm === 0 ? 'start' : 'middle'}
-            fontSize={12.5}
+            textAnchor={thicknessNm === 0 ? 'start' : thicknessNm === last ? 'end' : 'middle'}
+            fontSize={isDark ? 16 : 12.5}
             fill={ink}
           >
             {thicknessNm === 0 ? 'bare' : <tspan fontFamily={FONTS.mono}>{`${thicknessNm} nm`}</tspan>}

@@ -18,6 +18,7 @@ import { FacesDrawing } from './faces-drawing'
 import { FilmStrip, filmKindOf } from './film-strip'
 import { LadderStairs } from './ladder-stairs'
 import { SwatchBook } from './swatch-book'
+import { TextureFields } from './texture-fields'
 import { type SurfacedPiece, type SurfaceHand, useSurface } from './use-surface'
 
 const LOOKS = Object.fromEntries(Object.entries(FINISHES).map(([id, { title }]) => [id, title]))
@@ -147,6 +148,7 @@ export function FinishStation({ piece }: { readonly piece: SurfacedPiece }) {
               hand.change({ ...faces, ...(patina ? { patina } : {}) })
             }}
           />
+          <TextureFields hand={hand} />
           {hand.issues.map(({ path, message }) => (
             <Typography key={path + message} role="alert" variant="body2" color="error">
               {message}

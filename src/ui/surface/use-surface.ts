@@ -1,6 +1,6 @@
 'use client'
 import { useMemo, useState } from 'react'
-import { firstSurface, type SurfacedPart, surfaceQuestion, surfaceSteps } from '@/core/piece'
+import { firstSurface, type SurfacedPart, surfaceQuestion, surfaceSteps, textureOf } from '@/core/piece'
 import { type SurfaceChoices, surfacePlan } from '@/core/surface'
 import type { OwnSwatch } from '@/server/db/repositories'
 import { usePartWork, type WorkedPiece } from '../acting/use-part-work'
@@ -27,6 +27,7 @@ export function useSurface(piece: SurfacedPiece) {
   }, [part, bench])
   const answer = answered?.ok ? answered.answer : undefined
   const asked = useMemo(() => (answer ? surfaceSteps(part, answer) : []), [part, answer])
+  const texture = useMemo(() => textureOf(part), [part])
   const change = (surface: SurfaceChoices | undefined) => keepWork(part.part, { surface })
   return {
     ...saving,
@@ -35,6 +36,8 @@ export function useSurface(piece: SurfacedPiece) {
     /** Why there is no answer, by field. */
     issues: answered && !answered.ok ? answered.issues : [],
     asked,
+    /** How its sheet is textured, where it is. */
+    texture,
     chosen,
     choose: setChosen,
     show: (id: string) => {
@@ -44,6 +47,7 @@ export function useSurface(piece: SurfacedPiece) {
     begin: () => change(firstSurface(part)),
     change,
     toRoute: () => toRoute(part.part, asked, 'setting'),
+    textureToRoute: () => texture?.step && toRoute(part.part, [texture.step], 'forming'),
   }
 }
 export type SurfaceHand = ReturnType<typeof useSurface>
