@@ -250,7 +250,7 @@ export async function fuzz({ base, count, seed, hangMs = 2000, alive, atOnce = 4
     const began = performance.now()
     const fault = (why) => tally.faults.push({ why, path: path.slice(0, 200), body: init?.body?.slice(0, 400) })
     try {
-      const response = await fetch(base + path, { redirect: 'manual', signal: AbortSignal.timeout(10_000), ...init })
+      const response = await fetch(base + path, { redirect: 'manual', signal: AbortSignal.timeout(Math.max(10_000, hangMs)), ...init })
       const text = await response.text()
       const ms = performance.now() - began
       tally.slowestMs = Math.max(tally.slowestMs, ms)
