@@ -29,7 +29,7 @@ function patient(page: Page): void {
 /** What a device keeps, but for the program's own files: those stay, as they would on any machine that was here before. */
 const KEPT = 'cookies,local_storage,indexeddb,websql,service_workers,cache_storage,file_systems'
 
-/** An empty page that stays open from test to test: with its last page a browser closes its window, and opening another takes as long as two pages. */
+/** An empty page that stays open from test to test: with its last page a browser closes its window, and opening another takes nearly as long as a page of the program. */
 const idlePage = (context: BrowserContext) => context.pages()[0] as Page
 
 /** Forgets everything that pages have kept on this device. */

@@ -1,5 +1,5 @@
 import { contours } from 'd3-contour'
-import { netAreaMm2, type Outline, type Point, withFewerPoints } from '@/core/geometry'
+import { netAreaMm2, type Outline, type Point, type Region, withFewerPoints } from '@/core/geometry'
 import { type Picture, partingShade, shadesOf } from '@/core/picture'
 
 export interface ArtworkAsked {
@@ -9,14 +9,9 @@ export interface ArtworkAsked {
   readonly shade?: number | undefined
 }
 
-/** A dark place of a picture with the light ones in it, mm; its lower left corner is 0, 0. */
-interface DarkPlace {
-  readonly outer: Outline
-  readonly holes: readonly Outline[]
-}
-
 export interface PictureArtwork {
-  readonly dark: readonly DarkPlace[]
+  /** Each dark place with the light ones in it, mm; the lower left corner of the picture is 0, 0. */
+  readonly dark: readonly Region[]
   readonly shade: number
   /** How much a pixel that was read is on the metal, mm: no edge is finer than that. */
   readonly pixelMm: number

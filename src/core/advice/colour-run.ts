@@ -3,7 +3,7 @@ import { benchChemistry } from '../chemistry/forbidden'
 import { agentOfPatina } from '../chemistry/step-agents'
 import { ALLOY_TITLES, ALLOYS } from '../metals'
 import { colourRun, patinaChecks, patinaOn } from '../surface/patina'
-import { PATINA_TITLES, REJECTS } from '../surface/run-words'
+import { PATINA_TITLES, REJECTS, RELIEF_WORDS } from '../surface/run-words'
 import { choice } from '../units/fields'
 import { benchFields, defineAdviser } from './define-adviser'
 
@@ -14,14 +14,7 @@ const input = z.strictObject({
   alloy: choice('Metal', ALLOY_TITLES).default('copper-c110'),
   agent: choice('Colour with', PATINA_TITLES).default('sulphurated-potash'),
   runs: choice('Dips or sprays', RUNS).default('usual'),
-  relief: choice('Relieve with', {
-    pumice: 'pumice',
-    'steel-wool': 'steel wool 0000',
-    pad: 'fine pad',
-    'brass-brush': 'brass brush',
-    tumble: 'short tumble',
-    none: 'nothing',
-  }).default('pumice'),
+  relief: choice('Relieve with', { ...RELIEF_WORDS, none: 'nothing' }).default('pumice'),
   seal: choice('Seal', { wax: 'wax', lacquer: 'lacquer', none: 'none' }).default('wax'),
   worn: choice('Worn on the skin', YES_NO).default('no'),
   pickle: choice('Pickle on the same bench', YES_NO).default('no'),

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { INCOMPATIBLE } from '../tables/baths/bath-data'
 import { AGENT_IDS, type AgentId } from './agents'
 import { benchChemistry, sequenceChemistry } from './forbidden'
+import { agentOfStep } from './step-agents'
 
 const stops = (agents: readonly AgentId[]) => benchChemistry(agents).filter(({ level }) => level === 'stop')
 
@@ -43,5 +44,24 @@ describe('one bath after another', () => {
     expect(sequenceChemistry(['pickle', 'water', 'sulphurated-potash'])).toHaveLength(1)
     expect(sequenceChemistry(['pickle', 'water', 'bicarbonate', 'water', 'sulphurated-potash'])).toHaveLength(0)
     expect(sequenceChemistry(['sulphurated-potash', 'water', 'pickle'])).toHaveLength(1)
+  })
+})
+
+describe('what stands open at a step', () => {
+  it.each([
+    ['pickle', {}, 'pickle'],
+    ['patina-dip', {}, 'sulphurated-potash'],
+    ['patina-dip', { agent: 'tellurium' }, 'tellurium-black'],
+    ['verdigris', { agent: 'ammonia-fume' }, 'ammonia'],
+    ['etch', {}, 'copper-sulphate'],
+    ['etch', { solution: 'copper-nitrate' }, 'copper-nitrate'],
+    ['file', {}, undefined],
+  ])('%s %j: %s', (op, params, agent) => expect(agentOfStep({ op, params })).toBe(agent))
+  it('copper nitrate beside the solvent that strips a resist is a stop', () => {
+    const [etch, strip] = [
+      agentOfStep({ op: 'etch', params: { solution: 'copper-nitrate' } }),
+      agentOfStep({ op: 'strip-resist', params: {} }),
+    ]
+    expect(etch && strip && stops([etch, strip])[0]?.message).toContain('fire')
   })
 })

@@ -12,6 +12,12 @@ const OF_PATINA: Readonly<Record<string, AgentId>> = {
 /** The agent that a colour brings onto the bench; undefined for heat and for salts that harm nothing beside them. */
 export const agentOfPatina = (patina: string): AgentId | undefined => OF_PATINA[patina]
 
+const OF_SOLUTION: Readonly<Record<string, AgentId>> = {
+  'copper-sulphate': 'copper-sulphate',
+  salt: 'salt-water',
+  'copper-nitrate': 'copper-nitrate',
+}
+
 /** What stands open on the bench where an operation has no agent chosen. */
 const USUAL: Readonly<Record<string, AgentId>> = {
   pickle: 'pickle',
@@ -30,6 +36,6 @@ export function agentOfStep({
   readonly op: string
   readonly params: Readonly<Record<string, unknown>>
 }): AgentId | undefined {
-  const isColour = op === 'patina-dip' || op === 'patina-spray' || op === 'verdigris'
-  return (isColour ? agentOfPatina(String(params.agent)) : undefined) ?? USUAL[op]
+  const chosen = op === 'etch' ? OF_SOLUTION[String(params.solution)] : agentOfPatina(String(params.agent))
+  return chosen ?? USUAL[op]
 }

@@ -9,7 +9,7 @@ import { dappedParts } from './dapped-parts'
 import type { PieceDesign } from './design'
 import type { DesignStep } from './design-step'
 import type { PiecePlan } from './plan-piece'
-import type { AskedStep } from './put-on-route'
+import { type AskedStep, isOnPart } from './put-on-route'
 
 /** A part with a sheet blank that can be marked, what is on it, and what it is formed into afterwards. */
 export interface MarkedPart {
@@ -55,7 +55,7 @@ export function markedParts(design: PieceDesign, plan: PiecePlan): readonly Mark
         marks: own?.marks ?? [],
         etch: own?.etch,
         figures: metal?.figures ?? {},
-        steps: plan.steps.filter(({ on }) => on.some(({ thing }) => thing === id || thing === 'piece')),
+        steps: plan.steps.filter((step) => isOnPart(step, id)),
         ...(after ? { after } : {}),
       },
     ]
@@ -105,7 +105,12 @@ export function etchSteps({ etch }: Pick<MarkedPart, 'etch'>, answer: EtchAnswer
     ...(isTaped ? [plain('tape-back')] : []),
     {
       op: 'etch',
-      params: { depthMm: round(answer.depthMm, 3), currentA: round(answer.currentA, 3), minutes: round(answer.minutes, 1) },
+      params: {
+        solution: etch.bath,
+        depthMm: round(answer.depthMm, 3),
+        currentA: round(answer.currentA, 3),
+        minutes: round(answer.minutes, 1),
+      },
     },
     ...(isTaped ? [plain('untape')] : []),
     plain('strip-resist'),

@@ -95,6 +95,21 @@ it('a kit that is sanded paper by paper gets a step for each paper, coarse to fi
   expect(checkRoute(assembly).findings.filter(({ level }) => level === 'stop')).toEqual([])
 })
 
+it('as many looks and papers as there are go into one step that is read', () => {
+  const faces = ['mirror', 'fine-satin', 'satin', 'brush-glow', 'abrasive-texture', 'tumbled'].map((finish, i) => ({
+    name: `a face with a long name, ${i}`,
+    finish,
+  }))
+  const [flat] = surfacedParts(disc, planPiece(disc, {}))
+  if (!flat) throw new Error('no part')
+  const part = { ...flat, faces: faces.map(({ name }) => ({ name, areaMm2: 100 })), choices: surfaceChoices.parse({ faces }) }
+  const asked = surfaceQuestion(part, { owned: [], figures: {} })
+  const answered = asked && surfacePlan(asked)
+  if (!answered?.ok) throw new Error('no answer')
+  const steps = surfaceSteps(part, answered.answer)
+  expect(lackingOnRoute(planPiece(put(disc, steps, 'setting'), {}), 'part-1', steps)).toEqual([])
+})
+
 describe('the faces of a part', () => {
   it('are its two sides and its edges, with the areas of its blank (πd²/4, πd·t)', () => {
     const plan = planPiece(disc, {})

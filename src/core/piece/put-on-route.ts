@@ -21,7 +21,8 @@ const LATER_OPS: Readonly<Record<Before, readonly string[]>> = {
 
 type Step = Pick<DesignStep, 'op' | 'on' | 'params'>
 
-const isOn = ({ on }: Step, part: string) => on.some(({ thing }) => thing === part || thing === 'piece')
+/** Whether a step is done to a part: to it, or to the whole piece. */
+export const isOnPart = ({ on }: Pick<Step, 'on'>, part: string) => on.some(({ thing }) => thing === part || thing === 'piece')
 const isAsIs = ({ params }: Step, asked: AskedStep) =>
   Object.entries(asked.params).every(([name, value]) => JSON.stringify(params[name]) === JSON.stringify(value))
 
@@ -35,14 +36,14 @@ export function lackingOnRoute(
   asked: readonly AskedStep[],
 ): readonly AskedStep[] {
   return asked.filter((one, i) => {
-    const there = steps.filter((step) => step.op === one.op && isOn(step, part))[turnOf(asked, i)]
+    const there = steps.filter((step) => step.op === one.op && isOnPart(step, part))[turnOf(asked, i)]
     return there === undefined || !isAsIs(there, one)
   })
 }
 
 /** Where a step goes in that nothing asked stands before: before the metal is formed or the piece is set, after its last heat. */
 function placeFor(steps: readonly DesignStep[], part: string, before: Before): number {
-  const lastHeat = before === 'forming' ? -1 : steps.findLastIndex((step) => isOn(step, part) && ['anneal', 'pickle'].includes(step.op))
+  const lastHeat = before === 'forming' ? -1 : steps.findLastIndex((step) => isOnPart(step, part) && ['anneal', 'pickle'].includes(step.op))
   const at = steps.findIndex((step, i) => i > lastHeat && LATER_OPS[before].includes(step.op))
   return at < 0 ? steps.length : at
 }
@@ -57,7 +58,7 @@ export function putOnRoute(
 ): PieceDesign {
   let wanted: WantedRoute = wantedOf(plan, design)
   const foundAt = (i: number) => {
-    const places = wanted.steps.flatMap((step, place) => (step.op === asked[i]?.op && isOn(step, part) ? [place] : []))
+    const places = wanted.steps.flatMap((step, place) => (step.op === asked[i]?.op && isOnPart(step, part) ? [place] : []))
     return places[turnOf(asked, i)]
   }
   let at: number | undefined

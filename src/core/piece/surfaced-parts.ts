@@ -15,7 +15,7 @@ import type { WorkingStep } from '../working/derive'
 import type { PieceDesign } from './design'
 import type { DesignStep } from './design-step'
 import type { PiecePlan } from './plan-piece'
-import type { AskedStep } from './put-on-route'
+import { type AskedStep, isOnPart } from './put-on-route'
 
 /** A face of a part that is finished by itself. */
 export interface PartFace {
@@ -85,7 +85,7 @@ export function surfacedParts(design: PieceDesign, plan: PiecePlan): readonly Su
     const blank = result?.blanks[0]
     if (!result || !blank) return []
     const choices = design.parts.find((part) => part.id === id)?.surface
-    const steps = plan.steps.filter(({ on }) => on.some(({ thing }) => thing === id || thing === 'piece'))
+    const steps = plan.steps.filter((step) => isOnPart(step, id))
     return [
       {
         part: id,

@@ -1,4 +1,5 @@
 import { findOperation } from '../operations'
+import { minutesOf } from '../rules'
 import type { ScheduleInput, Shared } from './schema'
 import { SHARED } from './schema'
 
@@ -36,21 +37,34 @@ function mergedRests(rests: readonly (readonly [number, number])[]): [number, nu
   return merged
 }
 
+/** Minutes of a step with what it always includes, as the route tells them; hands for each piece where they do not go together. */
+function usualMinutes(op: string, params: Readonly<Record<string, unknown>>, size: number) {
+  const included = (findOperation(op)?.includes ?? []).filter(({ when }) => when.length === 0)
+  return included.reduce(
+    (sum, one) => {
+      const operation = findOperation(one.op === '*' ? op : one.op)
+      if (!operation) return sum
+      const { handsOn, waiting } = minutesOf({ op: operation, params: one.op === '*' ? params : one.params })
+      return { hands: sum.hands + (operation.together ? 1 : size) * handsOn, wait: sum.wait + waiting }
+    },
+    { hands: 0, wait: 0 },
+  )
+}
+
 /** The day of an input: own minutes where they are known, else those of the operation, each piece by itself where they do not go together. */
 export function dayOf({ trays, startsAt, resources, breaks }: ScheduleInput): Day {
   const start = Date.parse(startsAt)
   const minute = (at: string) => (Date.parse(at) - start) / MS
   return {
     chains: trays.map(({ steps, size }, tray) =>
-      steps.map(({ op, handsOnMin, waitMin }, step): Task => {
-        const operation = findOperation(op)
-        const resource = operation?.resource ?? 'bench'
-        const each = operation?.together ? 1 : size
+      steps.map(({ op, params, handsOnMin, waitMin }, step): Task => {
+        const resource = findOperation(op)?.resource ?? 'bench'
+        const own = usualMinutes(op, params, size)
         return {
           tray,
           step,
-          handsMin: handsOnMin ?? (each * (operation?.handsOnS ?? 0)) / 60,
-          waitMin: waitMin ?? (operation?.waitS ?? 0) / 60,
+          handsMin: handsOnMin ?? own.hands,
+          waitMin: waitMin ?? own.wait,
           resource: isShared(resource) ? resource : undefined,
         }
       }),

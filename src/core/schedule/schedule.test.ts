@@ -160,6 +160,16 @@ describe('a day', () => {
   })
 })
 
+it('takes the minutes of the operations with what they include, a wait as long as it says, each piece by itself where they do not go together', () => {
+  const task = (op: string, params = {}, size = 1) =>
+    dayOf(scheduleInput.parse({ startsAt: START, trays: [{ id: 'a', size, steps: [{ op, params }] }] })).chains[0]?.[0]
+  expect(task('wait', { min: 20 })).toMatchObject({ handsMin: 0, waitMin: 20 })
+  // a pickle: a minute in, rinse 20 s and dry 30 s for each piece (the operations’ own figures), 8 min by itself
+  expect(task('pickle')?.handsMin).toBeCloseTo((60 + 20 + 30) / 60, 9)
+  expect(task('pickle', {}, 4)?.handsMin).toBeCloseTo((60 + 4 * (20 + 30)) / 60, 9)
+  expect(task('pickle', {}, 4)?.waitMin).toBe(8)
+})
+
 describe('the lower bound', () => {
   it('is the longest tray where nothing is shared for long, the torch where all wait for it', () => {
     const chain = (id: string, op: string, minutes: number) => ({ id, steps: [{ op, handsOnMin: 1, waitMin: minutes }] })

@@ -1,9 +1,9 @@
-export { COLOUR_RUNS, runNote, runsNoted, SEEN_COLOURS } from './colour-notes'
+export { COLOUR_RUNS, plannedRuns, runNote, runsNoted, SEEN_COLOURS } from './colour-notes'
 export { FINISHES } from './finishes'
 export { STARTS } from './ladder'
 export { patinaOn } from './patina'
 export { type FacePlan, type SurfaceAnswer, surfacePlan } from './plan'
-export { PATINA_TITLES, RELIEF_WORDS, USUAL_RUNS } from './run-words'
+export { DIPPED, GROWN, PATINA_TITLES, RELIEF_WORDS, USUAL_RUNS } from './run-words'
 export {
   type FaceLook,
   FINISH_IDS,

@@ -27,14 +27,14 @@ export const GROWN: readonly PatinaId[] = ['verdigris', ...FUMED]
 /** Whether a piece comes out of a run wet: what grows over days and what is coloured by heat is dry. */
 export const leavesWet = (agent: PatinaId) => agent !== 'heat-colour' && !GROWN.includes(agent)
 
-export const RELIEF_WORDS: Readonly<Record<Relief, string>> = {
+export const RELIEF_WORDS = {
   pumice: 'pumice on a damp cloth',
   'steel-wool': 'steel wool 0000',
   pad: 'a fine non-woven pad',
   'brass-brush': 'a brass brush with soap',
   tumble: 'a short tumble in shot',
   none: '',
-}
+} as const satisfies Readonly<Record<Relief, string>>
 
 /** How a sulphide bath is made up, and how long it lasts (common practice). */
 export const BATH_WORDS =

@@ -30,10 +30,11 @@ function openFor(repositories: Repositories, tray: Tray): AgentBeside | undefine
 }
 
 /** What stands open on the bench for the other trays: a pickle that waits, a bath that pieces are going through. */
-export function agentsBeside(repositories: Repositories, trayId: number, now: string): AgentBeside[] {
+export function agentsBeside(repositories: Repositories, own: Tray, now: string): AgentBeside[] {
+  if (!stepsOf(repositories, own).some((step) => agentOfStep(step))) return []
   return repositories.trays
     .open({ page: 1, size: MOST_TRAYS })
-    .filter(({ id }) => id !== trayId)
+    .filter(({ id }) => id !== own.id)
     .flatMap((tray) => openFor(repositories, tray) ?? [])
     .filter(({ until }) => until > now)
 }

@@ -32,15 +32,15 @@ interface TypedEtch {
 
 /** What a bath has done of Faraday’s law, by metal: the middle, and between which it lies. */
 function Learned({ bath }: { readonly bath: Bath }) {
-  const alloys = [...new Set(bath.entries.flatMap(({ alloy }) => alloy ?? []))]
+  const alloys = [...new Set(bath.runs.map(({ alloy }) => alloy))]
   if (alloys.length === 0) return <Typography variant="body2">No etch is logged yet: until then Faraday’s law stands as it is.</Typography>
   return (
     <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {alloys.map((alloy) => {
-        const runs = bath.entries.flatMap(({ alloy: of, areaMm2, currentA, minutes, depthMm }) =>
-          of === alloy && areaMm2 && currentA && minutes && depthMm ? [{ areaMm2, currentA, minutes, depthMm }] : [],
+        const { ratio, least, most, count } = efficiencyOf(
+          alloy,
+          bath.runs.filter((run) => run.alloy === alloy),
         )
-        const { ratio, least, most, count } = efficiencyOf(alloy, runs)
         return (
           <Typography key={alloy} component="li" variant="body2">
             {ALLOYS[alloy].title}: <b className="fig">{formatPlain(ratio, 2)}</b> of Faraday’s law

@@ -219,8 +219,7 @@ function Actions({ tray, step, bench, kept, isHeld }: StepProps & { readonly isH
       {step.target && !bench.isTest ? <BigButton onPress={() => bench.show('type')}>Type it</BigButton> : null}
       {bench.colour && !isHeld ? (
         <BigButton onPress={bench.measure} keyId="measure">
-          {bench.colour.run} {bench.colour.runs + 1}
-          {bench.colour.planned === null ? '' : ` of ${bench.colour.planned}`}
+          {bench.colour.run} {bench.colour.runs + 1} of {Math.max(bench.colour.planned, bench.colour.runs + 1)}
         </BigButton>
       ) : null}
       <BigButton onPress={() => bench.show('wrong')} keyId="wrong">

@@ -25,7 +25,7 @@ interface EtchPanelProps {
 
 /** What is kept of an etch: its charge, its minutes and its depth by them, and why it stopped. */
 const told = ({ coulombs, seconds, depthMm, stopped = 'by hand' }: EtchState) =>
-  `Etched ${formatPlain(depthMm, 3)} mm by charge: ${formatPlain(coulombs, 0)} C in ${formatPlain(seconds / 60, 0)} min; ${STOP_WORDS[stopped]}`
+  `Simulated supply: etched ${formatPlain(depthMm, 3)} mm by charge: ${formatPlain(coulombs, 0)} C in ${formatPlain(seconds / 60, 0)} min; ${STOP_WORDS[stopped]}`
 
 function Dial({ label, value, colour }: { readonly label: string; readonly value: string; readonly colour?: string }) {
   return (

@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { asksForRework, FAILED, type FarOff, farOff, gapWords, PASSED, TEST_READINGS, TESTED } from '@/core/logbook'
 import { parseSize } from '@/core/sizes'
-import { COLOUR_RUNS, runNote, runsNoted } from '@/core/surface'
+import { COLOUR_RUNS, plannedRuns, runNote, runsNoted } from '@/core/surface'
 import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
 import type { BenchEntry, BenchStepView, BenchTrayView } from './tray-view'
@@ -231,14 +231,13 @@ function colourRunOf({ id, op, params }: BenchStepView, entries: readonly BenchE
   const kind = COLOUR_RUNS[op]
   if (!kind) return null
   const notes = entries.filter((entry) => entry.kind === 'note' && entry.stepId === id && entry.workpiece === workpiece)
-  const planned = params[kind.param]
   return {
     run: kind.run,
     runs: runsNoted(
       op,
       notes.map(({ text }) => text),
     ),
-    planned: typeof planned === 'number' ? planned : null,
+    planned: plannedRuns(op, params),
   }
 }
 

@@ -1,10 +1,10 @@
 'use client'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { readDrawn } from '@/core/drawn'
 import type { EtchChoices } from '@/core/etching'
-import { boundsOf, middleOf, type Outline, type Point } from '@/core/geometry'
+import { boundsOf, middleOf, type Outline, type Point, type Region } from '@/core/geometry'
 import { formatPlain } from '@/core/units'
 import { artworkInWorker } from '@/workers/artwork-client'
 import { DropFile } from '../shared/drop-file'
@@ -30,7 +30,7 @@ const boxOf = (dark: Dark) => boundsOf(dark.flatMap(({ outer }) => outer))
 const widthOf = (dark: Dark) => boxOf(dark).maxX - boxOf(dark).minX
 
 /** A place as it is kept with an etch. */
-const kept = ({ outer, holes }: { readonly outer: Outline; readonly holes: readonly Outline[] }): Dark[number] => ({
+const kept = ({ outer, holes }: Region): Dark[number] => ({
   outer: outer.map(([x, y]) => [x, y]),
   holes: holes.map((hole) => hole.map(([x, y]) => [x, y])),
 })
@@ -47,13 +47,18 @@ const isPicture = ({ type, name }: File) => type.startsWith('image/') && !/svg/.
 export function ArtworkFile({ etch, outer, onChange }: ArtworkFileProps) {
   const [said, setSaid] = useState('')
   const [picture, setPicture] = useState<ShadedPicture>()
+  const asked = useRef(0)
   const blank = boundsOf(outer)
   const middle = middleOf(blank)
   const { dark, tile } = etch
   const readPicture = async (file: File, shade?: number) => {
     setSaid('Reading the picture …')
     const widthMm = dark.length > 0 && picture ? widthOf(dark) : blank.maxX - blank.minX
+    asked.current++
+    const own = asked.current
     const found = await artworkInWorker(file, { widthMm, shade })
+    // a later shade was asked for meanwhile
+    if (own !== asked.current) return
     if ('fault' in found) return setSaid(`${file.name}: ${found.fault}.`)
     setPicture({ file, shade: Math.round(found.shade) })
     setSaid(

@@ -1,7 +1,7 @@
 'use client'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
-import { PATINA_TITLES, type PatinaAsked, type PatinaId, RELIEF_WORDS, type Relief, USUAL_RUNS } from '@/core/surface'
+import { GROWN, PATINA_TITLES, type PatinaAsked, type PatinaId, RELIEF_WORDS, type Relief, USUAL_RUNS } from '@/core/surface'
 import { AmountField } from '../marking/amount-field'
 import { ChoiceField } from '../shared/choice-field'
 
@@ -24,7 +24,7 @@ export function ColourFields({ patina, onChange }: ColourFieldsProps) {
     const { runs: _, ...same } = patina ?? firstColour(agent as PatinaId)
     onChange({ ...same, agent: agent as PatinaId })
   }
-  const runsWord = patina && ['verdigris', 'ammonia-fume', 'ammonia-salt'].includes(patina.agent) ? 'Sprays' : 'Dips'
+  const runsWord = patina && GROWN.includes(patina.agent) ? 'Sprays' : 'Dips'
   return (
     <>
       <ChoiceField label="Colour" value={patina?.agent ?? 'none'} options={AGENTS} onChange={chooseAgent} width={210} />

@@ -1,12 +1,12 @@
 'use client'
 import { type FilmKind, filmColours } from '@/core/colour'
 import type { AlloyId } from '@/core/metals'
-import type { PatinaId } from '@/core/surface'
+import { DIPPED, type PatinaId } from '@/core/surface'
 import { FONTS, PALETTE } from '../theme/palette'
 
 /** Which film an agent grows; none where its colour is not one of a thin film. */
 export function filmKindOf(agent: PatinaId): FilmKind | undefined {
-  if (agent === 'sulphurated-potash' || agent === 'ammonium-sulphide') return 'sulphide'
+  if (DIPPED.includes(agent)) return 'sulphide'
   return agent === 'heat-colour' ? 'oxide' : undefined
 }
 

@@ -33,6 +33,8 @@ const OPAQUE: Readonly<Record<string, string>> = {
   'ammonia-fume': '#5f93b8',
   'ammonia-salt': '#63a9ab',
 }
+/** A heat colour that is stopped at its first reds and browns, nm of oxide (house default). */
+const HEAT_NM = 20
 /** A sulphide that was dipped until it stops changing: thick, rough and dark (house default). */
 const THICK_SULPHIDE = '#35353a'
 
@@ -41,7 +43,8 @@ function filmOver({ part }: SurfaceHand) {
   const patina = part.choices?.patina
   if (!patina || patinaOn(patina.agent, part.alloy).startsWith('no')) return undefined
   const kind = filmKindOf(patina.agent)
-  const heat = kind === 'oxide' ? filmColours('oxide', part.alloy)?.swatches[3]?.colour : undefined
+  const heat =
+    kind === 'oxide' ? filmColours('oxide', part.alloy)?.swatches.find(({ thicknessNm }) => thicknessNm === HEAT_NM)?.colour : undefined
   const colour = OPAQUE[patina.agent] ?? (kind === 'sulphide' ? THICK_SULPHIDE : heat)
   return colour === undefined ? undefined : { colour, isRelieved: patina.relief !== 'none' }
 }
@@ -78,7 +81,10 @@ function Picture({ hand, swatches, width, height }: PictureProps) {
       {plan ? <LadderStairs face={plan} width={inner} height={ladder} /> : null}
       {patina && strip > 0 ? (
         <Box sx={{ mt: 1 }}>
-          <Typography variant="body2">What the colour goes through as it grows: approximate, and a thick film turns grey-black.</Typography>
+          <Typography variant="body2">
+            What the colour goes through as it grows, calculated from the thickness of the film: approximate (optical constants are known
+            roughly), and a thick film turns grey-black.
+          </Typography>
           <FilmStrip agent={patina.agent} alloy={part.alloy} width={inner} />
         </Box>
       ) : null}
@@ -136,7 +142,8 @@ export function FinishStation({ piece }: { readonly piece: SurfacedPiece }) {
         <>
           {answer && minutes > 0 ? (
             <Typography variant="body2">
-              About <b className="fig">{Math.max(1, Math.round(minutes))}</b> min of papers, all faces.
+              About <b className="fig">{Math.max(1, Math.round(minutes))}</b> min of papers, all faces: an estimate by area, see the
+              working.
             </Typography>
           ) : null}
           <FaceFields hand={hand} />

@@ -126,7 +126,7 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
         walk: walkFrozen(tray.plan),
         thumb: piece ? thumbOf(planDesign(piece.design, options)) : null,
         sawPlan: piece ? sawPlanOf(repositories, piece) : null,
-        beside: agentsBeside(repositories, tray.id, new Date().toISOString()),
+        beside: agentsBeside(repositories, tray, new Date().toISOString()),
       }}
     />
   )

@@ -13,8 +13,8 @@ export const finish = defineOperation({
   params: z.object({
     what: z.string().optional(),
     /** Papers from coarse to fine, and the look they end at, as they were planned. */
-    papers: z.string().max(200).optional(),
-    look: z.string().max(60).optional(),
+    papers: z.string().max(2000).optional(),
+    look: z.string().max(200).optional(),
   }),
   effect: () => ({ elsewhere: UNWORKED }),
   words: ({ what, papers, look }) => ({

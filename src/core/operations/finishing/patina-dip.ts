@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { PATINA_TITLES, SULPHIDE_COLOURS, USUAL_RUNS } from '../../surface/run-words'
+import { DIPPED, PATINA_TITLES, SULPHIDE_COLOURS, USUAL_RUNS } from '../../surface/run-words'
 import { choice } from '../../units/fields'
 import { defineOperation } from '../contract'
 
@@ -23,7 +23,7 @@ export const patinaDip = defineOperation({
     dips: z.int().min(1).max(20).optional(),
   }),
   words: ({ agent, dips = USUAL_RUNS[agent] }) => {
-    const isSulphide = agent === 'sulphurated-potash' || agent === 'ammonium-sulphide'
+    const isSulphide = DIPPED.includes(agent)
     return {
       title: dips > 1 ? `Dip in the patina, ${dips} times` : 'Dip in the patina',
       say: isSulphide

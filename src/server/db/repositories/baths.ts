@@ -30,6 +30,8 @@ type BathEntry = z.output<typeof entryRow>
 /** A bath as it stands: what it is, how often it was used, and all that happened to it. */
 export interface Bath extends z.output<typeof bathRow> {
   readonly entries: readonly BathEntry[]
+  /** The etches in it with all that was measured of them. */
+  readonly runs: readonly LoggedRun[]
   readonly uses: number
   /** Uses since it was filtered last, or since it was made up. */
   readonly usesSinceFiltered: number
@@ -62,6 +64,9 @@ export function makeBathRepository(db: Db, now: () => string = () => new Date().
     return {
       ...bath,
       entries,
+      runs: entries.flatMap(({ alloy, areaMm2, currentA, minutes, depthMm }) =>
+        alloy && areaMm2 && currentA && minutes && depthMm ? [{ bath: bath.kind, alloy, areaMm2, currentA, minutes, depthMm }] : [],
+      ),
       uses: entries.filter(isUse).length,
       usesSinceFiltered: entries.slice(filteredAt + 1).filter(isUse).length,
       isOut: entries.some(({ does }) => does === 'put-out'),
@@ -82,12 +87,6 @@ export function makeBathRepository(db: Db, now: () => string = () => new Date().
     runs: (): LoggedRun[] =>
       all()
         .filter(({ isOut }) => !isOut)
-        .flatMap(({ kind, entries }) =>
-          entries.flatMap(({ does, alloy, areaMm2, currentA, minutes, depthMm }) =>
-            does === 'etched' && alloy && areaMm2 && currentA && minutes && depthMm
-              ? [{ bath: kind, alloy, areaMm2, currentA, minutes, depthMm }]
-              : [],
-          ),
-        ),
+        .flatMap(({ runs }) => runs),
   }
 }
