@@ -82,7 +82,13 @@ test.describe('a phone on a page that is no secure context', () => {
     const browser = await chromium.launch({ ...BROWSER, args: [...BROWSER.args, `--host-resolver-rules=MAP ${PHONE_NAME} 127.0.0.1`] })
     const page = await browser.newPage({ viewport: { width: 390, height: 844 } })
     const base = `http://${PHONE_NAME}:${PORT}`
+    await page.goto(`${base}/bench`)
+    await expect(page.getByRole('heading', { name: 'Make this device part of the bench' })).toBeVisible()
+    expect(await seriousFaults(page)).toEqual([])
+    await page.getByRole('link', { name: 'Go on without it' }).click()
     await pair(page, base, 'phone by the bench')
+    await page.goto(`${base}/bench`)
+    await expect(page.getByRole('status', { name: 'Without the computer' })).toContainText('Keep this page open')
     await page.goto(`${base}/bench/5`)
     await expect(page.getByRole('heading', { name: 'True up on the bangle mandrel' })).toBeVisible()
     const lacks = await page.evaluate(() => [window.isSecureContext, 'randomUUID' in crypto, 'locks' in navigator])

@@ -4,7 +4,7 @@ const common = { bundle: true, platform: 'node', format: 'esm', target: 'node20'
 /** CommonJS packages in an ESM bundle ask for node's own modules by `require`. */
 const node = {
   ...common,
-  external: ['better-sqlite3', 'next', 'sharp', 'exifr'],
+  external: ['better-sqlite3', 'next', 'sharp', 'exifr', '@peculiar/*', 'reflect-metadata'],
   banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
 }
 
@@ -24,3 +24,16 @@ export const buildLongWork = () =>
 
 /** A program of the server's own that runs by itself. */
 export const buildProgram = (entry, name) => build({ ...node, entryPoints: [entry], outfile: `dist/${name}.mjs` })
+
+/** What a browser runs beside the pages, as one file. */
+export const buildForBrowser = (entry, name) =>
+  build({
+    bundle: true,
+    platform: 'browser',
+    format: 'iife',
+    target: 'es2022',
+    minify: true,
+    logLevel: 'warning',
+    entryPoints: [entry],
+    outfile: `dist/${name}.js`,
+  })

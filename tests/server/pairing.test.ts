@@ -20,6 +20,12 @@ afterEach(() => {
   process.env.FOLD_ANVIL_LAN = before.lan ?? ''
 })
 
+/** The cookies of a device that carries a token under one of the names. */
+const carrying =
+  (token: string | undefined, under = 'fold-anvil-device') =>
+  (name: string) =>
+    name === under ? token : undefined
+
 /** Any six digits but the right ones. */
 const wrong = () => String((Number(pairingCode(NOW)) + 1) % 1_000_000).padStart(6, '0')
 
@@ -36,8 +42,10 @@ describe('pairing a device', () => {
   })
   it('gives a token that lets it in, and to nobody else', () => {
     const token = paired('phone by the bench')
-    expect(isPaired(token)).toBe(true)
-    for (const other of [undefined, '', `${token}x`, token.toUpperCase(), 'undefined']) expect(isPaired(other)).toBe(false)
+    expect(isPaired(carrying(token))).toBe(true)
+    expect(isPaired(carrying(token, '__Host-fold-anvil-device'))).toBe(true)
+    expect(isPaired(carrying(token, 'another-cookie'))).toBe(false)
+    for (const other of [undefined, '', `${token}x`, token.toUpperCase(), 'undefined']) expect(isPaired(carrying(other))).toBe(false)
     expect(pairedDevices()).toEqual([
       { id: expect.stringMatching(/^[0-9a-f]{16}$/), name: 'phone by the bench', at: '2026-06-01T10:00:00.000Z' },
     ])
@@ -88,7 +96,7 @@ describe('who does not know the code', () => {
   it('does not shut out those who are paired', () => {
     const token = paired()
     for (let n = 0; n < 12; n++) pairDevice(wrong(), 'stranger', PHONE, NOW)
-    expect(isPaired(token)).toBe(true)
+    expect(isPaired(carrying(token))).toBe(true)
   })
   it.each(['', '12345', 'code', '-1', '1e5', '000000000000'])('"%s" is no code', (code) =>
     expect(pairDevice(code, '', PHONE, NOW).ok).toBe(false),
@@ -100,7 +108,7 @@ describe('what is kept', () => {
     const [one, two] = [paired('one'), paired('two')]
     const [first] = pairedDevices()
     expect(sendAway(first?.id ?? '')).toBe(true)
-    expect([isPaired(one), isPaired(two)]).toEqual([false, true])
+    expect([isPaired(carrying(one)), isPaired(carrying(two))]).toEqual([false, true])
     expect(pairedDevices().map((device) => device.name)).toEqual(['two'])
     expect(sendAway(first?.id ?? '')).toBe(false)
   })
@@ -110,12 +118,12 @@ describe('what is kept', () => {
     const kept = readFileSync(file, 'utf8')
     writeFileSync(file, '')
     writeFileSync(file, kept)
-    expect(isPaired(token)).toBe(true)
+    expect(isPaired(carrying(token))).toBe(true)
   })
   it('damaged lets nobody in', () => {
     const token = paired()
     writeFileSync(join(folder, 'paired-devices.json'), '{"devices":')
-    expect(isPaired(token)).toBe(false)
+    expect(isPaired(carrying(token))).toBe(false)
   })
 })
 

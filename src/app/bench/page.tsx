@@ -7,6 +7,7 @@ import { thumbOf } from '@/server/services/piece-thumb'
 import { waitingOf } from '@/server/services/tray-state'
 import { workshop } from '@/server/workshop'
 import { BenchHome, type TrayView } from '@/ui/bench/bench-home'
+import { BenchNav } from '@/ui/bench/bench-nav'
 import { PageHead } from '@/ui/shared/page-head'
 import { Pager } from '@/ui/shared/pager'
 import { pageNumber, pagesOf } from '../page-number'
@@ -54,7 +55,9 @@ export default async function BenchPage({
   const finished = page === 1 ? trays.finished({ page: 1, size: FINISHED_SHOWN }) : []
   return (
     <>
-      <PageHead title="Bench" sub={`${counts.open} trays in progress, ${counts.finished} finished`} />
+      <PageHead title="Bench" sub={`${counts.open} trays in progress, ${counts.finished} finished`}>
+        <BenchNav />
+      </PageHead>
       <BenchHome
         trays={[...open, ...finished].map((tray) => viewOf(repositories, tray, options))}
         lines={look === 'table' ? trays.lines(TRAYS_IN_TABLE) : []}

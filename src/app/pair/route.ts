@@ -1,4 +1,4 @@
-import { DEVICE_COOKIE, isOnNetwork, pairDevice, pairingCode } from '@/server/lan/pairing'
+import { deviceCookie, isOnNetwork, pairDevice, pairingCode } from '@/server/lan/pairing'
 import { pairPage } from '@/ui/lan/pair-page'
 
 export const dynamic = 'force-dynamic'
@@ -26,6 +26,5 @@ export async function POST(request: Request): Promise<Response> {
   const next = pairingCode()
   if (next !== before) process.stdout.write(`Pairing code for the next device: ${next}\n`)
   if (!paired.ok) return html(pairPage({ code: '', problem: paired.message }), 422)
-  const secure = new URL(request.url).protocol === 'https:' ? '; Secure' : ''
-  return goTo('/', { 'set-cookie': `${DEVICE_COOKIE}=${paired.token}; Path=/; HttpOnly; SameSite=Strict; Max-Age=31536000${secure}` })
+  return goTo('/', { 'set-cookie': deviceCookie(paired.token, request.headers.get('x-fold-anvil-scheme') === 'https') })
 }

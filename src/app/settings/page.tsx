@@ -1,7 +1,8 @@
 import type { Metadata } from 'next'
+import { headers } from 'next/headers'
 import { dataFolder } from '@/server/data-folder'
 import { currentWorkshop } from '@/server/db/connection'
-import { isOnNetwork, pairedDevices, pairingCode } from '@/server/lan/pairing'
+import { networkFacts } from '@/server/lan/network-facts'
 import { listBackups } from '@/server/services/backups'
 import { allMethods } from '@/server/services/methods'
 import { workshop } from '@/server/workshop'
@@ -27,7 +28,7 @@ export default async function SettingsPage({ searchParams }: SettingsPageProps) 
         folder={dataFolder()}
         restored={typeof restored === 'string' ? { file: restored, keptAs: typeof kept === 'string' ? kept : '' } : null}
         backups={listBackups()}
-        network={isOnNetwork() ? { code: pairingCode(), devices: pairedDevices() } : null}
+        network={await networkFacts((await headers()).get('host') ?? '')}
       />
     </>
   )

@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { ALLOY_IDS } from '../metals'
 import { ASKED_SYSTEMS, RING_SYSTEMS } from '../tables'
-import { typedMm } from './typed'
+import { clockTime, typedMm, typedWhole } from './typed'
 
 /** How a workshop works, as it is kept and as it is typed. Whatever is not entered has a sensible value. */
 export const settingsSchema = z.object({
@@ -40,6 +40,17 @@ export const settingsSchema = z.object({
   flux: z.enum(['white-paste', 'borax', 'liquid']).default('white-paste'),
   /** The workshop's answers to questions of the order of work, where they are not the usual ones. */
   orderSchools: z.record(z.string(), z.string()).default({}),
+  /** When the workshop works, on its own clock. */
+  workFrom: clockTime('Work from').default('08:00'),
+  workTo: clockTime('Work until').default('17:00'),
+  /** The break in the middle of the day; both empty where there is none. */
+  breakFrom: clockTime('Break from').or(z.literal('')).default('12:00'),
+  breakTo: clockTime('Break until').or(z.literal('')).default('12:45'),
+  workDays: z.enum(['mon-fri', 'mon-sat', 'tue-sat', 'every-day']).default('mon-fri'),
+  /** How many of each there are, and how many trays the pot and the tumbler take at once. */
+  torches: typedWhole('Torches', 1, 8).default(1),
+  potTrays: typedWhole('Trays in the pickle pot at once', 1, 12).default(3),
+  tumblerTrays: typedWhole('Trays in the tumbler at once', 1, 12).default(1),
   /** Whether the questions of the first start were answered or put aside. */
   greeted: z.boolean().default(false),
   /** The job that was made for practice things out, as long as it is there. */

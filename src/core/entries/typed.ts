@@ -18,3 +18,12 @@ export function typedMm(label: string, minimum: number, maximum: number) {
     z.number({ error: possible }).min(minimum, { error: possible }).max(maximum, { error: possible }),
   )
 }
+
+/** A time of day such as 08:30; 8:30 is understood. */
+export function clockTime(label: string) {
+  const possible = `${label}: a time of day such as 08:30`
+  return z.preprocess(
+    (typed) => (typeof typed === 'string' ? typed.trim().replace(/^(\d):/, '0$1:') : typed),
+    z.string({ error: possible }).regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: possible }),
+  )
+}

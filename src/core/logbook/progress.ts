@@ -31,6 +31,8 @@ export interface TrayProgress {
   readonly doneHere: number
   /** Steps that can be gone on with now, in the order of the route: one of each sub-tray that waits for no other. */
   readonly open: readonly number[]
+  /** All steps that are not over, in the order of the route. */
+  readonly left: readonly number[]
   readonly finished: boolean
 }
 
@@ -79,9 +81,9 @@ export function trayProgress(size: number, steps: readonly ProgressStep[], event
   const open = openOf(steps, left)
   const stepIndex = takenUp(steps, open, events) ?? steps.length
   const step = steps[stepIndex]
-  if (!step) return { stepIndex: steps.length, workpiece: null, lost, alive, doneHere: 0, open, finished: true }
+  if (!step) return { stepIndex: steps.length, workpiece: null, lost, alive, doneHere: 0, open, left, finished: true }
   const done = doneAt(step, events)
   const workpiece = step.together ? null : (through(step).find((n) => !done.has(n)) ?? null)
   const doneHere = step.together ? 0 : through(step).filter((n) => done.has(n)).length
-  return { stepIndex, workpiece, lost, alive, doneHere, open, finished: false }
+  return { stepIndex, workpiece, lost, alive, doneHere, open, left, finished: false }
 }

@@ -1,3 +1,3 @@
 export { findOperation, OPERATIONS, type OperationId } from './catalogue'
-export type { BenchWords, Operation } from './contract'
+export { type BenchWords, type Operation, RESOURCES } from './contract'
 export { type ParamField, paramFields } from './param-fields'

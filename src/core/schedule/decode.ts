@@ -48,11 +48,21 @@ export function decode({ chains, readyMin, capacity, rests }: Day, order: readon
   return timed
 }
 
-/** What a day comes to: when the last is done, minutes that trays are late, and the sum of when each is done. */
+/** Heats further apart than this are not worked in one go: the torch is lit and the work is set up anew, minutes (house default). */
+const ONE_FIRE_MIN = 10
+
+/** How often the torch is lit. */
+function firesOf(timed: readonly Timed[]): number {
+  const heats = timed.filter(({ resource }) => resource === 'torch').sort((a, b) => a.fromMin - b.fromMin)
+  return heats.filter(({ fromMin }, i) => i === 0 || fromMin - (heats[i - 1]?.toMin ?? 0) > ONE_FIRE_MIN).length
+}
+
+/** What a day comes to: when the last is done, minutes that trays are late, the sum of when each is done, how often the torch is lit. */
 export interface Worth {
   readonly makespanMin: number
   readonly lateMin: number
   readonly sumMin: number
+  readonly fires: number
 }
 
 export function worthOf({ dueMin, chains }: Day, timed: readonly Timed[]): Worth {
@@ -62,8 +72,9 @@ export function worthOf({ dueMin, chains }: Day, timed: readonly Timed[]): Worth
     makespanMin: Math.max(0, ...ends),
     lateMin: ends.reduce((sum, end, tray) => sum + Math.max(0, end - (dueMin[tray] ?? Number.POSITIVE_INFINITY)), 0),
     sumMin: ends.reduce((sum, end) => sum + end, 0),
+    fires: firesOf(timed),
   }
 }
 
-/** Lateness counts most, then the end of the day, then that each tray is done early. */
-export const costOf = ({ lateMin, makespanMin, sumMin }: Worth) => 20 * lateMin + makespanMin + 1e-4 * sumMin
+/** Lateness counts most, then the end of the day, then that like heats are worked together and each tray is done early. */
+export const costOf = ({ lateMin, makespanMin, sumMin, fires }: Worth) => 20 * lateMin + makespanMin + 0.02 * fires + 1e-4 * sumMin

@@ -10,7 +10,12 @@ export interface Task {
   readonly handsMin: number
   readonly waitMin: number
   readonly resource: Shared | undefined
+  /** How far the hands’ minutes scatter: standard deviation of their logarithm. */
+  readonly handsSpread: number
 }
+
+/** Minutes of hands that were never measured scatter so far about their preset (house default, low). */
+export const USUAL_SPREAD = 0.35
 
 /** A day’s work in minutes from its start. */
 export interface Day {
@@ -38,7 +43,7 @@ function mergedRests(rests: readonly (readonly [number, number])[]): [number, nu
 }
 
 /** Minutes of a step with what it always includes, as the route tells them; hands for each piece where they do not go together. */
-function usualMinutes(op: string, params: Readonly<Record<string, unknown>>, size: number) {
+export function usualMinutes(op: string, params: Readonly<Record<string, unknown>>, size: number) {
   const included = (findOperation(op)?.includes ?? []).filter(({ when }) => when.length === 0)
   return included.reduce(
     (sum, one) => {
@@ -57,7 +62,7 @@ export function dayOf({ trays, startsAt, resources, breaks }: ScheduleInput): Da
   const minute = (at: string) => (Date.parse(at) - start) / MS
   return {
     chains: trays.map(({ steps, size }, tray) =>
-      steps.map(({ op, params, handsOnMin, waitMin }, step): Task => {
+      steps.map(({ op, params, handsOnMin, waitMin, handsSpread = USUAL_SPREAD }, step): Task => {
         const resource = findOperation(op)?.resource ?? 'bench'
         const own = usualMinutes(op, params, size)
         return {
@@ -66,6 +71,7 @@ export function dayOf({ trays, startsAt, resources, breaks }: ScheduleInput): Da
           handsMin: handsOnMin ?? own.hands,
           waitMin: waitMin ?? own.wait,
           resource: isShared(resource) ? resource : undefined,
+          handsSpread,
         }
       }),
     ),

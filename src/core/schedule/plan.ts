@@ -2,6 +2,7 @@ import { type LowerBound, lowerBound } from './bound'
 import { dayOf } from './job'
 import type { ScheduleInput, Shared } from './schema'
 import { searchDay } from './search'
+import { type Between, spreadOf } from './spread'
 
 /** A step with its place in the day. */
 export interface PlacedTask {
@@ -15,6 +16,19 @@ export interface PlacedTask {
   /** Until when the hands are on it; the rest it looks after itself. */
   readonly handsUntil: string
   readonly attended: boolean
+  /** Between which it begins in eight days of ten, when minutes scatter as they do. */
+  readonly fromEarliest: string
+  readonly fromLatest: string
+}
+
+/** When a tray is done, and between which in eight days of ten. */
+export interface TrayEnd {
+  readonly tray: string
+  readonly doneAt: string
+  readonly earliest: string
+  readonly latest: string
+  /** Share of days in which it is done by its due time; absent where none is set. */
+  readonly onTimeShare?: number
 }
 
 export interface ScheduleAnswer {
@@ -26,6 +40,7 @@ export interface ScheduleAnswer {
   readonly boundBy: LowerBound['by']
   /** How far the day is over that, as a share of it. */
   readonly gapShare: number
+  readonly ends: readonly TrayEnd[]
   readonly late: readonly { readonly tray: string; readonly dueAt: string; readonly doneAt: string; readonly minutes: number }[]
   readonly tries: number
 }
@@ -33,6 +48,8 @@ export interface ScheduleAnswer {
 const MS = 60_000
 /** More tries than this in a day’s seconds are not made. */
 const MOST_TRIES = 300_000
+/** Tries that the workshop’s own day is planned with: the same on every device, whatever its clock. */
+export const DAY_TRIES = 2500
 
 /** The order in which two hands take trays through shared fires, baths and pots, with clock times; `elapsedS` is the caller’s clock. */
 export function planDay(input: ScheduleInput, elapsedS: () => number): ScheduleAnswer {
@@ -43,24 +60,36 @@ export function planDay(input: ScheduleInput, elapsedS: () => number): ScheduleA
   const bound = lowerBound(day)
   const start = Date.parse(input.startsAt)
   const at = (minutes: number) => new Date(start + minutes * MS).toISOString()
+  const spread = spreadOf(day, found.order, seed)
+  const times = ({ earliestMin, latestMin }: Between) => [at(earliestMin), at(latestMin)] as const
   const ends = input.trays.map((_, tray) => Math.max(...found.timed.filter((task) => task.tray === tray).map(({ toMin }) => toMin)))
   return {
     tasks: [...found.timed]
       .sort((a, b) => a.fromMin - b.fromMin)
-      .map(({ tray, step, fromMin, toMin, handsMin, waitMin, resource }) => ({
-        tray: input.trays[tray]?.id ?? '',
-        step,
-        op: input.trays[tray]?.steps[step]?.op ?? '',
-        resource: resource ?? 'bench',
-        from: at(fromMin),
-        to: at(toMin),
-        handsUntil: at(fromMin + handsMin),
-        attended: waitMin === 0,
-      })),
+      .map(({ tray, step, fromMin, toMin, handsMin, waitMin, resource }) => {
+        const [fromEarliest, fromLatest] = times(spread.begins(tray, step))
+        return {
+          tray: input.trays[tray]?.id ?? '',
+          step,
+          op: input.trays[tray]?.steps[step]?.op ?? '',
+          resource: resource ?? 'bench',
+          from: at(fromMin),
+          to: at(toMin),
+          handsUntil: at(fromMin + handsMin),
+          attended: waitMin === 0,
+          fromEarliest,
+          fromLatest,
+        }
+      }),
     makespanMin: found.worth.makespanMin,
     lowerBoundMin: bound.minutes,
     boundBy: bound.by,
     gapShare: bound.minutes > 0 ? found.worth.makespanMin / bound.minutes - 1 : 0,
+    ends: input.trays.map(({ id }, tray) => {
+      const { onTimeShare, ...between } = spread.ends[tray] ?? { earliestMin: 0, latestMin: 0 }
+      const [earliest, latest] = times(between)
+      return { tray: id, doneAt: at(ends[tray] ?? 0), earliest, latest, ...(onTimeShare === undefined ? {} : { onTimeShare }) }
+    }),
     late: input.trays.flatMap(({ id, dueAt }, tray) => {
       const end = ends[tray] ?? 0
       const minutes = dueAt === undefined ? 0 : end - (Date.parse(dueAt) - start) / MS

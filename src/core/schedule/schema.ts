@@ -18,6 +18,8 @@ const step = z.strictObject({
   /** The smith's own averages, where they are known: of the whole tray. */
   handsOnMin: minutes('Hands-on', 600).optional(),
   waitMin: minutes('Wait', 10_000).optional(),
+  /** How far the hands’ minutes scatter, as a share of them: one standard deviation of their logarithm. */
+  handsSpread: z.number().min(0, { error: 'Spread: 0 to 2' }).max(2, { error: 'Spread: 0 to 2' }).optional(),
 })
 
 const tray = z.strictObject({
@@ -27,7 +29,7 @@ const tray = z.strictObject({
   dueAt: when.optional(),
   /** Not begun before this: metal that arrives, a wait that is running. */
   notBefore: when.optional(),
-  steps: z.array(step).min(1, { error: 'at least one step' }).max(200),
+  steps: z.array(step).min(1, { error: 'at least one step' }).max(400),
 })
 
 export const scheduleInput = z
@@ -38,7 +40,7 @@ export const scheduleInput = z
     /** When the hands rest. */
     breaks: z
       .array(z.strictObject({ from: when, to: when }))
-      .max(60)
+      .max(400)
       .default([]),
     trays: z.array(tray).min(1, { error: 'at least one tray' }).max(60),
     seconds: z.number().min(0, { error: '0 to 60 s' }).max(60, { error: '0 to 60 s' }).default(3),

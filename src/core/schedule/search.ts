@@ -4,6 +4,8 @@ import { costOf, decode, type Timed, type Worth, worthOf } from './decode'
 import type { Day } from './job'
 
 export interface Found {
+  /** The trays in the turn in which their steps are put into the day. */
+  readonly order: readonly number[]
   readonly timed: readonly Timed[]
   readonly worth: Worth
   readonly tries: number
@@ -93,7 +95,7 @@ export function searchDay(day: Day, seed: number, watch: Watch): Found {
     // what has cooled begins again from the best
     if (tries % TRIES_TO_COOL === 0) now = best
   }
-  return { timed: best.timed, worth: best.worth, tries }
+  return { order: best.order, timed: best.timed, worth: best.worth, tries }
 }
 
 /** The order with one tray’s turn taken elsewhere, or two turns changed. */

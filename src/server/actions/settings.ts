@@ -15,6 +15,14 @@ const LABELS = {
   paper: 'Paper',
   checkBarMm: 'The check bar measured, mm',
   practice: 'Practice instruments',
+  workFrom: 'Work from',
+  workTo: 'Work until',
+  breakFrom: 'Break from',
+  breakTo: 'Break until',
+  workDays: 'Working days',
+  torches: 'Torches',
+  potTrays: 'Trays in the pickle pot',
+  tumblerTrays: 'Trays in the tumbler',
 }
 
 function againstSettings({ settings }: Repositories, lines: Against['lines']): Against {

@@ -5,7 +5,8 @@ import * as z from 'zod'
 import { dataFolder } from '../data-folder'
 
 /** The cookie a paired device carries; its value is known to nobody else, the workshop keeps only its hash. */
-export const DEVICE_COOKIE = 'fold-anvil-device'
+const PLAIN_COOKIE = 'fold-anvil-device'
+const SECURE_COOKIE = `__Host-${PLAIN_COOKIE}`
 
 const CODE_DIGITS = 6
 const CODE_LIVES_MS = 10 * 60_000
@@ -76,11 +77,16 @@ export function pairedDevices(): readonly PairedDevice[] {
   return read(Date.now()).devices.map(({ hash, name, at }) => ({ id: idOf(hash), name, at }))
 }
 
-/** Whether a request's cookie is that of a paired device. */
-export function isPaired(token: string | undefined): boolean {
-  if (token === undefined) return false
-  const hash = hashOf(token)
-  return read(Date.now()).devices.some((device) => device.hash === hash)
+/** Whether a request's cookies are those of a paired device; over TLS it carries another than over a plain connection. */
+export function isPaired(cookieOf: (name: string) => string | undefined): boolean {
+  const tokens = [cookieOf(SECURE_COOKIE), cookieOf(PLAIN_COOKIE)].flatMap((token) => (token === undefined ? [] : [hashOf(token)]))
+  return tokens.length > 0 && read(Date.now()).devices.some(({ hash }) => tokens.includes(hash))
+}
+
+/** The cookie that a device gets when it is paired. */
+export function deviceCookie(token: string, isSecure: boolean): string {
+  const name = isSecure ? SECURE_COOKIE : PLAIN_COOKIE
+  return `${name}=${token}; Path=/; HttpOnly; SameSite=${isSecure ? 'Lax; Secure' : 'Strict'}; Max-Age=31536000`
 }
 
 interface Stranger {

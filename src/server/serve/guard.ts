@@ -80,7 +80,7 @@ export function answerHeaders(nonce: string, path: string): Readonly<Record<stri
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
     "font-src 'self'",
-    "connect-src 'self'",
+    path.startsWith('/trust') ? "connect-src 'self' https:" : "connect-src 'self'",
     "worker-src 'self' blob:",
     path.startsWith('/api/') ? "object-src 'self'" : "object-src 'none'",
     "base-uri 'none'",
@@ -94,6 +94,7 @@ export function answerHeaders(nonce: string, path: string): Readonly<Record<stri
     'referrer-policy': 'same-origin',
     'permissions-policy': 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), interest-cohort=()',
     'cross-origin-opener-policy': 'same-origin',
-    'cross-origin-resource-policy': 'same-origin',
+    // the guide looks by it, from the plain page, whether the certificate is trusted
+    'cross-origin-resource-policy': path === '/icon.svg' ? 'cross-origin' : 'same-origin',
   }
 }

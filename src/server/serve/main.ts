@@ -1,15 +1,23 @@
 import { randomBytes } from 'node:crypto'
 import { accessSync, constants, mkdirSync } from 'node:fs'
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http'
+import { createServer as createSecureServer } from 'node:https'
+import type { Server } from 'node:net'
+import { TLSSocket } from 'node:tls'
 import next from 'next'
 import { dataFolder } from '../data-folder'
 import { clearLeftovers } from '../db/leftovers'
 import { FolderTaken, holdFolder } from '../folder-lock'
+import { workshopCertificate } from '../lan/authority'
 import { answerHeaders, turnedAway } from './guard'
+import { onePort } from './one-port'
 import { ownHosts } from './own-names'
+import { plainWay } from './plain-way'
 
 /** Header in which the pages are told who asks: set here, never believed from outside. */
 const PEER = 'x-fold-anvil-peer'
+/** And by which scheme. */
+const SCHEME = 'x-fold-anvil-scheme'
 /** What a proxy would say of the request; there is none before us, so nobody may say it. */
 const HEARSAY = [
   'x-forwarded-host',
@@ -20,6 +28,7 @@ const HEARSAY = [
   'x-real-ip',
   'x-middleware-subrequest',
   PEER,
+  SCHEME,
 ]
 /** Seconds that open requests are given when the program is told to end. */
 const END_S = 3
@@ -74,8 +83,17 @@ function letIn(request: IncomingMessage, response: ServerResponse, { port, onNet
     response.end(JSON.stringify({ error: { code, message, issues: [] } }))
     return false
   }
+  const isSecure = request.socket instanceof TLSSocket
+  const peer = request.socket.remoteAddress ?? ''
+  const elsewhere = onNetwork && !isSecure ? plainWay({ path, host, peer, cookie: request.headers.cookie ?? '' }) : undefined
+  if (elsewhere !== undefined) {
+    response.writeHead(303, { location: elsewhere })
+    response.end()
+    return false
+  }
   for (const name of HEARSAY) delete request.headers[name]
-  request.headers[PEER] = request.socket.remoteAddress ?? ''
+  request.headers[PEER] = peer
+  request.headers[SCHEME] = isSecure ? 'https' : 'http'
   if (!dev) request.headers['content-security-policy'] = headers['content-security-policy']
   return true
 }
@@ -83,13 +101,24 @@ function letIn(request: IncomingMessage, response: ServerResponse, { port, onNet
 /** A connection that is idle stays open so long: a page that writes again a few seconds later does not meet it closing. */
 const KEEP_ALIVE_MS = 75_000
 
-function endWhenTold(server: ReturnType<typeof createServer>): void {
+function endWhenTold(server: Server, letGo: () => void): void {
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.once(signal, () => {
       server.close(() => process.exit(0))
-      server.closeIdleConnections()
+      letGo()
       setTimeout(() => process.exit(0), END_S * 1000).unref()
     })
+}
+
+/** How often it is looked at whether the machine has other addresses now. */
+const LOOK_MS = 60_000
+
+/** The same program over TLS, with the workshop’s own certificate; a new one is taken up while it runs. */
+async function secureServer(answer: (request: IncomingMessage, response: ServerResponse) => void) {
+  const served = await workshopCertificate(LOOK_MS, (next) => secure.setSecureContext(next))
+  const secure = createSecureServer({ ...served, keepAliveTimeout: KEEP_ALIVE_MS }, answer)
+  secure.on('tlsClientError', (_, socket) => socket.destroy())
+  return secure
 }
 
 /** Serves the built program: one process, one data folder, own names only. */
@@ -101,11 +130,13 @@ async function main(): Promise<void> {
   const address = `http://127.0.0.1:${port}`
   takeFolder(address)
   const app = next({ dev, hostname: '127.0.0.1', port })
-  const server = createServer({ keepAliveTimeout: KEEP_ALIVE_MS }, (request, response) => {
+  const answer = (request: IncomingMessage, response: ServerResponse) => {
     if (letIn(request, response, { port, onNetwork, dev })) void handle(request, response)
-  })
+  }
   const handle = app.getRequestHandler()
   await app.prepare()
+  const plain = createServer({ keepAliveTimeout: KEEP_ALIVE_MS }, answer)
+  const server: Server = onNetwork ? onePort(plain, await secureServer(answer)) : plain
   server.on('error', (error) => {
     const taken = 'code' in error && error.code === 'EADDRINUSE'
     process.stderr.write(
@@ -113,7 +144,7 @@ async function main(): Promise<void> {
     )
     process.exit(1)
   })
-  endWhenTold(server)
+  endWhenTold(server, () => plain.closeIdleConnections())
   server.listen(port, bind, () => process.stdout.write(`Fold Anvil is at ${address}\n`))
 }
 

@@ -9,6 +9,7 @@ import type { TrayLine } from '@/server/db/repositories'
 import type { PieceThumb } from '@/server/services/piece-thumb'
 import type { GridColumn, GridRow } from '../grid/columns'
 import { DataTable } from '../grid/data-table'
+import { KeptLine } from '../offline/kept-line'
 import { Ribbon } from '../route/ribbon'
 import { LookChoice, useLook } from '../shared/look-choice'
 import { PALETTE } from '../theme/palette'
@@ -113,7 +114,8 @@ export function BenchHome({ trays, lines }: { readonly trays: readonly TrayView[
   return (
     <Box sx={{ flex: 1, bgcolor: PALETTE.petrolDeep, color: PALETTE.petrolText, px: 3, py: 1 }}>
       <SendWaiting />
-      <Box sx={{ display: 'flex', justifyContent: 'flex-end', pt: 1 }}>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: 2, flexWrap: 'wrap', pt: 1 }}>
+        <KeptLine />
         <LookChoice drawn="Step by step" />
       </Box>
       {trays.length === 0 ? (

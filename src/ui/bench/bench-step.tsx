@@ -14,6 +14,7 @@ import { BlowPicture, blowsAt } from './blow-picture'
 import { ColourPanel } from './colour-panel'
 import { EtchPanel } from './etch-panel'
 import { FailedPanel } from './failed-panel'
+import { ReadAloud } from './read-aloud'
 import { FarQuestion, ReadingBox } from './reading-box'
 import { StepColours } from './step-colours'
 import { StepFacts } from './step-facts'
@@ -21,6 +22,7 @@ import { StepPicture } from './step-picture'
 import { SubTrayBar } from './sub-tray-bar'
 import { TargetBand } from './target-band'
 import type { BenchEntry, BenchPartView, BenchStepView, BenchTrayView } from './tray-view'
+import { useAwake } from './use-awake'
 import { useBench } from './use-bench'
 import { useChemistry } from './use-chemistry'
 import { WaitClock } from './wait-clock'
@@ -71,6 +73,13 @@ interface HeadProps {
 /** The part whose metal a step works. */
 const partOf = ({ parts }: BenchTrayView, step: BenchStepView) => parts.find(({ id }) => id === step.part) ?? parts[0]
 
+/** A step as it is read aloud: what to do, its figures, its caution. */
+function aloud({ words, caution, target }: BenchStepView): string {
+  const facts = words.facts.map(({ label, value }) => `${label}: ${value}`)
+  const aim = target ? `${target.label}: ${formatPlain(target.valueMm, 2)} millimetres` : ''
+  return [words.title, words.say, ...facts, aim, caution ?? ''].filter(Boolean).join('. ')
+}
+
 function Head({ tray, bench, step }: HeadProps) {
   const part = partOf(tray, step)
   const waiting = waitingNow(bench.steps, bench.entries)
@@ -97,6 +106,7 @@ function Head({ tray, bench, step }: HeadProps) {
       <span>
         step {bench.progress.stepIndex + 1} of {bench.steps.length}
       </span>
+      <ReadAloud text={aloud(step)} />
       <BigButton plain href={`/bench/${tray.id}/cautions`}>
         cautions
       </BigButton>
@@ -308,6 +318,7 @@ function Held({ against }: { readonly against: string }) {
 export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
   const bench = useBench(tray)
   const { panel, step } = bench
+  useAwake()
   const bare = panel.kind === 'none'
   const against = useChemistry(tray.beside, step)
   const free = bare && against === ''

@@ -175,7 +175,7 @@ export function useBench(tray: BenchTrayView) {
     router.push(`/pieces/${tray.pieceId}/record`)
   }
   const leave = () => {
-    if (onTray.reached || wantsOut) return void goOut()
+    if (onTray.reached || wantsOut || navigator.serviceWorker?.controller) return void goOut()
     setWantsOut(true)
     setSaid('The program is not responding: once left, this page may not open again until it does. Press once more to leave all the same.')
   }

@@ -1,5 +1,5 @@
 'use client'
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { standingEntries, trayProgress, withRework } from '@/core/logbook'
 import { randomText } from '../shared/random-text'
 import { useWorkshop } from '../shared/workshop-context'
@@ -39,6 +39,25 @@ function asEntry({ entry }: QueuedEntry): BenchEntry {
   }
 }
 
+/** When what was set going by the step before has looked after itself long enough; work on the next does not begin before. */
+function waitOverAt(steps: readonly BenchStepView[], entries: readonly BenchEntry[]): number {
+  const last = entries.findLast(({ kind }) => kind === 'done')
+  const waitS = steps.find(({ id }) => id === last?.stepId)?.waitS ?? 0
+  return last ? Date.parse(last.at) + 1000 * waitS : 0
+}
+
+/** Since when the piece in hand has been in hand on this page; nothing of one that was in hand already when the page was opened. */
+function useBegan(place: string, notBefore: number) {
+  const began = useRef<string | null>(null)
+  const known = useRef(place)
+  useEffect(() => {
+    if (known.current === place) return
+    known.current = place
+    began.current = new Date(Math.max(Date.now(), notBefore)).toISOString()
+  }, [place, notBefore])
+  return began
+}
+
 /** A tray on this device: what the program knows of it, and what waits here, folded into where it stands. */
 export function useTray(tray: BenchTrayView) {
   const { uid } = useWorkshop()
@@ -52,9 +71,13 @@ export function useTray(tray: BenchTrayView) {
       // What was known stays; the next round asks again.
     }
   }, [tray.id, tray.uid])
+  // the page may have been kept on this device for a while
+  useEffect(() => void refetch(), [refetch])
   const queue = useEntryQueue(refetch)
   const isOfTray = ({ entry }: QueuedEntry) => entry.tray === tray.uid && entry.workshop === uid
   const sent = queue.sent.filter(isOfTray)
+  const { toldBack } = queue
+  useEffect(() => toldBack(known.map(({ token }) => token)), [known, toldBack])
   const waiting = queue.queued.filter((item) => isOfTray(item) && item.refused === null)
   const entries = standingEntries([...known, ...[...sent, ...waiting].map(asEntry)])
   const steps = useMemo(
@@ -69,6 +92,8 @@ export function useTray(tray: BenchTrayView) {
     [tray, entries],
   )
   const progress = trayProgress(tray.size, steps, entries)
+  const inHand = steps[progress.stepIndex]
+  const began = useBegan(`${inHand?.id}-${progress.workpiece}`, waitOverAt(steps, entries))
 
   const add = useCallback(
     async (entry: NewBenchEntry): Promise<boolean> => {
@@ -81,10 +106,11 @@ export function useTray(tray: BenchTrayView) {
         tray: tray.uid,
         item: itemOf(tray, steps, entry),
         step: stepId,
+        ...(entry.kind === 'done' && began.current !== null ? { startedAt: began.current } : {}),
         at: new Date().toISOString(),
       })
     },
-    [queue.add, uid, tray, steps],
+    [queue.add, uid, tray, steps, began],
   )
   return {
     entries,

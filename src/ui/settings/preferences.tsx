@@ -113,6 +113,34 @@ function groupsOf(isDemo: boolean, methods: readonly MethodChoice[]): readonly S
       ],
     },
     {
+      title: 'The working day',
+      about: 'What the day at the bench is planned by.',
+      settings: [
+        { words: 'working hours from morning day', field: <EntryText name="workFrom" label="Work from" /> },
+        { words: 'working hours until evening day', field: <EntryText name="workTo" label="Work until" /> },
+        { words: 'break lunch from', field: <EntryText name="breakFrom" label="Break from" /> },
+        { words: 'break lunch until', field: <EntryText name="breakTo" label="Break until" /> },
+        {
+          words: 'working days week weekend',
+          field: (
+            <EntryChoice
+              name="workDays"
+              label="Working days"
+              options={{
+                'mon-fri': 'Monday to Friday',
+                'mon-sat': 'Monday to Saturday',
+                'tue-sat': 'Tuesday to Saturday',
+                'every-day': 'every day',
+              }}
+            />
+          ),
+        },
+        { words: 'torches how many', field: <EntryText name="torches" label="Torches" /> },
+        { words: 'pickle pot trays at once', field: <EntryText name="potTrays" label="Trays in the pickle pot at once" /> },
+        { words: 'tumbler trays at once', field: <EntryText name="tumblerTrays" label="Trays in the tumbler at once" /> },
+      ],
+    },
+    {
       title: 'Torch',
       settings: [
         { words: 'torch power watts heat soldering', field: <EntrySize name="torchW" label="The torch brings in" unit="W" /> },

@@ -43,6 +43,11 @@ export function useDates() {
       locale,
       day: (iso: string) => dayjs(iso).locale(locale).format('LL'),
       time: (iso: string) => dayjs(iso).locale(locale).format('lll'),
+      /** Hour and minute; the weekday before it where it is another day than today’s. */
+      clock: (iso: string) => {
+        const at = dayjs(iso).locale(locale)
+        return at.isSame(dayjs(), 'day') ? at.format('LT') : at.format('ddd LT')
+      },
     }),
     [locale],
   )

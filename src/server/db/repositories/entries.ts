@@ -134,6 +134,11 @@ export function makeEntryRepository(db: Db) {
   const ofPiece = db.prepare(
     `SELECT e.* FROM entries e JOIN trays t ON t.id = e.tray_id WHERE t.piece_id = ? AND e.kind IN ('loss', 'note', 'test') AND ${STANDING} ORDER BY e.id DESC LIMIT ?`,
   )
+  const took = db.prepare(
+    `SELECT s.content_json ->> '$.op' AS op, (julianday(e.ended_at) - julianday(e.started_at)) * 1440 AS minutes FROM entries e
+      JOIN tray_steps s ON s.tray_id = e.tray_id AND s.step_id = e.step_id WHERE e.kind = 'done' AND e.started_at IS NOT NULL AND ${STANDING} ORDER BY e.id DESC LIMIT ?`,
+  )
+  const tookRow = z.object({ op: z.string(), minutes: z.number() })
   const read = (row: unknown): Entry | undefined => (row ? entryRow.parse(row) : undefined)
   const all = (rows: readonly unknown[]): Entry[] => rows.map((row) => entryRow.parse(row))
   return {
@@ -174,6 +179,15 @@ export function makeEntryRepository(db: Db) {
     /** Everything that stands of one item, and what its whole tray went through. */
     ofItem: (trayId: number, item: string) => all([...together.all(trayId), ...ofItem.all(item)]),
     lastDone: (trayId: number) => read(lastDone.get(trayId)),
+    /** Minutes of the newest steps of which it is known when they were begun, by operation. */
+    tookMinutes: (limit: number): Readonly<Record<string, readonly number[]>> => {
+      const byOp: Record<string, number[]> = {}
+      for (const row of took.all(limit)) {
+        const { op, minutes } = tookRow.parse(row)
+        byOp[op] = [...(byOp[op] ?? []), minutes]
+      }
+      return byOp
+    },
     losses: (page: Page): LossLine[] => losses.all(page.size, offsetOf(page)).map((row) => lossRow.parse(row)),
     /** Losses, notes and results of tests of a piece, newest first. */
     wordsOf: (pieceId: number, limit: number) => all(ofPiece.all(pieceId, limit)),

@@ -11,6 +11,8 @@ export interface OutgoingEntry {
   readonly kind: 'done' | 'loss' | 'note' | 'reading' | 'reversal' | 'started' | 'test'
   /** The device's own time when it happened. */
   readonly at: string
+  /** Since when it was in hand. */
+  readonly startedAt?: string
   readonly text?: string
   readonly dimension?: string
   readonly value?: number | string
@@ -33,13 +35,18 @@ export interface QueuedEntry {
 
 interface Schema extends DBSchema {
   entries: { key: number; value: Omit<QueuedEntry, 'order'> & { order?: number } }
+  /** What the program has acknowledged, until a page that was given anew tells it back: a page kept on the device is older. */
+  sent: { key: string; value: QueuedEntry & { readonly token: string; readonly sentAt: number } }
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | undefined
 
 function open(): Promise<IDBPDatabase<Schema>> {
-  opened ??= openDB<Schema>('fold-anvil-bench', 1, {
-    upgrade: (db) => void db.createObjectStore('entries', { keyPath: 'order', autoIncrement: true }),
+  opened ??= openDB<Schema>('fold-anvil-bench', 2, {
+    upgrade: (db, from) => {
+      if (from < 1) db.createObjectStore('entries', { keyPath: 'order', autoIncrement: true })
+      db.createObjectStore('sent', { keyPath: 'token' })
+    },
     blocking: () => {
       void opened?.then((db) => db.close())
       opened = undefined
@@ -66,6 +73,31 @@ export async function queuedEntries(): Promise<QueuedEntry[]> {
 
 export async function dropQueued(order: number): Promise<void> {
   await (await open()).delete('entries', order)
+}
+
+/** Takes an acknowledged entry off the queue; that it was sent stays known on the device. */
+export async function markSent(entry: QueuedEntry): Promise<void> {
+  const transaction = (await open()).transaction(['entries', 'sent'], 'readwrite')
+  await Promise.all([
+    transaction.objectStore('sent').put({ ...entry, token: entry.entry.token, sentAt: Date.now() }),
+    transaction.objectStore('entries').delete(entry.order),
+    transaction.done,
+  ])
+}
+
+/** So long what was sent is remembered where no page tells it back, ms. */
+const REMEMBERED_MS = 14 * 86_400_000
+
+/** What this device has sent and no page was given back yet, in the order it was made. */
+export async function sentEntries(): Promise<QueuedEntry[]> {
+  const all = await (await open()).getAll('sent')
+  return all.filter(({ sentAt }) => Date.now() - sentAt < REMEMBERED_MS).sort((a, b) => a.order - b.order)
+}
+
+/** Forgets what was sent and is told back by the program now. */
+export async function forgetSent(tokens: readonly string[]): Promise<void> {
+  const transaction = (await open()).transaction('sent', 'readwrite')
+  await Promise.all([...tokens.map((token) => transaction.store.delete(token)), transaction.done])
 }
 
 /** Keeps an entry with what was said of it. */

@@ -2,15 +2,27 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { asOnlySender } from './claim'
 import { postEntry, sendRound } from './sender'
-import { dropQueued, enqueue, markQueued, type OutgoingEntry, type QueuedEntry, queuedEntries } from './store'
+import {
+  dropQueued,
+  enqueue,
+  forgetSent,
+  markQueued,
+  markSent,
+  type OutgoingEntry,
+  type QueuedEntry,
+  queuedEntries,
+  sentEntries,
+} from './store'
 
 const TRY_MS = 2000
 const LONGEST_TRY_MS = 15_000
 
 export interface EntryQueue {
   readonly queued: readonly QueuedEntry[]
-  /** What this page has sent since it was opened: it stays known until the program tells it back. */
+  /** What this device has sent: it stays known until the program tells it back. */
   readonly sent: readonly QueuedEntry[]
+  /** Says which of what was sent the program has told back. */
+  readonly toldBack: (tokens: readonly string[]) => void
   /** Whether the last round reached the program. */
   readonly reached: boolean
   /** Keeps an entry on the device and sends it; false where the device would not keep it. */
@@ -33,7 +45,10 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
   const again = useRef<() => Promise<void>>(() => Promise.resolve())
   const channel = useRef<BroadcastChannel>(undefined)
 
-  const look = useCallback(async () => setQueued(await queuedEntries().catch(() => [])), [])
+  const look = useCallback(async () => {
+    setSent(await sentEntries().catch(() => []))
+    setQueued(await queuedEntries().catch(() => []))
+  }, [])
 
   const send = useCallback(async () => {
     clearTimeout(timer.current)
@@ -41,7 +56,7 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
       /** Known as sent before it leaves the queue: there is no moment at which the page knows nothing of it. */
       const drop = (entry: QueuedEntry) => {
         setSent((before) => [...before, entry])
-        return dropQueued(entry.order)
+        return markSent(entry)
       }
       const round = await sendRound({ all: queuedEntries, drop, mark: markQueued, post: postEntry })
       setReached(round.through)
@@ -103,6 +118,9 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
     },
     [look],
   )
+  const toldBack = useCallback((tokens: readonly string[]) => {
+    void forgetSent(tokens).catch(() => undefined)
+  }, [])
   const settled = useCallback(() => lastRound.current, [])
-  return { queued, sent, reached, add, settled, drop }
+  return { queued, sent, toldBack, reached, add, settled, drop }
 }

@@ -1,0 +1,25 @@
+import { RESOURCES } from '../operations'
+import type { LowerBound } from './bound'
+
+const FIVE_MS = 5 * 60_000
+
+/** A time rounded to five minutes: no day is known more nearly. */
+export function toFiveMinutes(iso: string): string {
+  return new Date(Math.round(Date.parse(iso) / FIVE_MS) * FIVE_MS).toISOString()
+}
+
+/** What no order can make shorter, in words. */
+export function boundWords(by: LowerBound['by']): string {
+  if (by === 'longest tray') return 'one tray alone takes that long from its first step to its last'
+  if (by === 'hands') return 'your hands have that much to do'
+  return `the ${RESOURCES[by]} is in use that long`
+}
+
+/** What may be said to a customer of a share of days in which it is done in time: never more than the days tried can tell. */
+export function promiseWords(share: number): string {
+  const percent = Math.min(99, Math.max(1, Math.round(100 * share)))
+  if (share >= 0.95) return `You can promise it: done in time on ${percent} days of a hundred like this.`
+  if (share >= 0.8) return `Likely: done in time on ${percent} days of a hundred like this. Leave a day in hand if you promise it.`
+  if (share >= 0.4) return `Do not promise it: done in time on only ${percent} days of a hundred like this.`
+  return `No: done in time on ${share < 0.01 ? 'less than one day' : `${percent} days`} of a hundred like this.`
+}
