@@ -9,7 +9,7 @@ test('the day puts all trays in one order, says when each is done, and goes to t
   const done = page.getByRole('region', { name: 'When it is done' })
   await expect(done).toContainText('No order is quicker than')
   await expect(done).toContainText(/in time on \d+ days of a hundred/)
-  const trays = Number(/(\d+) trays through one bench/.exec(await page.getByRole('banner').last().innerText())?.[1])
+  const trays = Number.parseInt(await page.getByText('trays through one bench').innerText(), 10)
   expect(await done.getByText(/^between/).count()).toBe(trays)
   await expect(page.getByRole('img', { name: /The day at \d+ stations/ })).toBeVisible()
   await order.getByRole('button', { name: /All \d+ steps/ }).click()

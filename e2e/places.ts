@@ -50,6 +50,8 @@ export const VIEWS = [
   '/bench',
   '/bench/2',
   '/bench/5',
+  '/bench/day',
+  '/jobs/1/quote',
   '/book',
   '/settings',
   '/archive',

@@ -84,6 +84,9 @@ const template = (page: Page) => page.getByRole('article', { name: 'Signal arm, 
 /** The jar of clean sterling scrap. */
 const jar = (page: Page) => page.getByRole('article', { name: 'Sterling silver, clean scrap' })
 
+/** The smallest picture there is. */
+const DOT = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+
 const bath = (page: Page) => page.getByRole('article', { name: 'Salt, trials' })
 
 async function weigh(page: Page, text: string): Promise<void> {
@@ -382,6 +385,23 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       return () => page.getByRole('button', { name: 'Put it in' }).click()
     },
   },
+  addPicture: {
+    path: '/pieces/2/record',
+    ready: async (page) => () =>
+      page.getByLabel('Picture of the piece').setInputFiles({ name: 'signal lamp.png', mimeType: 'image/png', buffer: DOT }),
+  },
+  takePrices: {
+    path: '/jobs/1/quote',
+    ready: async (page) => () => page.getByRole('button', { name: 'Take today’s prices' }).click(),
+  },
+  dropPicture: {
+    path: '/pieces/2/record',
+    ready: async (page) => {
+      await page.getByLabel('Picture of the piece').setInputFiles({ name: 'tail lamp.png', mimeType: 'image/png', buffer: DOT })
+      await page.getByRole('button', { name: 'Delete the picture tail lamp' }).first().click()
+      return () => page.getByRole('dialog').getByRole('button', { name: 'Delete it' }).click()
+    },
+  },
   dropSwatch: {
     path: '/pieces/37/finish',
     ready: async (page) => {
@@ -672,6 +692,9 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
   countTool: 'undo',
   cutLayout: 'asked',
   deleteForGood: 'asked',
+  addPicture: 'adds',
+  takePrices: 'undo',
+  dropPicture: 'asked',
   dropSwatch: 'asked',
   dropTemplate: 'asked',
   describePiece: 'undo',

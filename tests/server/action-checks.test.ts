@@ -17,6 +17,7 @@ vi.mock('@/server/db/connection', () => ({ WORKSHOPS: ['demo', 'workshop'] }))
 const OF_NO_WORKSHOP: readonly ActionName[] = ['openWorkshop', 'restoreBackup', 'sendAwayDevice']
 /** Actions that change nothing that is there: they are made against nothing. */
 const MAKES_NEW: readonly ActionName[] = [
+  'addPicture',
   'addPiece',
   'addStartingSets',
   'addStock',
@@ -42,6 +43,7 @@ let jarId = 0
 let templateId = 0
 let bathId = 0
 let swatchId = 0
+let pictureId = 0
 
 beforeEach(async () => {
   const temp = tempWorkshop()
@@ -87,6 +89,7 @@ beforeEach(async () => {
   const scrap = { alloy: 'sterling-925', kind: 'clean' } as const
   jarId = to.jars.forMetal(scrap).id
   to.jars.putIn(jarId, scrap, 3)
+  pictureId = to.pictures.add({ pieceId, words: 'first', width: 1, height: 1, bytes: new Uint8Array([1]) })
   swatchId = to.swatches.add({ alloy: 'copper-c110', agent: 'verdigris', recipe: 'one spray', colour: '#507060' })
   bathId = to.baths.add({ name: 'Pan', kind: 'copper-sulphate', litres: 1 })
   templateId = to.templates.add({ name: 'Arm', from: '', outer, holes: [] })
@@ -96,6 +99,11 @@ const toolId = (kind: string) => to.tools.all().find((tool) => tool.kind === kin
 
 /** A write of each action that would go through, and would change something. */
 const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
+  addPicture: () => ({
+    pieceId,
+    words: 'first',
+    base64: 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  }),
   addPiece: () => ({ name: 'New', form: 'disc' }),
   addStartingSets: () => ({ ids: ['hammers'] }),
   addStock: () => ({ kind: 'wire', alloy: 'copper-c110', thickness: '1', length: '100' }),
@@ -110,6 +118,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   cutLayout: () => ({ id: layoutId }),
   deleteForGood: () => ({ kind: 'tool', id: to.archive.all('tool')[0]?.id ?? 0 }),
   describePiece: () => ({ pieceId, name: 'Renamed', quantity: 9, spares: 1 }),
+  dropPicture: () => ({ id: pictureId }),
   dropSwatch: () => ({ id: swatchId }),
   dropTemplate: () => ({ id: templateId }),
   duplicateJob: () => ({ id: jobId }),
@@ -144,6 +153,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   sendAwayDevice: () => ({ id: 'x' }),
   sendJar: () => ({ id: jarId }),
   startTray: () => ({ pieceId, size: 2 }),
+  takePrices: () => ({ alloys: ['sterling-925'], day: '2027-03-01' }),
   takeOutOfArchive: () => ({ kind: 'tool', id: to.archive.all('tool')[0]?.id ?? 0 }),
   weighJar: () => ({ id: jarId, mass: '4' }),
 }

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { typedWhole } from './typed'
+import { typedMoney, typedWhole } from './typed'
 
 /** Where a job stands between the asking and the handing over. */
 export const JOB_STATUSES = ['asked', 'promised', 'in-work', 'done', 'handed-over'] as const
@@ -23,6 +23,10 @@ export const jobEntry = z.object({
     .default(null),
   status: z.enum(JOB_STATUSES).default('asked'),
   note: z.string().max(2000, { error: 'Note: at most 2000 characters' }).default(''),
+  /** Sizes the customer gave: a finger, a wrist, a stone. */
+  sizes: z.string().max(500, { error: 'Sizes: at most 500 characters' }).default(''),
+  agreed: typedMoney('Price agreed').default(null),
+  deposit: typedMoney('Deposit paid').default(null),
 })
 
 const name = z.string().trim().min(1, { error: 'Piece: give it a name' }).max(120, { error: 'Piece: at most 120 characters' })

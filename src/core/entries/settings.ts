@@ -27,6 +27,8 @@ export const settingsSchema = z.object({
   practice: z.preprocess((typed) => (typed === 'true' ? true : typed === 'false' ? false : typed), z.boolean()).default(false),
   /** Own figures beside the presets of the bench, by their id. */
   figures: z.record(z.string(), z.number()).default({}),
+  /** The day whose prices of metal were taken from the feed; empty where none were. */
+  pricesOn: z.string().default(''),
   /** What was measured of metals, by the id of the figure it tells. */
   trials: z.record(z.string(), z.array(z.number())).default({}),
   /** The workshop's own methods: by the id of a choice, the way that a new piece starts with. */

@@ -27,3 +27,12 @@ export function clockTime(label: string) {
     z.string({ error: possible }).regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: possible }),
   )
 }
+
+/** A sum of money in the workshop's currency, as it was typed or as a number; empty is none. */
+export function typedMoney(label: string) {
+  const possible = `${label}: a sum such as 120.50, or empty`
+  return z.preprocess(
+    (typed) => (typeof typed !== 'string' ? typed : typed.trim() === '' ? null : readPlainNumber(typed)),
+    z.number({ error: possible }).min(0, { error: possible }).max(10_000_000, { error: possible }).nullable(),
+  )
+}

@@ -25,6 +25,7 @@ export const UNITS = [
   'µm',
   '‰',
   'money/g',
+  'money/h',
   'money',
   'A',
   'A/dm2',

@@ -6,7 +6,16 @@ import { designFromKit, onePart } from '@/core/piece'
 import { type Design, designSchema } from '../db/repositories'
 import { linesOf, ownAction, refuse } from './action'
 
-const JOB_LABELS = { title: 'Job', customer: 'For', dueOn: 'Due', status: 'Status', note: 'Note' }
+const JOB_LABELS = {
+  title: 'Job',
+  customer: 'For',
+  dueOn: 'Due',
+  status: 'Status',
+  note: 'Note',
+  sizes: 'Sizes',
+  agreed: 'Agreed',
+  deposit: 'Deposit',
+}
 const JOB_GONE = 'This job is no longer there.'
 
 /** Adds a job, or changes the one with the id. */
@@ -30,9 +39,9 @@ export const duplicateJob = ownAction({
   run: ({ jobs, transaction }, { id }) => {
     const job = jobs.job(id)
     if (!job) return refuse(JOB_GONE, [], 'gone')
-    const { title, customer, note } = job
+    const { title, customer, note, sizes } = job
     return transaction(() => {
-      const copy = jobs.addJob({ title: `${title}, again`.slice(0, 120), customer, note, dueOn: null, status: 'asked' })
+      const copy = jobs.addJob({ title: `${title}, again`.slice(0, 120), customer, note, sizes, dueOn: null, status: 'asked' })
       for (const { name, quantity, spares, design } of jobs.pieces(id)) jobs.addPiece({ jobId: copy, name, quantity, spares, design })
       return { ok: true as const, id: copy }
     })

@@ -1,5 +1,6 @@
 /** Every action that writes, by name: what a page may ask for at /api/act/<name>. */
 export const ACTION_NAMES = [
+  'addPicture',
   'addPiece',
   'addStartingSets',
   'addStock',
@@ -14,6 +15,7 @@ export const ACTION_NAMES = [
   'cutLayout',
   'deleteForGood',
   'describePiece',
+  'dropPicture',
   'dropSwatch',
   'dropTemplate',
   'duplicateJob',
@@ -42,6 +44,7 @@ export const ACTION_NAMES = [
   'sendJar',
   'startTray',
   'takeOutOfArchive',
+  'takePrices',
   'weighJar',
 ] as const
 export type ActionName = (typeof ACTION_NAMES)[number]

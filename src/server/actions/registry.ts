@@ -6,15 +6,17 @@ import { addStock, correctStock, duplicateStock, measureStock } from './drawer'
 import { addPiece, duplicateJob, saveJob } from './jobs'
 import { chooseCuts, cutLayout, putBackCut, saveLayout } from './layouts'
 import type { ActionName } from './names'
+import { addPicture, dropPicture } from './pictures'
 import { describePiece, duplicatePiece, moveRevision, saveDesign } from './pieces'
 import { putInJar, sendJar, weighJar } from './scrap'
-import { keepFigure, keepTrials, saveSettings } from './settings'
+import { keepFigure, keepTrials, saveSettings, takePrices } from './settings'
 import { dropSwatch, keepSwatch } from './swatches'
 import { countTemplate, dropTemplate, keepTemplate } from './templates'
 import { addStartingSets, addTool, correctTool, countTool, markMandrel, measureStamp, measureTool } from './tools'
 
 /** Every action that writes. There is no other way to change a workshop than these and the ledger's entries. */
 export const ACTIONS = {
+  addPicture,
   addPiece,
   addStartingSets,
   addStock,
@@ -29,6 +31,7 @@ export const ACTIONS = {
   cutLayout,
   deleteForGood,
   describePiece,
+  dropPicture,
   dropSwatch,
   dropTemplate,
   duplicateJob,
@@ -57,6 +60,7 @@ export const ACTIONS = {
   sendJar,
   startTray,
   takeOutOfArchive,
+  takePrices,
   weighJar,
 } satisfies Record<ActionName, object>
 export type Actions = typeof ACTIONS

@@ -1,5 +1,7 @@
 import * as z from 'zod'
+import { simulatedFeed } from '@/core/costing'
 import { settingsSchema } from '@/core/entries'
+import { ALLOY_IDS, ALLOYS, type AlloyId } from '@/core/metals'
 import { FIGURES, LEARNABLE } from '@/core/tables'
 import { formatPlain, readPlainNumber } from '@/core/units'
 import type { Repositories } from '../db/repositories'
@@ -101,3 +103,28 @@ export const keepTrials = ownAction({
 function figureOf(id: string) {
   return Object.hasOwn(FIGURES, id) ? FIGURES[id] : undefined
 }
+
+/** Takes the feed’s prices of the day for some metals: they are the workshop’s own figures from then on. */
+export const takePrices = ownAction({
+  input: z.object({
+    alloys: z.array(z.enum(ALLOY_IDS)).min(1).max(ALLOY_IDS.length),
+    day: z.iso.date({ error: 'Day: a date such as 2027-03-01' }),
+  }),
+  against: (to, { alloys, day }) => {
+    const { figures } = to.settings.read()
+    const named = (read: (alloy: AlloyId) => unknown) => Object.fromEntries(alloys.map((alloy) => [alloy, read(alloy)]))
+    return againstSettings(
+      to,
+      linesOf(
+        Object.fromEntries(alloys.map((alloy) => [alloy, `A gram of ${ALLOYS[alloy].title.toLowerCase()}`])),
+        named((alloy) => figures[`price-${alloy}`]),
+        named((alloy) => simulatedFeed.perGram(alloy, day)),
+      ),
+    )
+  },
+  run: ({ settings }, { alloys, day }) => {
+    const taken = Object.fromEntries(alloys.map((alloy) => [`price-${alloy}`, simulatedFeed.perGram(alloy, day)]))
+    settings.write({ figures: { ...settings.read().figures, ...taken }, pricesOn: day })
+    return { ok: true }
+  },
+})

@@ -17,6 +17,8 @@ export interface WorkshopFacts {
   readonly jobs: number
   readonly pieces: number
   readonly readings: number
+  /** Of a copy that another workshop was taken into: what it was a copy of. */
+  readonly mergedFrom: string | null
   /** When the last entry, revision or job was made. */
   readonly lastAt: string | null
 }
@@ -24,6 +26,11 @@ export interface WorkshopFacts {
 export type BackupCheck = { readonly ok: true; readonly facts: WorkshopFacts } | { readonly ok: false; readonly message: string }
 
 const lastRow = z.object({ at: z.string().nullable() })
+
+function mergedFrom(db: Db): string | null {
+  const row = db.prepare("SELECT value_json ->> '$' AS at FROM settings WHERE key = 'mergedFrom'").get()
+  return row ? lastRow.parse(row).at : null
+}
 
 /** Jobs, pieces and readings of an open workshop, and when it was last written. */
 export function factsOf(db: Db): WorkshopFacts {
@@ -38,6 +45,7 @@ export function factsOf(db: Db): WorkshopFacts {
     jobs: count('jobs'),
     pieces: count('pieces'),
     readings: count("entries WHERE kind = 'reading'"),
+    mergedFrom: mergedFrom(db),
     lastAt: lastRow.parse(last.get()).at,
   }
 }

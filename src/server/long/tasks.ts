@@ -53,6 +53,10 @@ export const TASKS = {
   outline: async ({ bytes, isDrawing, options }: OutlineTask) =>
     (await import('../../files/outline-of-bytes')).outlineOfBytes(bytes, isDrawing, options),
   layoutPdf: async (print: LayoutPrint, tell: Tell) => (await import('../export/layout-pdf')).layoutPdf(print, tell),
+  zipOut: async ({ path, to }: { readonly path: string; readonly to: string }, tell: Tell) =>
+    (await import('../db/portable-zip')).zipOut(path, to, tell),
+  zipIn: async ({ zip, copy }: { readonly zip: string; readonly copy: string }, tell: Tell) =>
+    (await import('../db/portable-zip')).zipIn(zip, copy, tell),
   checkBackup: async (path: string, tell: Tell) => (await import('../db/check-backup')).checkBackup(path, tell),
 }
 

@@ -5,6 +5,8 @@ import { type BackupCheck, copyForCheck, factsOf, type WorkshopFacts } from '../
 import { currentDb, currentWorkshop, databasePath, exists, letGo, switchWorkshop, WORKSHOPS, type WorkshopName } from '../db/connection'
 import type { Db } from '../db/db'
 import { openDb } from '../db/open'
+import { stateMark } from '../db/portable'
+import { writer } from '../db/write'
 import { runTask, TaskEnded } from '../long/run-task'
 import { UNWATCHED, type Work } from '../long/under-way'
 
@@ -150,6 +152,11 @@ async function keepPresent(name: WorkshopName, work: Work): Promise<string | nul
   }
 }
 
+/** Once it is the workshop itself it is a copy of nothing. */
+function forgetMerged(db: Db): void {
+  writer(db, "DELETE FROM settings WHERE key = 'mergedFrom'").run()
+}
+
 /** Swaps a checked file into a workshop’s place. The place is never empty, and the old file comes back where the new one does not open. */
 function swapIn(incoming: string, name: WorkshopName): void {
   const path = databasePath(name)
@@ -161,7 +168,7 @@ function swapIn(incoming: string, name: WorkshopName): void {
   renameSync(incoming, path)
   try {
     switchWorkshop(name)
-    currentDb()
+    forgetMerged(currentDb())
   } catch (error) {
     letGo(name)
     if (existsSync(previous)) renameSync(previous, path)
@@ -187,6 +194,13 @@ export async function restoreBackup(
     if (!checked.ok) return refused(file, checked.message)
     if ((presentFacts(backup.of)?.lastAt ?? null) !== shownLastAt)
       return { ok: false, message: 'The workshop was written to since you looked. Look at the backup again, then restore.' }
+    const { mergedFrom } = checked.facts
+    if (mergedFrom !== null && backup.of === currentWorkshop() && mergedFrom !== stateMark(currentDb()))
+      return {
+        ok: false,
+        message:
+          'The workshop was written to since the other one was merged into a copy of it. Bring the zip in once more, then restore. Nothing was changed.',
+      }
     work.step('What is there now is being saved as a backup')
     const keptAs = await keepPresent(backup.of, work)
     if (work.signal.aborted) throw new TaskEnded('called-off', 'Called off; nothing was changed.')

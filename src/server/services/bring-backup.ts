@@ -1,10 +1,12 @@
-import { appendFileSync, existsSync, renameSync, rmSync, statSync } from 'node:fs'
+import { appendFileSync, closeSync, existsSync, openSync, readSync, renameSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { dataFolder } from '../data-folder'
 import { copyForCheck } from '../db/check-backup'
 import { runTask } from '../long/run-task'
 import { underWay, type Work } from '../long/under-way'
 import { backupFolder, CHECK_SECONDS, freeName } from './backups'
+import type { Brought } from './brought'
+import { mergeZip } from './merge-zip'
 
 /** A part of a file that is brought in from elsewhere. */
 export interface BroughtPart {
@@ -16,10 +18,6 @@ export interface BroughtPart {
   readonly bytes: Uint8Array
 }
 
-export type Brought =
-  | { readonly ok: true; readonly received: number; readonly file: string | null }
-  | { readonly ok: false; readonly message: string }
-
 /** No workshop comes near this many bytes. */
 const MOST_BYTES = 2 * 1024 ** 3
 
@@ -27,8 +25,24 @@ const refuse = (message: string): Brought => ({ ok: false, message })
 
 const partialOf = (id: string) => join(backupFolder(), `${id}.partial`)
 
+/** A zip begins with these letters. */
+const ZIP = 'PK'
+
+function isZip(path: string): boolean {
+  const file = openSync(path, 'r')
+  try {
+    const start = Buffer.alloc(2)
+    readSync(file, start, 0, 2, 0)
+    return start.toString('latin1') === ZIP
+  } finally {
+    closeSync(file)
+  }
+}
+
 /** Looks through a copy of what was brought, and gives it its place among the backups, or lets it go. */
-async function settle(path: string, { step, share, signal }: Work): Promise<Brought> {
+async function settle(path: string, work: Work): Promise<Brought> {
+  if (isZip(path)) return mergeZip(path, work)
+  const { step, share, signal } = work
   step('It is being checked')
   const copy = copyForCheck(path, dataFolder(), 'brought.db')
   const checked = await runTask('checkBackup', copy, { seconds: CHECK_SECONDS, signal, onShare: share }).finally(() =>

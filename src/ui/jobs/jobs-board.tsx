@@ -153,6 +153,11 @@ function JobCard({
             Lay it out
           </Button>
         ) : null}
+        {job.pieces.length > 0 ? (
+          <Button variant="text" component={Link} href={`/jobs/${job.id}/quote`}>
+            Quote
+          </Button>
+        ) : null}
         <Box sx={{ flex: 1 }} />
         <MoreMenu
           label={`More of ${job.title}`}

@@ -4,10 +4,11 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import type { OwnAllowance } from '@/core/logbook'
-import type { RecordRow } from '@/server/db/repositories'
+import type { PictureLine, RecordRow } from '@/server/db/repositories'
 import type { PieceThumb } from '@/server/services/piece-thumb'
 import { PALETTE } from '../theme/palette'
 import { DeviationPicture } from './deviation-picture'
+import { PiecePictures } from './piece-pictures'
 import { RecordTable } from './record-table'
 import { SpreadPlot } from './spread-plot'
 
@@ -21,10 +22,11 @@ interface RecordStationProps {
   readonly trayIds: readonly number[]
   /** Steps that went to the bench against a rule, each with the reason that was given. */
   readonly reasons: readonly { readonly key: string; readonly step: string; readonly rule: string; readonly reason: string }[]
+  readonly pictures: readonly PictureLine[]
 }
 
 /** What came out of this piece, and what it means for the next blank. */
-export function RecordStation({ pieceId, rows, own, picture, events, trayIds, reasons }: RecordStationProps) {
+export function RecordStation({ pieceId, rows, own, picture, events, trayIds, reasons, pictures }: RecordStationProps) {
   const [first] = rows
   return (
     <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.4fr) minmax(0, 1fr)' }, gap: 3 }}>
@@ -77,6 +79,7 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds, re
             Three finished pieces of the same form, metal and method, and your own figure is offered beside the textbook.
           </Typography>
         )}
+        <PiecePictures pieceId={pieceId} pictures={pictures} />
         {events.length > 0 ? (
           <>
             <Typography variant="h2" sx={{ mt: 2 }}>

@@ -12,6 +12,7 @@ import { WORKSHOP_TITLES } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { BringBackup } from './bring-backup'
 import { RestoreDialog } from './restore-dialog'
+import { TakeAway } from './take-away'
 
 export interface DataPanelProps {
   readonly open: 'demo' | 'workshop'
@@ -68,6 +69,7 @@ export function DataPanel({ open, folder, backups, whole }: DataPanelProps) {
       </Box>
       {told ? <UnderWayBar told={told} onCancel={callOff} /> : null}
       <Typography role="status">{said}</Typography>
+      {whole ? <TakeAway /> : null}
       <Typography variant="h2" sx={{ mt: 2 }}>
         Backups
       </Typography>
@@ -99,7 +101,8 @@ export function DataPanel({ open, folder, backups, whole }: DataPanelProps) {
         ))}
       </Box>
       <BringBackup
-        onThere={(there) => {
+        onThere={(there, words) => {
+          setSaid(words)
           setFile(there)
           router.refresh()
         }}

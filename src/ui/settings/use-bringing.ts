@@ -8,10 +8,11 @@ const PART_BYTES = 2 * 1024 * 1024
 
 interface Brought {
   readonly file: string | null
+  readonly said?: string
 }
 
 /** Brings a file in part by part: how far it is, and a way to call it off. */
-export function useBringing(onThere: (file: string) => void) {
+export function useBringing(onThere: (file: string, words: string) => void) {
   const [coming, setComing] = useState<UnderWay | null>(null)
   const { told, wait, callOff } = useUnderWay()
   const [problem, setProblem] = useState('')
@@ -25,14 +26,14 @@ export function useBringing(onThere: (file: string) => void) {
     return said
   }
 
-  async function sendAll(file: File, id: string, signal: AbortSignal): Promise<string> {
+  async function sendAll(file: File, id: string, signal: AbortSignal): Promise<{ file: string; said: string }> {
     const began = performance.now()
     for (let from = 0; from < Math.max(1, file.size); from += PART_BYTES) {
       const share = Math.min(1, from / file.size)
       const secondsLeft = share > 0 ? ((performance.now() - began) / 1000) * (1 / share - 1) : null
       setComing(from + PART_BYTES < file.size ? { step: 'Copying it in', share, secondsLeft } : null)
-      const { file: there } = await sendPart(file, id, from, signal)
-      if (there) return there
+      const { file: there, said = '' } = await sendPart(file, id, from, signal)
+      if (there) return { file: there, said }
     }
     throw new Error('A part of the file is missing; start again.')
   }
@@ -43,7 +44,8 @@ export function useBringing(onThere: (file: string) => void) {
     setProblem('')
     await wait(async (id) => {
       try {
-        onThere(await sendAll(file, id, left.signal))
+        const there = await sendAll(file, id, left.signal)
+        onThere(there.file, there.said)
       } catch (error) {
         setProblem(left.signal.aborted ? 'Called off; nothing was kept of it.' : error instanceof Error ? error.message : String(error))
         void fetch(`/api/backups?id=${id}`, { method: 'DELETE' }).catch(() => undefined)

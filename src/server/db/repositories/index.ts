@@ -9,6 +9,7 @@ import { makeFindingRepository } from './finding'
 import { makeJarRepository } from './jars'
 import { makeJobRepository } from './jobs'
 import { makeLayoutRepository } from './layouts'
+import { makePictureRepository } from './pictures'
 import { makeRecordRepository } from './record'
 import { makeSettingsRepository } from './settings'
 import { makeSwatchRepository } from './swatches'
@@ -25,6 +26,7 @@ export type { Named } from './finding'
 export type { Jar } from './jars'
 export type { Job, JobLine, NewJob, Piece } from './jobs'
 export type { Cut, StoredLayout } from './layouts'
+export type { PictureLine } from './pictures'
 export type { NewRecordRow, RecordGroup, RecordRow } from './record'
 export type { OwnSwatch } from './swatches'
 export type { Template } from './templates'
@@ -54,6 +56,7 @@ function make(db: Db) {
     archive: makeArchiveRepository(db),
     finding: makeFindingRepository(db),
     record: makeRecordRepository(db),
+    pictures: makePictureRepository(db),
     /** The workshop's own name, which every write says it was made for; and whether it is the invented one. */
     workshopRow: () => {
       const { uid, demonstration } = workshopRowSchema.parse(workshopRow.get())

@@ -15,6 +15,9 @@ const jobRow = z
     note: z.string(),
     created_at: z.string(),
     revision: z.number(),
+    agreed: z.number().nullable(),
+    deposit: z.number().nullable(),
+    sizes: z.string(),
   })
   .transform((row) => ({
     id: row.id,
@@ -24,6 +27,9 @@ const jobRow = z
     dueOn: row.due_on,
     status: row.status,
     note: row.note,
+    agreed: row.agreed,
+    deposit: row.deposit,
+    sizes: row.sizes,
   }))
 export type Job = z.output<typeof jobRow>
 
@@ -69,6 +75,10 @@ export interface NewJob {
   readonly dueOn: string | null
   readonly status: JobStatus
   readonly note: string
+  /** What was agreed and paid, and the customer’s sizes; none where nothing was said. */
+  readonly agreed?: number | null
+  readonly deposit?: number | null
+  readonly sizes?: string
 }
 
 export interface PieceDraft {
@@ -95,11 +105,25 @@ const jobLineRow = z
 /** A job in one line of a table. */
 export type JobLine = z.output<typeof jobLineRow>
 
+const wordsOf = ({ title, customer, dueOn, status, note, agreed = null, deposit = null, sizes = '' }: NewJob) => [
+  title,
+  customer,
+  dueOn,
+  status,
+  note,
+  agreed,
+  deposit,
+  sizes,
+]
+
 export function makeJobRepository(db: Db, now: () => string = () => new Date().toISOString()) {
-  const insertJob = writer(db, 'INSERT INTO jobs (uid, title, customer, due_on, status, note, created_at) VALUES (?, ?, ?, ?, ?, ?, ?)')
+  const insertJob = writer(
+    db,
+    'INSERT INTO jobs (uid, title, customer, due_on, status, note, agreed, deposit, sizes, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+  )
   const updateJob = writer(
     db,
-    'UPDATE jobs SET title = ?, customer = ?, due_on = ?, status = ?, note = ?, revision = revision + 1 WHERE id = ?',
+    'UPDATE jobs SET title = ?, customer = ?, due_on = ?, status = ?, note = ?, agreed = ?, deposit = ?, sizes = ?, revision = revision + 1 WHERE id = ?',
   )
   const insertPiece = writer(db, 'INSERT INTO pieces (uid, job_id, name, quantity, spares, created_at) VALUES (?, ?, ?, ?, ?, ?)')
   const insertRevision = writer(
@@ -153,8 +177,8 @@ export function makeJobRepository(db: Db, now: () => string = () => new Date().t
     formCounts: () => formCounts.all().map((row) => formCountRow.parse(row)),
     /** The newest jobs, a line each. */
     lines: (limit: number): JobLine[] => lines.all(limit).map((row) => jobLineRow.parse(row)),
-    addJob: (job: NewJob) => insertJob.run(newUid(), job.title, job.customer, job.dueOn, job.status, job.note, now()).id,
-    changeJob: (id: number, job: NewJob) => updateJob.run(job.title, job.customer, job.dueOn, job.status, job.note, id).changes > 0,
+    addJob: (job: NewJob) => insertJob.run(newUid(), ...wordsOf(job), now()).id,
+    changeJob: (id: number, job: NewJob) => updateJob.run(...wordsOf(job), id).changes > 0,
     addPiece: db.transaction((piece: PieceDraft) => {
       const { id } = insertPiece.run(newUid(), piece.jobId, piece.name, piece.quantity, piece.spares, now())
       revise(id, piece.design)

@@ -13,6 +13,7 @@ import { pageNumber, pagesOf } from '../../../page-number'
 const ROWS_A_PAGE = 40
 const TRAYS_SHOWN = 20
 const WORDS_SHOWN = 30
+const PICTURES_SHOWN = 24
 
 interface RecordPageProps {
   readonly params: Promise<{ id: string }>
@@ -51,6 +52,7 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
         events={entries.wordsOf(piece.id, WORDS_SHOWN).map((entry) => ({ id: entry.id, words: toldWords(entry, nameOf) }))}
         trayIds={ofPiece.map((tray) => tray.id)}
         reasons={reasonsOf(ofPiece)}
+        pictures={repositories.pictures.ofPiece(piece.id, PICTURES_SHOWN)}
       />
       <Pager label="Pages of readings" page={page} pages={pagesOf(record.countOfPiece(piece.id), ROWS_A_PAGE)} />
     </>
