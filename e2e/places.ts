@@ -53,6 +53,8 @@ export const VIEWS = [
   '/bench/day',
   '/jobs/1/quote',
   '/book',
+  '/book/trainer?seed=7&kind=size',
+  '/book/lessons',
   '/settings',
   '/archive',
   '/no-such-place',

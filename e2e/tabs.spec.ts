@@ -385,6 +385,30 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
       return () => page.getByRole('button', { name: 'Put it in' }).click()
     },
   },
+  addLesson: {
+    path: '/book/lessons',
+    ready: async (page) => {
+      await page.getByLabel('Name of the lesson').fill('A ring, from its size')
+      return () => page.getByRole('button', { name: 'Prepare it' }).click()
+    },
+  },
+  dropLesson: {
+    path: '/book/lessons',
+    ready: async (page) => {
+      await page.getByLabel('Name of the lesson').fill('A lesson to delete')
+      await page.getByRole('button', { name: 'Prepare it' }).click()
+      await page.getByRole('button', { name: 'Delete A lesson to delete' }).first().click()
+      return () => page.getByRole('dialog').getByRole('button', { name: 'Delete it' }).click()
+    },
+  },
+  keepPrediction: {
+    path: '/book/trainer?seed=4&kind=gauge',
+    ready: async (page) => {
+      await page.getByLabel('Your name').fill('Wren')
+      await page.getByLabel('Your prediction').fill('1.3')
+      return () => page.getByRole('button', { name: 'That is what I think' }).click()
+    },
+  },
   addPicture: {
     path: '/pieces/2/record',
     ready: async (page) => () =>
@@ -692,6 +716,9 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
   countTool: 'undo',
   cutLayout: 'asked',
   deleteForGood: 'asked',
+  addLesson: 'adds',
+  dropLesson: 'asked',
+  keepPrediction: 'adds',
   addPicture: 'adds',
   takePrices: 'undo',
   dropPicture: 'asked',

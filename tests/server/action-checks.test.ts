@@ -17,6 +17,7 @@ vi.mock('@/server/db/connection', () => ({ WORKSHOPS: ['demo', 'workshop'] }))
 const OF_NO_WORKSHOP: readonly ActionName[] = ['openWorkshop', 'restoreBackup', 'sendAwayDevice']
 /** Actions that change nothing that is there: they are made against nothing. */
 const MAKES_NEW: readonly ActionName[] = [
+  'addLesson',
   'addPicture',
   'addPiece',
   'addStartingSets',
@@ -27,6 +28,7 @@ const MAKES_NEW: readonly ActionName[] = [
   'duplicatePiece',
   'duplicateStock',
   'keepBath',
+  'keepPrediction',
   'keepSwatch',
   'keepTemplate',
   'putInJar',
@@ -44,6 +46,7 @@ let templateId = 0
 let bathId = 0
 let swatchId = 0
 let pictureId = 0
+let lessonId = 0
 
 beforeEach(async () => {
   const temp = tempWorkshop()
@@ -90,6 +93,7 @@ beforeEach(async () => {
   jarId = to.jars.forMetal(scrap).id
   to.jars.putIn(jarId, scrap, 3)
   pictureId = to.pictures.add({ pieceId, words: 'first', width: 1, height: 1, bytes: new Uint8Array([1]) })
+  lessonId = to.teaching.addLesson(pieceId, 'A lesson')
   swatchId = to.swatches.add({ alloy: 'copper-c110', agent: 'verdigris', recipe: 'one spray', colour: '#507060' })
   bathId = to.baths.add({ name: 'Pan', kind: 'copper-sulphate', litres: 1 })
   templateId = to.templates.add({ name: 'Arm', from: '', outer, holes: [] })
@@ -99,6 +103,7 @@ const toolId = (kind: string) => to.tools.all().find((tool) => tool.kind === kin
 
 /** A write of each action that would go through, and would change something. */
 const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
+  addLesson: () => ({ pieceId, title: 'First ring' }),
   addPicture: () => ({
     pieceId,
     words: 'first',
@@ -118,6 +123,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   cutLayout: () => ({ id: layoutId }),
   deleteForGood: () => ({ kind: 'tool', id: to.archive.all('tool')[0]?.id ?? 0 }),
   describePiece: () => ({ pieceId, name: 'Renamed', quantity: 9, spares: 1 }),
+  dropLesson: () => ({ id: lessonId }),
   dropPicture: () => ({ id: pictureId }),
   dropSwatch: () => ({ id: swatchId }),
   dropTemplate: () => ({ id: templateId }),
@@ -127,6 +133,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   keepBath: () => ({ name: 'Green pan', kind: 'salt', litres: '0.7' }),
   keepFigure: () => ({ id: 'price-sterling-925', typed: '0.9' }),
   keepSwatch: () => ({ alloy: 'copper-c110', agent: 'verdigris', recipe: 'two sprays', colour: '#70a090' }),
+  keepPrediction: () => ({ token: 'prediction-1', learner: 'Wren', question: 'gauge-4', guess: '1.3' }),
   keepTemplate: () => ({
     name: 'New',
     outer: [

@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { bookGroups } from '@/server/services/own-record'
 import { planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
+import { BookNav } from '@/ui/book/book-nav'
 import { BookView } from '@/ui/book/book-view'
 import { PageHead } from '@/ui/shared/page-head'
 import { Pager } from '@/ui/shared/pager'
@@ -25,7 +26,9 @@ export default async function BookPage({ searchParams }: BookPageProps) {
   const losses = repositories.entries.losses({ page: lostPage, size: LOSSES_A_PAGE })
   return (
     <>
-      <PageHead title="Book" sub={`${measured} pieces measured, ${lost} lost`} />
+      <PageHead title="Book" sub={`${measured} pieces measured, ${lost} lost`}>
+        <BookNav />
+      </PageHead>
       <BookView groups={groups} losses={losses} />
       <Pager label="Pages of the book" page={page} pages={pagesOf(repositories.record.countGroups(), GROUPS_A_PAGE)} />
       <Pager label="Pages of what was lost" name="lost" page={lostPage} pages={pagesOf(lost, LOSSES_A_PAGE)} />

@@ -1,3 +1,5 @@
 export { type CaliperModel, readCaliper } from './caliper'
+export { readInstrumentLine } from './line'
 export { readScale, type ScaleModel } from './scale'
 export { readSupply, SUPPLY_FAULTS, type SupplyFault, type SupplyModel, type SupplyReading } from './supply'
+export { makeWedge } from './wedge'

@@ -5,7 +5,7 @@ export interface Losses {
 }
 
 /** As sure as this that enough good ones come out (house default). */
-const SURE = 0.9
+const SURE = 0.95
 const MOST_SPARES = 500
 
 /** Share lost that a record speaks for, few pieces drawn toward a half by Jeffreys’ prior: (lost + ½)/(begun + 1). */
@@ -31,7 +31,7 @@ export interface Spares extends Losses {
 }
 
 /**
- * Spares to cut for a quantity, so that in nine cases of ten enough good ones come out, by what was lost before.
+ * Spares to cut for a quantity, so that in nineteen cases of twenty enough good ones come out, by what was lost before.
  * Undefined where fewer than ten pieces were ever begun: such a record says nothing yet.
  */
 export function sparesFor(quantity: number, losses: Losses): Spares | undefined {
@@ -39,7 +39,7 @@ export function sparesFor(quantity: number, losses: Losses): Spares | undefined 
   const rate = lossRate(losses)
   let spares = 0
   while (spares < MOST_SPARES && chanceEnough(quantity + spares, spares, rate) < SURE) spares++
-  const why = `${losses.lost} of ${losses.begun} begun went wrong; ${spares === 0 ? 'no spare is needed' : `${spares} ${spares === 1 ? 'spare' : 'spares'}`} nine times in ten.`
+  const why = `${losses.lost} of ${losses.begun} begun went wrong; ${spares === 0 ? 'no spare is needed' : `${spares} ${spares === 1 ? 'spare' : 'spares'}`} nineteen times in twenty.`
   return { ...losses, spares, rate, why }
 }
 

@@ -1,5 +1,6 @@
 /** Every action that writes, by name: what a page may ask for at /api/act/<name>. */
 export const ACTION_NAMES = [
+  'addLesson',
   'addPicture',
   'addPiece',
   'addStartingSets',
@@ -15,6 +16,7 @@ export const ACTION_NAMES = [
   'cutLayout',
   'deleteForGood',
   'describePiece',
+  'dropLesson',
   'dropPicture',
   'dropSwatch',
   'dropTemplate',
@@ -23,6 +25,7 @@ export const ACTION_NAMES = [
   'duplicateStock',
   'keepBath',
   'keepFigure',
+  'keepPrediction',
   'keepSwatch',
   'keepTemplate',
   'keepTrials',

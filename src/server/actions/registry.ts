@@ -11,11 +11,13 @@ import { describePiece, duplicatePiece, moveRevision, saveDesign } from './piece
 import { putInJar, sendJar, weighJar } from './scrap'
 import { keepFigure, keepTrials, saveSettings, takePrices } from './settings'
 import { dropSwatch, keepSwatch } from './swatches'
+import { addLesson, dropLesson, keepPrediction } from './teaching'
 import { countTemplate, dropTemplate, keepTemplate } from './templates'
 import { addStartingSets, addTool, correctTool, countTool, markMandrel, measureStamp, measureTool } from './tools'
 
 /** Every action that writes. There is no other way to change a workshop than these and the ledger's entries. */
 export const ACTIONS = {
+  addLesson,
   addPicture,
   addPiece,
   addStartingSets,
@@ -31,6 +33,7 @@ export const ACTIONS = {
   cutLayout,
   deleteForGood,
   describePiece,
+  dropLesson,
   dropPicture,
   dropSwatch,
   dropTemplate,
@@ -39,6 +42,7 @@ export const ACTIONS = {
   duplicateStock,
   keepBath,
   keepFigure,
+  keepPrediction,
   keepSwatch,
   keepTemplate,
   keepTrials,

@@ -37,6 +37,8 @@ export const PORTABLE: readonly PortableTable[] = [
   { name: 'baths', same: ['uid'], refs: {} },
   { name: 'bath_entries', same: ['token'], refs: { bath_id: 'baths' } },
   { name: 'swatches', same: ['uid'], refs: {} },
+  { name: 'lessons', same: ['uid'], refs: { piece_id: 'pieces' } },
+  { name: 'predictions', same: ['token'], refs: { lesson_id: 'lessons' } },
   { name: 'pictures', same: ['uid'], refs: { piece_id: 'pieces' }, file: 'bytes' },
 ]
 
@@ -74,11 +76,43 @@ function renamed(value: unknown, turn: Turn, key = ''): unknown {
   )
 }
 
+/** A row as it is carried, of which table, and its bytes where it has a file. */
+export interface Carried {
+  readonly table: string
+  readonly row: PortableRow
+  readonly bytes?: Uint8Array
+}
+
+/** The columns of a table as they are carried: rows of other tables by their lasting names. */
+function selectOf(db: Db, { name, refs, told = [] }: PortableTable): string {
+  const columns = columnsOf(db, name)
+  const carried = columns
+    .filter((column) => column !== 'id' && !told.includes(column))
+    .map((column) => {
+      const target = refs[column]
+      return target ? `(SELECT ${nameSql(target)} FROM ${target} x WHERE x.id = t.${column}) AS ${column}` : `t.${column}`
+    })
+  return `SELECT ${carried.join(', ')} FROM ${name} t ORDER BY ${columns.includes('id') ? 't.id' : '1, 2'}`
+}
+
+/** The same row with the JSON of some columns naming pieces and sheets otherwise. */
+function turned(row: Record<string, unknown>, ids: readonly string[], turn: Turn): Record<string, unknown> {
+  const json = ids.flatMap((column) => {
+    const text = row[column]
+    return typeof text === 'string' ? [[column, JSON.stringify(renamed(JSON.parse(text), turn))] as const] : []
+  })
+  return { ...row, ...Object.fromEntries(json) }
+}
+
+function* rowsOfTable(db: Db, table: PortableTable, turn: Turn): Generator<Carried> {
+  for (const raw of db.prepare(selectOf(db, table)).iterate()) {
+    const { [table.file ?? '']: bytes, ...row } = anyRow.parse(raw)
+    yield { table: table.name, row: turned(row, table.ids ?? [], turn), ...(bytes instanceof Uint8Array ? { bytes } : {}) }
+  }
+}
+
 /** Every row of a workshop as it is carried, table by table or of one table alone; the bytes of a file beside its row. */
-export function* portableRows(
-  db: Db,
-  only?: string,
-): Generator<{ readonly table: string; readonly row: PortableRow; readonly bytes?: Uint8Array }> {
+export function* portableRows(db: Db, only?: string): Generator<Carried> {
   const uidOf = (table: string) => {
     const find = db.prepare(`SELECT uid AS name FROM ${table} WHERE id = ?`)
     return (id: string) => {
@@ -88,26 +122,15 @@ export function* portableRows(
   }
   const [pieceUid, sheetUid] = [uidOf('pieces'), uidOf('stock')]
   const turn: Turn = (kind, id) => (kind === 'piece' ? pieceUid(id) : sheetUid(id))
-  for (const { name, refs, ids = [], told = [], file } of PORTABLE) {
-    if (only !== undefined && name !== only) continue
-    const columns = columnsOf(db, name).filter((column) => column !== 'id' && !told.includes(column))
-    const select = columns.map((column) => {
-      const target = refs[column]
-      return target ? `(SELECT ${nameSql(target)} FROM ${target} x WHERE x.id = t.${column}) AS ${column}` : `t.${column}`
-    })
-    const order = columnsOf(db, name).includes('id') ? 't.id' : '1, 2'
-    for (const raw of db.prepare(`SELECT ${select.join(', ')} FROM ${name} t ORDER BY ${order}`).iterate()) {
-      const { [file ?? '']: bytes, ...row } = anyRow.parse(raw)
-      for (const column of ids)
-        if (typeof row[column] === 'string') row[column] = JSON.stringify(renamed(JSON.parse(String(row[column])), turn))
-      yield { table: name, row, ...(bytes instanceof Uint8Array ? { bytes } : {}) }
-    }
-    if (name === 'piece_revisions') yield* headRows(db)
+  for (const table of PORTABLE) {
+    if (only !== undefined && table.name !== only) continue
+    yield* rowsOfTable(db, table, turn)
+    if (table.name === 'piece_revisions') yield* headRows(db)
   }
 }
 
 /** At which revision each piece stands. */
-function* headRows(db: Db): Generator<{ readonly table: string; readonly row: PortableRow }> {
+function* headRows(db: Db): Generator<Carried> {
   const heads = db.prepare(
     'SELECT p.uid AS piece, r.uid AS revision FROM pieces p JOIN piece_revisions r ON r.id = p.head_revision_id ORDER BY p.id',
   )
@@ -129,70 +152,94 @@ const isSame = (a: unknown, b: unknown) => a === b || (a === null && b === undef
 /** Columns in which two workshops may differ without being two things. */
 const STANDING = new Set(['revision', 'step_index', 'in_hand', 'done_here', 'lost', 'finished_at', 'received_at'])
 
-/** Takes carried rows into a workshop: what is not there is added, what is there stays as it is. Runs inside the caller's transaction. */
-export function mergeRows(
-  db: Db,
-  rowsOf: (table: string) => Iterable<PortableRow>,
-  bytesOf: (table: string, uid: string) => Uint8Array | undefined,
-): Readonly<Record<string, Merged>> {
-  const report: Record<string, Merged> = {}
-  const ids = new Map<string, number>()
-  const idOf = (table: string, name: unknown): number | null => {
+/** Finds rows of a workshop by their lasting names; what was just put in is remembered. */
+class Names {
+  private readonly known = new Map<string, number>()
+  private readonly db: Db
+  constructor(db: Db) {
+    this.db = db
+  }
+
+  remember(table: string, name: string, id: number): void {
+    this.known.set(`${table} ${name}`, id)
+  }
+
+  /** The number of a row; null for none. Throws NotCarried where it is named but not there. */
+  idOf(table: string, name: unknown): number | null {
     if (name === null || name === undefined) return null
-    const known = ids.get(`${table} ${String(name)}`)
+    const known = this.known.get(`${table} ${String(name)}`)
     if (known !== undefined) return known
-    const row = db.prepare(`SELECT id AS name FROM ${table} WHERE ${nameSql(table)} = ?`).get(name)
-    const id = row ? z.object({ name: z.number() }).parse(row).name : undefined
-    if (id === undefined) throw new NotCarried(`${table}: “${String(name)}” is named but not there`)
-    ids.set(`${table} ${String(name)}`, id)
+    const row = this.db.prepare(`SELECT id AS name FROM ${table} WHERE ${nameSql(table)} = ?`).get(name)
+    if (!row) throw new NotCarried(`${table}: “${String(name)}” is named but not there`)
+    const id = z.object({ name: z.number() }).parse(row).name
+    this.remember(table, String(name), id)
     return id
   }
-  const turn: Turn = (kind, name) => {
+
+  /** The number of a piece or sheet, in letters; the name itself where it is not there. */
+  readonly turn: Turn = (kind, name) => {
     try {
-      return String(idOf(kind === 'piece' ? 'pieces' : 'stock', name))
+      return String(this.idOf(kind === 'piece' ? 'pieces' : 'stock', name))
     } catch {
       return name
     }
   }
-  for (const { name: table, same, refs, ids: jsonIds = [], told = [], file } of PORTABLE) {
-    const columns = new Set(columnsOf(db, table))
-    const find = db.prepare(`SELECT * FROM ${table} WHERE ${same.map((column) => `${column} IS ?`).join(' AND ')}`)
-    let [added, known, differ] = [0, 0, 0]
-    for (const carried of rowsOf(table)) {
-      const row: Record<string, unknown> = {}
-      for (const [column, value] of Object.entries(carried)) {
-        if (!columns.has(column) || column === 'id' || told.includes(column))
-          throw new NotCarried(`${table}: this program knows no “${column}”; a newer one has written it`)
-        const target = refs[column]
-        row[column] = target ? idOf(target, value) : value
-      }
-      for (const column of jsonIds)
-        if (typeof row[column] === 'string') row[column] = JSON.stringify(renamed(JSON.parse(String(row[column])), turn))
-      if (file) row[file] = bytesOf(table, String(carried.uid))
-      const there = find.get(...same.map((column) => row[column] ?? null))
-      if (there) {
-        known++
-        const now = anyRow.parse(there)
-        if (Object.entries(row).some(([column, value]) => column !== file && !STANDING.has(column) && !isSame(now[column], value))) differ++
-        continue
-      }
-      const names = Object.keys(row)
-      const { id } = writer(db, `INSERT INTO ${table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`).run(
-        ...names.map((column) => row[column] ?? null),
-      )
-      if (typeof carried.uid === 'string' && table !== 'jars') ids.set(`${table} ${carried.uid}`, id)
-      added++
-    }
-    report[table] = { added, known, differ }
-    if (table === 'piece_revisions') putHeads(db, rowsOf('heads'), idOf)
+}
+
+/** A carried row as it stands in a table of this workshop. */
+function landed(carried: PortableRow, table: PortableTable, columns: ReadonlySet<string>, names: Names): Record<string, unknown> {
+  const row: Record<string, unknown> = {}
+  for (const [column, value] of Object.entries(carried)) {
+    if (!columns.has(column) || column === 'id' || (table.told ?? []).includes(column))
+      throw new NotCarried(`${table.name}: this program knows no “${column}”; a newer one has written it`)
+    const target = table.refs[column]
+    row[column] = target ? names.idOf(target, value) : value
   }
-  return report
+  return turned(row, table.ids ?? [], names.turn)
+}
+
+type BytesOf = (table: string, uid: string) => Uint8Array | undefined
+
+/** Puts in what is not there of a table. */
+function mergeTable(db: Db, table: PortableTable, rows: Iterable<PortableRow>, bytesOf: BytesOf, names: Names): Merged {
+  const columns = new Set(columnsOf(db, table.name))
+  const find = db.prepare(`SELECT * FROM ${table.name} WHERE ${table.same.map((column) => `${column} IS ?`).join(' AND ')}`)
+  let [added, known, differ] = [0, 0, 0]
+  for (const carried of rows) {
+    const row = landed(carried, table, columns, names)
+    const there = find.get(...table.same.map((column) => row[column] ?? null))
+    if (there) {
+      known++
+      const now = anyRow.parse(there)
+      if (Object.entries(row).some(([column, value]) => !STANDING.has(column) && !isSame(now[column], value))) differ++
+      continue
+    }
+    if (table.file) row[table.file] = bytesOf(table.name, String(carried.uid))
+    const own = Object.keys(row)
+    const sql = `INSERT INTO ${table.name} (${own.join(', ')}) VALUES (${own.map(() => '?').join(', ')})`
+    const { id } = writer(db, sql).run(...own.map((column) => row[column] ?? null))
+    if (typeof carried.uid === 'string' && table.name !== 'jars') names.remember(table.name, carried.uid, id)
+    added++
+  }
+  return { added, known, differ }
+}
+
+/** Takes carried rows into a workshop: what is not there is added, what is there stays as it is. Runs inside the caller's transaction. */
+export function mergeRows(db: Db, rowsOf: (table: string) => Iterable<PortableRow>, bytesOf: BytesOf): Readonly<Record<string, Merged>> {
+  const names = new Names(db)
+  return Object.fromEntries(
+    PORTABLE.map((table) => {
+      const merged = mergeTable(db, table, rowsOf(table.name), bytesOf, names)
+      if (table.name === 'piece_revisions') putHeads(db, rowsOf('heads'), names)
+      return [table.name, merged]
+    }),
+  )
 }
 
 /** A piece that came in stands where it stood; one that was here stays where it is. */
-function putHeads(db: Db, heads: Iterable<PortableRow>, idOf: (table: string, name: unknown) => number | null): void {
+function putHeads(db: Db, heads: Iterable<PortableRow>, names: Names): void {
   const put = writer(db, 'UPDATE pieces SET head_revision_id = ? WHERE id = ? AND head_revision_id IS NULL')
-  for (const { piece, revision } of heads) put.run(idOf('piece_revisions', revision), idOf('pieces', piece))
+  for (const { piece, revision } of heads) put.run(names.idOf('piece_revisions', revision), names.idOf('pieces', piece))
 }
 
 /** What changes with every write to a workshop: of each table how many rows there are, the last of them, and how often they were changed. */

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useMemo } from 'react'
 import type { EtchGoal } from '@/core/etching'
-import { blankDimension, comesOutMm, routeStepOf } from '@/core/logbook'
+import { blankDimension, comesOutMm, routeStepOf, seriesWords } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import { useKeys } from '../keys/use-keys'
 import { Ribbon } from '../route/ribbon'
@@ -14,7 +14,6 @@ import { BlowPicture, blowsAt } from './blow-picture'
 import { ColourPanel } from './colour-panel'
 import { EtchPanel } from './etch-panel'
 import { FailedPanel } from './failed-panel'
-import { ReadAloud } from './read-aloud'
 import { FarQuestion, ReadingBox } from './reading-box'
 import { StepColours } from './step-colours'
 import { StepFacts } from './step-facts'
@@ -73,13 +72,6 @@ interface HeadProps {
 /** The part whose metal a step works. */
 const partOf = ({ parts }: BenchTrayView, step: BenchStepView) => parts.find(({ id }) => id === step.part) ?? parts[0]
 
-/** A step as it is read aloud: what to do, its figures, its caution. */
-function aloud({ words, caution, target }: BenchStepView): string {
-  const facts = words.facts.map(({ label, value }) => `${label}: ${value}`)
-  const aim = target ? `${target.label}: ${formatPlain(target.valueMm, 2)} millimetres` : ''
-  return [words.title, words.say, ...facts, aim, caution ?? ''].filter(Boolean).join('. ')
-}
-
 function Head({ tray, bench, step }: HeadProps) {
   const part = partOf(tray, step)
   const waiting = waitingNow(bench.steps, bench.entries)
@@ -106,7 +98,12 @@ function Head({ tray, bench, step }: HeadProps) {
       <span>
         step {bench.progress.stepIndex + 1} of {bench.steps.length}
       </span>
-      <ReadAloud text={aloud(step)} />
+      {bench.serial.canConnect && bench.calipers === null && step.target ? (
+        <BigButton plain onPress={() => void bench.serial.connect()}>
+          connect calipers
+        </BigButton>
+      ) : null}
+      {bench.serial.problem ? <span role="alert">{bench.serial.problem}</span> : null}
       <BigButton plain href={`/bench/${tray.id}/cautions`}>
         cautions
       </BigButton>
@@ -187,8 +184,16 @@ function Side({ tray, step, bench, kept }: StepProps) {
         <TargetBand
           target={step.target}
           valueMm={calipers?.valueMm ?? kept}
-          predicted={comingOut(tray, bench, step)}
-          source={calipers ? 'from the simulated calipers' : kept === null ? 'no calipers' : 'as kept'}
+          predicted={[seriesHere(bench, step), comingOut(tray, bench, step)].filter(Boolean).join(' ')}
+          source={
+            calipers
+              ? bench.serial.reading
+                ? 'from the calipers'
+                : 'from the simulated calipers'
+              : kept === null
+                ? 'no calipers'
+                : 'as kept'
+          }
         />
       ) : null}
     </Box>
@@ -293,6 +298,18 @@ function comingOut(tray: BenchTrayView, bench: Bench, step: BenchStepView): stri
   const cutMm = readingsOf(bench, step).findLast((entry) => entry.dimension === dimension)?.value ?? null
   const out = cutMm === null ? undefined : comesOutMm(part, step.target.dimension, cutMm)
   return out === undefined ? '' : `As this one was cut it comes out at ${formatPlain(out, 2)} mm.`
+}
+
+/** What the readings of the piece in hand at this step say together. */
+function seriesHere(bench: Bench, step: BenchStepView): string {
+  const { target } = step
+  if (!target) return ''
+  const workpiece = bench.progress.workpiece ?? 1
+  const here = bench.entries.filter((entry) => entry.kind === 'reading' && entry.stepId === step.id && entry.workpiece === workpiece)
+  return seriesWords(
+    here.flatMap(({ value, dimension }) => (value !== null && dimension === target.dimension ? [value] : [])),
+    target,
+  )
 }
 
 /** The last reading of the piece in hand at this step. */

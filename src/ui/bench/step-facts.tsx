@@ -7,6 +7,7 @@ import type { PartSize, RouteTemper } from '@/core/piece'
 import type { TemperState } from '@/core/route'
 import { formatPlain } from '@/core/units'
 import { FONTS, PALETTE } from '../theme/palette'
+import { ReadAloud } from './read-aloud'
 import type { BenchEntry, BenchStepView } from './tray-view'
 
 interface StepFactsProps {
@@ -57,6 +58,13 @@ function Facts(props: StepFactsProps) {
   )
 }
 
+/** A step as it is read aloud: what to do, its figures, its caution. */
+function aloud({ words, caution, target }: BenchStepView): string {
+  const facts = words.facts.map(({ label, value }) => `${label}: ${value}`)
+  const aim = target ? `${target.label}: ${formatPlain(target.valueMm, 2)} millimetres` : ''
+  return [words.title, words.say, ...facts, aim, caution ?? ''].filter(Boolean).join('. ')
+}
+
 function Callout({ colour, label, children }: { readonly colour: string; readonly label: string; readonly children: string }) {
   return (
     <Box sx={{ borderLeft: `5px solid ${colour}`, bgcolor: '#2a2a25', px: 2.25, py: 1.5, mt: 1.5, fontSize: 18, lineHeight: 1.4 }}>
@@ -78,6 +86,7 @@ export function StepFacts(props: StepFactsProps) {
       </Typography>
       {step.onWords ? <Typography sx={{ fontSize: 22, color: PALETTE.verdigrisBench, mt: 0.5 }}>{step.onWords}</Typography> : null}
       <Typography sx={{ fontSize: 20, lineHeight: 1.42, mt: 1.5, maxWidth: 580 }}>{step.words.say}</Typography>
+      <ReadAloud text={aloud(step)} />
       <Facts {...props} />
       {step.op === 'saw' && sawPlan ? (
         <Button
@@ -94,6 +103,11 @@ export function StepFacts(props: StepFactsProps) {
           {reason}
         </Callout>
       ))}
+      {step.lostBefore ? (
+        <Callout colour={PALETTE.fireBench} label="Your record.">
+          {step.lostBefore}
+        </Callout>
+      ) : null}
       {step.words.watch ? (
         <Callout colour={PALETTE.fireBench} label="Watch.">
           {step.words.watch}

@@ -27,6 +27,8 @@ export interface BenchStepView {
   readonly title: string
   readonly together: boolean
   readonly caution: string | null
+  /** What the record warns of at it; null where it knows nothing. */
+  readonly lostBefore: string | null
   readonly target: Target | null
   /** What is known of the part's sizes before it. */
   readonly sizes: readonly PartSize[]

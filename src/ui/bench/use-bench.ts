@@ -8,7 +8,9 @@ import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
 import type { BenchEntry, BenchStepView, BenchTrayView } from './tray-view'
 import { useCalipers } from './use-calipers'
+import { useSerial } from './use-serial'
 import { type NewBenchEntry, useTray } from './use-tray'
+import { useWedge } from './use-wedge'
 
 /** Leaving waits at most so long for what is still on its way. */
 const LEAVING_MS = 1500
@@ -45,7 +47,9 @@ export function useBench(tray: BenchTrayView) {
   /** What was measured at a test, until its result is told. */
   const [measuredMm, setMeasuredMm] = useState<number | null>(null)
   const place = `${step?.id}-${progress.workpiece}`
-  const calipers = useCalipers(practice ? (step?.target?.valueMm ?? null) : null, place)
+  const simulated = useCalipers(practice ? (step?.target?.valueMm ?? null) : null, place)
+  const serial = useSerial()
+  const calipers = serial.reading ?? simulated
 
   const write = useCallback(
     async (entry: NewBenchEntry, words: string) => {
@@ -106,6 +110,8 @@ export function useBench(tray: BenchTrayView) {
     setHolding(false)
     setMeasuredMm(null)
   }, [place])
+
+  useWedge(step?.target && panel.kind === 'none' ? (typed) => take(typed, 'typing-calipers', 'none') : undefined)
 
   /** M: with calipers the reading as soon as the figure stands still, without them the box. */
   const measure = () => {
@@ -189,6 +195,7 @@ export function useBench(tray: BenchTrayView) {
     setDraft,
     holding,
     calipers,
+    serial,
     done: () => void markDone(),
     isTest,
     /** How often the piece in hand was dipped or sprayed at this step; null where nothing is coloured. */

@@ -88,6 +88,7 @@ export function useTray(tray: BenchTrayView) {
         target: null,
         sizes: [],
         reasons: [],
+        lostBefore: null,
       })),
     [tray, entries],
   )

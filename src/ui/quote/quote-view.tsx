@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useState } from 'react'
 import type { QuotedPiece } from '@/core/costing'
-import { formatMoney, formatValue, unitSign } from '@/core/units'
+import { formatMoney } from '@/core/units'
 import type { JobQuote } from '@/server/services/job-quote'
 import { useTold } from '../acting/use-told'
 import { useDates } from '../shared/dates'
@@ -99,9 +99,7 @@ function PieceQuote({ piece, currency }: { readonly piece: QuotedPiece; readonly
           {piece.working.map((step) => (
             <li key={step.label}>
               {step.label}: <span className="fig">{step.formula}</span> = <span className="fig">{step.substituted}</span> ={' '}
-              <b className="fig">
-                {formatValue(step.value, 'money')} {unitSign(step.unit).replace('money', currency)}
-              </b>
+              <b className="fig">{formatMoney(step.value, currency)}</b>
             </li>
           ))}
         </Box>
@@ -176,7 +174,11 @@ export function QuoteView({ quoted, today }: { readonly quoted: JobQuote; readon
         ) : null}
         <Typography variant="body2">
           Metal at {pricesOn ? `the feed’s prices of ${day(pricesOn)} (simulated)` : quote.pricesFrom}. What is charged for an hour,
-          overhead and what is added stand under <Link href="/tables?q=charged">Tables</Link>.
+          overhead and what is added stand under{' '}
+          <Link href="/tables?q=charged" style={{ color: PALETTE.verdigris }}>
+            Tables
+          </Link>
+          .
         </Typography>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
           <Button onClick={() => void takePrices()} disabled={metals.length === 0}>

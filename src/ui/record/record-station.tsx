@@ -8,6 +8,7 @@ import type { PictureLine, RecordRow } from '@/server/db/repositories'
 import type { PieceThumb } from '@/server/services/piece-thumb'
 import { PALETTE } from '../theme/palette'
 import { DeviationPicture } from './deviation-picture'
+import { type MeasuredTray, PairsPanel } from './pairs-panel'
 import { PiecePictures } from './piece-pictures'
 import { RecordTable } from './record-table'
 import { SpreadPlot } from './spread-plot'
@@ -23,10 +24,12 @@ interface RecordStationProps {
   /** Steps that went to the bench against a rule, each with the reason that was given. */
   readonly reasons: readonly { readonly key: string; readonly step: string; readonly rule: string; readonly reason: string }[]
   readonly pictures: readonly PictureLine[]
+  /** Trays of which two pieces or more were measured. */
+  readonly measured: readonly MeasuredTray[]
 }
 
 /** What came out of this piece, and what it means for the next blank. */
-export function RecordStation({ pieceId, rows, own, picture, events, trayIds, reasons, pictures }: RecordStationProps) {
+export function RecordStation({ pieceId, rows, own, picture, events, trayIds, reasons, pictures, measured }: RecordStationProps) {
   const [first] = rows
   return (
     <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.4fr) minmax(0, 1fr)' }, gap: 3 }}>
@@ -79,6 +82,7 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds, re
             Three finished pieces of the same form, metal and method, and your own figure is offered beside the textbook.
           </Typography>
         )}
+        <PairsPanel trays={measured} />
         <PiecePictures pieceId={pieceId} pictures={pictures} />
         {events.length > 0 ? (
           <>

@@ -9,6 +9,7 @@ import { toolNotes } from '@/core/route'
 import type { FrozenPart, Piece, Repositories, Tray } from '@/server/db/repositories'
 import { agentsBeside } from '@/server/services/bench-agents'
 import { isItemOf } from '@/server/services/layout-items'
+import { lossHints } from '@/server/services/loss-hints'
 import {
   frozenMetals,
   frozenSubTrays,
@@ -23,7 +24,7 @@ import { workshop } from '@/server/workshop'
 import { BenchStep } from '@/ui/bench/bench-step'
 import type { BenchPartView, BenchStepView, BenchTrayView } from '@/ui/bench/tray-view'
 
-function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepView[] {
+function stepViews({ plan }: Tray, options: Required<PlanOptions>, lost: ReadonlyMap<string, string>): BenchStepView[] {
   const metals = frozenMetals(plan)
   const subTrays = frozenSubTrays(plan)
   return plan.steps.map((step) => {
@@ -46,6 +47,7 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>): BenchStepVie
       title: operation?.title ?? step.op,
       together: operation?.together ?? false,
       caution: operation?.caution ?? null,
+      lostBefore: lost.get(step.id) ?? null,
       target: step.target ?? null,
       sizes: step.sizes ?? [],
       params: step.params,
@@ -120,7 +122,7 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
         pieceId: tray.pieceId,
         name: tray.plan.pieceName,
         size: tray.size,
-        steps: stepViews(tray, options),
+        steps: stepViews(tray, options, lossHints(repositories, tray.plan.parts[0], tray.plan.steps)),
         rework: reworkViews(),
         entries: repositories.entries.standing(tray.id),
         walk: walkFrozen(tray.plan),

@@ -189,6 +189,16 @@ export function makeEntryRepository(db: Db) {
       return byOp
     },
     losses: (page: Page): LossLine[] => losses.all(page.size, offsetOf(page)).map((row) => lossRow.parse(row)),
+    /** Where and why whole pieces of a tray were lost. */
+    lossesOf: (trayId: number) =>
+      all(standing.all(trayId)).flatMap(({ kind, again, stepId, text }) => (kind === 'loss' && !again ? [{ stepId, text }] : [])),
+    /** Every reading of a tray that stands, with its piece. */
+    readingsOf: (trayId: number) =>
+      all(standing.all(trayId)).flatMap(({ kind, workpiece, dimension, value, simulated }) =>
+        kind === 'reading' && workpiece !== null && dimension !== null && value !== null
+          ? [{ workpiece, dimension, value, simulated }]
+          : [],
+      ),
     /** Losses, notes and results of tests of a piece, newest first. */
     wordsOf: (pieceId: number, limit: number) => all(ofPiece.all(pieceId, limit)),
   }

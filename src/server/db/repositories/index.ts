@@ -13,6 +13,7 @@ import { makePictureRepository } from './pictures'
 import { makeRecordRepository } from './record'
 import { makeSettingsRepository } from './settings'
 import { makeSwatchRepository } from './swatches'
+import { makeTeachingRepository } from './teaching'
 import { makeTemplateRepository } from './templates'
 import { makeToolRepository } from './tools'
 import { makeTrayRepository } from './trays'
@@ -29,6 +30,7 @@ export type { Cut, StoredLayout } from './layouts'
 export type { PictureLine } from './pictures'
 export type { NewRecordRow, RecordGroup, RecordRow } from './record'
 export type { OwnSwatch } from './swatches'
+export type { Lesson, Prediction } from './teaching'
 export type { Template } from './templates'
 export { TOOL_REASONS, type ToolReason, type WallTool } from './tools'
 export { itemUid, type Tray, type TrayLine } from './trays'
@@ -57,6 +59,7 @@ function make(db: Db) {
     finding: makeFindingRepository(db),
     record: makeRecordRepository(db),
     pictures: makePictureRepository(db),
+    teaching: makeTeachingRepository(db),
     /** The workshop's own name, which every write says it was made for; and whether it is the invented one. */
     workshopRow: () => {
       const { uid, demonstration } = workshopRowSchema.parse(workshopRow.get())

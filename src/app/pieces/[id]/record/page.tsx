@@ -3,6 +3,7 @@ import { toldWords } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
 import { namedThings, thingNames } from '@/core/piece'
 import type { Tray } from '@/server/db/repositories'
+import { measuredTrays } from '@/server/services/measured-trays'
 import { ownAllowanceOfPiece } from '@/server/services/own-record'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
@@ -52,6 +53,7 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
         events={entries.wordsOf(piece.id, WORDS_SHOWN).map((entry) => ({ id: entry.id, words: toldWords(entry, nameOf) }))}
         trayIds={ofPiece.map((tray) => tray.id)}
         reasons={reasonsOf(ofPiece)}
+        measured={measuredTrays(repositories, ofPiece)}
         pictures={repositories.pictures.ofPiece(piece.id, PICTURES_SHOWN)}
       />
       <Pager label="Pages of readings" page={page} pages={pagesOf(record.countOfPiece(piece.id), ROWS_A_PAGE)} />
