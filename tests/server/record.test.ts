@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { LEAST_READINGS, NO_GROWTH, ownAllowance } from '@/core/logbook'
+import { NO_GROWTH, ownAllowance } from '@/core/logbook'
 import type { Design, Repositories } from '@/server/db/repositories'
 import { keepEntry } from '@/server/services/keep-entry'
 import { replayLedger } from '@/server/services/ledger'
@@ -164,10 +164,12 @@ describe('the whole circle', () => {
     madeTray(to, ring({ allowanceMm, roundUpMm: 0.01 }), [0.2, 0.2, 0.2])
     expect(growthsIn(to).slice(-3)).toEqual([0.2, 0.2, 0.2])
   })
-  it(`is silent with fewer than ${LEAST_READINGS} readings`, () => {
+  it('is offered from the first reading on, and said to be weak until there are three', () => {
     const { repositories: to } = tempWorkshop()
     const { pieceId } = madeTray(to, ring(), [0.2, 0.2])
-    expect(ownAllowanceOfPiece(to, pieceId, planOptions(to))?.own).toMatchObject({ outcome: 'too-few', count: 2, missing: 1 })
+    const own = ownAllowanceOfPiece(to, pieceId, planOptions(to))?.own
+    expect(own).toMatchObject({ outcome: 'offered', count: 2, isWeak: true })
+    expect(own?.why).toContain('That is weak')
   })
   it('losses count on finished trays only', () => {
     const { repositories: to } = tempWorkshop()

@@ -1,4 +1,5 @@
 import { solveLinear } from '../numerics/solve'
+import { studentQuantile } from '../numerics/student'
 
 /** What a piece is like, beside how it is made: pieces that are alike in this tell of one another. */
 export interface Shape {
@@ -42,8 +43,8 @@ export const NO_GROWTH: GrowthSums = {
   xx: zeros(COVARIATES * COVARIATES),
 }
 
-/** The sums with one reading more (`times` 1) or one fewer (`times` −1). */
-export function addGrowth(sums: GrowthSums, reading: GrowthReading, times: 1 | -1 = 1): GrowthSums {
+/** The sums with one reading more (`times` 1), one fewer (−1), or one that counts less (between). */
+export function addGrowth(sums: GrowthSums, reading: GrowthReading, times = 1): GrowthSums {
   const { growthMm: g } = reading
   const x = covariatesOf(reading)
   const plus = (into: readonly number[], more: readonly number[]) => into.map((value, i) => value + times * (more[i] ?? 0))
@@ -63,31 +64,44 @@ export function addGrowth(sums: GrowthSums, reading: GrowthReading, times: 1 | -
   }
 }
 
+/** What a smith’s record says to allow. */
 export interface OwnAllowance {
   readonly outcome: 'offered' | 'too-few'
   readonly count: number
   /** Readings still needed before it is offered. */
   readonly missing: number
+  /** Whether so few readings are behind it that it says little yet. */
+  readonly isWeak: boolean
   /** Plain mean of the readings. */
   readonly meanGrowthMm: number
   /** Spread of single pieces (standard deviation). */
   readonly spreadMm: number
-  /** Mean pulled toward no correction, for a piece of the shape asked for. */
+  /** Growth found for a piece of the shape asked for, before it is drawn in. */
+  readonly foundMm: number
+  /** Growth that is used, for a piece of the shape asked for: what was found, drawn toward none where chance could have made it. */
   readonly growthMm: number
-  /** Share of the mean kept: near 1 with many even readings, near 0 with few uneven ones. */
+  /** Share of what was found that is used: near 1 where it stands out of chance, near 0 where it does not. */
   readonly trustFraction: number
   /** Correction of the blank: what to add to the textbook answer. */
   readonly allowanceMm: number
+  /** Half of what the true correction lies within in nine cases of ten, mm of blank. */
   readonly plusMinusMm: number
+  /** Within which the true correction lies in nine cases of ten, mm of blank; about what was found, before it is drawn in. */
+  readonly between: { readonly leastMm: number; readonly mostMm: number }
   readonly why: string
 }
 
-export const LEAST_READINGS = 3
-/** Before any reading: the hand is expected within this of the textbook, and pieces scatter about this much (house defaults, low). */
-const PRIOR_SD_MM = 0.15
+/** An own figure is offered from the first reading on. */
+export const LEAST_READINGS = 1
+/** Fewer than these are said to be weak. */
+const WEAK_READINGS = 3
+/** Before any reading pieces are taken to scatter about this much (house default, low), with so many readings’ worth of belief. */
 const PIECE_SD_MM = 0.15
-/** Readings' worth of belief in that scatter, so that three lucky readings do not look certain. */
-const SCATTER_WEIGHT = 3
+const SCATTER_WEIGHT = 0.5
+/** Calipers tell no less, mm. */
+const LEAST_SD_MM = 0.004
+/** Nine cases of ten, both sides together. */
+const ONE_SIDE = 0.95
 /** How far growth may change, mm, before any reading: with a mm of thickness, with 2.7 times the size, with depth from flat to as deep as wide. */
 const SLOPE_SDS: readonly number[] = [0.3, 0.15, 0.6]
 
@@ -96,11 +110,21 @@ function noRounding(squares: number, whole: number): number {
   return squares > 1e-12 * whole ? squares : 0
 }
 
+interface Level {
+  /** Growth at the shape asked for, nothing drawn in. */
+  readonly value: number
+  /** Its variance for a noise of one, mm². */
+  readonly variance: number
+  /** Squares that the level and the slopes leave over, and how many readings’ worth that is. */
+  readonly leftOver: number
+  readonly freedom: number
+}
+
 /**
- * Growth of a piece of one shape from pieces of other shapes: growth = a + Σ b·(x − x₀), x₀ the shape asked for, with normal priors on
- * level and slopes, noise known (closed form). Pieces of a far shape move the level little: they may owe what they did to their shape.
+ * Growth at one shape from pieces of other shapes: growth = a + Σ b·(x − x₀), x₀ the shape asked for, with normal priors on the slopes and none on
+ * the level (closed form). Pieces of a far shape tell the level little: they may owe what they did to their shape.
  */
-function shrunkAt(sums: GrowthSums, noise: number, shape: Shape) {
+function levelAt(sums: GrowthSums, noise: number, shape: Shape): Level {
   const at = covariatesOf(shape)
   /** Sums over (1, x) become sums over (1, x − x₀), row by row. */
   const shifted = (rows: readonly (readonly number[])[]) =>
@@ -108,14 +132,51 @@ function shrunkAt(sums: GrowthSums, noise: number, shape: Shape) {
   const turned = (rows: readonly (readonly number[])[]) => rows.map((_, i) => rows.map((row) => row[i] ?? 0))
   const products = [[sums.count, ...sums.x], ...sums.x.map((x, i) => [x, ...sums.xx.slice(i * COVARIATES, (i + 1) * COVARIATES)])]
   const normal = shifted(turned(shifted(products)))
-  const right = shifted([[sums.g], ...sums.xg.map((value) => [value])])
-  const priors = [PRIOR_SD_MM, ...SLOPE_SDS]
-  const [level = []] = solveLinear(
-    normal.map((row, i) => row.map((sum, k) => sum / noise + (i === k ? 1 / (priors[i] ?? 1) ** 2 : 0))),
-    right.map(([sum = 0], i) => [sum / noise, i === 0 ? 1 : 0]),
+  const right = shifted([[sums.g], ...sums.xg.map((value) => [value])]).map(([sum = 0]) => sum)
+  const belief = [0, ...SLOPE_SDS.map((sd) => noise / (sd * sd))]
+  const solved = solveLinear(
+    normal.map((row, i) => row.map((sum, k) => sum + (i === k ? (belief[i] ?? 0) : 0))),
+    right.map((sum, i) => [sum, ...right.map((_, k) => (i === k ? 1 : 0))]),
   )
-  const [value = 0, variance = PRIOR_SD_MM ** 2] = level
-  return { value, variance, trust: 1 - variance / PRIOR_SD_MM ** 2 }
+  const beta = solved.map(([value = 0]) => value)
+  const times = (row: readonly number[]) => row.reduce((sum, value, k) => sum + value * (beta[k] ?? 0), 0)
+  const squares =
+    sums.gg - 2 * beta.reduce((sum, b, i) => sum + b * (right[i] ?? 0), 0) + beta.reduce((sum, b, i) => sum + b * times(normal[i] ?? []), 0)
+  // how many readings the level and the slopes use up: the trace of what turns readings into fitted ones
+  const used = normal.reduce((sum, row, i) => sum + row.reduce((part, value, k) => part + value * (solved[k]?.[i + 1] ?? 0), 0), 0)
+  return {
+    value: beta[0] ?? 0,
+    // of the solution under noise of one: A⁻¹·N·A⁻¹ and what the slopes are believed to vary by come to A⁻¹
+    variance: solved[0]?.[1] ?? 0,
+    leftOver: noRounding(squares, sums.gg),
+    freedom: sums.count - used,
+  }
+}
+
+/** Rounds of finding the noise and the level under it in turn. */
+const ROUNDS = 6
+
+/** The level with the noise that belongs to it: of the readings alone where there are enough of them. */
+function settledLevel(sums: GrowthSums, shape: Shape) {
+  let noise = PIECE_SD_MM ** 2
+  let level = levelAt(sums, noise, shape)
+  for (let round = 0; round < ROUNDS; round++) {
+    noise = level.freedom > 0.5 ? Math.max(level.leftOver / level.freedom, LEAST_SD_MM ** 2) : PIECE_SD_MM ** 2
+    level = levelAt(sums, noise, shape)
+  }
+  return { level, noise }
+}
+
+/** With so many readings a growth counts half when it stands so many of its own errors out of chance. */
+const halfAt = (count: number) => 3.5 / Math.max(1, count) ** 0.25
+
+/**
+ * Share of a growth that is used: a half where it stands `halfAt` errors out, nearly all a little beyond, nearly nothing a little below. So that a hand
+ * that owes nothing to itself is not corrected for chance, and one that does is not held back.
+ */
+function usedShare(value: number, error: number, count: number): number {
+  const stands = (Math.abs(value) / Math.max(error, 1e-9)) ** 4
+  return stands / (stands + halfAt(count) ** 4)
 }
 
 function explain(count: number, trust: number, meanMm: number): string {
@@ -125,36 +186,57 @@ function explain(count: number, trust: number, meanMm: number): string {
     Math.abs(meanMm) < 0.005
       ? 'as the textbook says'
       : `${Math.abs(meanMm).toFixed(2)} mm ${meanMm > 0 ? 'larger' : 'smaller'} than the textbook says`
+  if (count < WEAK_READINGS)
+    return `${count === 1 ? 'One piece' : `${count} pieces`} came out ${way}. That is weak: ${share} % of it is used until there are more.`
   return `${count} pieces came out ${way} on average. ${held}, so ${share} % of that is used.`
 }
 
+const NOTHING = 'Nothing was measured yet: your own figure is offered from the first reading on.'
+
 /**
  * The smith's own allowance for a form, metal and method (source: own-record). `blankPerMm` turns a measured millimetre into
- * a millimetre of blank; thickness, size and depth are covariates. Three readings or more are needed; fewer give the count that is missing.
- * Rings that grew 0.2 mm inside three times running: about −0.5 mm of length.
+ * a millimetre of blank; thickness, size and depth are covariates. Offered from the first reading on, and said to be weak below three.
+ * Rings that grew 0.2 mm inside three times running: about −0.5 mm of length. Counts may be broken where readings are weighed.
  */
 export function ownAllowance(sums: GrowthSums, shape: Shape, blankPerMm: number): OwnAllowance {
-  const { count } = sums
-  const meanGrowthMm = count === 0 ? 0 : sums.g / count
+  const count = Math.round(sums.count)
+  if (count < LEAST_READINGS) {
+    const reach = 1.645 * PIECE_SD_MM * Math.abs(blankPerMm)
+    const none = { meanGrowthMm: 0, foundMm: 0, spreadMm: 0, growthMm: 0, trustFraction: 0, allowanceMm: 0, plusMinusMm: reach }
+    return {
+      outcome: 'too-few',
+      count,
+      missing: LEAST_READINGS - count,
+      isWeak: true,
+      ...none,
+      between: { leastMm: -reach, mostMm: reach },
+      why: NOTHING,
+    }
+  }
+  const meanGrowthMm = sums.g / sums.count
   const squares = noRounding(sums.gg - sums.g * meanGrowthMm, sums.gg)
-  const spreadMm = count > 1 ? Math.sqrt(squares / (count - 1)) : 0
-  const noise = (squares + SCATTER_WEIGHT * PIECE_SD_MM ** 2) / (Math.max(0, count - 1) + SCATTER_WEIGHT)
-  const { value, variance, trust } = shrunkAt(sums, noise, shape)
-  const missing = Math.max(0, LEAST_READINGS - count)
+  const { level, noise } = settledLevel(sums, shape)
+  const believed = (level.leftOver + SCATTER_WEIGHT * PIECE_SD_MM ** 2) / (Math.max(0, level.freedom) + SCATTER_WEIGHT)
+  const cautious = levelAt(sums, believed, shape)
+  const trustFraction = usedShare(level.value, Math.sqrt(cautious.variance * believed), sums.count)
+  const isKnown = level.freedom > 0.5
+  const reach = (isKnown ? studentQuantile(ONE_SIDE, level.freedom) : 1.645) * Math.sqrt(level.variance * noise)
+  const growthMm = trustFraction * level.value
+  const ends = [-(level.value - reach) * blankPerMm, -(level.value + reach) * blankPerMm]
   return {
-    outcome: missing > 0 ? 'too-few' : 'offered',
+    outcome: 'offered',
     count,
-    missing,
+    missing: 0,
+    isWeak: count < WEAK_READINGS,
     meanGrowthMm,
-    spreadMm,
-    growthMm: value,
-    trustFraction: trust,
-    allowanceMm: -value * blankPerMm,
-    plusMinusMm: Math.abs(blankPerMm) * Math.sqrt(variance),
-    why:
-      missing > 0
-        ? `${count} of ${LEAST_READINGS} readings; ${missing} more and your own figure is offered.`
-        : explain(count, trust, meanGrowthMm),
+    spreadMm: count > 1 ? Math.sqrt(squares / (sums.count - 1)) : 0,
+    foundMm: level.value,
+    growthMm,
+    trustFraction,
+    allowanceMm: -growthMm * blankPerMm,
+    plusMinusMm: reach * Math.abs(blankPerMm),
+    between: { leastMm: Math.min(...ends), mostMm: Math.max(...ends) },
+    why: explain(count, trustFraction, meanGrowthMm),
   }
 }
 

@@ -1,4 +1,4 @@
-import { type OwnAllowance, ownAllowanceOf } from '@/core/logbook'
+import { driftMm, type Hindsight, hindsight, mattering, type OwnAllowance, ownAllowanceOf, weighed } from '@/core/logbook'
 import type { PlanOptions } from '@/core/piece'
 import type { RecordGroup, RecordRow, Repositories } from '../db/repositories'
 import { planDesign } from './piece-plan'
@@ -15,10 +15,35 @@ export interface PieceAllowance {
 
 /** A group of the book with its newest rows, and what it comes to for the pieces in it. */
 export interface BookGroup extends RecordGroup {
+  readonly notes: HandNotes
   readonly rows: readonly RecordRow[]
   readonly pieces: readonly PieceAllowance[]
 }
 
+/** What the readings of a group say of the hand, beside the allowance. */
+export interface HandNotes {
+  readonly hindsight: Hindsight | null
+  /** How much the newest differ from those before, mm. */
+  readonly driftMm: number | null
+  readonly matters: readonly string[]
+  /** Readings that stand so far out that they are asked about. */
+  readonly odd: readonly { readonly pieceName: string; readonly workpiece: number; readonly trayId: number; readonly growthMm: number }[]
+}
+
+/** From the newest readings, as they come: the newest first. */
+export function handNotes(newestFirst: readonly RecordRow[]): HandNotes {
+  const rows = [...newestFirst].reverse()
+  return {
+    hindsight: hindsight(rows) ?? null,
+    driftMm: driftMm(rows) ?? null,
+    matters: mattering(rows),
+    odd: weighed(rows)
+      .odd.flatMap((i) => rows[i] ?? [])
+      .map(({ pieceName, workpiece, trayId, growthMm }) => ({ pieceName, workpiece, trayId, growthMm })),
+  }
+}
+
+const ROWS_LOOKED_AT = 200
 const ROWS_SHOWN = 20
 const PIECES_SHOWN = 4
 
@@ -36,6 +61,7 @@ export function ownAllowanceOfPiece(repositories: Repositories, pieceId: number,
 export function bookGroups(repositories: Repositories, page: { page: number; size: number }, options: PlanOptions): BookGroup[] {
   return repositories.record.groups(page).map((group) => ({
     ...group,
+    notes: handNotes(repositories.record.rowsOf(group, { page: 1, size: ROWS_LOOKED_AT })),
     rows: repositories.record.rowsOf(group, { page: 1, size: ROWS_SHOWN }),
     pieces: repositories.record
       .piecesOf(group, PIECES_SHOWN)

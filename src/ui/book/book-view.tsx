@@ -3,11 +3,10 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { findForm } from '@/core/forms'
-import { LEAST_READINGS } from '@/core/logbook'
 import { ALLOYS } from '@/core/metals'
 import { formatPlain } from '@/core/units'
 import type { LossLine } from '@/server/db/repositories'
-import type { BookGroup } from '@/server/services/own-record'
+import type { BookGroup, HandNotes } from '@/server/services/own-record'
 import { DeviationPicture } from '../record/deviation-picture'
 import { RecordTable } from '../record/record-table'
 import { SpreadPlot } from '../record/spread-plot'
@@ -27,9 +26,7 @@ function Allow({ piece }: { readonly piece: BookGroup['pieces'][number] }) {
   return (
     <Box sx={{ mb: 1 }}>
       <Box className="fig" data-testid={`allow-${piece.pieceId}`} sx={{ fontSize: 28, fontWeight: 700 }}>
-        {own.outcome === 'offered'
-          ? `${own.allowanceMm >= 0 ? '+' : '−'} ${Math.abs(own.allowanceMm).toFixed(2)}`
-          : `${own.count} of ${LEAST_READINGS}`}
+        {own.outcome === 'offered' ? `${own.allowanceMm >= 0 ? '+' : '−'} ${Math.abs(own.allowanceMm).toFixed(2)}` : '–'}
       </Box>
       <Typography variant="body2">
         on the blank of{' '}
@@ -39,12 +36,39 @@ function Allow({ piece }: { readonly piece: BookGroup['pieces'][number] }) {
       </Typography>
       {own.outcome === 'offered' ? (
         <Typography variant="body2">
-          <span className="fig">± {formatPlain(own.plusMinusMm, 2)} mm</span>; pieces spread{' '}
-          <span className="fig">± {formatPlain(own.spreadMm, 2)}</span>
+          <span className="fig">
+            {formatPlain(own.between.leastMm, 2)} to {formatPlain(own.between.mostMm, 2)} mm
+          </span>{' '}
+          in nine cases of ten; pieces spread <span className="fig">± {formatPlain(own.spreadMm, 2)}</span>
         </Typography>
       ) : null}
     </Box>
   )
+}
+
+/** What else the readings say of this hand. */
+function HandWords({ notes }: { readonly notes: HandNotes }) {
+  const { hindsight, driftMm, matters, odd } = notes
+  const lines = [
+    hindsight && hindsight.ownMm < hindsight.textbookMm - 0.005
+      ? `Had you used it from the first piece on, the error would have fallen from ${formatPlain(hindsight.textbookMm, 2)} to ${formatPlain(hindsight.ownMm, 2)} mm.`
+      : '',
+    driftMm === null
+      ? ''
+      : `The newest came out ${formatPlain(Math.abs(driftMm), 2)} mm ${driftMm > 0 ? 'larger' : 'smaller'} than those before. Has something changed?`,
+    matters.length > 0 ? `It goes with the ${matters.join(' and the ')} of the piece.` : '',
+    ...odd
+      .slice(0, 3)
+      .map(
+        ({ pieceName, workpiece, trayId, growthMm }) =>
+          `Is ${pieceName} ${workpiece} of tray ${trayId} right, at ${formatPlain(growthMm, 2)} mm over? It counts less.`,
+      ),
+  ].filter(Boolean)
+  return lines.map((line) => (
+    <Typography key={line} sx={{ mt: 1, fontSize: 13.5 }}>
+      {line}
+    </Typography>
+  ))
 }
 
 function GroupView({ group }: { readonly group: BookGroup }) {
@@ -64,6 +88,7 @@ function GroupView({ group }: { readonly group: BookGroup }) {
             <Allow key={piece.pieceId} piece={piece} />
           ))}
           {first ? <Typography sx={{ mt: 1, fontSize: 13.5 }}>{first.own.why}</Typography> : null}
+          <HandWords notes={group.notes} />
         </Box>
         <Box>
           {first?.picture && newest ? (
@@ -96,8 +121,8 @@ export function BookView({ groups, losses }: { readonly groups: readonly BookGro
     <Box sx={{ px: 2.5, pb: 3 }}>
       {groups.length === 0 ? (
         <Typography sx={{ mt: 3, maxWidth: 560 }}>
-          The book is empty. Measure finished pieces at the bench with M; from three of a kind on, your own allowance stands here and beside
-          the textbook’s answer.
+          The book is empty. Measure finished pieces at the bench with M; from the first of a kind on, your own allowance stands here and
+          beside the textbook’s answer.
         </Typography>
       ) : null}
       {groups.map((group) => (

@@ -70,16 +70,14 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds, re
         {own ? (
           <>
             <Box className="fig" data-testid="record-allowance" sx={{ fontSize: 28, fontWeight: 700 }}>
-              {own.outcome === 'offered'
-                ? `${own.allowanceMm >= 0 ? '+' : '−'} ${Math.abs(own.allowanceMm).toFixed(2)} mm`
-                : `${own.count} of 3`}
+              {own.outcome === 'offered' ? `${own.allowanceMm >= 0 ? '+' : '−'} ${Math.abs(own.allowanceMm).toFixed(2)} mm` : '–'}
             </Box>
             <Typography>{own.why}</Typography>
             {rows.length > 0 ? <SpreadPlot growthsMm={rows.map((row) => row.growthMm).reverse()} usedMm={own.growthMm} /> : null}
           </>
         ) : (
           <Typography>
-            Three finished pieces of the same form, metal and method, and your own figure is offered beside the textbook.
+            From the first finished piece of the same form, metal and method on, your own figure is offered beside the textbook.
           </Typography>
         )}
         <PairsPanel trays={measured} />

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { addGrowth, type GrowthReading, type GrowthSums, growthOf, type Losses, NO_GROWTH } from '@/core/logbook'
+import { addGrowth, type GrowthReading, type GrowthSums, growthOf, type Losses, NO_GROWTH, weighed } from '@/core/logbook'
 import type { Db } from '../db'
 import { writer } from '../write'
 import { countRow, offsetOf, type Page } from './rows'
@@ -67,6 +67,9 @@ const growthSums = z.object({
 const groupRow = z
   .object({ form: z.string(), alloy: z.string(), method: z.string(), sums_json: z.string() })
   .transform(({ form, alloy, method, sums_json }): RecordGroup => ({ form, alloy, method, sums: growthSums.parse(JSON.parse(sums_json)) }))
+
+/** So many of the newest readings tell of a hand. */
+const NEWEST = 200
 
 const ROWS = "SELECT w.*, t.plan_json ->> '$.pieceName' AS piece_name FROM record_rows w JOIN trays t ON t.id = w.tray_id"
 
@@ -150,9 +153,14 @@ export function makeRecordRepository(db: Db) {
     sumsOf,
     groups: (page: Page): RecordGroup[] => groups.all(page.size, offsetOf(page)).map((row) => groupRow.parse(row)),
     countGroups: () => countRow.parse(countGroups.get()).n,
-    /** The groups of a form in a metal, by method. */
+    /** What the newest readings of a form in a metal say, by method; those that stand far out count less. */
     methodsOf: (form: string, alloy: string): Readonly<Record<string, GrowthSums>> =>
-      Object.fromEntries(ofMetal.all(form, alloy).map((row) => [groupRow.parse(row).method, groupRow.parse(row).sums])),
+      Object.fromEntries(
+        ofMetal.all(form, alloy).map((row) => {
+          const { method } = groupRow.parse(row)
+          return [method, weighed(read(rowsOf.all(form, alloy, method, NEWEST, 0))).sums]
+        }),
+      ),
     rowsOf: ({ form, alloy, method }: RecordKind, page: Page) => read(rowsOf.all(form, alloy, method, page.size, offsetOf(page))),
     rowsOfPiece: (pieceId: number, page: Page) => read(ofPiece.all(pieceId, page.size, offsetOf(page))),
     countOfPiece: (pieceId: number) => countRow.parse(countOfPiece.get(pieceId)).n,

@@ -1,0 +1,117 @@
+import { addGrowth, type GrowthReading, type GrowthSums, NO_GROWTH, ownAllowance } from './allowance'
+
+/** A reading further off than so many spreads counts less, the further the less (Huber). */
+const FULL_SPREADS = 2.5
+/** One that counts less than this is asked about. */
+const ODD_WEIGHT = 0.6
+/** No spread is taken to be smaller: calipers tell no less, mm. */
+const LEAST_SPREAD_MM = 0.02
+/** Of fewer readings none is the odd one. */
+const LEAST_READINGS = 4
+const ROUNDS = 4
+
+const middleOf = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b)
+  return ((sorted[(sorted.length - 1) >> 1] ?? 0) + (sorted[sorted.length >> 1] ?? 0)) / 2
+}
+
+/** Readings with how much each counts. */
+export interface Weighed {
+  readonly sums: GrowthSums
+  /** Places of those that stand so far out that they should be looked at. */
+  readonly odd: readonly number[]
+}
+
+const sumsOf = (readings: readonly GrowthReading[], weights: readonly number[]): GrowthSums =>
+  readings.reduce((sums, reading, i) => addGrowth(sums, reading, weights[i] ?? 1), NO_GROWTH)
+
+/**
+ * The sums of readings in which those that stand far out count less: by the median deviation from what the others say of a piece of the same shape.
+ * A slip among many moves the allowance little; nothing is thrown away.
+ */
+export function weighed(readings: readonly GrowthReading[]): Weighed {
+  let weights = readings.map(() => 1)
+  if (readings.length < LEAST_READINGS) return { sums: sumsOf(readings, weights), odd: [] }
+  for (let round = 0; round < ROUNDS; round++) {
+    const sums = sumsOf(readings, weights)
+    const offs = readings.map((reading) => reading.growthMm - ownAllowance(sums, reading, 1).foundMm)
+    const middle = middleOf(offs)
+    const spread = Math.max(LEAST_SPREAD_MM, 1.4826 * middleOf(offs.map((off) => Math.abs(off - middle))))
+    weights = offs.map((off) => Math.min(1, (FULL_SPREADS * spread) / Math.max(1e-12, Math.abs(off - middle))))
+  }
+  return { sums: sumsOf(readings, weights), odd: weights.flatMap((weight, i) => (weight < ODD_WEIGHT ? [i] : [])) }
+}
+
+/** Readings that tell whether the hand has changed: so many at least before and after. */
+const LEAST_EACH = 4
+/** So many errors apart are no chance. */
+const APART = 2.6
+
+/** By how much the newest readings differ from those before them, mm, where that is no chance; undefined otherwise. Oldest first. */
+export function driftMm(readings: readonly GrowthReading[]): number | undefined {
+  const newest = Math.max(LEAST_EACH, Math.floor(readings.length / 3))
+  const [before, after] = [readings.slice(0, -newest), readings.slice(-newest)].map((part) => part.map(({ growthMm }) => growthMm))
+  if (!before || !after || before.length < LEAST_EACH || after.length < LEAST_EACH) return undefined
+  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
+  const variance = (values: readonly number[]) => values.reduce((sum, value) => sum + (value - mean(values)) ** 2, 0) / (values.length - 1)
+  const apart = mean(after) - mean(before)
+  const error = Math.sqrt(Math.max(1e-8, variance(before) / before.length + variance(after) / after.length))
+  return Math.abs(apart) > APART * error ? apart : undefined
+}
+
+/** What using the record from the first piece on would have changed: the error of the later pieces by the textbook, and with it, mm. */
+export interface Hindsight {
+  readonly textbookMm: number
+  readonly ownMm: number
+  readonly pieces: number
+}
+
+/** Each piece predicted by those before it, oldest first; undefined where there are too few to tell. */
+export function hindsight(readings: readonly GrowthReading[]): Hindsight | undefined {
+  if (readings.length < LEAST_READINGS) return undefined
+  let sums = NO_GROWTH
+  let [textbook, own] = [0, 0]
+  for (const [i, reading] of readings.entries()) {
+    if (i > 0) {
+      textbook += reading.growthMm ** 2
+      own += (reading.growthMm - ownAllowance(sums, reading, 1).growthMm) ** 2
+    }
+    sums = addGrowth(sums, reading)
+  }
+  const pieces = readings.length - 1
+  return { textbookMm: Math.sqrt(textbook / pieces), ownMm: Math.sqrt(own / pieces), pieces }
+}
+
+const COVARIATE_WORDS = ['thickness', 'size', 'depth'] as const
+
+/** Which of thickness, size and depth the growth goes with, of readings in which it varies: those left out make the others’ error clearly larger. */
+export function mattering(readings: readonly GrowthReading[]): string[] {
+  if (readings.length < 2 * LEAST_EACH) return []
+  const values: readonly ((reading: GrowthReading) => number)[] = [
+    ({ thicknessMm }) => thicknessMm,
+    ({ sizeMm = 1 }) => Math.log(Math.max(sizeMm, 1e-3)),
+    ({ depthMm = 0, sizeMm = 1 }) => depthMm / Math.max(sizeMm, 1e-3),
+  ]
+  return COVARIATE_WORDS.filter((_, i) => {
+    const x = readings.map((reading) => values[i]?.(reading) ?? 0)
+    return (
+      Math.abs(
+        correlation(
+          x,
+          readings.map(({ growthMm }) => growthMm),
+        ),
+      ) >
+      2 / Math.sqrt(readings.length)
+    )
+  })
+}
+
+function correlation(x: readonly number[], y: readonly number[]): number {
+  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
+  const [mx, my] = [mean(x), mean(y)]
+  const [xx, yy, xy] = x.reduce(
+    ([a, b, c], value, i) => [a + (value - mx) ** 2, b + ((y[i] ?? 0) - my) ** 2, c + (value - mx) * ((y[i] ?? 0) - my)],
+    [0, 0, 0],
+  )
+  return xx < 1e-9 || yy < 1e-12 ? 0 : xy / Math.sqrt(xx * yy)
+}

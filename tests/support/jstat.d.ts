@@ -1,0 +1,12 @@
+declare module 'jstat' {
+  interface Jstat {
+    mean(values: readonly number[]): number
+    /** Standard deviation; of a sample where it is said. */
+    stdev(values: readonly number[], ofSample?: boolean): number
+    /** Confidence interval of a mean by Student's t, `alpha` outside of it. */
+    tci(value: number, alpha: number, values: readonly number[]): [number, number]
+    readonly studentt: { inv(p: number, degrees: number): number }
+  }
+  const jstat: Jstat
+  export default jstat
+}
