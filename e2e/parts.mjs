@@ -1,6 +1,6 @@
 /** The parts run beside one another, about as long as each other: most of a journey is waiting. Each has its servers for itself. */
 const TABS = 'tabs'
-const OWN = 'few-keys|fuzz|kill|kits|lan|offline|one-folder|shared-sheet'
+const OWN = 'few-keys|typing-calipers|fuzz|kill|kits|lan|offline|one-folder|shared-sheet'
 const VIEWS = 'access|baths|finish|forms|interfaces|mark|outline|print|size|tables'
 
 const files = (names) => new RegExp(`/(${names})\\.spec\\.ts$`)

@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process'
-import { mkdtempSync } from 'node:fs'
+import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
@@ -524,7 +524,7 @@ async function timeTurning() {
   await browser.close()
 }
 
-/** The pages of a workshop after ten years: 2,000 jobs, 4,000 trays, 100,000 readings. */
+/** The pages of a workshop after ten years: 2,000 jobs, 4,000 trays, 100,000 pieces, 1,500,000 readings. */
 async function timeLongUse() {
   const data = mkdtempSync(join(tmpdir(), 'fold-anvil-long-'))
   const env = { ...process.env, FOLD_ANVIL_OPEN: 'workshop', FOLD_ANVIL_DATA: data, PORT: String(PORT + 1), NEXT_TELEMETRY_DISABLED: '1' }
@@ -536,6 +536,10 @@ async function timeLongUse() {
     '/jobs?page=90',
     '/bench',
     '/bench/3990',
+    '/bench/day',
+    '/jobs/3/quote',
+    '/book/lessons',
+    '/api/find?q=order',
     '/book',
     '/book?lost=2',
     '/pieces/2',
@@ -554,6 +558,10 @@ async function timeLongUse() {
     }
     report(`after ten years, page ${path}, ${Math.round(bytes / 1000)} kB of 500`, median(times.slice(1)), 150)
   }
+  const kb = Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1])
+  process.stdout.write(
+    `${'after ten years, memory of the server'.padEnd(58)} ${(kb / 1024).toFixed(0).padStart(6)} MB   (asked: under 500)\n`,
+  )
   server.kill()
 }
 

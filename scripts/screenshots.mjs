@@ -8,10 +8,11 @@ import { drawPaper } from './draw-paper.mjs'
 const base = process.env.BASE ?? 'http://127.0.0.1:4399'
 const folder = process.env.OUT ?? 'docs/screenshots'
 const VIEWS = [
-  ['jobs', '/jobs'],
+  ['day', '/bench/day'],
+  ['quote', '/jobs/1/quote', 'Calculation'],
+  ['lesson', '/book/trainer?seed=7&kind=size'],
   ['size-dome', '/pieces/1'],
   ['form', '/pieces/6/form'],
-  ['bend', '/pieces/4/form'],
   ['assembly', '/pieces/18'],
   ['joints', '/pieces/18/joints', 'Heat 3: bezel and plate'],
   ['etch', '/pieces/35/mark'],
@@ -20,7 +21,6 @@ const VIEWS = [
   ['route', '/pieces/26/route'],
   ['record', '/pieces/2/record'],
   ['layout', '/layout/3'],
-  ['drawer', '/drawer'],
   ['bench-step', '/bench/7'],
   ['book', '/book'],
   ['tables', '/tables?q=18'],
@@ -39,6 +39,14 @@ const FILES = {
 
 /** What is done in a view before it is looked at: a tray is taken to its colour. */
 const WALKS = {
+  // the day is planned beside the page
+  day: (page) => page.getByRole('region', { name: 'In this order' }).waitFor(),
+  lesson: async (page) => {
+    await page.getByLabel('Your name').fill('Wren')
+    await page.getByLabel('Your prediction').fill('55')
+    await page.getByRole('button', { name: 'That is what I think' }).click()
+    await page.getByRole('status', { name: 'Answer' }).waitFor()
+  },
   'patina-run': async (page) => {
     await page.waitForURL(/\/bench\/\d+/)
     const title = page.getByRole('heading', { level: 1 })

@@ -160,7 +160,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   sendAwayDevice: () => ({ id: 'x' }),
   sendJar: () => ({ id: jarId }),
   startTray: () => ({ pieceId, size: 2 }),
-  takePrices: () => ({ alloys: ['sterling-925'], day: '2027-03-01' }),
+  takePrices: () => ({ day: '2027-03-01', prices: { 'sterling-925': 1.3 } }),
   takeOutOfArchive: () => ({ kind: 'tool', id: to.archive.all('tool')[0]?.id ?? 0 }),
   weighJar: () => ({ id: jarId, mass: '4' }),
 }

@@ -1,5 +1,4 @@
 import * as z from 'zod'
-import { simulatedFeed } from '@/core/costing'
 import { settingsSchema } from '@/core/entries'
 import { ALLOY_IDS, ALLOYS, type AlloyId } from '@/core/metals'
 import { FIGURES, LEARNABLE } from '@/core/tables'
@@ -104,27 +103,31 @@ function figureOf(id: string) {
   return Object.hasOwn(FIGURES, id) ? FIGURES[id] : undefined
 }
 
-/** Takes the feed’s prices of the day for some metals: they are the workshop’s own figures from then on. */
+/** Takes a day's prices of some metals from a feed: they are the workshop’s own figures from then on; none goes back to the preset. */
 export const takePrices = ownAction({
   input: z.object({
-    alloys: z.array(z.enum(ALLOY_IDS)).min(1).max(ALLOY_IDS.length),
-    day: z.iso.date({ error: 'Day: a date such as 2027-03-01' }),
+    day: z.iso.date({ error: 'Day: a date such as 2027-03-01' }).or(z.literal('')),
+    prices: z.partialRecord(z.enum(ALLOY_IDS), z.number().min(0).max(10_000, { error: 'Price: at most 10000 a gram' }).nullable()),
   }),
-  against: (to, { alloys, day }) => {
+  against: (to, { prices }) => {
     const { figures } = to.settings.read()
+    const alloys = ALLOY_IDS.filter((alloy) => prices[alloy] !== undefined)
     const named = (read: (alloy: AlloyId) => unknown) => Object.fromEntries(alloys.map((alloy) => [alloy, read(alloy)]))
     return againstSettings(
       to,
       linesOf(
         Object.fromEntries(alloys.map((alloy) => [alloy, `A gram of ${ALLOYS[alloy].title.toLowerCase()}`])),
         named((alloy) => figures[`price-${alloy}`]),
-        named((alloy) => simulatedFeed.perGram(alloy, day)),
+        named((alloy) => prices[alloy]),
       ),
     )
   },
-  run: ({ settings }, { alloys, day }) => {
-    const taken = Object.fromEntries(alloys.map((alloy) => [`price-${alloy}`, simulatedFeed.perGram(alloy, day)]))
-    settings.write({ figures: { ...settings.read().figures, ...taken }, pricesOn: day })
+  run: ({ settings }, { day, prices }) => {
+    const others = Object.entries(settings.read().figures).filter(([id]) => prices[id.replace('price-', '') as AlloyId] === undefined)
+    const taken = Object.entries(prices).flatMap(([alloy, price]) =>
+      price === null || price === undefined ? [] : [[`price-${alloy}`, price]],
+    )
+    settings.write({ figures: Object.fromEntries([...others, ...taken]), pricesOn: day })
     return { ok: true }
   },
 })

@@ -13,6 +13,8 @@ import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
 const JOBS = 2000
 const TRAYS = 4000
 const A_TRAY = 25
+/** Readings of each piece along its way. */
+const READINGS = 15
 const OPEN_TRAYS = 40
 
 function addJobs(to: Repositories): number[] {
@@ -44,9 +46,12 @@ function addReadings(to: Repositories, tray: Tray, workshopUid: string, seed: nu
     const valueMm = outcome.valueMm + 0.1 + 0.05 * Math.sin(seed * 31 + n)
     const reading = { dimension: outcome.dimension, valueMm, typed: valueMm.toFixed(2), instrument: 'typed', simulated: false }
     const base = { workshopUid, device: 'bench', trayId: tray.id, item, stepId: step.id, at, receivedAt: at, reverses: null }
-    const sequence = 2 * (seed * A_TRAY + n)
+    const sequence = (READINGS + 1) * (seed * A_TRAY + n)
+    for (let k = 1; k < READINGS; k++)
+      to.entries.add({ ...base, token: `reading-${sequence + k}`, sequence: sequence + k, kind: 'reading', reading })
     const entryId = to.entries.add({ ...base, token: `reading-${sequence}`, sequence, kind: 'reading', reading })
-    to.entries.add({ ...base, token: `done-${sequence}`, sequence: sequence + 1, kind: 'done' })
+    const startedAt = new Date(Date.parse(at) - 60_000 * (3 + (n % 4))).toISOString()
+    to.entries.add({ ...base, startedAt, token: `done-${sequence}`, sequence: sequence + READINGS, kind: 'done' })
     const [{ form, alloy, method, thicknessMm }] = tray.plan.parts
     const { sizeMm = 1, depthMm = 0 } = shapeOf(thicknessMm, tray.plan.parts[0].outcomes)
     const { dimension, label } = outcome

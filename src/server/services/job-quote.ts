@@ -1,6 +1,6 @@
 import { type Quote, type QuotePiece, quoteOf } from '@/core/costing'
 import { lossRate } from '@/core/logbook'
-import { findAlloy } from '@/core/metals'
+import { type AlloyId, findAlloy } from '@/core/metals'
 import { findOperation } from '@/core/operations'
 import { type PiecePlan, type PlanOptions, torchBook } from '@/core/piece'
 import { type TookMinutes, workLeft } from '@/core/schedule'
@@ -17,7 +17,7 @@ export interface JobQuote {
   readonly job: Job
   readonly quote: Quote
   readonly open: readonly string[]
-  readonly metals: readonly string[]
+  readonly metals: readonly AlloyId[]
   readonly pricesOn: string
 }
 

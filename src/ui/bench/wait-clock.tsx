@@ -1,5 +1,6 @@
 'use client'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
+import { ring } from './ring'
 
 function left(sinceAt: string, waitS: number, now: number): number {
   return Math.round(waitS - (now - Date.parse(sinceAt)) / 1000)
@@ -13,8 +14,14 @@ export function WaitClock({ title, sinceAt, waitS }: { readonly title: string; r
     const timer = setInterval(() => setNow(Date.now()), 1000)
     return () => clearInterval(timer)
   }, [])
-  if (now === null) return <span>{title.toLowerCase()}</span>
-  const seconds = left(sinceAt, waitS, now)
+  const seconds = now === null ? null : left(sinceAt, waitS, now)
+  const wasLeft = useRef(seconds)
+  useEffect(() => {
+    // it rings when it ends while it is looked at, not each time a page is opened afterwards
+    if (wasLeft.current !== null && wasLeft.current > 0 && seconds !== null && seconds <= 0) ring()
+    wasLeft.current = seconds
+  }, [seconds])
+  if (seconds === null) return <span>{title.toLowerCase()}</span>
   if (seconds <= 0) return <span>{title.toLowerCase()}: time is up, look at it</span>
   return (
     <span>

@@ -4,7 +4,8 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useState } from 'react'
-import type { QuotedPiece } from '@/core/costing'
+import { type QuotedPiece, simulatedFeed } from '@/core/costing'
+import type { AlloyId } from '@/core/metals'
 import { formatMoney } from '@/core/units'
 import type { JobQuote } from '@/server/services/job-quote'
 import { useTold } from '../acting/use-told'
@@ -111,15 +112,20 @@ function PieceQuote({ piece, currency }: { readonly piece: QuotedPiece; readonly
 /** What a job is to cost and why, with what goes to the customer and what goes to the bench. */
 export function QuoteView({ quoted, today }: { readonly quoted: JobQuote; readonly today: string }) {
   const { job, quote, open, metals, pricesOn } = quoted
-  const { currency, uid, settingsRevision } = useWorkshop()
+  const { currency, uid, settingsRevision, typedFigures } = useWorkshop()
   const told = useTold()
   const { day } = useDates()
   const [problem, setProblem] = useState('')
   async function takePrices() {
+    const priced = (price: (alloy: AlloyId) => number | null) => Object.fromEntries(metals.map((alloy) => [alloy, price(alloy)]))
     const done = await told(
       'takePrices',
-      { alloys: metals as never, day: today },
-      { revision: settingsRevision, text: 'Prices of today are taken.' },
+      { day: today, prices: priced((alloy) => simulatedFeed.perGram(alloy, today)) },
+      {
+        revision: settingsRevision,
+        text: 'Prices of today are taken.',
+        back: { day: pricesOn, prices: priced((alloy) => typedFigures[`price-${alloy}`] ?? null) },
+      },
     )
     setProblem(done.ok ? '' : done.message)
   }
