@@ -8,5 +8,5 @@ declare module 'jstat' {
     readonly studentt: { inv(p: number, degrees: number): number }
   }
   const jstat: Jstat
-  export default jstat
+  export = jstat
 }

@@ -14,7 +14,7 @@ import { pageNumber, pagesOf } from '../page-number'
 
 export const metadata: Metadata = { title: 'Bench' }
 
-const TRAYS_A_PAGE = 12
+const TRAYS_A_PAGE = 8
 const FINISHED_SHOWN = 6
 const TRAYS_IN_TABLE = 2500
 

@@ -111,6 +111,8 @@ function noRounding(squares: number, whole: number): number {
 }
 
 interface Level {
+  /** Level and slopes at the shape asked for. */
+  readonly beta: readonly number[]
   /** Growth at the shape asked for, nothing drawn in. */
   readonly value: number
   /** Its variance for a noise of one, mm². */
@@ -145,6 +147,7 @@ function levelAt(sums: GrowthSums, noise: number, shape: Shape): Level {
   // how many readings the level and the slopes use up: the trace of what turns readings into fitted ones
   const used = normal.reduce((sum, row, i) => sum + row.reduce((part, value, k) => part + value * (solved[k]?.[i + 1] ?? 0), 0), 0)
   return {
+    beta,
     value: beta[0] ?? 0,
     // of the solution under noise of one: A⁻¹·N·A⁻¹ and what the slopes are believed to vary by come to A⁻¹
     variance: solved[0]?.[1] ?? 0,
@@ -165,6 +168,17 @@ function settledLevel(sums: GrowthSums, shape: Shape) {
     level = levelAt(sums, noise, shape)
   }
   return { level, noise }
+}
+
+/** The growth that readings tell of pieces of any shape, nothing drawn in: worked out once for many. */
+export function growthLine(sums: GrowthSums): (shape: Shape) => number {
+  const middle: Shape = {
+    thicknessMm: (sums.x[0] ?? 0) / Math.max(1, sums.count),
+    sizeMm: Math.exp((sums.x[1] ?? 0) / Math.max(1, sums.count)),
+  }
+  const at = covariatesOf(middle)
+  const [level = 0, ...slopes] = settledLevel(sums, middle).level.beta
+  return (shape) => covariatesOf(shape).reduce((sum, value, i) => sum + (slopes[i] ?? 0) * (value - (at[i] ?? 0)), level)
 }
 
 /** With so many readings a growth counts half when it stands so many of its own errors out of chance. */

@@ -13,7 +13,7 @@ export interface Pair {
 }
 
 /** More pieces than this are not matched by trying everything. */
-export const MOST_MATCHED = 18
+export const MOST_MATCHED = 16
 
 const dimensionsOf = (pieces: readonly Measured[], tolerances: Readonly<Record<string, number>>) =>
   Object.keys(tolerances).filter((dimension) => pieces.every(({ sizes }) => sizes[dimension] !== undefined))
@@ -76,7 +76,7 @@ function readBack({ partner }: Table, count: number, wanted: number): (readonly 
 
 /**
  * Which pieces go together so that the pairs differ least in all: every way is looked at (by subsets), so it is the best there is. `count` pairs are
- * wanted; the pieces that would differ most stay over. Only what was measured of all of them counts. Throws RangeError beyond 18 pieces.
+ * wanted; the pieces that would differ most stay over. Only what was measured of all of them counts. Throws RangeError beyond 16 pieces.
  */
 export function bestPairs(pieces: readonly Measured[], count: number, tolerances: Readonly<Record<string, number>>): readonly Pair[] {
   if (pieces.length > MOST_MATCHED) throw new RangeError(`at most ${MOST_MATCHED} pieces are matched at once, ${pieces.length} were given`)

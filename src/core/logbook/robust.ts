@@ -1,4 +1,4 @@
-import { addGrowth, type GrowthReading, type GrowthSums, NO_GROWTH, ownAllowance } from './allowance'
+import { addGrowth, type GrowthReading, type GrowthSums, growthLine, NO_GROWTH, ownAllowance } from './allowance'
 
 /** A reading further off than so many spreads counts less, the further the less (Huber). */
 const FULL_SPREADS = 2.5
@@ -34,7 +34,8 @@ export function weighed(readings: readonly GrowthReading[]): Weighed {
   if (readings.length < LEAST_READINGS) return { sums: sumsOf(readings, weights), odd: [] }
   for (let round = 0; round < ROUNDS; round++) {
     const sums = sumsOf(readings, weights)
-    const offs = readings.map((reading) => reading.growthMm - ownAllowance(sums, reading, 1).foundMm)
+    const line = growthLine(sums)
+    const offs = readings.map((reading) => reading.growthMm - line(reading))
     const middle = middleOf(offs)
     const spread = Math.max(LEAST_SPREAD_MM, 1.4826 * middleOf(offs.map((off) => Math.abs(off - middle))))
     weights = offs.map((off) => Math.min(1, (FULL_SPREADS * spread) / Math.max(1e-12, Math.abs(off - middle))))
@@ -66,8 +67,12 @@ export interface Hindsight {
   readonly pieces: number
 }
 
+/** Of more readings only the newest are looked back over. */
+const MOST_BACK = 40
+
 /** Each piece predicted by those before it, oldest first; undefined where there are too few to tell. */
-export function hindsight(readings: readonly GrowthReading[]): Hindsight | undefined {
+export function hindsight(all: readonly GrowthReading[]): Hindsight | undefined {
+  const readings = all.slice(-MOST_BACK)
   if (readings.length < LEAST_READINGS) return undefined
   let sums = NO_GROWTH
   let [textbook, own] = [0, 0]

@@ -1,13 +1,15 @@
 import type { Repositories, Tray } from '../db/repositories'
 
+/** So many of the newest trays are offered for pairs. */
+const TRAYS = 6
+
 /** A tray of which two pieces or more were measured, each with its last reading of each dimension. */
 export function measuredTrays({ entries }: Repositories, trays: readonly Tray[]) {
-  return trays.flatMap((tray) => {
+  return trays.slice(0, TRAYS).flatMap((tray) => {
     const sizes = new Map<number, Record<string, number>>()
     for (const { workpiece, dimension, value } of entries.readingsOf(tray.id))
       sizes.set(workpiece, { ...sizes.get(workpiece), [dimension]: value })
-    for (const { workpiece } of entries.standing(tray.id).filter(({ kind, again }) => kind === 'loss' && !again))
-      if (workpiece !== null) sizes.delete(workpiece)
+    for (const { workpiece } of entries.lossesOf(tray.id)) if (workpiece !== null) sizes.delete(workpiece)
     if (sizes.size < 2) return []
     const outcomes = tray.plan.parts.flatMap((part) => part.outcomes)
     return [

@@ -48,23 +48,35 @@ const ROWS_SHOWN = 20
 const PIECES_SHOWN = 4
 
 /** What the record says to allow on a piece’s blank: the one figure that Size, Record and Book show. */
-export function ownAllowanceOfPiece(repositories: Repositories, pieceId: number, options: PlanOptions): PieceAllowance | undefined {
+export function ownAllowanceOfPiece(
+  repositories: Repositories,
+  pieceId: number,
+  options: PlanOptions,
+  methodsOf = repositories.record.methodsOf,
+): PieceAllowance | undefined {
   const piece = repositories.jobs.piece(pieceId)
   const plan = piece && planDesign(piece.design, options)
   const [main] = plan?.parts ?? []
   if (!piece || !plan || !main?.result || !main.metal) return undefined
-  const methods = repositories.record.methodsOf(main.form, main.metal.alloy)
+  const methods = methodsOf(main.form, main.metal.alloy)
   return { pieceId, name: piece.name, own: ownAllowanceOf(main.result, methods), picture: dimensionedThumbOf(plan) }
 }
 
 /** The book’s groups, the fullest first; one page of them. */
 export function bookGroups(repositories: Repositories, page: { page: number; size: number }, options: PlanOptions): BookGroup[] {
+  // pieces of one form and metal go by the same readings
+  const known = new Map<string, ReturnType<Repositories['record']['methodsOf']>>()
+  const methodsOf = (form: string, alloy: string) => {
+    const methods = known.get(`${form} ${alloy}`) ?? repositories.record.methodsOf(form, alloy)
+    known.set(`${form} ${alloy}`, methods)
+    return methods
+  }
   return repositories.record.groups(page).map((group) => ({
     ...group,
     notes: handNotes(repositories.record.rowsOf(group, { page: 1, size: ROWS_LOOKED_AT })),
     rows: repositories.record.rowsOf(group, { page: 1, size: ROWS_SHOWN }),
     pieces: repositories.record
       .piecesOf(group, PIECES_SHOWN)
-      .flatMap((pieceId) => ownAllowanceOfPiece(repositories, pieceId, options) ?? []),
+      .flatMap((pieceId) => ownAllowanceOfPiece(repositories, pieceId, options, methodsOf) ?? []),
   }))
 }

@@ -134,6 +134,16 @@ export function makeEntryRepository(db: Db) {
   const ofPiece = db.prepare(
     `SELECT e.* FROM entries e JOIN trays t ON t.id = e.tray_id WHERE t.piece_id = ? AND e.kind IN ('loss', 'note', 'test') AND ${STANDING} ORDER BY e.id DESC LIMIT ?`,
   )
+  const lossesOf = db.prepare(
+    `SELECT e.instance AS workpiece, e.step_id AS stepId, coalesce(e.payload_json ->> '$.text', '') AS text FROM entries e
+      WHERE e.tray_id = ? AND e.kind = 'loss' AND e.payload_json ->> '$.part' IS NULL AND ${STANDING} ORDER BY e.id`,
+  )
+  const readingsOf = db.prepare(
+    `SELECT e.instance AS workpiece, e.quantity AS dimension, e.value FROM entries e
+      WHERE e.tray_id = ? AND e.kind = 'reading' AND e.instance IS NOT NULL AND e.quantity IS NOT NULL AND e.value IS NOT NULL AND ${STANDING} ORDER BY e.id`,
+  )
+  const ownLossRow = z.object({ workpiece: z.number().nullable(), stepId: z.string().nullable(), text: z.string() })
+  const ownReadingRow = z.object({ workpiece: z.number(), dimension: z.string(), value: z.number() })
   const took = db.prepare(
     `SELECT s.content_json ->> '$.op' AS op, (julianday(e.ended_at) - julianday(e.started_at)) * 1440 AS minutes FROM entries e
       JOIN tray_steps s ON s.tray_id = e.tray_id AND s.step_id = e.step_id WHERE e.kind = 'done' AND e.started_at IS NOT NULL AND ${STANDING} ORDER BY e.id DESC LIMIT ?`,
@@ -189,16 +199,10 @@ export function makeEntryRepository(db: Db) {
       return byOp
     },
     losses: (page: Page): LossLine[] => losses.all(page.size, offsetOf(page)).map((row) => lossRow.parse(row)),
-    /** Where and why whole pieces of a tray were lost. */
-    lossesOf: (trayId: number) =>
-      all(standing.all(trayId)).flatMap(({ kind, again, stepId, text }) => (kind === 'loss' && !again ? [{ stepId, text }] : [])),
-    /** Every reading of a tray that stands, with its piece. */
-    readingsOf: (trayId: number) =>
-      all(standing.all(trayId)).flatMap(({ kind, workpiece, dimension, value, simulated }) =>
-        kind === 'reading' && workpiece !== null && dimension !== null && value !== null
-          ? [{ workpiece, dimension, value, simulated }]
-          : [],
-      ),
+    /** Which whole pieces of a tray were lost, where and why. */
+    lossesOf: (trayId: number) => lossesOf.all(trayId).map((row) => ownLossRow.parse(row)),
+    /** Every reading of a tray that stands, with its piece, in the order they were taken. */
+    readingsOf: (trayId: number) => readingsOf.all(trayId).map((row) => ownReadingRow.parse(row)),
     /** Losses, notes and results of tests of a piece, newest first. */
     wordsOf: (pieceId: number, limit: number) => all(ofPiece.all(pieceId, limit)),
   }
