@@ -10,7 +10,7 @@ import { pageNumber, pagesOf } from '../page-number'
 
 export const metadata: Metadata = { title: 'Book' }
 
-const GROUPS_A_PAGE = 5
+const GROUPS_A_PAGE = 4
 const LOSSES_A_PAGE = 20
 
 interface BookPageProps {
