@@ -565,6 +565,37 @@ async function timeLongUse() {
   server.kill()
 }
 
+/** Fifty days of 12 trays and 150 steps, three seconds each: how far over the lower bound, and how much better than first come. */
+async function timeDays() {
+  const { busyDays, firstCome, lowerBound, searchDay, worthOf } = await bundled(
+    `export { busyDays } from './tests/support/random-day'; export { firstCome, searchDay } from './src/core/schedule/search'
+    export { lowerBound } from './src/core/schedule/bound'; export { worthOf } from './src/core/schedule/decode'`,
+  )
+  const days = busyDays(50, 1000)
+  const found = days.map((day, i) => {
+    const began = performance.now()
+    const { worth } = searchDay(day, i, { shouldStop: () => performance.now() - began > 3000 })
+    return {
+      over: worth.makespanMin / lowerBound(day).minutes - 1,
+      better: 1 - worth.makespanMin / worthOf(day, firstCome(day)).makespanMin,
+    }
+  })
+  const say = (what, values, asked) =>
+    process.stdout.write(
+      `${what.padEnd(58)} ${(100 * median(values)).toFixed(1).padStart(6)} %    (asked: ${asked}; worst ${(100 * Math.max(...values)).toFixed(1)} %)\n`,
+    )
+  say(
+    `${days.length} days, over the lower bound, median`,
+    found.map(({ over }) => over),
+    'within 5 %',
+  )
+  say(
+    'better than first come, median',
+    found.map(({ better }) => better),
+    '10 % or more',
+  )
+}
+
 /** Starts the built program, and waits until it answers. */
 async function serve(env) {
   const server = spawn('node', ['dist/server.mjs'], { env, stdio: 'ignore' })
@@ -581,6 +612,10 @@ async function serve(env) {
 
 if (process.argv.includes('--layout')) {
   await timeLayouts()
+  process.exit(0)
+}
+if (process.argv.includes('--days')) {
+  await timeDays()
   process.exit(0)
 }
 if (process.argv.includes('--blanks')) {

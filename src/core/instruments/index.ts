@@ -1,4 +1,5 @@
 export { type CaliperModel, readCaliper } from './caliper'
+export { bandWords } from './in-band'
 export { readInstrumentLine } from './line'
 export { readScale, type ScaleModel } from './scale'
 export { readSupply, SUPPLY_FAULTS, type SupplyFault, type SupplyModel, type SupplyReading } from './supply'

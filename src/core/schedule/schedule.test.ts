@@ -1,38 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { seededRandom } from '../numerics/random'
+import { busyDays, randomDay, START } from '../../../tests/support/random-day'
 import { lowerBound } from './bound'
 import { decode, type Timed, worthOf } from './decode'
 import { type Day, dayOf } from './job'
 import { planDay } from './plan'
-import { type ScheduleInput, SHARED, type Shared, scheduleInput } from './schema'
+import { SHARED, scheduleInput } from './schema'
 import { firstCome, searchDay } from './search'
-
-const START = '2027-03-01T08:00:00.000Z'
-const OPS = ['saw', 'file', 'anneal', 'pickle', 'dap', 'solder', 'tumble', 'drill', 'patina-dip', 'finish', 'glue', 'roll'] as const
-
-/** A day of so many trays and steps, its minutes random. */
-function randomDay(seed: number, trays: number, steps: number): ScheduleInput {
-  const random = seededRandom(seed)
-  const pick = <T>(from: readonly T[]) => from[Math.floor(random() * from.length)] as T
-  const each = Array.from({ length: trays }, () => 1)
-  for (let n = trays; n < steps; n++) {
-    const tray = Math.floor(random() * trays)
-    each[tray] = (each[tray] ?? 0) + 1
-  }
-  return scheduleInput.parse({
-    startsAt: START,
-    resources: { 'pickle-pot': 3, tumbler: 2 },
-    trays: each.map((count, i) => ({
-      id: `t${i}`,
-      steps: Array.from({ length: count }, () => ({
-        op: pick(OPS),
-        handsOnMin: 1 + Math.round(random() * 11),
-        waitMin: random() < 0.4 ? Math.round(random() * 90) : 0,
-      })),
-    })),
-  })
-}
 
 /** What is wrong with a day, told by looking at every minute-thing by itself: nothing of the program’s timelines is used. */
 function faultsOf(day: Day, timed: readonly Timed[]): string[] {
@@ -180,18 +154,10 @@ describe('the lower bound', () => {
   })
 })
 
-/** Whether the hands or the torch carry at least 1.2 times the longest chain: then the bound is near what can be done. */
-const isBusy = (day: Day) => {
-  const { by, minutes } = lowerBound(day)
-  const longest = Math.max(...day.chains.map((chain) => chain.reduce((sum, { handsMin, waitMin }) => sum + handsMin + waitMin, 0)))
-  return (by === 'hands' || by === ('torch' satisfies Shared)) && minutes >= 1.2 * longest
-}
 const median = (of: readonly number[]) => [...of].sort((a, b) => a - b)[of.length >> 1] ?? Number.NaN
 
 it('twelve trays of 150 steps: within 5 % of the bound, and 10 % better than first come, in the median of ten days', () => {
-  const days = Array.from({ length: 60 }, (_, i) => dayOf(randomDay(100 + i, 12, 150)))
-    .filter(isBusy)
-    .slice(0, 10)
+  const days = busyDays(10, 100)
   expect(days.length).toBe(10)
   const found = days.map((day, i) => searchDay(day, i, { shouldStop: (tries) => tries >= 400 }).worth.makespanMin)
   const over = found.map((minutes, i) => minutes / lowerBound(days[i] as Day).minutes - 1)

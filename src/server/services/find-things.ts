@@ -23,15 +23,24 @@ const PLACES: readonly FoundThing[] = [
   { kind: 'place', name: 'Drawer', about: 'the metal', href: '/drawer' },
   { kind: 'place', name: 'Tool wall', about: 'the tools', href: '/drawer/tools' },
   { kind: 'place', name: 'Book', about: 'the record', href: '/book' },
+  { kind: 'place', name: 'Day', about: 'what comes next at the bench', href: '/bench/day' },
+  { kind: 'place', name: 'Lessons', about: 'pieces to predict', href: '/book/lessons' },
+  { kind: 'place', name: 'Trainer', about: 'say what you think, then see', href: '/book/trainer' },
   { kind: 'place', name: 'Archive', about: 'what was archived', href: '/archive' },
   { kind: 'place', name: 'Settings', about: 'units, paper, backups', href: '/settings' },
 ]
+
+/** Where things are that have no page of their own. */
+const OTHER_PLACES = { bath: '/drawer/baths', template: '/drawer/templates', swatch: '/book' } as const
 
 function thingOf({ kind, id, name, about }: Named): FoundThing {
   if (kind === 'job') return { kind: KIND_WORDS.job, name, about: about || 'no customer named', href: `/jobs?job=${id}`, jobId: id }
   if (kind === 'piece') return { kind: KIND_WORDS.piece, name, about: `for ${about}`, href: `/pieces/${id}` }
   if (kind === 'stock') return { kind: KIND_WORDS.stock, name, about: ALLOY_TITLES[about as AlloyId] ?? about, href: '/drawer' }
-  return { kind: KIND_WORDS.tool, name, about: TOOL_KIND_INFO[about as ToolKind]?.title ?? about, href: '/drawer/tools' }
+  if (kind === 'tool')
+    return { kind: KIND_WORDS.tool, name, about: TOOL_KIND_INFO[about as ToolKind]?.title ?? about, href: '/drawer/tools' }
+  if (kind === 'note') return { kind: 'told', name, about: `tray ${id}`, href: `/bench/${id}` }
+  return { kind, name, about, href: kind === 'lesson' ? `/book/lessons/${id}` : OTHER_PLACES[kind] }
 }
 
 /** What was worked on last, before anything is asked. */
@@ -39,7 +48,7 @@ export function recentThings({ finding }: Pick<Repositories, 'finding'>): FoundT
   return finding.recent({ pieces: 4, jobs: 3 }).map(thingOf)
 }
 
-/** Jobs, pieces, metal, tools, tables and places that the words name; nothing for fewer than two letters. */
+/** Whatever the workshop has by these words, what was told at the bench, tables, places and terms; nothing for fewer than two letters. */
 export function findThings({ finding }: Pick<Repositories, 'finding'>, words: string): FoundThing[] {
   const text = words.trim().toLowerCase()
   if (text.length < 2 || text.length > 80) return []

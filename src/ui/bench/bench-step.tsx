@@ -14,6 +14,7 @@ import { BlowPicture, blowsAt } from './blow-picture'
 import { ColourPanel } from './colour-panel'
 import { EtchPanel } from './etch-panel'
 import { FailedPanel } from './failed-panel'
+import { OtherWaits } from './other-waits'
 import { FarQuestion, ReadingBox } from './reading-box'
 import { StepColours } from './step-colours'
 import { StepFacts } from './step-facts'
@@ -372,6 +373,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
     <Box component="main" sx={shell}>
       <Head tray={tray} bench={bench} step={step} />
       {unsent}
+      <OtherWaits waits={tray.waits} />
       <Held against={against} />
       <SubTrayBar here={step} others={bench.others} onTakeUp={bench.takeUp} />
       <Box

@@ -1,7 +1,10 @@
 'use client'
 import Box from '@mui/material/Box'
 import type { Target } from '@/core/forms'
+import { bandWords } from '@/core/instruments'
+import { figureOf } from '@/core/tables'
 import { formatPlain } from '@/core/units'
+import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 
 /** The reading against its band, read at arm's length: a triangle, a figure and a word. */
@@ -21,14 +24,8 @@ export function TargetBand({
   const high = target.valueMm + target.plusMinusMm
   const span = target.plusMinusMm * 6
   const place = valueMm === null ? 50 : Math.min(98, Math.max(2, 50 + ((valueMm - target.valueMm) / span) * 100))
-  const word =
-    valueMm === null
-      ? 'no reading yet'
-      : valueMm < low - 1e-9
-        ? `${formatPlain(low - valueMm, 2)} under the band`
-        : valueMm > high + 1e-9
-          ? `${formatPlain(valueMm - high, 2)} over the band`
-          : 'in the band'
+  const { bench } = useWorkshop()
+  const word = bandWords(valueMm, target, figureOf('caliper-error', bench.figures))
   return (
     <Box sx={{ px: { xs: 3, md: 5 }, pb: 3, pt: 1 }}>
       <Box sx={{ position: 'relative', height: 66 }}>

@@ -87,6 +87,14 @@ export interface BenchTrayView {
   readonly thumb: PieceThumb | null
   /** Where the cuts of its blanks stand in their order; null where none of them lies on a sheet. */
   readonly sawPlan: string | null
+  /** What looks after itself in other trays, as the page was given. */
+  readonly waits: readonly {
+    readonly trayId: number
+    readonly name: string
+    readonly title: string
+    readonly sinceAt: string
+    readonly waitS: number
+  }[]
   /** What stands open on the bench for other trays, as the page was given. */
   readonly beside: readonly AgentBeside[]
 }

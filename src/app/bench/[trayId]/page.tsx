@@ -20,6 +20,7 @@ import {
   walkFrozen,
 } from '@/server/services/piece-plan'
 import { thumbOf } from '@/server/services/piece-thumb'
+import { waitingOf } from '@/server/services/tray-state'
 import { workshop } from '@/server/workshop'
 import { BenchStep } from '@/ui/bench/bench-step'
 import type { BenchPartView, BenchStepView, BenchTrayView } from '@/ui/bench/tray-view'
@@ -94,6 +95,16 @@ function reworkViews(): BenchTrayView['rework'] {
   )
 }
 
+const TRAYS_WAITING = 20
+
+/** What looks after itself in the other trays. */
+function waitsBeside(repositories: Repositories, own: Tray): BenchTrayView['waits'] {
+  return repositories.trays.open({ page: 1, size: TRAYS_WAITING }).flatMap((tray) => {
+    const waiting = tray.id === own.id ? null : waitingOf(repositories, tray)
+    return waiting ? [{ trayId: tray.id, name: tray.plan.pieceName, ...waiting }] : []
+  })
+}
+
 /** The saw plan of the newest layout that holds blanks of a piece. */
 function sawPlanOf({ layouts }: Repositories, { id, jobId }: Piece): string | null {
   const layout = layouts.ofJob(jobId).find(({ placements }) => placements.some((place) => isItemOf(place.id, id)))
@@ -128,6 +139,7 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
         walk: walkFrozen(tray.plan),
         thumb: piece ? thumbOf(planDesign(piece.design, options)) : null,
         sawPlan: piece ? sawPlanOf(repositories, piece) : null,
+        waits: waitsBeside(repositories, tray),
         beside: agentsBeside(repositories, tray, new Date().toISOString()),
       }}
     />

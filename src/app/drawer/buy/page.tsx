@@ -2,8 +2,10 @@ import type { Metadata } from 'next'
 import { standInPrices } from '@/core/costing'
 import { wantedMetals } from '@/server/services/open-items'
 import { planOptions } from '@/server/services/piece-plan'
+import { toolsWanted } from '@/server/services/tools-wanted'
 import { workshop } from '@/server/workshop'
 import { ToBuyView } from '@/ui/buy/to-buy-view'
+import { ToolsWanted } from '@/ui/buy/tools-wanted'
 import { DrawerNav } from '@/ui/drawer/drawer-nav'
 import { PageHead } from '@/ui/shared/page-head'
 
@@ -21,6 +23,7 @@ export default function BuyPage() {
         <DrawerNav />
       </PageHead>
       <ToBuyView metals={metals} kerfMm={kerfMm} marginMm={marginMm} from={prices.from} />
+      <ToolsWanted tools={toolsWanted(repositories, options)} />
     </>
   )
 }

@@ -1,7 +1,12 @@
 import * as z from 'zod'
 import type { Db } from '../db'
 
-const row = z.object({ kind: z.enum(['job', 'piece', 'stock', 'tool']), id: z.number(), name: z.string(), about: z.string() })
+const row = z.object({
+  kind: z.enum(['job', 'piece', 'stock', 'tool', 'bath', 'template', 'lesson', 'swatch', 'note']),
+  id: z.number(),
+  name: z.string(),
+  about: z.string(),
+})
 /** A thing of the workshop by its name; `about` says which one it is. */
 export type Named = z.output<typeof row>
 
@@ -15,6 +20,17 @@ const SQL = `
     SELECT 'stock', id, label, alloy, 3 FROM stock WHERE archived_at IS NULL AND status = 'in-drawer'
     UNION ALL
     SELECT 'tool', id, label, kind, 4 FROM tools WHERE archived_at IS NULL
+    UNION ALL
+    SELECT 'bath', id, name, kind, 5 FROM baths
+    UNION ALL
+    SELECT 'template', id, name, '', 6 FROM templates
+    UNION ALL
+    SELECT 'lesson', id, title, '', 7 FROM lessons
+    UNION ALL
+    SELECT 'swatch', id, recipe, agent, 8 FROM swatches
+    UNION ALL
+    SELECT 'note', e.tray_id, e.payload_json ->> '$.text', e.kind, 9 FROM entries e
+      WHERE e.kind IN ('loss', 'note', 'test') AND e.payload_json ->> '$.text' LIKE @has ESCAPE '\\'
   ) WHERE name LIKE @has ESCAPE '\\' OR (kind IN ('job', 'piece') AND about LIKE @has ESCAPE '\\')
   ORDER BY (name LIKE @begins ESCAPE '\\') DESC, place, id DESC LIMIT @limit`
 
@@ -28,7 +44,7 @@ const RECENT = `
 /** What stands for itself in a pattern. */
 const escaped = (text: string) => text.replace(/[\\%_]/g, (sign) => `\\${sign}`)
 
-/** Finds jobs, pieces, metal and tools by their names. */
+/** Finds what a workshop has by its names, and what was told at the bench by its words. */
 export function makeFindingRepository(db: Db) {
   const byName = db.prepare(SQL)
   const recent = db.prepare(RECENT)
