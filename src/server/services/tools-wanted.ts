@@ -22,7 +22,7 @@ export function toolsWanted({ jobs }: Pick<Repositories, 'jobs'>, options: Requi
       if (!part.metal) continue
       const own = plan.steps.filter(({ on }) => on.length === 0 || on.some(({ thing }) => thing === part.id))
       for (const { level, message } of toolNotes(own, { thicknessMm: part.metal.thicknessMm, ...options }))
-        if (level === 'note') wanted.set(message, (wanted.get(message) ?? new Set()).add(piece.name))
+        if (level === 'note' && !message.startsWith('Yours serves')) wanted.set(message, (wanted.get(message) ?? new Set()).add(piece.name))
     }
   }
   return [...wanted].map(([message, pieces]) => ({ message, pieces: [...pieces] })).sort((a, b) => b.pieces.length - a.pieces.length)

@@ -20,6 +20,8 @@ function metalTitle(alloy: string): string {
   )
 }
 
+const signed = (mm: number) => `${mm < 0 ? '−' : '+'} ${formatPlain(Math.abs(mm), 2)}`
+
 /** What the record says to allow on one piece's blank: the same figure as on its own pages. */
 function Allow({ piece }: { readonly piece: BookGroup['pieces'][number] }) {
   const { own } = piece
@@ -37,7 +39,7 @@ function Allow({ piece }: { readonly piece: BookGroup['pieces'][number] }) {
       {own.outcome === 'offered' ? (
         <Typography variant="body2">
           <span className="fig">
-            {formatPlain(own.between.leastMm, 2)} to {formatPlain(own.between.mostMm, 2)} mm
+            {signed(own.between.leastMm)} to {signed(own.between.mostMm)} mm
           </span>{' '}
           in nine cases of ten; pieces spread <span className="fig">± {formatPlain(own.spreadMm, 2)}</span>
         </Typography>
