@@ -119,6 +119,11 @@ const TRIES: Readonly<Record<KeyId, (page: Page) => Promise<void>>> = {
     await expect(blanks).toHaveCount(before - 1)
     await page.keyboard.press('Control+z')
     await expect(blanks).toHaveCount(before)
+    // and so it is kept
+    await expect(async () => {
+      await page.reload()
+      await expect(blanks).toHaveCount(before, { timeout: 3000 })
+    }).toPass()
   },
   allBlanks: async (page) => {
     await alive(page, '/layout/3')

@@ -7,7 +7,7 @@ import { type BrowserContext, chromium, expect, type Page, test } from '@playwri
 import { BROWSER } from '../scripts/browser.mjs'
 import { folderOf, kill, type Started, seed, start } from './start'
 
-const PORT = 4325
+const PORT = 4332
 const ENV = { FOLD_ANVIL_LAN: '1' }
 let server: Started
 let context: BrowserContext

@@ -78,12 +78,13 @@ async function dropOlder(): Promise<void> {
 
 async function documentOf(request: Request): Promise<Response> {
   const path = keyOf(request.url)
+  const known = IS_DOCUMENT.test(path) ? await caches.match(path) : undefined
   try {
-    const response = await fetch(request, { signal: AbortSignal.timeout(PATIENCE_MS) })
+    // only where there is a copy to open instead is the program not waited for
+    const response = await (known ? fetch(request, { signal: AbortSignal.timeout(PATIENCE_MS) }) : fetch(request))
     if (IS_DOCUMENT.test(path) && isWhole(response)) await (await caches.open(OWN)).put(path, response.clone())
     return response
   } catch {
-    const known = IS_DOCUMENT.test(path) ? await caches.match(path) : undefined
     return known ?? new Response(LOST, { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } })
   }
 }

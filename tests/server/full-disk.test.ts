@@ -63,7 +63,7 @@ describe('a full disk', () => {
     const to = makeRepositories(db)
     const tray = aTray(to)
     const ballast = join(folder, 'ballast')
-    writeFileSync(ballast, Buffer.alloc(80_000))
+    writeFileSync(ballast, Buffer.alloc(40_000))
     const first = fill(to, tray, WRITES)
     expect(first.fault).toMatch(/^The disk (is full|refused the write)/)
     expect(first.kept.length).toBeGreaterThan(5)

@@ -176,7 +176,10 @@ describe('a picture', () => {
     const { exif, orientation } = await sharp(small?.bytes).metadata()
     expect([exif, orientation]).toEqual([undefined, undefined])
   })
-  it('that is none is not kept', async () => expect(await smallPicture(Buffer.from('no picture'))).toBeUndefined())
+  it.each(['no picture', '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><rect width="9" height="9"/></svg>'])(
+    'that is none is not kept: %s',
+    async (text) => expect(await smallPicture(Buffer.from(text))).toBeUndefined(),
+  )
 })
 
 it('leaves nothing beside where it cannot write', () => {
