@@ -83,7 +83,7 @@ test('a long layout holds nobody up', async ({ request }) => {
           ],
         },
       ],
-      items: [{ id: 'd', qty: 500, circle: { radiusMm: 15 } }],
+      items: [{ id: 'd', qty: 300, circle: { radiusMm: 15 } }],
     },
     timeout: 30000,
   })

@@ -54,7 +54,7 @@ test('a workshop whose file is broken says so on every page, and takes a backup 
   await page.getByRole('button', { name: 'Restore' }).click()
   await expect(page.getByRole('dialog').getByRole('row', { name: /^Jobs/ })).toContainText('12')
   await page.getByRole('button', { name: 'Restore it' }).click()
-  await expect(page.getByText(/^Restored demo-.*is kept as demo-.*\.broken/)).toBeVisible({ timeout: 15000 })
+  await expect(page.getByText(/^Restored demo-.*is kept as demo-.*\.broken/)).toBeVisible({ timeout: 45_000 })
   await page.goto(`${server.base}/jobs`)
   await expect(page.getByRole('article', { name: 'Winter coats' })).toBeVisible()
   await kill(server)

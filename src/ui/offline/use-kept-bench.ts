@@ -33,6 +33,8 @@ async function settle(): Promise<KeptBench> {
   return kept === null ? { state: 'none' } : { state: 'kept', trays: kept }
 }
 
+const AFTER_MS = 1500
+
 /** Puts the bench on the device with each look at it, so that new trays are there too. */
 export function useKeptBench(): KeptBench {
   const [kept, setKept] = useState<KeptBench>({ state: 'unknown' })
@@ -42,13 +44,17 @@ export function useKeptBench(): KeptBench {
       return
     }
     let isHere = true
-    setKept({ state: 'keeping' })
-    settle().then(
-      (now) => isHere && setKept(now),
-      () => isHere && setKept({ state: 'none' }),
-    )
+    // whoever only passes through the bench is not held up by it
+    const timer = setTimeout(() => {
+      setKept({ state: 'keeping' })
+      settle().then(
+        (now) => isHere && setKept(now),
+        () => isHere && setKept({ state: 'none' }),
+      )
+    }, AFTER_MS)
     return () => {
       isHere = false
+      clearTimeout(timer)
     }
   }, [])
   return kept
