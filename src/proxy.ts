@@ -1,4 +1,5 @@
 import { type NextRequest, NextResponse } from 'next/server'
+import { SCHEME } from '@/server/lan/own-headers'
 import { isOnNetwork, isPaired } from '@/server/lan/pairing'
 
 /** On the workshop's network only paired devices come in; on this machine alone there is nothing to ask. */
@@ -7,7 +8,7 @@ export function proxy(request: NextRequest): Response {
   const message = 'this device is not paired with the workshop; open /pair and enter the code shown under Settings'
   if (request.nextUrl.pathname.startsWith('/api/'))
     return NextResponse.json({ error: { code: 'not-paired', message, issues: [] } }, { status: 401 })
-  const scheme = request.headers.get('x-fold-anvil-scheme') ?? 'http'
+  const scheme = request.headers.get(SCHEME) ?? 'http'
   return NextResponse.redirect(new URL('/pair', `${scheme}://${request.headers.get('host') ?? request.nextUrl.host}`), 303)
 }
 

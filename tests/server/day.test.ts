@@ -26,6 +26,15 @@ describe('when the hands rest', () => {
       expect(isOff(at), at.toString()).toBe(off)
   })
   it('a due day ends with its work', () => expect(endOfWorkOn('2027-03-05', hours)).toBe(local(5, 16).toISOString()))
+  it('refuses a day that ends before it begins, and half a break', () => {
+    for (const [typed, path] of [
+      [{ workFrom: '17:00', workTo: '08:00' }, 'workTo'],
+      [{ breakFrom: '12:00', breakTo: '' }, 'breakTo'],
+      [{ breakFrom: '13:00', breakTo: '12:00' }, 'breakTo'],
+    ] as const)
+      expect(settingsSchema.safeParse(typed).error?.issues[0]?.path).toEqual([path])
+    expect(settingsSchema.safeParse({ breakFrom: '', breakTo: '' }).success).toBe(true)
+  })
   it('refuses a time that is none, by its name', () => {
     const read = settingsSchema.safeParse({ workFrom: '25:00' })
     expect(read.success ? '' : read.error.issues[0]?.message).toBe('Work from: a time of day such as 08:30')

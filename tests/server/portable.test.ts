@@ -60,7 +60,7 @@ describe('a workshop as one zip', () => {
     const zip = zipped('a.db', 'a.zip')
     const into = empty('b.db')
     const done = zipIn(zip, into, tell)
-    expect(done).toMatchObject({ ok: true, isOwn: false })
+    expect(done).toMatchObject({ ok: true })
     expect(rows(into)).toEqual(rows(path('a.db')))
     expect(checkBackup(into)).toMatchObject({ ok: true, facts: { name: 'Carried' } })
   })

@@ -22,9 +22,9 @@ describe('the reading against its band', () => {
     [19.15, 'in the band'],
     [19.05, 'in the band'],
     [19.25, 'in the band'],
-    [19.02, '0.03 under the band'],
-    [19.3, '0.05 over the band'],
-    [12, '7.05 under the band'],
+    [19.02, '0.03 mm under the band'],
+    [19.3, '0.05 mm over the band'],
+    [12, '7.05 mm under the band'],
   ])('%f: %s', (value, said) => expect(band(value)).toContain(`inside, calipers: ${said}`))
   it('shows both edges of the band and the figure itself', () => {
     const said = band(19.2)

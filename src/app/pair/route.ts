@@ -1,3 +1,4 @@
+import { PEER, SCHEME } from '@/server/lan/own-headers'
 import { deviceCookie, isOnNetwork, pairDevice, pairingCode } from '@/server/lan/pairing'
 import { pairPage } from '@/ui/lan/pair-page'
 
@@ -17,14 +18,9 @@ export async function POST(request: Request): Promise<Response> {
   if (!isOnNetwork()) return goTo('/')
   const before = pairingCode()
   const form = await request.formData()
-  const paired = pairDevice(
-    String(form.get('code') ?? ''),
-    String(form.get('name') ?? ''),
-    request.headers.get('x-fold-anvil-peer') ?? '',
-    Date.now(),
-  )
+  const paired = pairDevice(String(form.get('code') ?? ''), String(form.get('name') ?? ''), request.headers.get(PEER) ?? '', Date.now())
   const next = pairingCode()
   if (next !== before) process.stdout.write(`Pairing code for the next device: ${next}\n`)
   if (!paired.ok) return html(pairPage({ code: '', problem: paired.message }), 422)
-  return goTo('/', { 'set-cookie': deviceCookie(paired.token, request.headers.get('x-fold-anvil-scheme') === 'https') })
+  return goTo('/', { 'set-cookie': deviceCookie(paired.token, request.headers.get(SCHEME) === 'https') })
 }

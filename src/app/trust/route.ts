@@ -1,5 +1,6 @@
 import { isOnNetwork } from '@/server/lan/pairing'
 import { authorityFacts, authorityFingerprint, hasAuthority } from '@/server/lan/tls-files'
+import { WITHOUT_COOKIE } from '@/server/serve/plain-way'
 import { phoneOf, trustPage } from '@/ui/lan/trust-page'
 
 export const dynamic = 'force-dynamic'
@@ -15,7 +16,7 @@ export function GET(request: Request): Response {
   if (searchParams.get('without') === '1')
     return new Response(null, {
       status: 303,
-      headers: { location: to, 'set-cookie': 'fold-anvil-without=1; Path=/; HttpOnly; SameSite=Lax; Max-Age=31536000' },
+      headers: { location: to, 'set-cookie': `${WITHOUT_COOKIE}=1; Path=/; HttpOnly; SameSite=Lax; Max-Age=31536000` },
     })
   const host = request.headers.get('host') ?? ''
   const port = /:(\d+)$/.exec(host)?.[1] ?? '443'

@@ -1,4 +1,5 @@
-import type { AlloyId } from '../metals/alloys'
+import { ALLOYS, type AlloyId } from '../metals/alloys'
+import { TENTH } from '../numerics/normal'
 import { figureOf, type OwnFigures } from '../tables/figures'
 import { derive, given, type WorkingLog, type WorkingStep } from '../working/derive'
 import { standInPrices } from './metal-prices'
@@ -27,6 +28,8 @@ export interface QuotedPiece extends QuotePiece {
   /** In eight cases of ten the price would come out between these, the minutes scattering as they do. */
   readonly between: { readonly least: number; readonly most: number }
   readonly working: readonly WorkingStep[]
+  /** What the price of one is made of; the rest is overhead, losses and what is added. */
+  readonly made: Readonly<Record<'metal' | 'solder' | 'labour' | 'consumed' | 'rest', number>>
 }
 
 export interface Quote {
@@ -39,89 +42,86 @@ export interface Quote {
 
 /** Silver and gold solders weigh about so much (middle of makers’ sheets from memory, low). */
 const SOLDER_G_PER_CM3 = 9.5
-/** Eight cases of ten of a normal distribution lie within so many standard deviations. */
-const EIGHT_OF_TEN = 1.2816
+
+/** What is charged for an hour of the hands, of one kind. */
+function byTheHour(log: WorkingLog, label: string, handsMin: number, rate: number): number {
+  return derive(log, {
+    label,
+    formula: 'n/60·w',
+    given: [given('n', 'minutes of the hands', handsMin, 'min'), given('w', 'for an hour', rate, 'money/h')],
+    unit: 'money',
+    source: 'own-record',
+  })
+}
+
+function metalOf(log: WorkingLog, { metals }: QuotePiece, figures: OwnFigures): number {
+  const { perGram } = standInPrices(figures)
+  return metals.reduce((sum, { alloy, massG }) => {
+    const cost = derive(log, {
+      label: `Metal of one, ${ALLOYS[alloy].title.toLowerCase()}`,
+      formula: 'm·p',
+      given: [given('m', 'mass as cut', massG, 'g'), given('p', 'price of a gram', perGram(alloy), 'money/g')],
+      unit: 'money',
+      source: 'own-record',
+    })
+    return sum + cost
+  }, 0)
+}
+
+function solderOf(log: WorkingLog, { solderMm3 }: QuotePiece, figures: OwnFigures): number {
+  if (solderMm3 === 0) return 0
+  return derive(log, {
+    label: 'Solder of one',
+    formula: 'V·w/1000·p',
+    given: [
+      given('V', 'solder in its seams', solderMm3, 'mm3'),
+      given('w', 'density of solder', SOLDER_G_PER_CM3, 'g/cm3'),
+      given('p', 'price of a gram', figureOf('price-solder', figures), 'money/g'),
+    ],
+    unit: 'money',
+    source: 'bench-practice',
+  })
+}
+
+/** What one costs and is sold for, when it takes so many minutes. */
+function priceOf(piece: QuotePiece, handsMin: number, figures: OwnFigures) {
+  const working: WorkingLog = []
+  const figure = (id: string) => figureOf(id, figures)
+  const metal = metalOf(working, piece, figures)
+  const solder = solderOf(working, piece, figures)
+  const labour = byTheHour(working, 'Labour for one', handsMin, figure('labour-hour'))
+  const consumed = byTheHour(working, 'Gas, abrasives, blades for one', handsMin, figure('consumables-hour'))
+  const costEach = derive(working, {
+    label: 'Cost of one that comes out',
+    formula: '(M + S + L·(1 + o) + C)/(1 − v)',
+    given: [
+      given('M', 'metal', metal, 'money'),
+      given('S', 'solder', solder, 'money'),
+      given('L', 'labour', labour, 'money'),
+      given('o', 'overhead, of labour', figure('overhead-share'), 'ratio'),
+      given('C', 'gas, abrasives, blades', consumed, 'money'),
+      given('v', 'share that goes wrong', piece.lossShare, 'ratio'),
+    ],
+    unit: 'money',
+    source: 'closed-form',
+    note: 'What goes wrong is paid for by what comes out; its metal is worth something as scrap, which is not counted.',
+  })
+  const priceEach = derive(working, {
+    label: 'Price of one',
+    formula: 'K·(1 + g)',
+    given: [given('K', 'cost', costEach, 'money'), given('g', 'added', figure('profit-share'), 'ratio')],
+    unit: 'money',
+    source: 'own-record',
+  })
+  const rest = priceEach - metal - solder - labour - consumed
+  return { working, costEach, priceEach, made: { metal, solder, labour, consumed, rest } }
+}
 
 function quotePiece(piece: QuotePiece, figures: OwnFigures): QuotedPiece {
-  const figure = (id: string) => figureOf(id, figures)
-  const prices = standInPrices(figures)
-  const workingOf = (handsMin: number): { readonly working: WorkingLog; readonly cost: number; readonly price: number } => {
-    const working: WorkingLog = []
-    const metal = piece.metals.reduce((sum, { alloy, massG }, i) => {
-      const symbol = piece.metals.length === 1 ? 'm' : `m${i + 1}`
-      return (
-        sum +
-        derive(working, {
-          label: `Metal of one${piece.metals.length === 1 ? '' : `, ${i + 1} of ${piece.metals.length}`}`,
-          formula: `${symbol}·p`,
-          given: [given(symbol, 'mass as cut', massG, 'g'), given('p', 'price of a gram', prices.perGram(alloy), 'money/g')],
-          unit: 'money',
-          source: 'own-record',
-        })
-      )
-    }, 0)
-    const solder =
-      piece.solderMm3 === 0
-        ? 0
-        : derive(working, {
-            label: 'Solder of one',
-            formula: 'V·w/1000·p',
-            given: [
-              given('V', 'solder in its seams', piece.solderMm3, 'mm3'),
-              given('w', 'density of solder', SOLDER_G_PER_CM3, 'g/cm3'),
-              given('p', 'price of a gram', figure('price-solder'), 'money/g'),
-            ],
-            unit: 'money',
-            source: 'bench-practice',
-          })
-    const labour = derive(working, {
-      label: 'Labour for one',
-      formula: 'n/60·w',
-      given: [given('n', 'minutes of the hands', handsMin, 'min'), given('w', 'charged for an hour', figure('labour-hour'), 'money/h')],
-      unit: 'money',
-      source: 'own-record',
-    })
-    const consumed = derive(working, {
-      label: 'Gas, abrasives, blades for one',
-      formula: 'n/60·c',
-      given: [given('n', 'minutes of the hands', handsMin, 'min'), given('c', 'for an hour', figure('consumables-hour'), 'money/h')],
-      unit: 'money',
-      source: 'bench-practice',
-    })
-    const cost = derive(working, {
-      label: 'Cost of one that comes out',
-      formula: '(M + S + L·(1 + o) + C)/(1 − v)',
-      given: [
-        given('M', 'metal', metal, 'money'),
-        given('S', 'solder', solder, 'money'),
-        given('L', 'labour', labour, 'money'),
-        given('o', 'overhead, of labour', figure('overhead-share'), 'ratio'),
-        given('C', 'gas, abrasives, blades', consumed, 'money'),
-        given('v', 'share that goes wrong', piece.lossShare, 'ratio'),
-      ],
-      unit: 'money',
-      source: 'closed-form',
-      note: 'What goes wrong is paid for by what comes out; its metal is worth something as scrap, which is not counted.',
-    })
-    const price = derive(working, {
-      label: 'Price of one',
-      formula: 'K·(1 + g)',
-      given: [given('K', 'cost', cost, 'money'), given('g', 'added', figure('profit-share'), 'ratio')],
-      unit: 'money',
-      source: 'own-record',
-    })
-    return { working, cost, price }
-  }
-  const { working, cost, price } = workingOf(piece.handsMin)
-  const at = (side: 1 | -1) => piece.quantity * workingOf(piece.handsMin * Math.exp(side * EIGHT_OF_TEN * piece.spread)).price
-  return {
-    ...piece,
-    costEach: cost,
-    priceEach: price,
-    price: piece.quantity * price,
-    between: { least: at(-1), most: at(1) },
-    working,
-  }
+  const { quantity, handsMin, spread } = piece
+  const quoted = priceOf(piece, handsMin, figures)
+  const at = (side: 1 | -1) => quantity * priceOf(piece, handsMin * Math.exp(side * TENTH * spread), figures).priceEach
+  return { ...piece, ...quoted, price: quantity * quoted.priceEach, between: { least: at(-1), most: at(1) } }
 }
 
 /**

@@ -1,6 +1,6 @@
 export { bathEntry, bathNote } from './bath'
 export { jarEntry, jarMass } from './jar'
-export { JOB_STATUSES, type JobStatus, jobEntry, KIT_PREFIX, pieceEntry, pieceWords } from './job'
+export { isOpenJob, JOB_STATUSES, type JobStatus, jobEntry, KIT_PREFIX, pieceEntry, pieceWords } from './job'
 export { type Settings, settingsSchema } from './settings'
 export {
   type EntryIssue,

@@ -5,6 +5,9 @@ import { typedMoney, typedWhole } from './typed'
 export const JOB_STATUSES = ['asked', 'promised', 'in-work', 'done', 'handed-over'] as const
 export type JobStatus = (typeof JOB_STATUSES)[number]
 
+/** Whether there is still work in it. */
+export const isOpenJob = ({ status }: { readonly status: JobStatus }): boolean => status !== 'done' && status !== 'handed-over'
+
 const isDay = (text: string) => !Number.isNaN(Date.parse(text)) && new Date(text).toISOString().startsWith(text)
 
 /** What is entered of a job: its title, whom it is for, the day it was promised for, where it stands, a note. */

@@ -4,7 +4,7 @@ import { ASKED_SYSTEMS, RING_SYSTEMS } from '../tables'
 import { clockTime, typedMm, typedWhole } from './typed'
 
 /** How a workshop works, as it is kept and as it is typed. Whatever is not entered has a sensible value. */
-export const settingsSchema = z.object({
+const fields = z.object({
   workshopName: z.string().max(80, { error: 'Name: at most 80 characters' }).default(''),
   units: z.enum(['mm', 'inch', 'both']).default('both'),
   ringSystem: z.enum(RING_SYSTEMS).default('US'),
@@ -58,4 +58,11 @@ export const settingsSchema = z.object({
   /** The job that was made for practice things out, as long as it is there. */
   trialJobId: z.number().nullable().default(null),
 })
+/** The same, its times in their order: a day that ends before it begins could never be planned. */
+export const settingsSchema = fields
+  .refine(({ workFrom, workTo }) => workFrom < workTo, { path: ['workTo'], error: 'Work until: later than work from' })
+  .refine(({ breakFrom, breakTo }) => (breakFrom === '') === (breakTo === '') && breakFrom <= breakTo, {
+    path: ['breakTo'],
+    error: 'Break until: later than break from, or both empty',
+  })
 export type Settings = z.output<typeof settingsSchema>

@@ -15,8 +15,8 @@ export function bandWords(readMm: number | null, { valueMm, plusMinusMm }: Band,
   // a band as narrow as the instrument is told by the reading alone
   const unsureMm = Math.min(errorMm, plusMinusMm / 2)
   if (over > 1e-9) {
-    const words = `${formatPlain(over, 2)} ${readMm > valueMm ? 'over' : 'under'} the band`
+    const words = `${formatPlain(over, 2)} mm ${readMm > valueMm ? 'over' : 'under'} the band`
     return over <= unsureMm ? `${words}, which the calipers may be off by` : words
   }
-  return over > -unsureMm + 1e-9 ? `in the band, at its edge: calipers tell ± ${formatPlain(errorMm, 2)}` : 'in the band'
+  return over > -unsureMm + 1e-9 ? `in the band, at its edge: calipers tell ± ${formatPlain(errorMm, 2)} mm` : 'in the band'
 }

@@ -16,10 +16,12 @@ export interface GrowthReading extends Shape {
 }
 
 /** What growth may depend on: thickness in mm, size by its logarithm, depth as a share of size. */
-function covariatesOf({ thicknessMm, sizeMm = 1, depthMm = 0 }: Shape): readonly [number, number, number] {
+export function covariatesOf({ thicknessMm, sizeMm = 1, depthMm = 0 }: Shape): readonly [number, number, number] {
   return [thicknessMm, Math.log(Math.max(sizeMm, 1e-3)), depthMm / Math.max(sizeMm, 1e-3)]
 }
-const COVARIATES = 3
+/** What they are called. */
+export const COVARIATES = ['thickness', 'size', 'depth'] as const
+const COUNT = COVARIATES.length
 
 /** What the allowance needs of many readings: their number and sums, so that a group is kept up to date reading by reading. */
 export interface GrowthSums {
@@ -38,9 +40,9 @@ export const NO_GROWTH: GrowthSums = {
   count: 0,
   g: 0,
   gg: 0,
-  x: zeros(COVARIATES),
-  xg: zeros(COVARIATES),
-  xx: zeros(COVARIATES * COVARIATES),
+  x: zeros(COUNT),
+  xg: zeros(COUNT),
+  xx: zeros(COUNT * COUNT),
 }
 
 /** The sums with one reading more (`times` 1), one fewer (−1), or one that counts less (between). */
@@ -132,7 +134,7 @@ function levelAt(sums: GrowthSums, noise: number, shape: Shape): Level {
   const shifted = (rows: readonly (readonly number[])[]) =>
     rows.map((row, i) => (i === 0 ? [...row] : row.map((value, k) => value - (at[i - 1] ?? 0) * (rows[0]?.[k] ?? 0))))
   const turned = (rows: readonly (readonly number[])[]) => rows.map((_, i) => rows.map((row) => row[i] ?? 0))
-  const products = [[sums.count, ...sums.x], ...sums.x.map((x, i) => [x, ...sums.xx.slice(i * COVARIATES, (i + 1) * COVARIATES)])]
+  const products = [[sums.count, ...sums.x], ...sums.x.map((x, i) => [x, ...sums.xx.slice(i * COUNT, (i + 1) * COUNT)])]
   const normal = shifted(turned(shifted(products)))
   const right = shifted([[sums.g], ...sums.xg.map((value) => [value])]).map(([sum = 0]) => sum)
   const belief = [0, ...SLOPE_SDS.map((sd) => noise / (sd * sd))]

@@ -20,7 +20,7 @@ export { doMeet, isWholeLoss, type ProgressEvent, type ProgressStep, type TrayPr
 export { asksForRework, FAILED, isFailedTest, PASSED, REWORK_LOOP, type ReworkableStep, TESTED, withRework } from './rework'
 export { driftMm, type Hindsight, hindsight, mattering, weighed } from './robust'
 export { seriesWords } from './series'
-export { countWords, type Losses, lossRate, type Spares, sparesFor } from './spares'
+export { countWords, type Losses, lossShare, type Spares, sparesFor } from './spares'
 export { type LedgerEntry, standingEntries } from './standing'
 export { gapWords, TEST_READINGS, type TestReading } from './test-readings'
 export { toldWords } from './told'

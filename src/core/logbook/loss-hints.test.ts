@@ -18,6 +18,6 @@ describe('what was lost at a step', () => {
     expect(lossHint([tray(2, ['split', 'split'])])).toBeUndefined()
     expect(lossHint([tray(40, ['dropped'])])).toBeUndefined()
     expect(lossHint([tray(40, [])])).toBeUndefined()
-    expect(lossHint([tray(4, ['dropped'], true)])).toBe('1 of your last 4 were lost here: dropped.')
+    expect(lossHint([tray(4, ['dropped'], true)])).toBe('1 of your last 4 was lost here: dropped.')
   })
 })

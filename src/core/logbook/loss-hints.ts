@@ -43,5 +43,5 @@ export function lossHint(trays: readonly TrayAtStep[]): string | undefined {
   const [pieces, lost] = [sum(trays), lostOf(trays)]
   if (pieces < LEAST_PIECES || lost === 0) return undefined
   if (lost < LEAST_LOST && lost / pieces < LARGE_SHARE) return undefined
-  return `${lost} of your last ${pieces} were lost here: ${reasonsOf(trays)}.${differs(trays)}`
+  return `${lost} of your last ${pieces} ${lost === 1 ? 'was' : 'were'} lost here: ${reasonsOf(trays)}.${differs(trays)}`
 }

@@ -1,4 +1,5 @@
-import { addGrowth, type GrowthReading, type GrowthSums, growthLine, NO_GROWTH, ownAllowance } from './allowance'
+import { median } from '../numerics/median'
+import { addGrowth, COVARIATES, covariatesOf, type GrowthReading, type GrowthSums, growthLine, NO_GROWTH, ownAllowance } from './allowance'
 
 /** A reading further off than so many spreads counts less, the further the less (Huber). */
 const FULL_SPREADS = 2.5
@@ -9,11 +10,6 @@ const LEAST_SPREAD_MM = 0.02
 /** Of fewer readings none is the odd one. */
 const LEAST_READINGS = 4
 const ROUNDS = 4
-
-const middleOf = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b)
-  return ((sorted[(sorted.length - 1) >> 1] ?? 0) + (sorted[sorted.length >> 1] ?? 0)) / 2
-}
 
 /** Readings with how much each counts. */
 export interface Weighed {
@@ -36,12 +32,14 @@ export function weighed(readings: readonly GrowthReading[]): Weighed {
     const sums = sumsOf(readings, weights)
     const line = growthLine(sums)
     const offs = readings.map((reading) => reading.growthMm - line(reading))
-    const middle = middleOf(offs)
-    const spread = Math.max(LEAST_SPREAD_MM, 1.4826 * middleOf(offs.map((off) => Math.abs(off - middle))))
+    const middle = median(offs)
+    const spread = Math.max(LEAST_SPREAD_MM, 1.4826 * median(offs.map((off) => Math.abs(off - middle))))
     weights = offs.map((off) => Math.min(1, (FULL_SPREADS * spread) / Math.max(1e-12, Math.abs(off - middle))))
   }
   return { sums: sumsOf(readings, weights), odd: weights.flatMap((weight, i) => (weight < ODD_WEIGHT ? [i] : [])) }
 }
+
+const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
 /** Readings that tell whether the hand has changed: so many at least before and after. */
 const LEAST_EACH = 4
@@ -53,9 +51,9 @@ export function driftMm(readings: readonly GrowthReading[]): number | undefined 
   const newest = Math.max(LEAST_EACH, Math.floor(readings.length / 3))
   const [before, after] = [readings.slice(0, -newest), readings.slice(-newest)].map((part) => part.map(({ growthMm }) => growthMm))
   if (!before || !after || before.length < LEAST_EACH || after.length < LEAST_EACH) return undefined
-  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
-  const variance = (values: readonly number[]) => values.reduce((sum, value) => sum + (value - mean(values)) ** 2, 0) / (values.length - 1)
-  const apart = mean(after) - mean(before)
+  const variance = (values: readonly number[]) =>
+    values.reduce((sum, value) => sum + (value - meanOf(values)) ** 2, 0) / (values.length - 1)
+  const apart = meanOf(after) - meanOf(before)
   const error = Math.sqrt(Math.max(1e-8, variance(before) / before.length + variance(after) / after.length))
   return Math.abs(apart) > APART * error ? apart : undefined
 }
@@ -87,33 +85,21 @@ export function hindsight(all: readonly GrowthReading[]): Hindsight | undefined 
   return { textbookMm: Math.sqrt(textbook / pieces), ownMm: Math.sqrt(own / pieces), pieces }
 }
 
-const COVARIATE_WORDS = ['thickness', 'size', 'depth'] as const
+/** So strong goes a growth with something by chance in one case of twenty, about. */
+const strong = (count: number) => 2 / Math.sqrt(count)
 
-/** Which of thickness, size and depth the growth goes with, of readings in which it varies: those left out make the others’ error clearly larger. */
+/** Which of thickness, size and depth the growth goes with (correlation); nothing of few readings, nor of what is the same in all. */
 export function mattering(readings: readonly GrowthReading[]): string[] {
   if (readings.length < 2 * LEAST_EACH) return []
-  const values: readonly ((reading: GrowthReading) => number)[] = [
-    ({ thicknessMm }) => thicknessMm,
-    ({ sizeMm = 1 }) => Math.log(Math.max(sizeMm, 1e-3)),
-    ({ depthMm = 0, sizeMm = 1 }) => depthMm / Math.max(sizeMm, 1e-3),
-  ]
-  return COVARIATE_WORDS.filter((_, i) => {
-    const x = readings.map((reading) => values[i]?.(reading) ?? 0)
-    return (
-      Math.abs(
-        correlation(
-          x,
-          readings.map(({ growthMm }) => growthMm),
-        ),
-      ) >
-      2 / Math.sqrt(readings.length)
-    )
+  const growths = readings.map(({ growthMm }) => growthMm)
+  return COVARIATES.filter((_, i) => {
+    const own = readings.map((reading) => covariatesOf(reading)[i] ?? 0)
+    return Math.abs(correlation(own, growths)) > strong(readings.length)
   })
 }
 
 function correlation(x: readonly number[], y: readonly number[]): number {
-  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
-  const [mx, my] = [mean(x), mean(y)]
+  const [mx, my] = [meanOf(x), meanOf(y)]
   const [xx, yy, xy] = x.reduce(
     ([a, b, c], value, i) => [a + (value - mx) ** 2, b + ((y[i] ?? 0) - my) ** 2, c + (value - mx) * ((y[i] ?? 0) - my)],
     [0, 0, 0],

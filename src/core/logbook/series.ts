@@ -16,7 +16,10 @@ export function seriesWords(readingsMm: readonly number[], { valueMm, plusMinusM
   const last = readingsMm.at(-1)
   if (readingsMm.length < 2 || last === undefined) return ''
   const left = last - valueMm
-  const path = readingsMm.map((mm) => formatPlain(mm, 2)).join(', ')
+  const path = readingsMm
+    .map((mm) => formatPlain(mm, 2))
+    .join(', ')
+    .concat(' mm')
   if (Math.abs(left) <= plusMinusMm) return `${path}: it is there.`
   const changes = readingsMm.slice(1).map((mm, i) => mm - (readingsMm[i] ?? mm))
   const recent = changes.slice(-3)

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { chanceEnough, lossRate, sparesFor } from './spares'
+import { chanceEnough, lossRate, lossShare, sparesFor } from './spares'
 
 describe('spares', () => {
   it('says nothing of a record under ten pieces', () => expect(sparesFor(6, { begun: 9, lost: 3 })).toBeUndefined())
@@ -39,6 +39,10 @@ describe('spares', () => {
         },
       ),
     ))
+  it('is paid for by the record, and before there is one by the spares that are cut', () => {
+    expect(lossShare({ begun: 9, lost: 3 }, { quantity: 8, spares: 2 })).toBe(0.2)
+    expect(lossShare({ begun: 99, lost: 9 }, { quantity: 8, spares: 2 })).toBeCloseTo(9.5 / 100, 12)
+  })
   it('says why in plain words', () =>
     expect(sparesFor(24, { begun: 40, lost: 2 })?.why).toMatch(/^2 of 40 begun went wrong; \d spares? nineteen times in twenty\.$/))
 })

@@ -7,10 +7,17 @@ export interface Losses {
 /** As sure as this that enough good ones come out (house default). */
 const SURE = 0.95
 const MOST_SPARES = 500
+/** Fewer ever begun say nothing yet. */
+const LEAST_BEGUN = 10
 
 /** Share lost that a record speaks for, few pieces drawn toward a half by Jeffreys’ prior: (lost + ½)/(begun + 1). */
 export function lossRate({ begun, lost }: Losses): number {
   return (lost + 0.5) / (begun + 1)
+}
+
+/** Share that goes wrong: by the record, or where it says nothing yet, the spares that are cut. */
+export function lossShare(losses: Losses, { quantity, spares }: { readonly quantity: number; readonly spares: number }): number {
+  return losses.begun < LEAST_BEGUN ? spares / (quantity + spares) : lossRate(losses)
 }
 
 /** Chance that of `tries` pieces at most `spares` are lost: the binomial sum (source: closed-form). */
@@ -35,7 +42,7 @@ export interface Spares extends Losses {
  * Undefined where fewer than ten pieces were ever begun: such a record says nothing yet.
  */
 export function sparesFor(quantity: number, losses: Losses): Spares | undefined {
-  if (losses.begun < 10) return undefined
+  if (losses.begun < LEAST_BEGUN) return undefined
   const rate = lossRate(losses)
   let spares = 0
   while (spares < MOST_SPARES && chanceEnough(quantity + spares, spares, rate) < SURE) spares++

@@ -1,19 +1,11 @@
-/** Standard normal quantile for p above a half (Abramowitz and Stegun 26.2.23 is refined by one Newton step; within 1e-8). */
+import { normalCdf } from './normal'
+
+/** Standard normal quantile for p above a half (Abramowitz and Stegun 26.2.23, refined by Newton steps). */
 function normalQuantile(p: number): number {
   const t = Math.sqrt(-2 * Math.log(1 - p))
   let z = t - (2.515517 + 0.802853 * t + 0.010328 * t * t) / (1 + 1.432788 * t + 0.189269 * t * t + 0.001308 * t ** 3)
   for (let i = 0; i < 3; i++) z -= (normalCdf(z) - p) / (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI))
   return z
-}
-
-/** Standard normal distribution by its series. */
-function normalCdf(z: number): number {
-  let [sum, term] = [z, z]
-  for (let k = 1; k < 200 && Math.abs(term) > 1e-17; k++) {
-    term *= (z * z) / (2 * k + 1)
-    sum += term
-  }
-  return 0.5 + sum * (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI))
 }
 
 /**

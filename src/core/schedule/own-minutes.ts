@@ -1,3 +1,4 @@
+import { median } from '../numerics/median'
 import { USUAL_SPREAD } from './job'
 
 /** What a step takes these hands, from what it took them. */
@@ -17,21 +18,16 @@ const LEAST_SPREAD = 0.1
 const LEAST_MIN = 0.02
 const MOST_MIN = 600
 
-const middleOf = (sorted: readonly number[]) => ((sorted[(sorted.length - 1) >> 1] as number) + (sorted[sorted.length >> 1] as number)) / 2
-
 /**
  * Minutes of the hands for one go of a step: own times by their logarithm, outliers left out by the median deviation, drawn toward the preset,
  * which counts as two times. Nothing measured gives the preset.
  */
 export function ownMinutes(presetMin: number, tookMin: readonly number[]): OwnMinutes {
   const preset = Math.log(Math.max(presetMin, 0.1))
-  const logs = tookMin
-    .filter((minutes) => minutes >= LEAST_MIN && minutes <= MOST_MIN)
-    .map(Math.log)
-    .sort((a, b) => a - b)
+  const logs = tookMin.filter((minutes) => minutes >= LEAST_MIN && minutes <= MOST_MIN).map(Math.log)
   if (logs.length === 0) return { count: 0, minutes: presetMin, spread: USUAL_SPREAD }
-  const middle = middleOf(logs)
-  const deviation = 1.4826 * middleOf(logs.map((log) => Math.abs(log - middle)).sort((a, b) => a - b))
+  const middle = median(logs)
+  const deviation = 1.4826 * median(logs.map((log) => Math.abs(log - middle)))
   const kept = logs.filter((log) => Math.abs(log - middle) <= OUTLYING * Math.max(deviation, 0.2))
   const weight = PRESET_COUNTS + kept.length
   const log = (PRESET_COUNTS * preset + kept.reduce((sum, one) => sum + one, 0)) / weight

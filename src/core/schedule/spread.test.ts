@@ -104,7 +104,7 @@ describe('minutes of one’s own', () => {
 })
 
 describe('what is left of a tray', () => {
-  const steps = ['saw', 'pickle', 'file'].map((op) => ({ id: op, op, params: {}, together: op === 'pickle' }))
+  const steps = ['saw', 'pickle', 'file'].map((op) => ({ id: op, op, params: {} }))
   const all = { left: [0, 1, 2], alive: [1, 2, 3, 4], stepIndex: 0, doneHere: 0 }
   it('is each piece by itself, but one bath for all', () => {
     const took = { saw: Array.from({ length: 400 }, () => 3) }
@@ -118,12 +118,17 @@ describe('what is left of a tray', () => {
   })
   it('puts a long step into goes of an hour at most, waiting only after the last, and keeps its minutes', () => {
     const took = { pickle: Array.from({ length: 60 }, () => 150), saw: Array.from({ length: 30 }, () => 100) }
-    for (const op of ['saw', 'pickle']) {
+    for (const op of ['saw', 'pickle'] as const) {
       const goes = workLeft(steps, all, took).filter((one) => one.op === op)
       expect(goes.length).toBeGreaterThan(1)
       expect(Math.max(...goes.map(({ handsOnMin }) => handsOnMin))).toBeLessThanOrEqual(60)
       expect(goes.slice(0, -1).every(({ waitMin }) => waitMin === 0)).toBe(true)
       expect(goes.map(({ go }) => go?.number)).toEqual(goes.map((_, i) => i + 1))
+      // put together they scatter as one step does that is not taken apart
+      const spread = Math.sqrt(goes.reduce((sum, { handsOnMin, handsSpread }) => sum + (handsOnMin * handsSpread) ** 2, 0))
+      const minutes = goes.reduce((sum, { handsOnMin }) => sum + handsOnMin, 0)
+      const shared = op === 'saw' ? 0.5 : 1
+      expect(spread / minutes).toBeCloseTo(shared * ownMinutes(1, took[op]).spread, 9)
     }
   })
 })
@@ -133,7 +138,7 @@ it('a long day of goes finds its way between nights: nothing is worked in a rest
   const breaks = [0, 1, 2, 3, 4].map((day) => ({ from: at(24 * day + 9), to: at(24 * day + 24) }))
   const took = { saw: Array.from({ length: 30 }, () => 100) }
   const steps = workLeft(
-    [{ id: 's', op: 'saw', params: {}, together: false }],
+    [{ id: 's', op: 'saw', params: {} }],
     { left: [0], alive: Array.from({ length: 9 }, (_, i) => i + 1), stepIndex: 0, doneHere: 0 },
     took,
   )

@@ -7,7 +7,6 @@ export interface StepOfTray {
   readonly id: string
   readonly op: string
   readonly params: Readonly<Record<string, unknown>>
-  readonly together: boolean
   /** The one piece it is for, where it is rework. */
   readonly only?: number | undefined
 }
@@ -36,6 +35,8 @@ export interface WorkLeft {
 
 /** Hands do not stay at one thing longer than this without a break in it, minutes (house default). */
 const ONE_GO_MIN = 60
+/** No step scatters further: so much is a third to three times its minutes. */
+const MOST_SPREAD = 2
 /** More of one tray than this is beyond what a plan can say. */
 const MOST_GOES = 400
 
@@ -43,12 +44,12 @@ const MOST_GOES = 400
 export type TookMinutes = Readonly<Record<string, readonly number[]>>
 
 /** What one go of a step takes: own times drawn toward the preset. */
-export function minutesOfGo(op: string, params: Readonly<Record<string, unknown>>, took: TookMinutes): OwnMinutes {
+function minutesOfGo(op: string, params: Readonly<Record<string, unknown>>, took: TookMinutes): OwnMinutes {
   return ownMinutes(usualMinutes(op, params, 1).hands, Object.hasOwn(took, op) ? (took[op] ?? []) : [])
 }
 
 function workOf(step: StepOfTray, pieces: number, took: TookMinutes): WorkLeft {
-  const goes = step.together || findOperation(step.op)?.together ? 1 : pieces
+  const goes = findOperation(step.op)?.together ? 1 : pieces
   const own = minutesOfGo(step.op, step.params, took)
   const usual = usualMinutes(step.op, step.params, goes)
   const isOwn = own.count > 0
@@ -76,6 +77,12 @@ export function workLeft(steps: readonly StepOfTray[], standing: StandingOfTray,
   return work.slice(0, MOST_GOES)
 }
 
+/** What a tray that is not begun will take, all of it. */
+export function workToBe(steps: readonly StepOfTray[], pieces: number, took: TookMinutes): WorkLeft[] {
+  const alive = Array.from({ length: pieces }, (_, i) => i + 1)
+  return workLeft(steps, { left: steps.map((_, i) => i), alive, stepIndex: -1, doneHere: 0 }, took)
+}
+
 /** A long step in goes of an hour at most, so that breaks and other work find room between; it waits after the last of them. */
 function inGoes(work: WorkLeft): WorkLeft[] {
   const of = Math.min(MOST_GOES, Math.ceil(work.handsOnMin / ONE_GO_MIN))
@@ -84,6 +91,8 @@ function inGoes(work: WorkLeft): WorkLeft[] {
     ...work,
     handsOnMin: Math.min(ONE_GO_MIN, work.handsOnMin / of),
     waitMin: i === of - 1 ? work.waitMin : 0,
+    // goes err by themselves in a plan, but a slow step is slow in all of them: together they scatter as the whole does
+    handsSpread: Math.min(MOST_SPREAD, work.handsSpread * Math.sqrt(of)),
     go: { number: i + 1, of },
   }))
 }

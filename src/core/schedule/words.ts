@@ -15,9 +15,17 @@ export function boundWords(by: LowerBound['by']): string {
   return `the ${RESOURCES[by]} is in use that long`
 }
 
+/** A share as days of a hundred; never none nor all of them, which two hundred tried days cannot tell. */
+const ofHundred = (share: number) => Math.min(99, Math.max(1, Math.round(100 * share)))
+
+/** How a due day stands, `due` in words. */
+export function dueWords(due: string, share: number): string {
+  return share < 0.01 ? `due ${due}, which it cannot keep` : `due ${due}, in time on ${ofHundred(share)} days of a hundred`
+}
+
 /** What may be said to a customer of a share of days in which it is done in time: never more than the days tried can tell. */
 export function promiseWords(share: number): string {
-  const percent = Math.min(99, Math.max(1, Math.round(100 * share)))
+  const percent = ofHundred(share)
   if (share >= 0.95) return `You can promise it: done in time on ${percent} days of a hundred like this.`
   if (share >= 0.8) return `Likely: done in time on ${percent} days of a hundred like this. Leave a day in hand if you promise it.`
   if (share >= 0.4) return `Do not promise it: done in time on only ${percent} days of a hundred like this.`

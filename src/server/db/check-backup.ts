@@ -4,8 +4,10 @@ import Database from 'better-sqlite3'
 import * as z from 'zod'
 import type { Db } from './db'
 import { storeFaultOf } from './faults'
+import { clearBeside } from './leftovers'
 import { migrate } from './migrate'
 import { openDb, programMigrations } from './open'
+import { MERGED_FROM } from './portable'
 import { makeRepositories } from './repositories'
 import { countRow, newUid } from './repositories/rows'
 
@@ -28,7 +30,7 @@ export type BackupCheck = { readonly ok: true; readonly facts: WorkshopFacts } |
 const lastRow = z.object({ at: z.string().nullable() })
 
 function mergedFrom(db: Db): string | null {
-  const row = db.prepare("SELECT value_json ->> '$' AS at FROM settings WHERE key = 'mergedFrom'").get()
+  const row = db.prepare("SELECT value_json ->> '$' AS at FROM settings WHERE key = ?").get(MERGED_FROM)
   return row ? lastRow.parse(row).at : null
 }
 
@@ -144,7 +146,7 @@ export function checkBackup(path: string, tell: (share: number) => void = () => 
   } catch (error) {
     return { ok: false, message: why(error) }
   } finally {
-    for (const side of ['-wal', '-shm']) rmSync(`${path}${side}`, { force: true })
+    clearBeside(path)
   }
 }
 

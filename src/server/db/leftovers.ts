@@ -13,3 +13,17 @@ export function clearLeftovers(): void {
   clear(dataFolder(), '.incoming')
   clear(join(dataFolder(), 'backups'), '.partial')
 }
+
+/** What SQLite lays beside a database. */
+const BESIDE = ['-wal', '-shm', '-journal']
+
+/** Takes away what lies beside a database that nobody has open. */
+export function clearBeside(path: string): void {
+  for (const side of BESIDE) rmSync(`${path}${side}`, { force: true })
+}
+
+/** Takes a database away, with what lies beside it. */
+export function removeDb(path: string): void {
+  rmSync(path, { force: true })
+  clearBeside(path)
+}

@@ -5,7 +5,7 @@ import * as z from 'zod'
 import { CORE_VERSION } from '@/core/version'
 import type { Db } from './db'
 import { openDb } from './open'
-import { type Merged, mergeRows, NotCarried, PORTABLE, type PortableRow, portableRows, stateMark } from './portable'
+import { MERGED_FROM, type Merged, mergeRows, NotCarried, PORTABLE, type PortableRow, portableRows, stateMark } from './portable'
 import { makeRepositories } from './repositories'
 import { jsonColumn } from './repositories/rows'
 import { writer } from './write'
@@ -201,11 +201,8 @@ function unpack(zipPath: string, db: Db, tell: Tell): Unpacked {
 }
 
 export type ZipIn =
-  | { readonly ok: true; readonly report: Readonly<Record<string, Merged>>; readonly isOwn: boolean }
+  | { readonly ok: true; readonly report: Readonly<Record<string, Merged>> }
   | { readonly ok: false; readonly message: string }
-
-/** Key under which a copy that took something in says what it was a copy of. */
-export const MERGED_FROM = 'mergedFrom'
 
 function whyNot(error: unknown): string {
   if (error instanceof NotCarried) return error.message
@@ -230,12 +227,10 @@ export function zipIn(zipPath: string, copy: string, tell: Tell): ZipIn {
         const { trialJobId: _, [MERGED_FROM]: __, ...settings } = head.settings
         repositories.settings.write(settings)
       }
-      db.prepare(
-        'INSERT INTO settings (key, value_json) VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value_json = excluded.value_json',
-      ).run(MERGED_FROM, JSON.stringify(mark))
+      writer(db, 'INSERT OR REPLACE INTO settings (key, value_json) VALUES (?, ?)').run(MERGED_FROM, JSON.stringify(mark))
       return merged
     })
-    return { ok: true, report, isOwn: head.workshop === repositories.workshopRow().uid }
+    return { ok: true, report }
   } catch (error) {
     return { ok: false, message: whyNot(error) }
   } finally {

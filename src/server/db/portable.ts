@@ -242,6 +242,9 @@ function putHeads(db: Db, heads: Iterable<PortableRow>, names: Names): void {
   for (const { piece, revision } of heads) put.run(names.idOf('piece_revisions', revision), names.idOf('pieces', piece))
 }
 
+/** The setting under which a copy that took another workshop in says what it was a copy of. */
+export const MERGED_FROM = 'mergedFrom'
+
 /** What changes with every write to a workshop: of each table how many rows there are, the last of them, and how often they were changed. */
 export function stateMark(db: Db): string {
   return PORTABLE.map(({ name }) => {

@@ -1,8 +1,8 @@
-import type { PDFPage } from 'pdf-lib'
 import { RESOURCES } from '@/core/operations'
 import { toFiveMinutes } from '@/core/schedule'
 import type { DayLine } from '../services/day-plan'
-import { FAINT, INK, type Kit, makeKit, PAPERS, type Paper, PT_PER_MM, printable, wrap } from './pdf-kit'
+import { pageWriter } from './page-writer'
+import { FAINT, makeKit, type Paper } from './pdf-kit'
 
 export interface DaySheetPrint {
   readonly title: string
@@ -12,24 +12,15 @@ export interface DaySheetPrint {
 
 const LEFT_MM = 14
 /** Where each column begins, mm from the left edge of the text. */
-const COLUMNS = { box: 0, time: 7, step: 22, tray: 92, at: 142, between: 162 } as const
+const COLUMNS = { time: 7, step: 22, tray: 92, at: 142, between: 162 } as const
 const LINE_PT = 15
-const FOOT_MM = 22
+const SMALL = { size: 8.5 } as const
+const FAINTLY = { ...SMALL, color: FAINT } as const
 
-const clock = (iso: string) => {
-  const at = new Date(iso)
+/** On the workshop’s own clock, by five minutes. */
+function five(iso: string): string {
+  const at = new Date(toFiveMinutes(iso))
   return `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`
-}
-const five = (iso: string) => clock(toFiveMinutes(iso))
-
-/** A text cut to a width, with a mark where something is missing. */
-function fitted(text: string, kit: Kit, size: number, widthMm: number): string {
-  const plain = printable(text)
-  const room = widthMm * PT_PER_MM
-  if (kit.text.widthOfTextAtSize(plain, size) <= room) return plain
-  let end = plain.length
-  while (end > 1 && kit.text.widthOfTextAtSize(`${plain.slice(0, end)}…`, size) > room) end--
-  return `${plain.slice(0, end)}…`
 }
 
 /** Each caution once, with the steps it belongs to. */
@@ -44,46 +35,33 @@ function cautionsOf(lines: readonly DayLine[]): { caution: string; steps: string
 /** The day in order on paper, a box to tick at each step, with the cautions of what is in it. */
 export async function daySheetPdf({ title, lines, paper }: DaySheetPrint): Promise<Uint8Array> {
   const kit = await makeKit(title)
-  const { width, height } = PAPERS[paper]
-  let page: PDFPage = kit.pdf.addPage([width * PT_PER_MM, height * PT_PER_MM])
-  let y = (height - 20) * PT_PER_MM
-  const put = (text: string, atMm: number, size = 9, isBold = false, color = INK) =>
-    page.drawText(printable(text), { x: (LEFT_MM + atMm) * PT_PER_MM, y, size, font: isBold ? kit.bold : kit.text, color })
-  const turn = () => {
-    page = kit.pdf.addPage([width * PT_PER_MM, height * PT_PER_MM])
-    y = (height - 20) * PT_PER_MM
-  }
-  const room = (points: number) => {
-    if (y - points < FOOT_MM * PT_PER_MM) turn()
-  }
-  put(title, 0, 16, true)
-  y -= 16
-  put('Planned times, never to the minute; the last column is when it may begin in eight days of ten.', 0, 8.5, false, FAINT)
-  y -= 22
+  const { put, putFitted, say, box, down, room } = pageWriter(kit, paper, LEFT_MM)
+  put(title, 0, { size: 16, isBold: true })
+  down(16)
+  put('Planned times, never to the minute; the last column is when it may begin in eight days of ten.', 0, FAINTLY)
+  down(22)
   for (const { task, tray, step } of lines) {
     room(LINE_PT)
-    page.drawRectangle({ x: LEFT_MM * PT_PER_MM, y: y - 1.5, width: 9, height: 9, borderColor: INK, borderWidth: 0.8 })
-    put(five(task.from), COLUMNS.time, 10, true)
-    put(fitted(step.title, kit, 9.5, COLUMNS.tray - COLUMNS.step - 2), COLUMNS.step, 9.5)
-    put(fitted(`${tray.letter}  ${tray.name}`, kit, 9, COLUMNS.at - COLUMNS.tray - 2), COLUMNS.tray)
-    put(task.resource === 'bench' ? '' : fitted(RESOURCES[task.resource], kit, 8.5, COLUMNS.between - COLUMNS.at - 1), COLUMNS.at, 8.5)
-    put(`${five(task.fromEarliest)}–${five(task.fromLatest)}`, COLUMNS.between, 8.5, false, FAINT)
-    y -= LINE_PT
+    box()
+    put(five(task.from), COLUMNS.time, { size: 10, isBold: true })
+    putFitted(step.title, COLUMNS.step, COLUMNS.tray - COLUMNS.step - 2)
+    putFitted(`${tray.letter}  ${tray.name}`, COLUMNS.tray, COLUMNS.at - COLUMNS.tray - 2)
+    if (task.resource !== 'bench') putFitted(RESOURCES[task.resource], COLUMNS.at, COLUMNS.between - COLUMNS.at - 1, SMALL)
+    put(`${five(task.fromEarliest)}–${five(task.fromLatest)}`, COLUMNS.between, FAINTLY)
+    down(LINE_PT)
   }
   const cautions = cautionsOf(lines)
   if (cautions.length > 0) {
-    room(40)
-    y -= 10
-    put('Cautions', 0, 11, true)
-    y -= 14
-    for (const { caution, steps } of cautions)
-      for (const text of wrap(`${steps}: ${caution}`, kit.text, 8.5, (width - 2 * LEFT_MM) * PT_PER_MM)) {
-        room(12)
-        put(text, 0, 8.5)
-        y -= 11.5
-      }
+    room(60)
+    down(10)
+    put('Cautions', 0, { size: 11, isBold: true })
+    down(14)
+    for (const { caution, steps } of cautions) {
+      room(24)
+      say(`${steps}: ${caution}`, 0, SMALL)
+    }
     room(12)
-    put('The product’s safety sheet, local rules and licensed practice come first.', 0, 8.5)
+    put('The product’s safety sheet, local rules and licensed practice come first.', 0, SMALL)
   }
   return kit.pdf.save()
 }

@@ -3,7 +3,8 @@ import { ALLOYS } from '@/core/metals'
 import type { PiecePlan } from '@/core/piece'
 import { formatPlain } from '@/core/units'
 import type { Job, Piece } from '../db/repositories'
-import { FAINT, INK, makeKit, PAPERS, type Paper, PT_PER_MM, printable, wrap } from './pdf-kit'
+import { pageWriter } from './page-writer'
+import { FAINT, makeKit, type Paper } from './pdf-kit'
 
 export interface JobSheetPrint {
   readonly job: Job
@@ -12,7 +13,6 @@ export interface JobSheetPrint {
 }
 
 const LEFT_MM = 16
-const FOOT_MM = 16
 
 /** A part with what it is cut to and of which metal. */
 function partWords({ name, result, metal, count }: PiecePlan['parts'][number]): string {
@@ -25,40 +25,21 @@ function partWords({ name, result, metal, count }: PiecePlan['parts'][number]): 
 /** What travels with a job through the workshop: what is to be made of what, how many, by when; a line to sign at each piece. */
 export async function jobSheetPdf({ job, pieces, paper }: JobSheetPrint): Promise<Uint8Array> {
   const kit = await makeKit(`Job sheet, ${job.title}`)
-  const { width, height } = PAPERS[paper]
-  const wide = (width - 2 * LEFT_MM) * PT_PER_MM
-  let page = kit.pdf.addPage([width * PT_PER_MM, height * PT_PER_MM])
-  let y = (height - 22) * PT_PER_MM
-  const put = (text: string, atMm = 0, size = 9.5, isBold = false, color = INK) =>
-    page.drawText(printable(text), { x: (LEFT_MM + atMm) * PT_PER_MM, y, size, font: isBold ? kit.bold : kit.text, color })
-  const say = (text: string, atMm = 0, size = 9.5, color = INK) => {
-    for (const part of wrap(text, kit.text, size, wide - atMm * PT_PER_MM)) {
-      put(part, atMm, size, false, color)
-      y -= size * 1.35
-    }
-  }
-  put(job.title, 0, 18, true)
-  y -= 20
-  say([job.customer ? `For ${job.customer}` : '', job.dueOn ? `due ${job.dueOn}` : 'no date'].filter(Boolean).join(', '), 0, 11)
+  const { put, say, rule, down, room } = pageWriter(kit, paper, LEFT_MM)
+  put(job.title, 0, { size: 18, isBold: true })
+  down(20)
+  say([job.customer ? `For ${job.customer}` : '', job.dueOn ? `due ${job.dueOn}` : 'no date'].filter(Boolean).join(', '), 0, { size: 11 })
   for (const text of [job.sizes ? `Customer’s sizes: ${job.sizes}` : '', job.note].filter(Boolean)) say(text)
-  y -= 8
+  down(8)
   for (const { piece, plan, handsMin } of pieces) {
-    if (y < (FOOT_MM + 34) * PT_PER_MM) {
-      page = kit.pdf.addPage([width * PT_PER_MM, height * PT_PER_MM])
-      y = (height - 22) * PT_PER_MM
-    }
-    page.drawLine({
-      start: { x: LEFT_MM * PT_PER_MM, y: y + 12 },
-      end: { x: LEFT_MM * PT_PER_MM + wide, y: y + 12 },
-      thickness: 0.6,
-      color: FAINT,
-    })
-    put(piece.name, 0, 12, true)
-    y -= 15
+    room(96)
+    rule(-12)
+    put(piece.name, 0, { size: 12, isBold: true })
+    down(15)
     say(`${countWords(piece)}; about ${Math.round(handsMin)} min of hands each, ${plan.steps.length} steps`)
     for (const part of plan.parts) say(partWords(part), 3)
-    put('begun ____________   done ____________   lost ______   hands ______________', 3, 9, false, FAINT)
-    y -= 26
+    put('begun ____________   done ____________   lost ______   hands ______________', 3, { size: 9, color: FAINT })
+    down(26)
   }
   return kit.pdf.save()
 }

@@ -1,6 +1,7 @@
 import { formatMoney } from '@/core/units'
 import type { JobQuote } from '../services/job-quote'
-import { FAINT, INK, makeKit, PAPERS, type Paper, PT_PER_MM, printable, wrap } from './pdf-kit'
+import { pageWriter } from './page-writer'
+import { FAINT, makeKit, type Paper } from './pdf-kit'
 
 export interface QuotePrint {
   readonly quoted: JobQuote
@@ -12,67 +13,50 @@ export interface QuotePrint {
 
 const LEFT_MM = 22
 const VALID_DAYS = 30
+/** Where the columns of figures end, mm before the right edge. */
+const ENDS = { count: 62, each: 30 } as const
+const HEAD = { size: 9, isBold: true } as const
 
 /** What goes to the customer: pieces, how many, what they cost; nothing of how that was worked out. */
 export async function quotePdf({ quoted, workshop, day, currency, paper }: QuotePrint): Promise<Uint8Array> {
-  const { job, quote } = quoted
+  const { job, quote, agreed, balance } = quoted
   const kit = await makeKit(`Quote, ${job.title}`)
-  const { width, height } = PAPERS[paper]
-  const page = kit.pdf.addPage([width * PT_PER_MM, height * PT_PER_MM])
-  const wide = width - 2 * LEFT_MM
-  let y = (height - 30) * PT_PER_MM
-  const put = (text: string, atMm: number, size = 10, isBold = false, color = INK) =>
-    page.drawText(printable(text), { x: (LEFT_MM + atMm) * PT_PER_MM, y, size, font: isBold ? kit.bold : kit.text, color })
-  const right = (text: string, endMm: number, isBold = false) => {
-    const font = isBold ? kit.bold : kit.text
-    const x = (LEFT_MM + endMm) * PT_PER_MM - font.widthOfTextAtSize(printable(text), 10)
-    page.drawText(printable(text), { x, y, size: 10, font, color: INK })
-  }
-  const line = () =>
-    page.drawLine({
-      start: { x: LEFT_MM * PT_PER_MM, y: y - 4 },
-      end: { x: (LEFT_MM + wide) * PT_PER_MM, y: y - 4 },
-      thickness: 0.5,
-      color: FAINT,
-    })
-  put(workshop, 0, 11)
-  y -= 34
-  put('Quote', 0, 22, true)
-  y -= 20
-  put(`${job.title}${job.customer ? `, for ${job.customer}` : ''}`, 0, 12)
-  y -= 15
-  put(`${day}; valid for ${VALID_DAYS} days, at the metal’s price of that day`, 0, 9, false, FAINT)
-  y -= 34
-  put('Piece', 0, 9, true)
-  right('How many', wide - 62, true)
-  right('Each', wide - 30, true)
-  right('Price', wide, true)
-  line()
-  y -= 18
+  const { wideMm, put, putRight, say, rule, down, room } = pageWriter(kit, paper, LEFT_MM)
+  put(workshop, 0, { size: 11 })
+  down(34)
+  put('Quote', 0, { size: 22, isBold: true })
+  down(20)
+  say(`${job.title}${job.customer ? `, for ${job.customer}` : ''}`, 0, { size: 12 })
+  put(`${day}; valid for ${VALID_DAYS} days, at the metal’s price of that day`, 0, { color: FAINT })
+  down(34)
+  put('Piece', 0, HEAD)
+  putRight('How many', wideMm - ENDS.count, HEAD)
+  putRight('Each', wideMm - ENDS.each, HEAD)
+  putRight('Price', wideMm, HEAD)
+  rule()
+  down(18)
   for (const piece of quote.pieces) {
-    put(piece.name, 0)
-    right(String(piece.quantity), wide - 62)
-    right(formatMoney(piece.priceEach, currency), wide - 30)
-    right(formatMoney(piece.price, currency), wide)
-    line()
-    y -= 18
+    room(18)
+    put(piece.name)
+    putRight(String(piece.quantity), wideMm - ENDS.count)
+    putRight(formatMoney(piece.priceEach, currency), wideMm - ENDS.each)
+    putRight(formatMoney(piece.price, currency), wideMm)
+    rule()
+    down(18)
   }
-  y -= 6
-  const agreed = job.agreed ?? quote.total
+  room(90)
+  down(6)
   for (const [label, money, isBold] of [
     [job.agreed === null ? 'In all' : 'Agreed', agreed, true],
     ['Deposit paid', job.deposit ?? 0, false],
-    ['Balance when handed over', agreed - (job.deposit ?? 0), true],
+    ['Balance when handed over', balance, true],
   ] as const) {
-    put(label, 0, 10, isBold)
-    right(formatMoney(money, currency), wide, isBold)
-    y -= 16
+    put(label, 0, { isBold })
+    putRight(formatMoney(money, currency), wideMm, { isBold })
+    down(16)
   }
-  y -= 12
-  for (const text of [job.sizes ? `Your sizes: ${job.sizes}` : '', job.dueOn ? `Planned for ${job.dueOn}.` : ''].filter(Boolean))
-    for (const part of wrap(text, kit.text, 10, wide * PT_PER_MM)) {
-      put(part, 0)
-      y -= 14
-    }
+  down(12)
+  if (job.sizes) say(`Your sizes: ${job.sizes}`)
+  if (job.dueOn) say(`Planned for ${job.dueOn}.`)
   return kit.pdf.save()
 }

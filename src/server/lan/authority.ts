@@ -134,15 +134,15 @@ const certifiable = () =>
  */
 export async function workshopCertificate(everyMs: number, onNew: (served: ServedCertificate) => void): Promise<ServedCertificate> {
   if (!hasAuthority()) await makeAuthority()
-  let addresses = certifiable()
-  let until = Date.now() + (LEAF_DAYS - RENEW_DAYS) * DAY_MS
-  const first = await makeLeaf(addresses)
+  let made = { addresses: '', until: 0 }
+  const make = (addresses: readonly string[]) => {
+    made = { addresses: addresses.join(), until: Date.now() + (LEAF_DAYS - RENEW_DAYS) * DAY_MS }
+    return makeLeaf(addresses)
+  }
   setInterval(() => {
-    const now = certifiable()
-    if (now.join() === addresses.join() && Date.now() < until) return
-    addresses = now
-    until = Date.now() + (LEAF_DAYS - RENEW_DAYS) * DAY_MS
-    makeLeaf(now).then(onNew, (error: unknown) => process.stderr.write(`The certificate could not be made anew: ${String(error)}\n`))
+    const addresses = certifiable()
+    if (addresses.join() === made.addresses && Date.now() < made.until) return
+    make(addresses).then(onNew, (error: unknown) => process.stderr.write(`The certificate could not be made anew: ${String(error)}\n`))
   }, everyMs).unref()
-  return first
+  return make(certifiable())
 }

@@ -9,15 +9,12 @@ import { dataFolder } from '../data-folder'
 import { clearLeftovers } from '../db/leftovers'
 import { FolderTaken, holdFolder } from '../folder-lock'
 import { workshopCertificate } from '../lan/authority'
+import { PEER, SCHEME } from '../lan/own-headers'
 import { answerHeaders, turnedAway } from './guard'
 import { onePort } from './one-port'
 import { ownHosts } from './own-names'
 import { plainWay } from './plain-way'
 
-/** Header in which the pages are told who asks: set here, never believed from outside. */
-const PEER = 'x-fold-anvil-peer'
-/** And by which scheme. */
-const SCHEME = 'x-fold-anvil-scheme'
 /** What a proxy would say of the request; there is none before us, so nobody may say it. */
 const HEARSAY = [
   'x-forwarded-host',

@@ -4,8 +4,9 @@ import { dataFolder } from '../data-folder'
 import { type BackupCheck, copyForCheck, factsOf, type WorkshopFacts } from '../db/check-backup'
 import { currentDb, currentWorkshop, databasePath, exists, letGo, switchWorkshop, WORKSHOPS, type WorkshopName } from '../db/connection'
 import type { Db } from '../db/db'
+import { clearBeside, removeDb } from '../db/leftovers'
 import { openDb } from '../db/open'
-import { stateMark } from '../db/portable'
+import { MERGED_FROM, stateMark } from '../db/portable'
 import { writer } from '../db/write'
 import { runTask, TaskEnded } from '../long/run-task'
 import { UNWATCHED, type Work } from '../long/under-way'
@@ -42,7 +43,7 @@ async function whole(file: string, write: (path: string) => unknown): Promise<vo
     await write(partial)
     renameSync(partial, join(backupFolder(), file))
   } catch (error) {
-    for (const side of ['', '-journal', '-wal', '-shm']) rmSync(`${partial}${side}`, { force: true })
+    removeDb(partial)
     throw error
   }
 }
@@ -110,7 +111,7 @@ async function check(backup: Backup, { share, signal }: Work): Promise<BackupChe
   try {
     return { ...(await runTask('checkBackup', path, { seconds: CHECK_SECONDS, signal, onShare: share })), path }
   } catch (error) {
-    for (const side of ['', '-wal', '-shm']) rmSync(`${path}${side}`, { force: true })
+    removeDb(path)
     throw error
   }
 }
@@ -154,7 +155,7 @@ async function keepPresent(name: WorkshopName, work: Work): Promise<string | nul
 
 /** Once it is the workshop itself it is a copy of nothing. */
 function forgetMerged(db: Db): void {
-  writer(db, "DELETE FROM settings WHERE key = 'mergedFrom'").run()
+  writer(db, 'DELETE FROM settings WHERE key = ?').run(MERGED_FROM)
 }
 
 /** Swaps a checked file into a workshop’s place. The place is never empty, and the old file comes back where the new one does not open. */
@@ -164,7 +165,7 @@ function swapIn(incoming: string, name: WorkshopName): void {
   letGo(name)
   rmSync(previous, { force: true })
   if (existsSync(path)) linkSync(path, previous)
-  for (const side of ['-wal', '-shm']) rmSync(`${path}${side}`, { force: true })
+  clearBeside(path)
   renameSync(incoming, path)
   try {
     switchWorkshop(name)

@@ -1,10 +1,19 @@
 import { findAlloy } from '@/core/metals'
 import { findOperation } from '@/core/operations'
 import { wordsOf } from '@/core/piece'
-import { DAY_TRIES, type ScheduleInput, type StepOfTray, scheduleInput, type TookMinutes, type WorkLeft, workLeft } from '@/core/schedule'
+import {
+  DAY_TRIES,
+  type ScheduleInput,
+  type StepOfTray,
+  scheduleInput,
+  type TookMinutes,
+  type WorkLeft,
+  workLeft,
+  workToBe,
+} from '@/core/schedule'
 import type { Repositories, Tray } from '../db/repositories'
 import { progressOf, stepsOf } from './ledger'
-import { frozenMetals, frozenSubTrays, partOfFrozen } from './piece-plan'
+import { frozenMetals, partOfFrozen } from './piece-plan'
 import { waitingOf } from './tray-state'
 import { endOfWorkOn, restsFrom } from './work-hours'
 
@@ -35,28 +44,24 @@ export interface DayQuestion {
 }
 
 const MOST_TRAYS = 40
-/** Own times that are looked at. */
-const NEWEST_TIMES = 3000
 const SLOT_MS = 5 * 60_000
 
-function stepWords(tray: Tray, steps: ReturnType<typeof stepsOf>, { stepId, op, own, go }: WorkLeft): DayStep {
-  const step = steps.find(({ id }) => id === stepId)
-  const metal = step && frozenMetals(tray.plan).get(partOfFrozen(tray.plan, step.on).part)
-  const title = step ? wordsOf(step, metal).title : op
-  return { title: go ? `${title}, ${go.number} of ${go.of}` : title, caution: findOperation(op)?.caution ?? null, own }
+/** The steps that are left as they read, each with the metal of its part. */
+function stepWords({ plan }: Tray, steps: ReturnType<typeof stepsOf>, work: readonly WorkLeft[]): DayStep[] {
+  const metals = frozenMetals(plan)
+  return work.map(({ stepId, op, own, go }) => {
+    const step = steps.find(({ id }) => id === stepId)
+    const title = step ? wordsOf(step, metals.get(partOfFrozen(plan, step.on).part)).title : op
+    return { title: go ? `${title}, ${go.number} of ${go.of}` : title, caution: findOperation(op)?.caution ?? null, own }
+  })
 }
 
 const letterOf = (at: number) => String.fromCharCode(65 + (at % 26)) + (at < 26 ? '' : String(Math.floor(at / 26)))
 
 function trayOf(repositories: Repositories, tray: Tray, took: TookMinutes) {
   const steps = stepsOf(repositories, tray)
-  const subTrays = frozenSubTrays(tray.plan)
   const progress = progressOf(repositories, tray)
-  const work = workLeft(
-    steps.map((step) => ({ ...step, subTray: subTrays.get(step.id) })),
-    progress,
-    took,
-  )
+  const work = workLeft(steps, progress, took)
   const job = repositories.jobs.job(repositories.jobs.piece(tray.pieceId)?.jobId ?? 0)
   const waiting = waitingOf(repositories, tray)
   return {
@@ -65,7 +70,7 @@ function trayOf(repositories: Repositories, tray: Tray, took: TookMinutes) {
     dueOn: job?.dueOn ?? null,
     pieces: progress.alive.length,
     freeAt: waiting ? new Date(Date.parse(waiting.sinceAt) + 1000 * waiting.waitS).toISOString() : undefined,
-    words: work.map((one) => stepWords(tray, steps, one)),
+    words: stepWords(tray, steps, work),
   }
 }
 
@@ -77,18 +82,12 @@ export interface TrayToBe {
   readonly dueAt: string
 }
 
-/** What a tray that is not begun would take. */
-function workToBe({ pieces, steps }: TrayToBe, took: TookMinutes): WorkLeft[] {
-  const alive = Array.from({ length: pieces }, (_, i) => i + 1)
-  return workLeft(steps, { left: steps.map((_, i) => i), alive, stepIndex: -1, doneHere: 0 }, took)
-}
-
 const asAsked = ({ op, params, handsOnMin, waitMin, handsSpread }: WorkLeft) => ({ op, params, handsOnMin, waitMin, handsSpread })
 
 /** What the hands, torches and pots have before them: all trays at the bench from where they stand, and one more that is not begun, in the workshop's hours. */
 export function dayQuestion(repositories: Repositories, now: Date, toBe?: TrayToBe): DayQuestion {
   const settings = repositories.settings.read()
-  const took = repositories.entries.tookMinutes(NEWEST_TIMES)
+  const took = repositories.entries.tookMinutes()
   const open = repositories.trays
     .open({ page: 1, size: MOST_TRAYS })
     .map((tray) => trayOf(repositories, tray, took))
@@ -108,16 +107,15 @@ export function dayQuestion(repositories: Repositories, now: Date, toBe?: TrayTo
       steps: words,
     }
   })
-  const more = toBe ? [{ id: toBe.id, size: Math.min(500, toBe.pieces), dueAt: toBe.dueAt, steps: workToBe(toBe, took).map(asAsked) }] : []
+  const more = toBe ? [{ id: toBe.id, dueAt: toBe.dueAt, steps: workToBe(toBe.steps, toBe.pieces, took).map(asAsked) }] : []
   if (open.length + more.length === 0) return { input: null, trays }
   const input = scheduleInput.parse({
     startsAt: startsAt.toISOString(),
     resources: { torch: settings.torches, 'pickle-pot': settings.potTrays, tumbler: settings.tumblerTrays },
     breaks: restsFrom(startsAt, settings),
     trays: [
-      ...open.map(({ tray, work, dueOn, freeAt, pieces }) => ({
+      ...open.map(({ tray, work, dueOn, freeAt }) => ({
         id: `tray ${tray.id}`,
-        size: Math.max(1, Math.min(500, pieces)),
         ...(dueOn ? { dueAt: endOfWorkOn(dueOn, settings) } : {}),
         ...(freeAt ? { notBefore: freeAt } : {}),
         steps: work.map(asAsked),

@@ -31,7 +31,7 @@ const PLACES: readonly FoundThing[] = [
 ]
 
 /** Where things are that have no page of their own. */
-const OTHER_PLACES = { bath: '/drawer/baths', template: '/drawer/templates', swatch: '/book' } as const
+const OTHER_PLACES = { bath: '/drawer/baths', template: '/drawer/templates' } as const
 
 function thingOf({ kind, id, name, about }: Named): FoundThing {
   if (kind === 'job') return { kind: KIND_WORDS.job, name, about: about || 'no customer named', href: `/jobs?job=${id}`, jobId: id }

@@ -1,6 +1,6 @@
 import { lossHint, type TrayAtStep } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
-import type { Repositories, Tray } from '../db/repositories'
+import type { FrozenStep, Repositories, Tray } from '../db/repositories'
 
 /** So many trays of a kind are remembered. */
 const TRAYS = 10
@@ -12,39 +12,37 @@ function wasAnnealed({ plan }: Tray, at: number): boolean {
   return first >= 0 && before.slice(first).some(({ op }) => op === 'anneal')
 }
 
-/** A tray at the step that does the same: how many came to it, and what was lost there. */
+/** A tray at what does the same as a step: with the same figures, or where it has none such, by the same operation. */
 function atStep(
   tray: Tray,
   losses: readonly { readonly stepId: string | null; readonly text: string }[],
-  op: string,
-  params: string,
+  step: Pick<FrozenStep, 'op' | 'params'>,
 ): TrayAtStep[] {
-  const at = tray.plan.steps.findIndex((step) => step.op === op && JSON.stringify(step.params) === params)
-  const same = at >= 0 ? at : tray.plan.steps.findIndex((step) => step.op === op)
-  if (same < 0) return []
-  const order = new Map(tray.plan.steps.map(({ id }, i) => [id, i] as const))
-  const placeOf = (stepId: string | null) => order.get(stepId ?? '') ?? -1
-  const before = losses.filter(({ stepId }) => placeOf(stepId) >= 0 && placeOf(stepId) < same).length
-  const here = losses.filter(({ stepId }) => {
-    const step = tray.plan.steps[placeOf(stepId)]
-    return step?.op === op
-  })
-  return [{ pieces: tray.size - before, lost: here.map(({ text }) => text), wasAnnealed: wasAnnealed(tray, same) }]
+  const { steps } = tray.plan
+  const alike = steps.filter(({ op }) => op === step.op)
+  const same = alike.filter(({ params }) => JSON.stringify(params) === JSON.stringify(step.params))
+  const here = new Set((same.length > 0 ? same : alike).map(({ id }) => id))
+  const first = steps.findIndex(({ id }) => here.has(id))
+  if (first < 0) return []
+  const earlier = new Set(steps.slice(0, first).map(({ id }) => id))
+  const lostEarlier = losses.filter(({ stepId }) => stepId !== null && earlier.has(stepId)).length
+  const lost = losses.filter(({ stepId }) => stepId !== null && here.has(stepId)).map(({ text }) => text)
+  return [{ pieces: tray.size - lostEarlier, lost, wasAnnealed: wasAnnealed(tray, first) }]
 }
 
 /** What the record warns of at each step of some steps, by the step’s place: from the newest trays of the same form and metal. */
 export function lossHints(
   repositories: Repositories,
   { form, alloy }: { readonly form: string; readonly alloy: string },
-  steps: readonly { readonly id: string; readonly op: string; readonly params: Readonly<Record<string, unknown>> }[],
+  steps: readonly FrozenStep[],
 ): ReadonlyMap<string, string> {
   const trays = repositories.trays.ofKind(form, alloy, TRAYS)
   if (trays.every(({ standing }) => standing.lost === 0)) return new Map()
   const losses = new Map(trays.map(({ id }) => [id, repositories.entries.lossesOf(id)] as const))
   return new Map(
-    steps.flatMap(({ id, op, params }) => {
-      const hint = lossHint(trays.flatMap((tray) => atStep(tray, losses.get(tray.id) ?? [], op, JSON.stringify(params))))
-      return hint ? [[id, hint] as const] : []
+    steps.flatMap((step) => {
+      const hint = lossHint(trays.flatMap((tray) => atStep(tray, losses.get(tray.id) ?? [], step)))
+      return hint ? [[step.id, hint] as const] : []
     }),
   )
 }

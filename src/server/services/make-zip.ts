@@ -1,6 +1,6 @@
-import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { currentDb, currentWorkshop } from '../db/connection'
+import { removeDb } from '../db/leftovers'
 import { runTask } from '../long/run-task'
 import { backupFolder, freeName } from './backups'
 
@@ -15,6 +15,6 @@ export async function makeZip(signal: AbortSignal): Promise<{ readonly path: str
     await runTask('zipOut', { path: copy, to: path }, { seconds: ZIP_SECONDS, signal })
     return { path, name }
   } finally {
-    for (const side of ['', '-wal', '-shm', '-journal']) rmSync(`${copy}${side}`, { force: true })
+    removeDb(copy)
   }
 }

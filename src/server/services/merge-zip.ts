@@ -1,6 +1,7 @@
 import { renameSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { currentDb, currentWorkshop } from '../db/connection'
+import { removeDb } from '../db/leftovers'
 import type { Merged } from '../db/portable'
 import { runTask } from '../long/run-task'
 import type { Work } from '../long/under-way'
@@ -49,9 +50,6 @@ export async function mergeZip(path: string, { step, share, signal }: Work): Pro
   const of = currentWorkshop()
   const file = freeName(of, '.db')
   const copy = join(backupFolder(), `${file}.partial`)
-  const drop = () => {
-    for (const side of ['', '-wal', '-shm', '-journal']) rmSync(`${copy}${side}`, { force: true })
-  }
   try {
     step('The workshop is being copied')
     await currentDb().backup(copy)
@@ -65,7 +63,7 @@ export async function mergeZip(path: string, { step, share, signal }: Work): Pro
     renameSync(copy, join(backupFolder(), file))
     return { ok: true, received, file, said: mergeWords(merged.report) }
   } finally {
-    drop()
+    removeDb(copy)
     rmSync(path, { force: true })
   }
 }

@@ -1,3 +1,4 @@
+import { isOpenJob } from '@/core/entries'
 import { isSameMetal, type LayoutItem, type LayoutSheet } from '@/core/layout'
 import { type AlloyId, findAlloy } from '@/core/metals'
 import type { PlanOptions } from '@/core/piece'
@@ -9,7 +10,6 @@ import { itemsOfPieces, type JobItem, layoutSheetOf, reservedOn } from './layout
 const JOBS_LOOKED_AT = 60
 /** So many different blanks are tried on one piece of metal. */
 const MOST_TRIED = 24
-const CLOSED = new Set(['done', 'handed-over'])
 
 /** No job has this number: what all of them have lying there is asked for. */
 const NO_JOB = -1
@@ -35,8 +35,7 @@ function jobItems({ jobs, layouts, trays }: Repositories, options: PlanOptions):
     /** What a tray has taken up was cut, with or without a layout. */
     const gone = ({ item, pieceId }: JobItem) =>
       Math.max(laid.filter((one) => one === item.id).length, Math.round(item.qty * (share.get(pieceId) ?? 0)))
-    const isClosed = CLOSED.has(job.status)
-    return itemsOfPieces(pieces, options).map((one) => ({ ...one, wanted: isClosed ? 0 : Math.max(0, one.item.qty - gone(one)) }))
+    return itemsOfPieces(pieces, options).map((one) => ({ ...one, wanted: isOpenJob(job) ? Math.max(0, one.item.qty - gone(one)) : 0 }))
   })
 }
 

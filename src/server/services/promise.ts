@@ -1,5 +1,4 @@
 import type { DoorAnswer } from '@/core/commands'
-import { findOperation } from '@/core/operations'
 import type { Repositories } from '../db/repositories'
 import { runTask } from '../long/run-task'
 import { dayQuestion } from './day-question'
@@ -32,7 +31,7 @@ export async function promiseOf(
   const { input } = dayQuestion(repositories, now, {
     id: TO_BE,
     pieces: piece.quantity + piece.spares,
-    steps: plan.steps.map(({ id, op, params }) => ({ id, op, params, together: findOperation(op)?.together ?? false })),
+    steps: plan.steps,
     dueAt: endOfWorkOn(on, settings),
   })
   if (!input) return refuse('bad-input', 'There is nothing to plan.', 'piece')

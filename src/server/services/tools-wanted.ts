@@ -1,3 +1,4 @@
+import { isOpenJob } from '@/core/entries'
 import type { PlanOptions } from '@/core/piece'
 import { toolNotes } from '@/core/route'
 import type { Repositories } from '../db/repositories'
@@ -10,12 +11,11 @@ export interface ToolWanted {
 }
 
 const JOBS_LOOKED_AT = 40
-const CLOSED = new Set(['done', 'handed-over'])
 
 /** What the steps of all open jobs would take and the wall has not, each once, with the pieces that ask for it. */
 export function toolsWanted({ jobs }: Pick<Repositories, 'jobs'>, options: Required<PlanOptions>): ToolWanted[] {
   const wanted = new Map<string, Set<string>>()
-  const open = jobs.jobs({ page: 1, size: JOBS_LOOKED_AT }).filter(({ status }) => !CLOSED.has(status))
+  const open = jobs.jobs({ page: 1, size: JOBS_LOOKED_AT }).filter(isOpenJob)
   for (const piece of open.flatMap(({ id }) => jobs.pieces(id))) {
     const plan = planDesign(piece.design, options)
     for (const part of plan.parts) {

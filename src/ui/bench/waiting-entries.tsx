@@ -21,6 +21,9 @@ const NAMES: Readonly<Record<QueuedEntry['entry']['kind'], string>> = {
   test: 'Test',
 }
 
+/** Whether this page opens again while the program is not responding: where a worker has the bench on the device. */
+const canReopen = () => Boolean(navigator.serviceWorker?.controller)
+
 /** What of this device has not reached the program, and what the program would not take: nothing is dropped unseen. */
 export function WaitingEntries({ waiting, reached, refused, onDrop }: WaitingEntriesProps) {
   if (refused.length === 0 && (reached || waiting === 0)) return null
@@ -28,8 +31,8 @@ export function WaitingEntries({ waiting, reached, refused, onDrop }: WaitingEnt
     <Box role="status" aria-label="Waiting entries" sx={{ px: 3.5, pt: 1, fontSize: 17, color: PALETTE.fireBench }}>
       {waiting > 0 && !reached ? (
         <Box>
-          The program is not responding. {waiting} {waiting === 1 ? 'entry is' : 'entries are'} kept on this device and sent when it does;
-          keep this page open.
+          The program is not responding. {waiting} {waiting === 1 ? 'entry is' : 'entries are'} kept on this device and sent when it does
+          {canReopen() ? '.' : '; keep this page open.'}
         </Box>
       ) : null}
       {refused.map((item) => (

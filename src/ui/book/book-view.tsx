@@ -57,13 +57,13 @@ function HandWords({ notes }: { readonly notes: HandNotes }) {
       : '',
     driftMm === null
       ? ''
-      : `The newest came out ${formatPlain(Math.abs(driftMm), 2)} mm ${driftMm > 0 ? 'larger' : 'smaller'} than those before. Has something changed?`,
+      : `The newest came out ${formatPlain(Math.abs(driftMm), 2)} mm ${driftMm > 0 ? 'larger' : 'smaller'} than those before. Has something changed, a tool, the metal? Until it is known, the older ones count as much.`,
     matters.length > 0 ? `It goes with the ${matters.join(' and the ')} of the piece.` : '',
     ...odd
       .slice(0, 3)
       .map(
         ({ pieceName, workpiece, trayId, growthMm }) =>
-          `Is ${pieceName} ${workpiece} of tray ${trayId} right, at ${formatPlain(growthMm, 2)} mm over? It counts less.`,
+          `Is ${pieceName} ${workpiece} of tray ${trayId} right, at ${formatPlain(growthMm, 2)} mm over? It counts less: measure it again, or take it back at its tray.`,
       ),
   ].filter(Boolean)
   return lines.map((line) => (

@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { boundWords, type ScheduleAnswer, toFiveMinutes } from '@/core/schedule'
+import { boundWords, dueWords, type ScheduleAnswer } from '@/core/schedule'
 import type { DayTray } from '@/server/services/day-question'
 import { useDates } from '../shared/dates'
 import { PALETTE } from '../theme/palette'
@@ -13,15 +13,9 @@ function lasting(minutes: number): string {
   return [hours > 0 ? `${hours} h` : '', rest > 0 ? `${rest} min` : ''].filter(Boolean).join(' ')
 }
 
-function dueWords(due: string, share: number): string {
-  if (share < 0.01) return `due ${due}, which it cannot keep`
-  return `due ${due}, in time on ${Math.min(99, Math.round(100 * share))} days of a hundred`
-}
-
 /** When each tray is done, which is late, and how near the plan is to what is possible at all. */
 export function DayEnds({ answer, trays }: { readonly answer: ScheduleAnswer; readonly trays: readonly DayTray[] }) {
-  const { clock, day } = useDates()
-  const five = (iso: string) => clock(toFiveMinutes(iso))
+  const { day, five } = useDates()
   const own = trays.flatMap(({ steps }) => steps).filter((step) => step.own > 0).length
   const all = trays.reduce((sum, { steps }) => sum + steps.length, 0)
   return (

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { promiseWords, toFiveMinutes } from '@/core/schedule'
+import { promiseWords } from '@/core/schedule'
 import { ChoiceField } from '../shared/choice-field'
 import { useDates } from '../shared/dates'
 import { ProblemLine } from '../shared/problem-line'
@@ -27,7 +27,7 @@ const ANSWER_WITHIN_MS = 20_000
 
 /** Can I promise Friday? A piece that is not begun, behind and between everything that is. */
 export function PromisePanel({ pieces }: { readonly pieces: readonly PromisePiece[] }) {
-  const { clock } = useDates()
+  const { five } = useDates()
   const [piece, setPiece] = useState(pieces[0]?.id ?? 0)
   const [day, setDay] = useState(pieces[0]?.dueOn ?? '')
   const [said, setSaid] = useState<Promised | null>(null)
@@ -50,7 +50,6 @@ export function PromisePanel({ pieces }: { readonly pieces: readonly PromisePiec
     }
     setAsking(false)
   }
-  const five = (iso: string) => clock(toFiveMinutes(iso))
   return (
     <Box component="section" aria-label="Can I promise it?" sx={{ mt: 2.5 }}>
       <Typography variant="h2">Can I promise it?</Typography>

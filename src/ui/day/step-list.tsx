@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useState } from 'react'
-import { type PlacedTask, type ScheduleAnswer, toFiveMinutes } from '@/core/schedule'
+import type { PlacedTask, ScheduleAnswer } from '@/core/schedule'
 import type { DayTray } from '@/server/services/day-question'
 import { useDates } from '../shared/dates'
 import { PALETTE } from '../theme/palette'
@@ -44,11 +44,10 @@ function minutesWords({ from, handsUntil, to }: PlacedTask): string {
 
 /** What to take up, in order, with the times it will be about. */
 export function StepList({ answer, trays }: { readonly answer: ScheduleAnswer; readonly trays: readonly DayTray[] }) {
-  const { clock } = useDates()
+  const { five } = useDates()
   const [isWhole, setWhole] = useState(false)
   const trayOf = new Map(trays.map((tray) => [tray.id, tray] as const))
   const tasks = isWhole ? answer.tasks : answer.tasks.slice(0, SHOWN)
-  const five = (iso: string) => clock(toFiveMinutes(iso))
   return (
     <Box component="section" aria-label="In this order">
       <Typography variant="h2">In this order</Typography>

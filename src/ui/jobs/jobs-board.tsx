@@ -6,6 +6,7 @@ import { Archive, Copy, Pencil, Plus } from 'lucide-react'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
+import { isOpenJob } from '@/core/entries'
 import { countWords } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import type { JobLine } from '@/server/db/repositories'
@@ -101,7 +102,7 @@ function JobCard({
   }
   const [adding, setAdding] = useState(false)
   const { day } = useDates()
-  const late = job.dueOn !== null && job.dueOn < today && job.status !== 'done' && job.status !== 'handed-over'
+  const late = job.dueOn !== null && job.dueOn < today && isOpenJob(job)
   return (
     <Box
       component="article"

@@ -14,24 +14,19 @@ import { ProblemLine } from '../shared/problem-line'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 
-const PARTS = [
-  { label: 'metal', match: /^Metal/, tone: PALETTE.steel },
-  { label: 'solder', match: /^Solder/, tone: PALETTE.ribbon },
-  { label: 'labour', match: /^Labour/, tone: PALETTE.verdigris },
-  { label: 'gas, abrasives', match: /^Gas/, tone: PALETTE.ochre },
-] as const
+const PARTS = {
+  metal: { label: 'metal', tone: PALETTE.steel },
+  solder: { label: 'solder', tone: PALETTE.ribbon },
+  labour: { label: 'labour', tone: PALETTE.verdigris },
+  consumed: { label: 'gas, abrasives', tone: PALETTE.ochre },
+  rest: { label: 'overhead, losses, added', tone: PALETTE.hairline },
+} as const
 
 /** What the price of one is made of, as lengths of a bar cut to measure. */
 function PriceBar({ piece }: { readonly piece: QuotedPiece }) {
-  const parts = PARTS.map(({ label, match, tone }) => ({
-    label,
-    tone,
-    money: piece.working.filter((step) => match.test(step.label)).reduce((sum, { value }) => sum + value, 0),
-  }))
-  const known = parts.reduce((sum, { money }) => sum + money, 0)
-  const all = [...parts, { label: 'overhead, losses, added', tone: PALETTE.hairline, money: Math.max(0, piece.priceEach - known) }].filter(
-    ({ money }) => money > 0,
-  )
+  const all = Object.entries(PARTS)
+    .map(([id, part]) => ({ ...part, money: piece.made[id as keyof typeof PARTS] }))
+    .filter(({ money }) => money > 0)
   const words = all.map(({ label, money }) => `${label} ${Math.round((100 * money) / piece.priceEach)} %`).join(', ')
   let at = 0
   return (
@@ -111,7 +106,7 @@ function PieceQuote({ piece, currency }: { readonly piece: QuotedPiece; readonly
 
 /** What a job is to cost and why, with what goes to the customer and what goes to the bench. */
 export function QuoteView({ quoted, today }: { readonly quoted: JobQuote; readonly today: string }) {
-  const { job, quote, open, metals, pricesOn } = quoted
+  const { job, quote, open, metals, pricesOn, agreed, balance } = quoted
   const { currency, uid, settingsRevision, typedFigures } = useWorkshop()
   const told = useTold()
   const { day } = useDates()
@@ -129,7 +124,6 @@ export function QuoteView({ quoted, today }: { readonly quoted: JobQuote; readon
     )
     setProblem(done.ok ? '' : done.message)
   }
-  const agreed = job.agreed ?? quote.total
   return (
     <Box
       sx={{
@@ -170,7 +164,7 @@ export function QuoteView({ quoted, today }: { readonly quoted: JobQuote; readon
             <b>Balance</b>
           </dt>
           <dd className="fig">
-            <b>{formatMoney(agreed - (job.deposit ?? 0), currency)}</b>
+            <b>{formatMoney(balance, currency)}</b>
           </dd>
         </Box>
         {job.sizes ? (

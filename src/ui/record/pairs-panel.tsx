@@ -65,7 +65,8 @@ export function PairsPanel({ trays }: { readonly trays: readonly MeasuredTray[] 
         ))}
       </Box>
       <Typography variant="body2" sx={{ mt: 0.5 }}>
-        Of all ways to pair them these differ least.
+        Of all ways to pair {tray.pieces.length > MOST_MATCHED ? `the first ${MOST_MATCHED} of ${tray.pieces.length}` : 'them'} these differ
+        least.
       </Typography>
     </Box>
   )

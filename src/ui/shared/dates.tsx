@@ -3,6 +3,7 @@ import dayjs from 'dayjs'
 import localizedFormat from 'dayjs/plugin/localizedFormat.js'
 import 'dayjs/locale/en-gb.js'
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react'
+import { toFiveMinutes } from '@/core/schedule'
 
 dayjs.extend(localizedFormat)
 
@@ -38,17 +39,19 @@ export function DatesProvider({ children }: { readonly children: ReactNode }) {
 /** Words for days and times: "1 March 2027", "1 Mar 2027 14:05". */
 export function useDates() {
   const locale = useContext(LocaleContext)
-  return useMemo(
-    () => ({
+  return useMemo(() => {
+    const clock = (iso: string) => {
+      const at = dayjs(iso).locale(locale)
+      return at.isSame(dayjs(), 'day') ? at.format('LT') : at.format('ddd LT')
+    }
+    return {
       locale,
       day: (iso: string) => dayjs(iso).locale(locale).format('LL'),
       time: (iso: string) => dayjs(iso).locale(locale).format('lll'),
       /** Hour and minute; the weekday before it where it is another day than today’s. */
-      clock: (iso: string) => {
-        const at = dayjs(iso).locale(locale)
-        return at.isSame(dayjs(), 'day') ? at.format('LT') : at.format('ddd LT')
-      },
-    }),
-    [locale],
-  )
+      clock,
+      /** The same for what is planned: by five minutes. */
+      five: (iso: string) => clock(toFiveMinutes(iso)),
+    }
+  }, [locale])
 }

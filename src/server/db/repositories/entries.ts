@@ -105,6 +105,9 @@ const lossRow = z
   }))
 export type LossLine = z.output<typeof lossRow>
 
+/** So many of the newest own times tell of a hand. */
+const NEWEST_TIMES = 3000
+
 /** The ledger of the bench: it is only ever added to. */
 export function makeEntryRepository(db: Db) {
   const insert = writer(
@@ -190,9 +193,9 @@ export function makeEntryRepository(db: Db) {
     ofItem: (trayId: number, item: string) => all([...together.all(trayId), ...ofItem.all(item)]),
     lastDone: (trayId: number) => read(lastDone.get(trayId)),
     /** Minutes of the newest steps of which it is known when they were begun, by operation. */
-    tookMinutes: (limit: number): Readonly<Record<string, readonly number[]>> => {
+    tookMinutes: (): Readonly<Record<string, readonly number[]>> => {
       const byOp: Record<string, number[]> = {}
-      for (const row of took.all(limit)) {
+      for (const row of took.all(NEWEST_TIMES)) {
         const { op, minutes } = tookRow.parse(row)
         byOp[op] = [...(byOp[op] ?? []), minutes]
       }

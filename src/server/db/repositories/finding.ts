@@ -2,7 +2,7 @@ import * as z from 'zod'
 import type { Db } from '../db'
 
 const row = z.object({
-  kind: z.enum(['job', 'piece', 'stock', 'tool', 'bath', 'template', 'lesson', 'swatch', 'note']),
+  kind: z.enum(['job', 'piece', 'stock', 'tool', 'bath', 'template', 'lesson', 'note']),
   id: z.number(),
   name: z.string(),
   about: z.string(),
@@ -21,13 +21,11 @@ const SQL = `
     UNION ALL
     SELECT 'tool', id, label, kind, 4 FROM tools WHERE archived_at IS NULL
     UNION ALL
-    SELECT 'bath', id, name, kind, 5 FROM baths
+    SELECT 'bath', id, name, '', 5 FROM baths
     UNION ALL
     SELECT 'template', id, name, '', 6 FROM templates
     UNION ALL
     SELECT 'lesson', id, title, '', 7 FROM lessons
-    UNION ALL
-    SELECT 'swatch', id, recipe, agent, 8 FROM swatches
     UNION ALL
     SELECT 'note', e.tray_id, e.payload_json ->> '$.text', e.kind, 9 FROM entries e
       WHERE e.kind IN ('loss', 'note', 'test') AND e.payload_json ->> '$.text' LIKE @has ESCAPE '\\'
