@@ -1,6 +1,7 @@
 import { type Assembly, type AssemblyJoint, HOT_JOINTS } from '../assembly/assembly'
 import type { AlloyId } from '../metals/alloys'
-import { type Act, walkOrder } from '../rules/act'
+import { walkOrder } from '../rules/act'
+import type { Act } from '../rules/acted'
 import { Walk } from '../rules/walk'
 import { thingsOf } from '../rules/world'
 

@@ -1,5 +1,5 @@
 import type { Assembly } from '../assembly/assembly'
-import type { Act } from '../rules/act'
+import type { Act } from '../rules/acted'
 import { Walk } from '../rules/walk'
 import { namesIn } from '../rules/world'
 

@@ -4,20 +4,8 @@ import { SOLDERS, type SolderId } from '../metals/solders'
 import { findOperation } from '../operations/catalogue'
 import type { Operation } from '../operations/contract'
 import { type Condition, passes } from '../operations/notation/condition'
+import type { Act } from './acted'
 import { factOf, hasSeam, isMetal, isNotMetal, thingsOf, type World } from './world'
-
-/** One operation of the unfolded route: on what, where, and which step of the route it is of. */
-export interface Act {
-  readonly op: Operation
-  readonly index: number
-  readonly step: AssemblyStep
-  readonly params: Readonly<Record<string, unknown>>
-  readonly things: readonly string[]
-  readonly joints: readonly AssemblyJoint[]
-  /** Where on the things it is done; empty where no place is meant. */
-  readonly place: string
-  readonly face: string
-}
 
 /** Cuts that are named by what they cut: their edge is a place of its own. */
 const NAMED_CUTS: ReadonlySet<unknown> = new Set(['window', 'rough', 'trim', 'around', 'overlap'])
@@ -106,18 +94,16 @@ function sharedParams({ params }: Act): Readonly<Record<string, unknown>> {
   return params.solder === undefined ? {} : { solder: params.solder }
 }
 
-/** Acts as they were worked out, by step, for all walks of one assembly: only a step on the whole piece depends on what is there. */
-const KNOWN = new WeakMap<World['joints'], Map<AssemblyStep, readonly Act[]>>()
-
-/** The operations of a step in order, those it includes among them. An operation that is not in the catalogue gives none. */
+/**
+ * The operations of a step in order, those it includes among them; worked out once, for only a step on the whole piece depends on what is there.
+ * An operation that is not in the catalogue gives none.
+ */
 export function actsOf(world: World, step: AssemblyStep, index: number): readonly Act[] {
   if (step.on.some(({ thing }) => thing === 'piece')) return freshActs(world, step, index)
-  const known = KNOWN.get(world.joints) ?? new Map<AssemblyStep, readonly Act[]>()
-  KNOWN.set(world.joints, known)
-  const before = known.get(step)
+  const before = world.acts.get(step)
   if (before && (before[0]?.index ?? index) === index) return before
   const acts = freshActs(world, step, index)
-  known.set(step, acts)
+  world.acts.set(step, acts)
   return acts
 }
 

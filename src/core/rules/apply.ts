@@ -1,7 +1,9 @@
 import type { FactChange } from '../operations/notation/effect'
 import type { Fact, FactValue } from '../operations/notation/facts'
-import { type Act, heatOf, holdsFor, thingsFor } from './act'
-import { attachedTo, factOf, isMetal, jointKey, jointsWithin, namesIn, placeKey, setFact, thingsOf, type World } from './world'
+import { heatOf, holdsFor, thingsFor } from './act'
+import type { Act } from './acted'
+import { attachedTo, withLink } from './links'
+import { factOf, isMetal, jointKey, jointsWithin, namesIn, placeKey, setFact, thingsOf, type World } from './world'
 
 /** From here on a heat softens, scales and burns off flux, °C. */
 const SOFTENING_C = 400
@@ -11,13 +13,13 @@ export const STANDS_C = { rivet: 250, spring: 250, colour: 100, wax: 60, glue: 6
 const NOT_SCALING: ReadonlySet<string> = new Set(['fine-silver'])
 
 /** Whose facts a change is about. */
-function keysOf(world: World, act: Act, change: FactChange): readonly string[] {
+function keysOf(world: World, act: Act, change: FactChange): Iterable<string> {
   const things = thingsFor(world, act.things, change.when)
   switch (change.scope) {
     case 'things':
       return things
     case 'attached':
-      return [...attachedTo(world, things)]
+      return attachedTo(world, things)
     case 'joint':
       return act.joints.map((joint) => jointKey(joint.id))
     case 'joints':
@@ -69,7 +71,7 @@ function heat(world: World, act: Act, heatC: number): void {
 }
 
 function link(world: World, act: Act, loose: boolean): void {
-  world.links = [...world.links, ...act.joints.map((joint) => ({ joint: joint.id, things: thingsOf(joint), loose }))]
+  for (const joint of act.joints) world.links = withLink(world.links, { joint: joint.id, things: thingsOf(joint), loose })
 }
 
 function join(world: World, act: Act): void {
@@ -93,13 +95,15 @@ function join(world: World, act: Act): void {
 function divide(world: World, act: Act): void {
   const [old] = act.things
   if (old === undefined) return
-  for (const part of namesIn(act.params.into)) {
-    world.facts.set(part, new Map(world.facts.get(old)))
-    world.own.add(part)
-    world.from.set(part, old)
-    world.there.add(part)
+  const parts = namesIn(act.params.into)
+  const facts = [...(world.facts.get(old) ?? [])]
+  const known = new Set(facts.map(([fact]) => fact))
+  for (const part of parts) {
+    for (const fact of [...(world.facts.get(part)?.keys() ?? [])]) if (!known.has(fact)) setFact(world, part, fact, false)
+    for (const [fact, value] of facts) setFact(world, part, fact, value)
   }
-  world.there.delete(old)
+  world.from = new Map([...world.from, ...parts.map((part) => [part, old] as const)])
+  world.there = new Set([...world.there, ...parts].filter((part) => part !== old))
 }
 
 function partLoose(world: World, act: Act): void {

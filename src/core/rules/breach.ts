@@ -1,4 +1,4 @@
-import type { Act } from './act'
+import type { Act } from './acted'
 import type { Level } from './row'
 import type { Walked } from './shapes/walked'
 import type { World } from './world'
@@ -13,8 +13,13 @@ export interface Breach {
   readonly level?: Level
   readonly fixed?: boolean
   /** More than the rule’s sentence, such as the two flow points. */
-  readonly detail?: string
+  readonly detail?: () => string
 }
 
-/** Looks at an act just before it is done, with the state as it is and what was done before. */
-export type Watch = (world: World, act: Act, walked: Walked) => Breach[]
+/** Looks at its act just before it is done, with the state as it is and what was done before. */
+export type Check = (world: World, walked: Walked) => readonly Breach[]
+
+export const NONE: readonly Breach[] = []
+
+/** What a rule looks at with an act, one for each clause that is about it, made once. Of the world only what never changes is asked here. */
+export type Watch = (world: World, act: Act) => readonly Check[]

@@ -1,21 +1,24 @@
 import type { Assembly, Override } from '../assembly/assembly'
 import type { FactValue } from '../operations/notation/facts'
 import { walkOrder } from './act'
+import { minutesOf } from './minutes'
 import { isReason } from './reason'
 import { CHECKED } from './table'
-import { minutesOf, type Raw, Walk } from './walk'
+import { Walk } from './walk'
+import type { Raw } from './watched'
 
 /** A rule that a route breaks: the most specific one, with the general ones it falls under. */
-export interface Finding extends Raw {
+export interface Finding extends Omit<Raw, 'says'> {
+  readonly message: string
   readonly under: readonly string[]
   readonly overridden: boolean
 }
 
 /** Whether a reason lifts a rule between these steps. */
 export function isOverridden(assembly: Assembly, rule: string, steps: readonly number[]): boolean {
-  const names = steps.flatMap((i) => [String(i), assembly.steps[i]?.id ?? String(i)])
+  const isOne = (name: string) => steps.some((i) => name === String(i) || name === assembly.steps[i]?.id)
   const lifts = ({ rule: of, against, reason }: Override) =>
-    of === rule && isReason(reason) && (against === undefined || names.includes(String(against)))
+    of === rule && isReason(reason) && (against === undefined || isOne(String(against)))
   return steps.some((i) => assembly.steps[i]?.overrides?.some(lifts))
 }
 
@@ -79,8 +82,9 @@ export function checkRoute(assembly: Assembly, { withStates = false }: { readonl
     if (withStates) states[index] = walk.states()
   }
   const findings = nest(distinct(raw)).map(
-    (finding): Finding => ({
+    ({ says, ...finding }): Finding => ({
       ...finding,
+      message: says(),
       overridden: !finding.fixed && isOverridden(assembly, finding.rule, finding.steps),
     }),
   )

@@ -1,7 +1,7 @@
 export { checkRoute, type Finding, isLegal, isOverridden, type RouteCheck } from './check'
+export { minutesOf } from './minutes'
 export type { Proposal } from './order/propose'
 export { type Move, type OrderedRoute, putInOrder } from './order/put-in-order'
 export { type PartedStep, partedInto } from './parted'
 export { isReason, REASON_HELP } from './reason'
 export { RULES } from './table'
-export { minutesOf } from './walk'

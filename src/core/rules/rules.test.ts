@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { assemblyFor, RULE_CASES, type RuleCase } from './cases.test-data'
 import { checkRoute } from './check'
-import { opsOf, readSelection } from './selection'
+import { readSelection } from './selection'
 import { RULES } from './table'
 
 const found = (of: RuleCase, text: string, split?: readonly string[]) =>
@@ -22,7 +22,7 @@ describe.each(LEVELLED)('%s under %s', (rule, name, { level, of: ops }) => {
     const [school = '', answer = ''] = name.split('.')
     const assembly = assemblyFor({ ...of, schools: { [school]: answer } }, of.broken, of.split?.[0])
     const late = assembly.steps.at(-1)?.op ?? ''
-    const speaks = ops === undefined || opsOf(readSelection(ops)).has(late)
+    const speaks = ops === undefined || readSelection(ops).ops.has(late)
     const expected = speaks ? level : usual
     const told = checkRoute(assembly).findings.filter((finding) => finding.rule === rule)
     expect(told.map((finding) => finding.level)).toEqual(expected === 'off' ? [] : [expected])

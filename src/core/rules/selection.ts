@@ -2,12 +2,18 @@ import { findOperation } from '../operations/catalogue'
 import type { Condition } from '../operations/notation/condition'
 import { readClauses } from '../operations/notation/effect'
 import { InvariantError } from '../working/invariant'
-import { type Act, holdsFor } from './act'
+import { holdsFor } from './act'
+import type { Act } from './acted'
 import { OPERATION_GROUPS } from './groups'
 import type { World } from './world'
 
 /** Operations that a rule speaks of, under conditions. */
-export type Selection = readonly { readonly ops: ReadonlySet<string>; readonly when: readonly Condition[] }[]
+export interface Selection {
+  readonly parts: readonly { readonly ops: ReadonlySet<string>; readonly when: readonly Condition[] }[]
+  /** The operations of all its parts. */
+  readonly ops: ReadonlySet<string>
+  readonly isUnconditional: boolean
+}
 
 function opsNamed(item: string): readonly string[] {
   if (item.startsWith('@')) {
@@ -21,26 +27,20 @@ function opsNamed(item: string): readonly string[] {
 
 /** Reads operations as `saw, divide (what!=rough|trim); @form`. Throws `InvariantError`. */
 export function readSelection(text: string): Selection {
-  return readClauses(text, ['ops'], 'ops').map(({ items, when }) => ({ ops: new Set(items.flatMap(opsNamed)), when }))
+  const parts = readClauses(text, ['ops'], 'ops').map(({ items, when }) => ({ ops: new Set(items.flatMap(opsNamed)), when }))
+  const ops = new Set(parts.flatMap((part) => [...part.ops]))
+  return { parts, ops, isUnconditional: parts.every(({ when }) => when.length === 0) }
 }
 
-/** The operations of a selection. */
-export function opsOf(selection: Selection): ReadonlySet<string> {
-  const known = OPS_OF.get(selection)
-  if (known) return known
-  const ops = new Set(selection.flatMap((part) => [...part.ops]))
-  OPS_OF.set(selection, ops)
-  return ops
-}
-
-const OPS_OF = new WeakMap<Selection, ReadonlySet<string>>()
+const NO_CONDITION: readonly Condition[] = []
 
 /** What was found of an act before: it never changes. */
 const CHOSEN = new WeakMap<Act, Map<Selection, readonly Condition[] | undefined>>()
 
 /** The conditions under which an act is one of a selection; undefined where it is none. */
 export function chosenBy(world: World, act: Act, selection: Selection): readonly Condition[] | undefined {
-  if (!opsOf(selection).has(act.op.id)) return undefined
+  if (!selection.ops.has(act.op.id)) return undefined
+  if (selection.isUnconditional) return NO_CONDITION
   const known = CHOSEN.get(act) ?? new Map<Selection, readonly Condition[] | undefined>()
   CHOSEN.set(act, known)
   if (!known.has(selection)) known.set(selection, findWhen(world, act, selection))
@@ -48,5 +48,5 @@ export function chosenBy(world: World, act: Act, selection: Selection): readonly
 }
 
 function findWhen(world: World, act: Act, selection: Selection): readonly Condition[] | undefined {
-  return selection.find(({ ops, when }) => ops.has(act.op.id) && holdsFor(world, act, when))?.when
+  return selection.parts.find(({ ops, when }) => ops.has(act.op.id) && holdsFor(world, act, when))?.when
 }

@@ -1,14 +1,9 @@
-import type { Assembly, AssemblyJoint, AssemblyOther, AssemblyPart, OtherKind } from '../assembly/assembly'
+import type { Assembly, AssemblyJoint, AssemblyOther, AssemblyPart, AssemblyStep, OtherKind } from '../assembly/assembly'
 import { schoolsWith } from '../assembly/schools'
 import { takenTemper } from '../metals/tempers'
 import { type Fact, type FactValue, TRUE_AT_START } from '../operations/notation/facts'
-
-/** Things that are joined at this moment, firmly or only lying together. */
-interface Link {
-  readonly joint: string
-  readonly things: readonly string[]
-  readonly loose: boolean
-}
+import type { Act } from './acted'
+import type { Link } from './links'
 
 /** The state of an assembly while its route is walked: facts of every thing, joint and place, and what hangs together. */
 export interface World {
@@ -16,15 +11,29 @@ export interface World {
   readonly others: ReadonlyMap<string, AssemblyOther>
   readonly joints: ReadonlyMap<string, AssemblyJoint>
   readonly schools: Readonly<Record<string, string>>
+  /** The acts of each step, as they were worked out. */
+  readonly acts: Map<AssemblyStep, readonly Act[]>
   readonly facts: Map<string, Map<Fact, FactValue>>
-  /** Keys of facts that this world shares with no copy of it: only they are changed in place. */
-  readonly own: Set<string>
-  /** Replaced, not changed, so that copies may share it. */
+  /** What facts were before they were changed, the oldest first: by them a world is taken back. */
+  readonly changes: Change[]
+  /** Replaced, not changed, so that what it was can be kept; so are the two below. */
   links: readonly Link[]
   /** Which part a part was divided from. */
-  readonly from: Map<string, string>
+  from: ReadonlyMap<string, string>
   /** Parts that are there now: not yet divided off, or divided up, they are not. */
-  readonly there: Set<string>
+  there: ReadonlySet<string>
+}
+
+/** A fact as it was; undefined where nothing was said of it. */
+interface Change {
+  readonly key: string
+  readonly fact: Fact
+  readonly was: FactValue | undefined
+}
+
+/** A moment of a world to which it can be taken back. */
+export interface WorldMark extends Pick<World, 'links' | 'from' | 'there'> {
+  readonly changes: number
 }
 
 /** The scale of tempers on which the rules ask: stand-ins for the ledger of the metal. */
@@ -78,11 +87,26 @@ export function namesIn(value: unknown): string[] {
 /** Worlds before the first step, kept as long as their assembly is: an order is looked for by walking one many times. */
 const STARTS = new WeakMap<Assembly, World>()
 
+/** Acts as they were worked out, for all walks of an assembly. */
+const ACTS = new WeakMap<Assembly, World['acts']>()
+
+function actsKnownOf(assembly: Assembly): World['acts'] {
+  const known = ACTS.get(assembly) ?? new Map()
+  ACTS.set(assembly, known)
+  return known
+}
+
+/** Says that the steps of a part of an assembly do there what they do in the whole. */
+export function sharesActs<Part extends Assembly>(part: Part, whole: Assembly): Part {
+  ACTS.set(part, actsKnownOf(whole))
+  return part
+}
+
 /** An assembly before its first step. */
 export function startWorld(assembly: Assembly): World {
   const start = STARTS.get(assembly) ?? freshWorld(assembly)
   STARTS.set(assembly, start)
-  return copyWorld(start)
+  return { ...start, changes: [], facts: new Map([...start.facts].map(([key, facts]) => [key, new Map(facts)])) }
 }
 
 function freshWorld(assembly: Assembly): World {
@@ -92,27 +116,45 @@ function freshWorld(assembly: Assembly): World {
     others: new Map(assembly.others.map((other) => [other.id, other])),
     joints: new Map(assembly.joints.map((joint) => [joint.id, joint])),
     schools: schoolsWith(assembly.schools),
+    acts: actsKnownOf(assembly),
     facts: new Map([
       ...assembly.parts.map((part) => [part.id, startOf(part)] as const),
       ...assembly.others.map((other) => [other.id, new Map<Fact, FactValue>(TRUE_AT_START.map((fact) => [fact, true]))] as const),
     ]),
-    own: new Set(),
+    changes: [],
     links: [],
     from: new Map(),
     there: new Set(assembly.parts.map((part) => part.id).filter((id) => !later.has(id))),
   }
 }
 
-/** The same state again, to be changed by itself; both share their facts until one of them changes them. */
-export function copyWorld(world: World): World {
-  world.own.clear()
-  return {
-    ...world,
-    facts: new Map(world.facts),
-    own: new Set(),
-    from: new Map(world.from),
-    there: new Set(world.there),
+/** This moment of a world. */
+export function markWorld({ changes, links, from, there }: World): WorldMark {
+  return { changes: changes.length, links, from, there }
+}
+
+/** Whether the facts of a world are what they were at an earlier moment. */
+export function isAsAt({ changes, facts }: World, mark: WorldMark): boolean {
+  const seen = new Set<string>()
+  return changes.slice(mark.changes).every(({ key, fact, was }) => {
+    const name = `${key} ${fact}`
+    if (seen.has(name)) return true
+    seen.add(name)
+    return (facts.get(key)?.get(fact) ?? false) === (was ?? false)
+  })
+}
+
+/** Takes a world back to an earlier moment. */
+export function takeBackWorld(world: World, { changes, links, from, there }: WorldMark): void {
+  while (world.changes.length > changes) {
+    const change = world.changes.pop()
+    const facts = change && world.facts.get(change.key)
+    if (!facts) continue
+    if (change.was === undefined) facts.delete(change.fact)
+    else facts.set(change.fact, change.was)
+    if (facts.size === 0) world.facts.delete(change.key)
   }
+  Object.assign(world, { links, from, there })
 }
 
 /** A fact of a thing, joint or place; false where nothing was said of it. */
@@ -123,44 +165,19 @@ export function factOf(world: World, key: string, fact: Fact): FactValue {
 /** Sets a fact of a thing, joint or place. */
 export function setFact(world: World, key: string, fact: Fact, value: FactValue): void {
   const facts = world.facts.get(key)
-  if (facts?.get(fact) === value) return
-  if (facts && world.own.has(key)) {
-    facts.set(fact, value)
-    return
-  }
-  world.facts.set(key, new Map(facts).set(fact, value))
-  world.own.add(key)
-}
-
-/** What hangs together, by thing, for each state of the links. */
-const TOGETHER = new WeakMap<readonly Link[], ReadonlyMap<string, ReadonlySet<string>>>()
-
-function groupsOf(links: readonly Link[]): ReadonlyMap<string, ReadonlySet<string>> {
-  const known = TOGETHER.get(links)
-  if (known) return known
-  const groups = new Map<string, Set<string>>()
-  for (const { things } of links) {
-    const whole = new Set(things.flatMap((thing) => [thing, ...(groups.get(thing) ?? [])]))
-    for (const thing of whole) groups.set(thing, whole)
-  }
-  TOGETHER.set(links, groups)
-  return groups
-}
-
-/** Everything that hangs together with these things at this moment, themselves among it. */
-export function attachedTo({ links }: World, things: Iterable<string>): ReadonlySet<string> {
-  const groups = groupsOf(links)
-  const asked = [...things]
-  const [only] = asked
-  if (only !== undefined && asked.length === 1) return groups.get(only) ?? new Set(asked)
-  return new Set(asked.flatMap((thing) => [thing, ...(groups.get(thing) ?? [])]))
+  const was = facts?.get(fact)
+  if (was === value) return
+  world.changes.push({ key, fact, was })
+  if (facts) facts.set(fact, value)
+  else world.facts.set(key, new Map([[fact, value]]))
 }
 
 /** The joints, of those made, that lie within these things. */
 export function jointsWithin(world: World, things: ReadonlySet<string>): AssemblyJoint[] {
-  return [...world.joints.values()].filter(
-    (joint) => factOf(world, jointKey(joint.id), 'done') === true && thingsOf(joint).every((thing) => things.has(thing)),
-  )
+  const within: AssemblyJoint[] = []
+  for (const joint of world.joints.values())
+    if (factOf(world, jointKey(joint.id), 'done') === true && thingsOf(joint).every((thing) => things.has(thing))) within.push(joint)
+  return within
 }
 
 const THINGS = new WeakMap<AssemblyJoint, readonly string[]>()

@@ -1,7 +1,7 @@
 import { OPERATIONS } from '../../operations/catalogue'
 import { OPERATION_GROUPS } from '../groups'
 import type { Rule } from '../row'
-import { opsOf, readSelection } from '../selection'
+import { readSelection } from '../selection'
 import { PUT_BY } from '../shapes/holds'
 import { RULES } from '../table'
 
@@ -21,7 +21,7 @@ interface Doom {
 
 /** Which operations a rule no longer lets be done rightly after which others. */
 function doomsOf(rule: Rule): Doom[] {
-  const ops = (text: string) => [...opsOf(readSelection(text))]
+  const ops = (text: string) => [...readSelection(text).ops]
   switch (rule.shape) {
     case 'before':
       return rule.clauses.flatMap(({ first, next, mode }) => (mode === 'must' ? [] : [{ earlier: ops(next), later: ops(first) }]))

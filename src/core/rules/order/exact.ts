@@ -33,8 +33,9 @@ export function exactOrder(assembly: Assembly, all: readonly Unit[], known: read
     }
     for (const unit of all) {
       if (begun.includes(unit) || !mayStandAt(all, unit, begun.length)) continue
-      const next = walk.copy()
-      extend(next, [...begun, unit], wrong + weightOf(doUnit(assembly, next, unit)))
+      const before = walk.mark()
+      extend(walk, [...begun, unit], wrong + weightOf(doUnit(assembly, walk, unit)))
+      walk.takeBack(before)
     }
   }
   extend(Walk.of(assembly), [], 0)

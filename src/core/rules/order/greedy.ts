@@ -1,8 +1,10 @@
 import type { Assembly } from '../../assembly/assembly'
 import { findRule } from '../table'
-import { type Raw, Walk } from '../walk'
+import { Walk, type WalkMark } from '../walk'
+import type { Raw } from '../watched'
 import { DOOMED_ON_JOINED, DOOMED_ON_SAME } from './dooms'
 import { PROVIDERS } from './providers'
+import { boundTo, heats, isHeating, isIdle } from './serving'
 import { doUnit, lasts, peekUnit } from './trial'
 import { meets, type Unit } from './units'
 
@@ -12,145 +14,142 @@ export interface Order {
   readonly because: ReadonlyMap<Unit, ReadonlySet<string>>
 }
 
-interface Placed {
-  readonly unit: Unit
-  readonly walk: Walk
-}
-
-/** Operations that serve the heat or joint done just before them. */
-const SERVING: ReadonlySet<string> = new Set(['pickle', 'scrub', 'dry', 'rinse', 'cool', 'quench', 'cool-slowly', 'unbind', 'test-joint'])
-const HEATING: ReadonlySet<string> = new Set(['anneal', 'solder', 'fuse', 'melt', 'melt-solder-on', 'fuse-dust', 'bind'])
-
-const does = ({ ops }: Unit, some: ReadonlySet<string>) => [...ops].some((op) => some.has(op))
-
-/** Which heat each pickle, dry and test serves: the nearest before it on the same things. */
-function boundTo(units: readonly Unit[]): Map<Unit, Unit> {
-  const bound = new Map<Unit, Unit>()
-  units.forEach((unit, i) => {
-    if (does(unit, HEATING) || ![...unit.main].some((op) => SERVING.has(op))) return
-    const heat = units.slice(0, i).findLast((other) => does(other, HEATING) && meets(unit, other))
-    if (heat) bound.set(unit, heat)
-  })
-  return bound
-}
-
 /** Operations that can bring about what a rule asks for. */
 function providersOf({ rule, clauses }: Raw): Set<string> {
   return new Set(clauses.flatMap((i) => [...(PROVIDERS.get(rule)?.[i] ?? [])]))
 }
+
+/** How an order is looked for. */
+export interface Way {
+  /** Looking ahead it takes everything that is joined in the end to be joined already. */
+  readonly isFarSighted?: boolean
+  /** Each pickle, dry and test stays with the heat it was given to. */
+  readonly isBound?: boolean
+}
+
+const does = ({ ops }: Unit, some: ReadonlySet<string>) => [...ops].some((op) => some.has(op))
 
 /** Orders unit by unit: the earliest that breaks nothing now and dooms none that is still to come; where there is none, the earliest. */
 export class Greedy {
   private readonly assembly: Assembly
   private readonly bound: ReadonlyMap<Unit, Unit>
   private readonly isFarSighted: boolean
+  private readonly walk: Walk
   private readonly places: ReadonlyMap<Unit, number>
   private readonly because = new Map<Unit, Set<string>>()
   /** Units that may not come before another, as it was found when they were tried last. */
   private readonly waitsFor = new Map<Unit, Unit>()
 
-  /** Far-sighted, it takes everything that is joined in the end to be joined already when it looks ahead. */
-  constructor(assembly: Assembly, units: readonly Unit[], isFarSighted: boolean) {
+  constructor(assembly: Assembly, units: readonly Unit[], { isFarSighted = false, isBound = false }: Way) {
     this.assembly = assembly
     this.isFarSighted = isFarSighted
-    this.bound = boundTo(units)
+    this.walk = Walk.of(assembly)
+    this.bound = isBound ? boundTo(units) : new Map()
     this.places = new Map(units.map((unit, i) => [unit, i]))
   }
 
   order(units: readonly Unit[]): Order {
-    let walk = Walk.of(this.assembly)
     const left = [...units]
     const placed: Unit[] = []
     while (left.length > 0) {
-      const next = this.next(walk, left, placed.length)
+      const next = this.next(left, placed.length)
       if (!next) break
-      left.splice(left.indexOf(next.unit), 1)
-      walk = next.walk
-      placed.push(next.unit)
+      left.splice(left.indexOf(next), 1)
+      placed.push(next)
     }
     return { units: placed, because: this.because }
   }
 
-  private next(walk: Walk, left: readonly Unit[], at: number): Placed | undefined {
+  /** The unit that comes next; it is done. */
+  private next(left: readonly Unit[], at: number): Unit | undefined {
     const pinned = left.find((unit) => unit.pinned && this.places.get(unit) === at)
-    if (pinned) return this.placed(walk, pinned)
+    if (pinned) return this.done(pinned)
     const free = left.filter((unit) => !unit.pinned)
     const here = new Set(left)
     const isWaiting = (unit: Unit) => {
       const other = this.waitsFor.get(unit)
       return other !== undefined && here.has(other)
     }
-    const first = this.firstOf(
-      walk,
-      free.filter((unit) => !isWaiting(unit)),
-      left,
-    )
+    const first = free.find((unit) => !isWaiting(unit) && this.comesNow(unit, left))
     if (first) return first
     // what they wait for may have come about otherwise
     const waiting = free.filter(isWaiting)
     this.waitsFor.clear()
     const [earliest] = free.length > 0 ? free : left
-    return this.firstOf(walk, waiting, left) ?? (earliest ? this.placed(walk, earliest) : undefined)
+    return waiting.find((unit) => this.comesNow(unit, left)) ?? (earliest && this.done(earliest))
   }
 
-  private placed(walk: Walk, unit: Unit): Placed {
-    const after = walk.copy()
-    doUnit(this.assembly, after, unit)
-    return { unit, walk: after }
+  private done(unit: Unit): Unit {
+    doUnit(this.assembly, this.walk, unit)
+    return unit
   }
 
-  /** The first of some units that may come now. */
-  private firstOf(walk: Walk, units: readonly Unit[], left: readonly Unit[]): Placed | undefined {
-    for (const unit of units) {
-      const after = this.canStand(walk, unit, left)
-      if (after) return { unit, walk: after }
+  /** Does a unit where it may come now; where it may not, notes on whose account. */
+  private comesNow(unit: Unit, left: readonly Unit[]): boolean {
+    const before = this.walk.mark()
+    const wanting = doUnit(this.assembly, this.walk, unit).filter((breach) => !lasts(breach) || breach.shape === 'needs')
+    if (wanting.length > 0) {
+      this.walk.takeBack(before)
+      for (const breach of wanting) {
+        const provider = this.providerOf(unit, breach, left)
+        if (provider) return this.waits(breach.rule, unit, provider)
+      }
+      this.done(unit)
     }
-    return undefined
-  }
-
-  /** The walk after a unit, where that may come now; where it may not, notes on whose account. */
-  private canStand(walk: Walk, unit: Unit, left: readonly Unit[]): Walk | undefined {
-    const after = walk.copy()
-    for (const breach of doUnit(this.assembly, after, unit)) {
-      const provider = lasts(breach) && breach.shape !== 'needs' ? undefined : this.providerOf(walk, unit, breach, left)
-      if (provider) return this.note(breach.rule, unit, provider)
+    if (this.canWait(unit, left, before)) {
+      this.walk.takeBack(before)
+      return false
     }
-    const doomed = this.doomedBy(after, unit, left)
-    return doomed ? this.note(doomed.rule, unit, doomed.unit) : after
+    const doomed = this.doomedBy(unit, left)
+    if (!doomed) return true
+    this.walk.takeBack(before)
+    return this.waits(doomed.rule, unit, doomed.unit)
   }
 
-  /** A unit still to come that could not be done rightly any more once this one is. */
-  private doomedBy(done: Walk, unit: Unit, left: readonly Unit[]): { readonly rule: string; readonly unit: Unit } | undefined {
+  /** Whether a pickle, dry or test that was just done has changed nothing, and a heat is still to come that it may serve. */
+  private canWait(unit: Unit, left: readonly Unit[], before: WalkMark): boolean {
+    return isIdle(unit, this.walk, before) && left.some((other) => other !== unit && heats(other) && meets(unit, other))
+  }
+
+  /** A unit still to come that could not be done rightly any more, now that this one is. */
+  private doomedBy(unit: Unit, left: readonly Unit[]): { readonly rule: string; readonly unit: Unit } | undefined {
     const threatened = left.filter((later) => later !== unit && mayDoom(unit, later))
     if (threatened.length === 0) return undefined
-    const ahead = this.isFarSighted ? done.copy() : done
-    if (this.isFarSighted) ahead.joinAll()
+    const now = this.walk.mark()
+    if (this.isFarSighted) this.walk.joinAll()
+    let doomed: { readonly rule: string; readonly unit: Unit } | undefined
     for (const later of threatened) {
-      const breach = peekUnit(this.assembly, ahead, later).find(
+      const breach = peekUnit(this.assembly, this.walk, later).find(
         (found) => lasts(found) && (found.steps.length === 1 || unit.steps.includes(found.steps[0] ?? -1)),
       )
-      if (breach && !this.startsAnew(unit, later, left, breach)) return { rule: breach.rule, unit: later }
+      if (!breach || this.startsAnew(unit, later, left, breach)) continue
+      doomed = { rule: breach.rule, unit: later }
+      break
     }
-    return undefined
+    this.walk.takeBack(now)
+    return doomed
   }
 
-  private note(rule: string, waiting: Unit, other: Unit): undefined {
+  /** Notes that a unit waits for another, and on account of which rule. */
+  private waits(rule: string, waiting: Unit, other: Unit): false {
     this.waitsFor.set(waiting, other)
     for (const unit of [waiting, other]) this.because.set(unit, (this.because.get(unit) ?? new Set<string>()).add(rule))
-    return undefined
+    return false
   }
 
   /** A unit still to come that would bring about what this one lacks, and is free to come first. */
-  private providerOf(walk: Walk, unit: Unit, breach: Raw, left: readonly Unit[]): Unit | undefined {
+  private providerOf(unit: Unit, breach: Raw, left: readonly Unit[]): Unit | undefined {
     const ops = providersOf(breach)
     return left.find((other) => {
       if (other === unit || other.pinned || !does(other, ops)) return false
       const serves = this.bound.get(other)
       if (serves && serves !== unit && left.includes(serves)) return false
       if (serves === unit) return false
-      const trial = walk.copy()
-      doUnit(this.assembly, trial, other)
-      return !doUnit(this.assembly, trial, unit).some(({ rule, steps }) => rule === breach.rule && steps.at(-1) === breach.steps.at(-1))
+      const before = this.walk.mark()
+      this.done(other)
+      const raw = doUnit(this.assembly, this.walk, unit)
+      this.walk.takeBack(before)
+      return !raw.some(({ rule, steps }) => rule === breach.rule && steps.at(-1) === breach.steps.at(-1))
     })
   }
 
@@ -162,7 +161,7 @@ export class Greedy {
     const anew = new Set(row.clauses.flatMap((clause) => (clause.anew ?? '').split(',').map((op) => op.trim())))
     return left.some((other) => {
       const isBetween = at(other) > at(unit) && at(other) < at(later)
-      return isBetween && meets(other, later) && [...other.ops].some((op) => anew.has(op) || HEATING.has(op))
+      return isBetween && meets(other, later) && [...other.ops].some((op) => anew.has(op) || isHeating(op))
     })
   }
 }

@@ -2,6 +2,8 @@ import { type Assembly, type AssemblyJoint, type AssemblyStep, HOT_JOINTS, type 
 import { readIncludes } from '../../operations/notation/includes'
 import { checkRoute, type Finding } from '../check'
 import { findRule } from '../table'
+import { assemblyOfUnits, groupsOfUnits } from './apart'
+import { type Unit, unitsOf } from './units'
 
 /** A step that a rule needs and that is missing: proposed, not slipped in. */
 export interface Proposal {
@@ -107,8 +109,13 @@ function withRepair({ assembly, places, proposed }: Draft, finding: Finding): Dr
   }
 }
 
-/** Steps that are missing in a route that is in order: each takes its finding away and brings no other. */
-export function proposeMissing(assembly: Assembly): Proposal[] {
+/** What is proposed for a route, and how much is wrong with it then. */
+interface Proposed {
+  readonly proposals: readonly Proposal[]
+  readonly left: number
+}
+
+function proposedFor(assembly: Assembly): Proposed {
   let draft: Draft = { assembly, places: assembly.steps.map((_, i) => i), proposed: assembly.steps.map(() => undefined) }
   let wrong = wrongIn(assembly)
   while (draft.proposed.length < assembly.steps.length + MOST) {
@@ -117,7 +124,41 @@ export function proposeMissing(assembly: Assembly): Proposal[] {
     draft = better.draft
     wrong = better.wrong
   }
-  return draft.proposed.filter((item) => item !== undefined)
+  return { proposals: draft.proposed.filter((item) => item !== undefined), left: wrong.length }
+}
+
+/** What is proposed for some units by themselves, at its places in the whole route. */
+function proposedForUnits(assembly: Assembly, units: readonly Unit[]): Proposed {
+  const places = units.flatMap((unit) => unit.steps)
+  const steps = places.flatMap((place) => assembly.steps[place] ?? [])
+  const { proposals, left } = proposedFor({ ...assemblyOfUnits(assembly, units), steps })
+  return { proposals: proposals.map((item) => ({ ...item, at: places[item.at] ?? item.at })), left }
+}
+
+/** A route with what is proposed for it. */
+function withProposals(assembly: Assembly, proposals: readonly Proposal[]): Assembly {
+  const steps = assembly.steps.flatMap((step, place): AssemblyStep[] => [
+    ...proposals
+      .filter(({ at }) => at === place)
+      .map(({ op, on, params }) => ({ op, on, params, ...(step.repeat ? { repeat: step.repeat } : {}) })),
+    step,
+  ])
+  return { ...assembly, steps }
+}
+
+/**
+ * Steps that are missing in a route that is in order: each takes its finding away and brings no other. What never hangs together is looked at by
+ * itself, unless the whole is the worse for it.
+ */
+export function proposeMissing(assembly: Assembly): readonly Proposal[] {
+  const groups = groupsOfUnits(unitsOf(assembly))
+  if (groups.length < 2) return proposedFor(assembly).proposals
+  const late = new Set(wrongIn(assembly).map(({ steps }) => steps.at(-1)))
+  const isWanting = (units: readonly Unit[]) => units.some(({ steps }) => steps.some((step) => late.has(step)))
+  const found = groups.filter(isWanting).map((units) => proposedForUnits(assembly, units))
+  const proposals = found.flatMap((item) => item.proposals).sort((a, b) => a.at - b.at)
+  const left = found.reduce((sum, item) => sum + item.left, 0)
+  return wrongIn(withProposals(assembly, proposals)).length <= left ? proposals : proposedFor(assembly).proposals
 }
 
 /** A repair may ask for another in its turn: so many deep at most. */

@@ -2,7 +2,7 @@ import { OPERATIONS } from '../../operations/catalogue'
 import type { Asked } from '../../operations/notation/effect'
 import { OPERATION_GROUPS } from '../groups'
 import type { Rule } from '../row'
-import { opsOf, readSelection } from '../selection'
+import { readSelection } from '../selection'
 import { readAsks } from '../shapes/needs'
 import { RULES } from '../table'
 
@@ -19,7 +19,7 @@ function providersOfClause(rule: Rule, index: number): string[] {
   if (rule.shape === 'needs') return readAsks(rule.clauses[index]?.asks ?? '').asked.flatMap(makersOf)
   if (rule.shape === 'before') {
     const clause = rule.clauses[index]
-    return clause && clause.mode !== 'order' && clause.mode !== undefined ? [...opsOf(readSelection(clause.first))] : []
+    return clause && clause.mode !== 'order' && clause.mode !== undefined ? [...readSelection(clause.first).ops] : []
   }
   if (rule.shape === 'within') return [...(rule.clauses[index]?.put ?? []), ...(rule.clauses[index]?.missing ?? [])]
   return []

@@ -1,12 +1,12 @@
 import type { Assembly } from '../../assembly/assembly'
 import { checkRoute } from '../check'
-import { Walk } from '../walk'
-import { assemblyOfUnits, groupsOfUnits, inTheirPlaces } from './apart'
+import { assemblyOfUnits, groupsOfUnits, inTheirPlaces, oneAfterAnother } from './apart'
 import { EXACT_UNITS, exactOrder } from './exact'
-import { Greedy, type Order } from './greedy'
+import { Greedy, type Order, type Way } from './greedy'
 import { type Proposal, proposeMissing } from './propose'
 import { MOST_SETTLED, settled } from './settle'
-import { doUnit, LASTING_WEIGHT, lasts, wrongWith } from './trial'
+import { type Moved, Trail, withMoved } from './trail'
+import { LASTING_WEIGHT, lasts, wrongWith } from './trial'
 import { keptOf, meets, type Unit, unitsOf } from './units'
 
 /** A step that stands elsewhere than it did, and the rules on account of which. */
@@ -31,12 +31,17 @@ interface Known extends Order {
 /** Whether something is wrong that only a move puts right. */
 const isMovable = (wrong: number) => wrong >= LASTING_WEIGHT
 
-/** A better order than one that is known, near-sighted or far-sighted; undefined where neither finds one. */
-function better(assembly: Assembly, { units, wrong }: Known): Known | undefined {
-  for (const isFarSighted of isMovable(wrong) ? [false, true] : [false]) {
-    const order = new Greedy(assembly, units, isFarSighted).order(units)
-    const left = wrongWith(assembly, order.units)
-    if (left < wrong) return { ...order, wrong: left }
+/** What serves a heat stays with it at first; the others are tried where something is left that only a move puts right. */
+const WAYS: readonly Way[] = [{ isBound: true }, { isFarSighted: true, isBound: true }, {}, { isFarSighted: true }]
+
+/** A better order than one that is known, found step by step; undefined where none is. */
+function stepByStep(assembly: Assembly, known: Known): Known | undefined {
+  for (const way of isMovable(known.wrong) ? WAYS : WAYS.slice(0, 1)) {
+    const order = new Greedy(assembly, known.units, way).order(known.units)
+    const wrong = wrongWith(assembly, order.units)
+    if (wrong >= known.wrong) continue
+    const best = { ...order, wrong }
+    return isMovable(wrong) ? (stepByStep(assembly, best) ?? best) : best
   }
   return undefined
 }
@@ -45,35 +50,39 @@ function better(assembly: Assembly, { units, wrong }: Known): Known | undefined 
 const MOST_WALKED = 6000
 
 /** Units that every breach that only a move puts right is about, the later of two first: no other unit’s move alone can put it all right. */
-function misplaced(assembly: Assembly, units: readonly Unit[]): Unit[] {
-  const walk = Walk.of(assembly)
-  const breaches = units.flatMap((unit) => doUnit(assembly, walk, unit).filter(lasts))
+function misplaced({ units, raw }: Trail): Unit[] {
+  const breaches = raw.flatMap((found) => found.filter(lasts))
   const isAbout = ({ steps }: Unit) => breaches.every((breach) => breach.steps.some((step) => steps.includes(step)))
   const steps = breaches[0] ? [...breaches[0].steps].reverse() : []
   const named = steps.flatMap((step) => units.find((unit) => unit.steps.includes(step)) ?? [])
   return [...new Set(named)].filter((unit) => !unit.pinned && isAbout(unit))
 }
 
-/** Orders in which one unit alone stands elsewhere; between two that it has nothing to do with it stands no better than before both. */
-function* withOneMoved(units: readonly Unit[], unit: Unit): Generator<readonly Unit[]> {
+/**
+ * Orders in which one unit alone stands elsewhere, those first that differ from the latest place on; between two that it has nothing to do with
+ * it stands no better than before both.
+ */
+function* withOneMoved(units: readonly Unit[], unit: Unit): Generator<Moved> {
   const others = units.filter((one) => one !== unit)
-  for (let at = 0; at <= others.length; at++) {
+  for (let at = others.length; at >= 0; at--) {
     const before = others[at - 1]
-    if (before && !meets(unit, before)) continue
-    const order = [...others.slice(0, at), unit, ...others.slice(at)]
-    if (order.every((one, i) => !one.pinned || units[i] === one)) yield order
+    if (units[at] === unit || (before && !meets(unit, before))) continue
+    const moved = withMoved(units, unit, at)
+    if (moved) yield moved
   }
 }
 
 /** The order in which one unit alone has moved and nothing is left that only a move puts right; undefined where there is none. */
 function oneMove(assembly: Assembly, { units, wrong, because }: Known): Known | undefined {
   if (!isMovable(wrong) || units.length ** 2 > MOST_WALKED) return undefined
+  const trail = new Trail(assembly, units)
   let best: Known | undefined
-  for (const unit of misplaced(assembly, units))
-    for (const order of withOneMoved(units, unit)) {
-      const most = Math.min(LASTING_WEIGHT, best?.wrong ?? wrong)
-      const left = wrongWith(assembly, order, most)
-      if (left < most) best = { units: order, because, wrong: left }
+  for (const unit of misplaced(trail))
+    for (const moved of withOneMoved(units, unit)) {
+      // of two places as good the earlier
+      const most = Math.min(LASTING_WEIGHT, (best?.wrong ?? wrong) + 1)
+      const left = trail.wrongOf(moved, most)
+      if (left < most && left < wrong) best = { units: moved.units, because, wrong: left }
     }
   return best
 }
@@ -83,8 +92,9 @@ function bySettling(assembly: Assembly, known: Known): Known | undefined {
   if (known.units.length > MOST_SETTLED) return undefined
   const best: Known = { ...settled(assembly, known.units), because: known.because }
   if (best.wrong === 0) return best
-  const { units, because } = new Greedy(assembly, known.units, false).order(known.units)
-  const other: Known = { ...settled(assembly, units), because }
+  const { units, because } = new Greedy(assembly, known.units, { isBound: true }).order(known.units)
+  const isKnown = units.every((unit, i) => known.units[i] === unit)
+  const other: Known = isKnown ? known : { ...settled(assembly, units), because }
   const better = other.wrong < best.wrong ? other : best
   return better.wrong < known.wrong ? better : undefined
 }
@@ -92,10 +102,9 @@ function bySettling(assembly: Assembly, known: Known): Known | undefined {
 /** The best order known of units that may all concern one another: of few the best of all there are, of many step by step until nothing is better. */
 function bestOfGroup(assembly: Assembly, units: readonly Unit[]): Known {
   let best: Known = { units, because: new Map(), wrong: wrongWith(assembly, units) }
-  while (best.wrong > 0) {
-    const next = oneMove(assembly, best) ?? better(assembly, best) ?? bySettling(assembly, best)
-    if (!next) break
-    best = next
+  for (let before = Number.POSITIVE_INFINITY; best.wrong > 0 && best.wrong < before; ) {
+    before = best.wrong
+    for (const search of [oneMove, stepByStep, bySettling]) if (best.wrong > 0) best = search(assembly, best) ?? best
   }
   return units.length <= EXACT_UNITS ? { ...best, units: exactOrder(assembly, units, best.units) } : best
 }
@@ -108,13 +117,13 @@ function bestOrder(assembly: Assembly, units: readonly Unit[]): Order {
   const groups = groupsOfUnits(units)
   if (groups.length < 2 || units.length <= EXACT_UNITS) return bestOfGroup(assembly, units)
   const ordered = groups.map((group) => bestOfGroup(assemblyOfUnits(assembly, group), group))
-  const together = inTheirPlaces(
-    units,
-    ordered.map((one) => one.units),
-  )
+  const rows = ordered.map((one) => one.units)
   const wrong = ordered.reduce((sum, one) => sum + one.wrong, 0)
-  if (wrongWith(assembly, together) > wrong) return bestOfGroup(assembly, units)
-  return { units: together, because: new Map(ordered.flatMap(({ because }) => [...because])) }
+  const because = new Map(ordered.flatMap((one) => [...one.because]))
+  // minutes between two steps may be broken by another's steps between them: then each by itself, one after another
+  for (const together of [inTheirPlaces(units, rows), oneAfterAnother(units, rows)])
+    if (together && wrongWith(assembly, together) <= wrong) return { units: together, because }
+  return bestOfGroup(assembly, units)
 }
 
 /** Every step under a name of its own, by which a reason still knows the other step when the order has changed. */
@@ -150,5 +159,5 @@ export function putInOrder(given: Assembly): OrderedRoute {
     return unit.steps.map((step): Move => ({ step, from: step, to: steps.indexOf(step), because: why }))
   })
   const inOrder: Assembly = { ...assembly, steps: steps.flatMap((index) => assembly.steps[index] ?? []) }
-  return { steps, moves, proposed: proposeMissing(inOrder) }
+  return { steps, moves, proposed: wrongWith(assembly, ordered) === 0 ? [] : proposeMissing(inOrder) }
 }

@@ -1,17 +1,19 @@
 import type { Assembly } from '../../assembly/assembly'
 import { isOverridden } from '../check'
 import { findRule } from '../table'
-import { type Raw, Walk } from '../walk'
+import { Walk } from '../walk'
+import type { Raw } from '../watched'
 import { LASTING } from './dooms'
 import type { Unit } from './units'
 
 /** Rules that count against an order: stops and warnings that no reason lifts. */
-function against(assembly: Assembly, raw: readonly Raw[]): Raw[] {
+function against(assembly: Assembly, raw: readonly Raw[]): readonly Raw[] {
+  if (raw.length === 0) return raw
   return raw.filter(({ rule, level, steps, fixed }) => level !== 'note' && (fixed || !isOverridden(assembly, rule, steps)))
 }
 
 /** Does a unit, a repeated group twice through, and says what counts against it there. */
-export function doUnit(assembly: Assembly, walk: Walk, { steps }: Unit): Raw[] {
+export function doUnit(assembly: Assembly, walk: Walk, { steps }: Unit): readonly Raw[] {
   const rounds = steps.length > 1 || assembly.steps[steps[0] ?? 0]?.repeat !== undefined ? 2 : 1
   const raw: Raw[] = []
   for (let round = 0; round < rounds; round++)
@@ -23,7 +25,7 @@ export function doUnit(assembly: Assembly, walk: Walk, { steps }: Unit): Raw[] {
 }
 
 /** What counts against a unit as things stand; nothing is done. */
-export function peekUnit(assembly: Assembly, walk: Walk, { steps }: Unit): Raw[] {
+export function peekUnit(assembly: Assembly, walk: Walk, { steps }: Unit): readonly Raw[] {
   const raw = steps.flatMap((index) => {
     const step = assembly.steps[index]
     return step ? walk.peek(step, index) : []
@@ -47,6 +49,7 @@ export function wrongWith(assembly: Assembly, order: readonly Unit[], most = Num
 
 /** What the breaches of a unit weigh, each rule with its steps once. */
 export function weightOf(raw: readonly Raw[]): number {
+  if (raw.length === 0) return 0
   const once = new Map(raw.map((breach) => [`${breach.rule} ${breach.steps.join(' ')}`, breach]))
   return [...once.values()].reduce((sum, breach) => sum + (lasts(breach) ? LASTING_WEIGHT : 1), 0)
 }

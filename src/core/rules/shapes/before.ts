@@ -1,8 +1,9 @@
-import type { Act } from '../act'
-import type { Breach, Watch } from '../breach'
+import type { Act } from '../acted'
+import { type Breach, type Check, NONE, type Watch } from '../breach'
+import { attachedTo } from '../links'
 import type { BeforeClause, Share } from '../row'
-import { chosenBy, opsOf, readSelection, type Selection } from '../selection'
-import { attachedTo, placeKey, type World } from '../world'
+import { chosenBy, readSelection, type Selection } from '../selection'
+import { placeKey, type World } from '../world'
 import { sharedThings } from './needs'
 import type { Done, Walked } from './walked'
 
@@ -10,20 +11,15 @@ import type { Done, Walked } from './walked'
 function sharerWith(world: World, share: Share, later: Act): (earlier: Act) => boolean {
   if (share === 'joint') return (earlier) => earlier.joints.some((joint) => later.joints.includes(joint))
   const own = sharedThings(world, share === 'attached' ? [...attachedTo(world, later.things)] : later.things)
-  const isOwn = (earlier: Act) => earlier.things.some((thing) => own.has(thing))
+  const isOwn = (earlier: Act) => earlier.things.some((thing) => own.includes(thing))
   // where nothing was divided, things share only themselves
   const meets =
     world.from.size === 0
       ? isOwn
-      : (earlier: Act) => isOwn(earlier) || later.things.some((thing) => sharedThings(world, earlier.things).has(thing))
+      : (earlier: Act) => isOwn(earlier) || later.things.some((thing) => sharedThings(world, earlier.things).includes(thing))
   if (share === 'place') return (earlier) => earlier.place === later.place && meets(earlier)
   if (share === 'face') return (earlier) => earlier.face === later.face && meets(earlier)
   return meets
-}
-
-/** Acts done before that a selection names. */
-function* namedBefore(world: World, walked: Walked, selection: Selection): Generator<Done> {
-  for (const op of opsOf(selection)) for (const done of walked.byOp.get(op) ?? []) if (chosenBy(world, done.act, selection)) yield done
 }
 
 /** What an earlier act has to share with this one; of other steps alone, where asked. */
@@ -42,11 +38,12 @@ export function lastBefore(
 ): Done | undefined {
   let shares: ReturnType<typeof sharerWith> | undefined
   let last: Done | undefined
-  for (const done of namedBefore(world, walked, selection)) {
-    if ((last && done.fromMin <= last.fromMin) || (ofOthers && done.act.index === act.index)) continue
-    shares ??= sharerWith(world, share, act)
-    if (shares(done.act)) last = done
-  }
+  for (const op of selection.ops)
+    for (let done = walked.lastOf.get(op); done && !(last && done.fromMin <= last.fromMin); done = done.sameBefore) {
+      if (!chosenBy(world, done.act, selection) || (ofOthers && done.act.index === act.index)) continue
+      shares ??= sharerWith(world, share, act)
+      if (shares(done.act)) last = done
+    }
   return last
 }
 
@@ -55,30 +52,42 @@ interface Order {
   readonly next: Selection
   readonly mode: NonNullable<BeforeClause['mode']>
   readonly level: BeforeClause['level']
+  readonly clause: number
 }
 
-/** The step that should have come after this one, where it is there already. */
-function tooEarly(world: World, act: Act, walked: Walked, share: Share, { first, next, mode }: Order): Done | undefined {
-  if (mode === 'must' || !chosenBy(world, act, first)) return undefined
-  return lastBefore(world, walked, next, { share, act, ofOthers: true })
+function breachOf({ things, place }: Act, share: Share, { clause, level }: Order): Breach {
+  const on = share === 'place' ? things.map((thing) => placeKey(thing, place)) : things
+  return { clause, on, ...(level ? { level } : {}) }
 }
 
-/** Whether this step asks for another that was not done. */
-function lacksFirst(world: World, act: Act, walked: Walked, share: Share, { first, next, mode }: Order): boolean {
-  if (mode === 'order' || !chosenBy(world, act, next)) return false
-  return lastBefore(world, walked, first, { share, act }) === undefined
+/** The step that should have come after this one is there already. */
+function tooEarly(act: Act, share: Share, order: Order): Check {
+  return (world, walked) => {
+    const early = lastBefore(world, walked, order.next, { share, act, ofOthers: true })
+    return early ? [{ ...breachOf(act, share, order), other: early.act.index }] : NONE
+  }
+}
+
+/** This step asks for another that was not done. */
+function lacksFirst(act: Act, share: Share, order: Order): Check {
+  return (world, walked) => (lastBefore(world, walked, order.first, { share, act }) ? NONE : [breachOf(act, share, order)])
 }
 
 /** Watches which operation comes before which. */
 export function watchBefore(clauses: readonly BeforeClause[], share: Share): Watch {
   const read = clauses.map(
-    ({ first, next, mode = 'order', level }): Order => ({ first: readSelection(first), next: readSelection(next), mode, level }),
+    ({ first, next, mode = 'order', level }, clause): Order => ({
+      first: readSelection(first),
+      next: readSelection(next),
+      mode,
+      level,
+      clause,
+    }),
   )
-  return (world, act, walked) =>
-    read.flatMap((order, clause): Breach[] => {
-      const on = share === 'place' ? act.things.map((thing) => placeKey(thing, act.place)) : act.things
-      const breach = { clause, on, ...(order.level ? { level: order.level } : {}) }
-      const early = tooEarly(world, act, walked, share, order)
-      return [...(early ? [{ ...breach, other: early.act.index }] : []), ...(lacksFirst(world, act, walked, share, order) ? [breach] : [])]
+  return (world, act) =>
+    read.flatMap((order): Check[] => {
+      const isFirst = order.mode !== 'must' && chosenBy(world, act, order.first) !== undefined
+      const isNext = order.mode !== 'order' && chosenBy(world, act, order.next) !== undefined
+      return [...(isFirst ? [tooEarly(act, share, order)] : []), ...(isNext ? [lacksFirst(act, share, order)] : [])]
     })
 }

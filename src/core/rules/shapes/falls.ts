@@ -1,12 +1,13 @@
-import type { Act } from '../act'
-import type { Watch } from '../breach'
+import type { Act } from '../acted'
+import { type Check, NONE, type Watch } from '../breach'
 import type { FallsClause } from '../row'
-import { chosenBy, opsOf, readSelection, type Selection } from '../selection'
+import { chosenBy, readSelection, type Selection } from '../selection'
 import type { World } from '../world'
 import { sharedThings } from './needs'
 import type { Walked } from './walked'
 
 interface Falling {
+  readonly clause: number
   readonly param: string
   readonly words: readonly string[] | undefined
   readonly selection: Selection
@@ -22,10 +23,10 @@ function heightOf(world: World, act: Act, { param, words, selection }: Falling):
 }
 
 /** The last act on the same things that has a height, unless it has started anew since. */
-function lastOn(world: World, walked: Walked, things: ReadonlySet<string>, falling: Falling): { act: Act; height: number } | undefined {
-  for (let i = walked.done.length - 1; i >= 0; i--) {
-    const act = walked.done[i]?.act
-    if (!act?.things.some((thing) => things.has(thing))) continue
+function lastOn(world: World, walked: Walked, things: readonly string[], falling: Falling): { act: Act; height: number } | undefined {
+  for (let { last: done } = walked; done; done = done.before) {
+    const { act } = done
+    if (!act.things.some((thing) => things.includes(thing))) continue
     if (falling.anew.has(act.op.id)) return undefined
     const height = heightOf(world, act, falling)
     if (height !== undefined) return { act, height }
@@ -36,17 +37,23 @@ function lastOn(world: World, walked: Walked, things: ReadonlySet<string>, falli
 /** Watches a parameter that must not rise along successive steps on one thing. */
 export function watchFalls(clauses: readonly FallsClause[]): Watch {
   const read = clauses.map(
-    ({ param, of, words, anew }): Falling => ({
+    ({ param, of, words, anew }, clause): Falling => ({
+      clause,
       param,
       words,
       selection: readSelection(of),
-      anew: anew ? opsOf(readSelection(anew)) : new Set<string>(),
+      anew: anew ? readSelection(anew).ops : new Set<string>(),
     }),
   )
-  return (world, act, walked) =>
-    read.flatMap((falling, clause) => {
+  return (world, act) =>
+    read.flatMap((falling): Check[] => {
       const height = heightOf(world, act, falling)
-      const last = height === undefined ? undefined : lastOn(world, walked, sharedThings(world, act.things), falling)
-      return height !== undefined && last && last.height < height ? [{ clause, other: last.act.index, on: act.things }] : []
+      if (height === undefined) return []
+      return [
+        (now, walked) => {
+          const last = lastOn(now, walked, sharedThings(now, act.things), falling)
+          return last && last.height < height ? [{ clause: falling.clause, other: last.act.index, on: act.things }] : NONE
+        },
+      ]
     })
 }

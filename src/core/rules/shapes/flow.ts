@@ -2,11 +2,13 @@ import type { AssemblyJoint } from '../../assembly/assembly'
 import { SOLDERS } from '../../metals/solders'
 import { figureOf } from '../../tables/figures'
 import { formatPlain } from '../../units/format'
-import { type Act, heatOf, solderOf } from '../act'
-import type { Breach, Watch } from '../breach'
+import { heatOf, solderOf } from '../act'
+import type { Act } from '../acted'
+import type { Breach, Check, Watch } from '../breach'
+import { attachedTo } from '../links'
 import type { FlowClause, Level } from '../row'
 import { chosenBy, readSelection } from '../selection'
-import { attachedTo, thingsOf, type World } from '../world'
+import { thingsOf, type World } from '../world'
 import type { Soldered, Walked } from './walked'
 
 /** A later solder flows this many degrees lower; less is a warning, and under the least a stop. */
@@ -15,6 +17,7 @@ export const LEAST_GAP_C = figureOf('solder-gap-least', {})
 
 /** Earlier joints that a heat reaches: those of the same subassembly that are not held and not made in this step itself. */
 export function reachedBy(world: World, act: Act, { soldered }: Pick<Walked, 'soldered'>): Soldered[] {
+  if (soldered.length === 0) return []
   const things = attachedTo(world, act.things)
   const held = act.step.held ?? []
   const now = new Set(act.joints.map((joint) => joint.id))
@@ -33,19 +36,21 @@ function levelOf(act: Act, earlier: Soldered, heatC: number): Level {
 
 /** Watches that a heat does not open earlier seams. */
 export function watchFlow(clauses: readonly FlowClause[]): Watch {
-  const read = clauses.map(({ earlier, of }) => ({ roles: earlier?.split('|'), selection: readSelection(of) }))
-  return (world, act, walked) => {
+  const read = clauses.map(({ earlier, of }, clause) => ({ roles: earlier?.split('|'), clause, selection: readSelection(of) }))
+  return (world, act) => {
     const heatC = heatOf(act)
     if (heatC === undefined) return []
-    return read.flatMap(({ roles, selection }, clause): Breach[] => {
-      if (!chosenBy(world, act, selection)) return []
-      return reachedBy(world, act, walked).flatMap((earlier): Breach[] => {
-        if (roles && !roles.includes(earlier.role ?? '')) return []
-        const level = levelOf(act, earlier, heatC)
-        if (level === 'off') return []
-        return [{ clause, other: earlier.index, on: [earlier.joint], level, detail: wordsOf(act, act.joints[0], earlier, heatC) }]
-      })
-    })
+    const here = read.filter(({ selection }) => chosenBy(world, act, selection))
+    return here.map(
+      ({ roles, clause }): Check =>
+        (now, walked) =>
+          reachedBy(now, act, walked).flatMap((earlier): Breach[] => {
+            const level = roles && !roles.includes(earlier.role ?? '') ? 'off' : levelOf(act, earlier, heatC)
+            if (level === 'off') return []
+            const detail = () => wordsOf(act, act.joints[0], earlier, heatC)
+            return [{ clause, other: earlier.index, on: [earlier.joint], level, detail }]
+          }),
+    )
   }
 }
 

@@ -1,10 +1,12 @@
 import { HOT_JOINTS } from '../../assembly/assembly'
 import { type Asked, readAsked, readClauses } from '../../operations/notation/effect'
-import { type Act, thingsFor } from '../act'
-import type { Breach, Watch } from '../breach'
+import { thingsFor } from '../act'
+import type { Act } from '../acted'
+import { type Check, NONE, type Watch } from '../breach'
+import { attachedTo } from '../links'
 import type { NeedsClause } from '../row'
 import { chosenBy, readSelection } from '../selection'
-import { attachedTo, factOf, isMetal, jointKey, jointsWithin, namesIn, placeKey, thingsOf, type World, withForebears } from '../world'
+import { factOf, isMetal, jointKey, jointsWithin, namesIn, placeKey, thingsOf, type World, withForebears } from '../world'
 
 type Of = 'things' | 'attached' | 'joint' | 'joints' | 'seams' | 'place' | 'jig' | 'template' | 'file' | 'bath' | 'first'
 const OF: readonly Of[] = ['things', 'attached', 'joint', 'joints', 'seams', 'place', 'jig', 'template', 'file', 'bath', 'first']
@@ -25,12 +27,12 @@ function smallOn(world: World, { joints }: Act): string[] {
 }
 
 /** What is asked, by the key of its facts. */
-function askedOf(world: World, act: Act, of: Of, things: readonly string[]): string[] {
+function askedOf(world: World, act: Act, of: Of, things: readonly string[]): Iterable<string> {
   switch (of) {
     case 'things':
       return things.filter((thing) => world.facts.has(thing))
     case 'attached':
-      return [...attachedTo(world, things)]
+      return attachedTo(world, things)
     case 'joint':
       return act.joints.map((joint) => jointKey(joint.id))
     case 'joints':
@@ -61,18 +63,28 @@ function lacks(world: World, key: string, { fact, is }: Asked): boolean {
   return typeof is === 'object' ? Number(value) > is.most : value !== is
 }
 
+/** Those that lack something that is asked. */
+function lacking(world: World, keys: Iterable<string>, asked: readonly Asked[]): string[] {
+  const on: string[] = []
+  for (const key of keys) if (asked.some((item) => lacks(world, key, item))) on.push(key)
+  return on
+}
+
 /** Watches a state that an operation asks for just before it is done. */
 export function watchNeeds(clauses: readonly NeedsClause[]): Watch {
-  const read = clauses.map(({ asks, of, fixed }) => ({ ...readAsks(asks), fixed, selection: readSelection(of) }))
+  const read = clauses.map(({ asks, of, fixed }, clause) => ({ ...readAsks(asks), fixed, clause, selection: readSelection(of) }))
   return (world, act) =>
-    read.flatMap(({ of, asked, fixed, selection }, clause): Breach[] => {
+    read.flatMap(({ of, asked, fixed, clause, selection }): Check[] => {
       const when = chosenBy(world, act, selection)
       if (!when) return []
-      const things = thingsFor(world, act.things, when)
       const metalAlone = of === 'things' && !when.some((condition) => condition.name === 'other')
-      const keys = askedOf(world, act, of, metalAlone ? things.filter((thing) => isAsked(world, act, thing)) : things)
-      const on = keys.filter((key) => asked.some((item) => lacks(world, key, item)))
-      return on.length > 0 ? [{ clause, on, ...(fixed ? { fixed } : {}) }] : []
+      const things = metalAlone ? act.things.filter((thing) => isAsked(world, act, thing)) : act.things
+      return [
+        (now) => {
+          const on = lacking(now, askedOf(now, act, of, thingsFor(now, things, when)), asked)
+          return on.length > 0 ? [{ clause, on, ...(fixed ? { fixed } : {}) }] : NONE
+        },
+      ]
     })
 }
 
@@ -81,7 +93,7 @@ function isAsked(world: World, { joints }: Act, thing: string): boolean {
   return joints.length === 0 || isMetal(world, thing)
 }
 
-/** A thing’s own history and that of what it was divided from. */
-export function sharedThings(world: World, things: readonly string[]): Set<string> {
-  return new Set(world.from.size === 0 ? things : things.flatMap((thing) => withForebears(world, thing)))
+/** Things, and what they were divided from: whose history is theirs. */
+export function sharedThings(world: World, things: readonly string[]): readonly string[] {
+  return world.from.size === 0 ? things : things.flatMap((thing) => withForebears(world, thing))
 }

@@ -1,11 +1,14 @@
 import type { SolderId } from '../../metals/solders'
-import type { Act } from '../act'
+import type { Act } from '../acted'
 
 /** An act that was done, and when, in minutes from the start. */
 export interface Done {
   readonly act: Act
   readonly fromMin: number
   readonly toMin: number
+  /** What was done before it, and the last before it of the same operation. */
+  readonly before: Done | undefined
+  readonly sameBefore: Done | undefined
 }
 
 /** A joint that was soldered, at which step and with what. */
@@ -18,8 +21,9 @@ export interface Soldered {
 
 /** What was done so far. */
 export interface Walked {
-  readonly done: readonly Done[]
-  readonly byOp: ReadonlyMap<string, readonly Done[]>
+  readonly last: Done | undefined
+  /** By operation, the last that was done. */
+  readonly lastOf: ReadonlyMap<string, Done>
   readonly soldered: readonly Soldered[]
   readonly nowMin: number
 }

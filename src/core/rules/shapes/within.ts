@@ -1,4 +1,4 @@
-import type { Breach, Watch } from '../breach'
+import { type Check, NONE, type Watch } from '../breach'
 import type { Share, WithinClause } from '../row'
 import { chosenBy, readSelection } from '../selection'
 import { lastBefore } from './before'
@@ -10,12 +10,16 @@ function isOutside(minutes: number, { least = 0, most = Number.POSITIVE_INFINITY
 
 /** Watches the minutes between the end of one step and the start of another. */
 export function watchWithin(clauses: readonly WithinClause[], share: Share): Watch {
-  const read = clauses.map((item) => ({ ...item, first: readSelection(item.first), next: readSelection(item.next) }))
-  return (world, act, walked) =>
-    read.flatMap(({ first, next, must, ...limits }, clause): Breach[] => {
-      if (!chosenBy(world, act, next)) return []
-      const last = lastBefore(world, walked, first, { share, act })
-      if (!last) return must ? [{ clause, on: act.things }] : []
-      return isOutside(walked.nowMin - last.toMin, limits) ? [{ clause, other: last.act.index, on: act.things }] : []
-    })
+  const read = clauses.map((item, clause) => ({ ...item, clause, first: readSelection(item.first), next: readSelection(item.next) }))
+  return (world, act) => {
+    const here = read.filter(({ next }) => chosenBy(world, act, next))
+    return here.map(
+      ({ first, must, clause, ...limits }): Check =>
+        (now, walked) => {
+          const last = lastBefore(now, walked, first, { share, act })
+          if (!last) return must ? [{ clause, on: act.things }] : NONE
+          return isOutside(walked.nowMin - last.toMin, limits) ? [{ clause, other: last.act.index, on: act.things }] : NONE
+        },
+    )
+  }
 }
