@@ -30,7 +30,7 @@ export function jointHeats(assembly: Assembly): JointHeat[] {
     const acts = walk.acts(step, index)
     const making = acts.find(isMaking)
     const reaches = making ? walk.reaches(making).map(({ joint }) => joint) : []
-    walk.doActs(acts)
+    walk.pass(acts)
     const joints = making?.joints.filter(({ kind }) => HOT_JOINTS.includes(kind)) ?? []
     if (joints.length > 0 && !heats.has(index))
       heats.set(index, { step: index, op: step.op, joints, reaches, ...inHeat(assembly, walk, joints) })

@@ -23,16 +23,29 @@ export interface Ladder extends LadderWorth {
 
 const flowOf = (id: SolderId) => SOLDERS[id].liquidusC
 
+/** A joint as it is searched: where the metals of its heat begin to melt, °C, and the places of the earlier joints its heat reaches. */
+interface Sought {
+  readonly solders: readonly SolderId[]
+  readonly solidusC: readonly number[]
+  readonly reaches: readonly number[]
+}
+
 /** What stands against a solder in a heat: earlier joints it does not flow far enough under, metals that begin to melt. */
-function marginsOf({ metals, reaches }: Rung, solder: SolderId, chosen: ReadonlyMap<string, SolderId>): { stops: number; leastC: number } {
-  const flowC = flowOf(solder)
-  const gaps = reaches.flatMap((joint) => {
-    const earlier = chosen.get(joint)
-    return earlier ? [flowOf(earlier) - flowC] : []
-  })
-  const melting = metals.map((metal) => ALLOYS[metal].solidusC - flowC)
-  const stops = gaps.filter((gap) => gap < LEAST_GAP_C).length + melting.filter((margin) => margin <= 0).length
-  return { stops, leastC: Math.min(Number.POSITIVE_INFINITY, ...gaps, ...melting) }
+function marginsOf({ solidusC, reaches }: Sought, flowC: number, chosen: readonly SolderId[]): { stops: number; leastC: number } {
+  let stops = 0
+  let leastC = Number.POSITIVE_INFINITY
+  for (const place of reaches) {
+    const earlier = chosen[place]
+    if (earlier === undefined) continue
+    const gapC = flowOf(earlier) - flowC
+    if (gapC < LEAST_GAP_C) stops++
+    leastC = Math.min(leastC, gapC)
+  }
+  for (const meltsC of solidusC) {
+    if (meltsC <= flowC) stops++
+    leastC = Math.min(leastC, meltsC - flowC)
+  }
+  return { stops, leastC }
 }
 
 /** Whether one choice is better than another: what cannot be done first, then fewer grades, then the larger least margin. */
@@ -62,22 +75,26 @@ const NOTHING: Begun = { solders: [], stops: 0, grades: 0, leastMarginC: Number.
  */
 export function chooseLadder(rungs: readonly Rung[], owned: readonly SolderId[]): Ladder {
   const highestFirst = [...owned].sort((a, b) => flowOf(b) - flowOf(a))
-  const chosen = new Map<string, SolderId>()
+  const places = new Map(rungs.map(({ joint }, i) => [joint, i]))
+  const sought = rungs.map(
+    ({ solder, metals, reaches }): Sought => ({
+      solders: solder ? [solder] : highestFirst,
+      solidusC: metals.map((metal) => ALLOYS[metal].solidusC),
+      reaches: reaches.flatMap((joint) => places.get(joint) ?? []),
+    }),
+  )
   let best: Begun | undefined
   let left = rungs.length <= TRIED_WHOLE ? MOST_TRIED_WHOLE : MOST_TRIED
   const extend = (begun: Begun) => {
-    const rung = rungs[begun.solders.length]
+    const rung = sought[begun.solders.length]
     if (!rung) {
       best = begun
       return
     }
-    for (const solder of rung.solder ? [rung.solder] : highestFirst) {
+    for (const solder of rung.solders) {
       if (left-- <= 0 && best) break
-      const next = extended(begun, rung, solder, chosen)
-      if (best && !isBetter(next, best)) continue
-      chosen.set(rung.joint, solder)
-      extend(next)
-      chosen.delete(rung.joint)
+      const next = extended(begun, rung, solder)
+      if (!best || isBetter(next, best)) extend(next)
     }
   }
   if (highestFirst.length > 0 || rungs.every(({ solder }) => solder)) extend(NOTHING)
@@ -85,8 +102,8 @@ export function chooseLadder(rungs: readonly Rung[], owned: readonly SolderId[])
   return { ...worth, solders: new Map(solders.map((solder, i) => [rungs[i]?.joint ?? '', solder])) }
 }
 
-function extended(begun: Begun, rung: Rung, solder: SolderId, chosen: ReadonlyMap<string, SolderId>): Begun {
-  const { stops, leastC } = marginsOf(rung, solder, chosen)
+function extended(begun: Begun, rung: Sought, solder: SolderId): Begun {
+  const { stops, leastC } = marginsOf(rung, flowOf(solder), begun.solders)
   return {
     solders: [...begun.solders, solder],
     stops: begun.stops + stops,

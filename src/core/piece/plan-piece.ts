@@ -13,6 +13,7 @@ import type { RegionSize, TemperInput } from '../route/temper'
 import { namesIn } from '../rules/world'
 import type { InputIssue } from '../sizes/read-fields'
 import type { OwnFigures } from '../tables/figures'
+import { recent } from '../working/recent'
 import type { DesignPart, PieceDesign } from './design'
 import type { DesignStep } from './design-step'
 import { applyEdits, type Misfit, NO_EDITS } from './edits'
@@ -184,8 +185,15 @@ function soldered(assembly: Soldered, owned: readonly SolderId[]): Soldered {
   }
 }
 
-/** Recomputes a piece from its design: every part, the steps in order, and what is wrong with either. */
+/** Plans as they were worked out: a page that is looked at again, and each page that tells of many pieces, asks for the same ones. */
+const PLANS = recent<PiecePlan>(100)
+
+/** A piece from its design: every part, the steps in order, and what is wrong with either. */
 export function planPiece(design: PieceDesign, options: PlanOptions = {}): PiecePlan {
+  return PLANS(JSON.stringify([design, options]), () => workOut(design, options))
+}
+
+function workOut(design: PieceDesign, options: PlanOptions): PiecePlan {
   const { inputs, issues: bound } = bindSizes(design.parts)
   const sizedParts = design.parts.map((part) => planPart(part, inputs.get(part.id) ?? part.input, options, bound))
   const metals = design.parts.flatMap((part, i) => {

@@ -5,32 +5,31 @@ import { heatOf, walkOrder } from '../rules/act'
 import type { Act } from '../rules/acted'
 import { Walk } from '../rules/walk'
 import { isMetalKnown } from '../tables/own-metal'
+import { recent } from '../working/recent'
 import type { PartMetal, PiecePlan } from './plan-piece'
 import { wordsOf } from './words'
 
 /** The rule by which a reason lifts a step that the metal may not stand. */
 export const SPLIT_RULE = 'split'
 
-interface Touch {
-  readonly step: number
+/** A step of the ledger, and what it says in one text: by it a walk is known again. */
+interface Readable {
   readonly route: RouteStep
+  readonly key: string
 }
 
-/** Acts as the ledger reads them; the same act is read once. */
-const READABLE = new WeakMap<Act, RouteStep | null>()
-
-/** An act as the ledger reads it: the parameters of its operation alone; undefined where its sizes are still open. */
-function readable(act: Act): RouteStep | undefined {
-  const known = READABLE.get(act)
-  if (known !== undefined) return known ?? undefined
-  const route = readAct(act)
-  READABLE.set(act, route ?? null)
-  return route
+interface Touch extends Readable {
+  readonly step: number
 }
 
-function readAct({ op, params }: Act): RouteStep | undefined {
+/** Operations with their parameters as the ledger reads them, each read once; null where sizes are still open. */
+const READABLE = recent<Readable | null>(1000)
+
+/** An act as the ledger reads it: the parameters of its operation alone; null where its sizes are still open. */
+function readable({ op, params }: Act): Readable | null {
   const own = Object.fromEntries(Object.entries(params).filter(([name]) => name in op.params.shape))
-  return findOperation(op.id)?.read(own).ok ? { op: op.id, params: own } : undefined
+  const key = `${op.id} ${JSON.stringify(own)}`
+  return READABLE(key, () => (findOperation(op.id)?.read(own).ok ? { route: { op: op.id, params: own }, key } : null))
 }
 
 /** Parts and others that an act touches: what it is done to, of a heat all that it reaches. */
@@ -43,12 +42,13 @@ function touchesOf(assembly: Assembly): ReadonlyMap<string, readonly Touch[]> {
   const walk = Walk.of(assembly)
   const touches = new Map<string, Touch[]>()
   const note = (act: Act) => {
-    const route = readable(act)
-    if (!route) return
+    const read = readable(act)
+    if (!read) return
+    const touch = { step: act.index, ...read }
     for (const part of touchedBy(walk, act)) {
       const own = touches.get(part)
-      if (own) own.push({ step: act.index, route })
-      else touches.set(part, [{ step: act.index, route }])
+      if (own) own.push(touch)
+      else touches.set(part, [touch])
     }
   }
   const seen = new Set<number>()
@@ -56,7 +56,7 @@ function touchesOf(assembly: Assembly): ReadonlyMap<string, readonly Touch[]> {
     const step = assembly.steps[index]
     if (!step) continue
     const acts = walk.acts(step, index)
-    walk.doActs(acts)
+    walk.pass(acts)
     if (!seen.has(index)) acts.forEach(note)
     seen.add(index)
   }
@@ -70,8 +70,12 @@ export interface PartWalk {
   readonly at: readonly number[]
 }
 
+/** Parts as they were walked: what is changed on one part of a piece leaves the others as they were, and grains are alike. */
+const WALKED = recent<TemperWalk>(120)
+
 function walkPart(part: string, metal: PartMetal, touches: readonly Touch[]): PartWalk {
-  const walk = walkTemper({ ...metal, steps: touches.map(({ route }) => route) })
+  const key = [JSON.stringify(metal), ...touches.map((touch) => touch.key)].join('\n')
+  const walk = WALKED(key, () => walkTemper({ ...metal, steps: touches.map(({ route }) => route) }))
   // what the ledger could not read has no state of its own
   const unread = new Set(walk.issues.map(({ path }) => path))
   return { part, walk, at: touches.flatMap(({ step }, i) => (unread.has(`steps.${i}`) ? [] : [step])) }

@@ -4,6 +4,7 @@ import type { Place, Vector } from '../drawing/place'
 import { finishedMesh, type Pose } from '../drawing/solid/stand'
 import { solidsOf } from '../forms/solids-of'
 import { type Bounds, boundsOf, type Point } from '../geometry/point'
+import { recent } from '../working/recent'
 import type { DesignJoint, JointPose, PieceDesign } from './design'
 import type { PiecePlan, PlannedPart } from './plan-piece'
 
@@ -85,10 +86,20 @@ export interface StandingPiece {
   readonly bodies: readonly StandingBody[]
   /** Joints that could not be drawn: a part has no size yet, or another joint has put it elsewhere. */
   readonly undrawn: readonly string[]
+  readonly isApart: boolean
 }
 
+/** Pieces as they stand, by how they are joined and drawn, kept as long as their plan is. */
+const STANDING = new WeakMap<PiecePlan, ReturnType<typeof recent<StandingPiece>>>()
+
 /** The parts of a piece where they stand together; `apartMm` draws them taken apart. */
-export function standingPiece({ parts }: PiecePlan, { joints }: Pick<PieceDesign, 'joints'>, apartMm = 0): StandingPiece {
+export function standingPiece(plan: PiecePlan, { joints }: Pick<PieceDesign, 'joints'>, apartMm = 0): StandingPiece {
+  const known = STANDING.get(plan) ?? recent<StandingPiece>(4)
+  STANDING.set(plan, known)
+  return known(JSON.stringify([joints, apartMm]), () => stand(plan, joints, apartMm))
+}
+
+function stand({ parts }: PiecePlan, joints: PieceDesign['joints'], apartMm: number): StandingPiece {
   const asked = (id: string) =>
     joints.flatMap(({ members }) => members.flatMap((ref) => (ref.thing === id && ref.place ? [ref.place] : [])))
   const drawn = parts.flatMap((part) => {
@@ -115,10 +126,15 @@ export function standingPiece({ parts }: PiecePlan, { joints }: Pick<PieceDesign
     Array.from({ length: smalls.has(one.id) ? count : 1 }, (_, i) => ({ ...one, id: copyOf(one.id, i) })),
   )
   const { bodies, undrawn } = standingBodies(copies, standing, apartMm)
-  return { bodies, undrawn: [...new Set(undrawn)] }
+  return { bodies, undrawn: [...new Set(undrawn)], isApart: apartMm > 0 }
 }
 
+/** The views of what stands, kept as long as that is. */
+const VIEWS = new WeakMap<StandingPiece, AssemblyView[]>()
+
 /** A piece of several parts in section and from above. */
-export function standingViews(piece: StandingPiece, isApart = false): AssemblyView[] {
-  return viewsOfBodies(piece.bodies, isApart)
+export function standingViews(piece: StandingPiece): AssemblyView[] {
+  const views = VIEWS.get(piece) ?? viewsOfBodies(piece.bodies, piece.isApart)
+  VIEWS.set(piece, views)
+  return views
 }

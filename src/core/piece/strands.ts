@@ -49,7 +49,7 @@ export function strandsOf(assembly: Assembly): Strands {
   const walk = Walk.of(assembly)
   const steps = assembly.steps.map((step, i): StrandStep => {
     const before = groupsOf(walk, things).length
-    walk.do(step, i)
+    walk.pass(walk.acts(step, i))
     const groups = groupsOf(walk, things)
     const on = step.on.flatMap(({ thing }) => (thing === 'piece' ? things : (joinedTo.get(thing) ?? [thing])))
     const joins = findOperation(step.op)?.joins === 'hot' ? 'hot' : 'cold'

@@ -20,7 +20,7 @@ export function subTraysOf(assembly: Assembly): readonly (readonly string[])[] {
   return assembly.steps.map((step, index) => {
     const things = walk.acts(step, index).flatMap(thingsOfAct)
     const before = walk.attached(things)
-    walk.do(step, index)
+    walk.pass(walk.acts(step, index))
     return [...new Set([...before, ...walk.attached(things)])].filter((thing) => known.has(thing))
   })
 }

@@ -92,7 +92,7 @@ function Stage({
   const [look, setLook] = useState<'together' | 'apart' | 'round'>('together')
   const { plan, design } = hand
   const standing = useMemo(() => standingPiece(plan, design, look === 'apart' ? APART_MM : 0), [plan, design, look])
-  const views = useMemo(() => (look === 'round' ? [] : standingViews(standing, look === 'apart')), [standing, look])
+  const views = useMemo(() => (look === 'round' ? [] : standingViews(standing)), [standing, look])
   const colours = useMemo(() => new Map([...metalsOf(plan)].map(([id, { alloy }]) => [id, ALLOYS[alloy].colour] as const)), [plan])
   return (
     <Box

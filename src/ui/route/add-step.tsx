@@ -4,7 +4,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { ADDABLE_OPERATIONS } from '@/core/piece'
 import { ChoiceField } from '../shared/choice-field'
 
@@ -21,8 +21,11 @@ const SORTED = [...ADDABLE_OPERATIONS].sort(
   (a, b) => (KIND_WORDS[a.kind] ?? '').localeCompare(KIND_WORDS[b.kind] ?? '') || a.title.localeCompare(b.title),
 )
 
-/** Any operation put on the route: what, on what, and where. */
-export function AddStep({ things, before, onAdd }: AddStepProps) {
+const isSame = (a: AddStepProps, b: AddStepProps) =>
+  a.before === b.before && a.onAdd === b.onAdd && JSON.stringify(a.things) === JSON.stringify(b.things)
+
+/** Any operation put on the route: what, on what, and where. Drawn anew only where one of these has changed. */
+export const AddStep = memo(function AddStep({ things, before, onAdd }: AddStepProps) {
   const [chosen, setChosen] = useState<(typeof SORTED)[number] | null>(null)
   const [on, setOn] = useState(Object.keys(things)[0] ?? '')
   const [words, setWords] = useState('')
@@ -69,4 +72,4 @@ export function AddStep({ things, before, onAdd }: AddStepProps) {
       )}
     </Box>
   )
-}
+}, isSame)

@@ -1,9 +1,10 @@
 import type { Strands } from '@/core/piece'
 
-/** How the board is measured, px: a column for each step, a lane for each strand. */
+/** How the board is measured, px: a column for each step. */
 export const COLUMN = 78
 export const LEFT = 104
-const LANE = 40
+/** A lane for each strand; of many strands the lanes lie nearer together, so that the steps’ words are still in view. */
+const laneOf = ({ things }: Strands) => Math.max(22, Math.min(40, 300 / things.length))
 const TOP = 30
 /** Strands that run together lie so far apart. */
 const TOGETHER = 4
@@ -35,7 +36,7 @@ function heightsAfter(strands: Strands, index: number): Map<string, number> {
   for (const group of groups) {
     const lane = Math.min(...group.map((thing) => strands.things.indexOf(thing)))
     group.forEach((thing, i) => {
-      heights.set(thing, TOP + lane * LANE + (i - (group.length - 1) / 2) * TOGETHER)
+      heights.set(thing, TOP + lane * laneOf(strands) + (i - (group.length - 1) / 2) * TOGETHER)
     })
   }
   return heights
@@ -82,7 +83,7 @@ export function boardShape(strands: Strands): BoardShape {
   })
   return {
     width: LEFT + strands.steps.length * COLUMN + 12,
-    height: TOP + Math.max(0, strands.things.length - 1) * LANE + 30,
+    height: TOP + Math.max(0, strands.things.length - 1) * laneOf(strands) + 30,
     cords: strands.things.map((thing) => cordOf(strands, thing, heights)),
     tags,
   }

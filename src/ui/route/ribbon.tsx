@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
+import { memo } from 'react'
 import { workUsedBand } from '@/core/forming'
 import type { TemperState, TemperWalk } from '@/core/route'
 import type { PieceThumb } from '@/server/services/piece-thumb'
@@ -19,8 +20,8 @@ interface RibbonProps {
   readonly hasHead?: boolean
   /** The metal were an anneal left out, by step: drawn over what it is. */
   readonly without?: readonly (TemperState | null)[] | undefined
-  /** Where it stands under the strands of a route: its bars under their steps, and scrolled with them. */
-  readonly under?: { readonly left: number; readonly column: number }
+  /** Where it stands under the strands of a route: its bars under their steps, each known by its step’s name, and scrolled with them. */
+  readonly under?: { readonly left: number; readonly column: number; readonly ids: readonly string[] }
 }
 
 const HEIGHT = 78
@@ -175,7 +176,24 @@ function Bar({ state, dark, isNow, piece, without }: Pick<RibbonStepProps, 'stat
   )
 }
 
-function RibbonStep({ state, dark, isNow, piece, isNamed, onAnneal, without }: RibbonStepProps) {
+/** Whether a bar looks and says the same: the metal is worked out anew with every change of the route. */
+function isSame(a: RibbonStepProps, b: RibbonStepProps): boolean {
+  return (
+    a.state.workUsedFraction === b.state.workUsedFraction &&
+    a.state.heat === b.state.heat &&
+    a.state.light === b.state.light &&
+    sayState(a.state) === sayState(b.state) &&
+    a.without?.workUsedFraction === b.without?.workUsedFraction &&
+    a.dark === b.dark &&
+    a.isNow === b.isNow &&
+    a.piece === b.piece &&
+    a.isNamed === b.isNamed &&
+    !a.onAnneal &&
+    !b.onAnneal
+  )
+}
+
+const RibbonStep = memo(function RibbonStep({ state, dark, isNow, piece, isNamed, onAnneal, without }: RibbonStepProps) {
   const text = dark ? PALETTE.petrolText : PALETTE.ink
   return (
     <li title={sayState(state)} style={{ flex: 1, minWidth: 0, position: 'relative' }}>
@@ -214,7 +232,7 @@ function RibbonStep({ state, dark, isNow, piece, isNamed, onAnneal, without }: R
       ) : null}
     </li>
   )
-}
+}, isSame)
 
 /** The temper ribbon: how hard the metal is after each step, where it was softened, where it would split. */
 export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHead = true, without, under }: RibbonProps) {
@@ -301,7 +319,7 @@ export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHea
           </Box>
           {walk.steps.map((state, i) => (
             <RibbonStep
-              key={`${state.op}-${i}`}
+              key={under?.ids[i] ?? `${state.op}-${i}`}
               state={state}
               dark={dark}
               isNow={now === i}

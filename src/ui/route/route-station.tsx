@@ -4,8 +4,8 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
-import { useMemo, useState } from 'react'
-import { ALLOYS, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
+import { memo, useMemo, useState } from 'react'
+import { ALLOYS, type AlloyId, BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { findOperation } from '@/core/operations'
 import {
   addStep,
@@ -27,6 +27,7 @@ import { useKeys } from '../keys/use-keys'
 import { ChoiceField } from '../shared/choice-field'
 import { useNotice } from '../shared/notices'
 import { ProblemLine } from '../shared/problem-line'
+import { useSteady } from '../shared/use-steady'
 import { PALETTE } from '../theme/palette'
 import { AddStep } from './add-step'
 import { COLUMN, LEFT } from './board-shape'
@@ -38,32 +39,37 @@ import { StepPanel } from './step-panel'
 import { StrandBoard } from './strand-board'
 import { type RoutedPiece, type RouteHand, useRoute } from './use-route'
 
-/** The metal as it was bought, part by part. */
-function Bought({ hand, view }: { readonly hand: RouteHand; readonly view: RouteView }) {
-  return hand.plan.parts.map(({ id, metal }) => {
-    if (!metal) return null
-    const name = view.names.get(id)
-    return (
-      <Box key={id} sx={{ mt: 1 }}>
-        <Typography variant="h2">
-          {name ? `${name}, ` : ''}
-          {ALLOYS[metal.alloy].title} as bought
-        </Typography>
-        <ChoiceField
-          label={name ? `Temper, ${name}` : 'Temper'}
-          value={metal.bought}
-          options={BOUGHT_TEMPERS}
-          onChange={(value) => hand.setPart(id, { bought: value as BoughtTemper })}
-        />
-        {metal.bought === 'unknown' ? (
-          <Typography variant="body2" sx={{ mt: 0.5 }}>
-            Calculated as half hard, the usual way sheet is sold.
-          </Typography>
-        ) : null}
-      </Box>
-    )
-  })
+interface BoughtProps {
+  readonly part: string
+  /** Empty where the piece has only this part. */
+  readonly name: string
+  readonly alloy: AlloyId
+  readonly bought: BoughtTemper
+  readonly setPart: RouteHand['setPart']
 }
+
+/** The metal of a part as it was bought. */
+const Bought = memo(function Bought({ part, name, alloy, bought, setPart }: BoughtProps) {
+  return (
+    <Box sx={{ mt: 1 }}>
+      <Typography variant="h2">
+        {name ? `${name}, ` : ''}
+        {ALLOYS[alloy].title} as bought
+      </Typography>
+      <ChoiceField
+        label={name ? `Temper, ${name}` : 'Temper'}
+        value={bought}
+        options={BOUGHT_TEMPERS}
+        onChange={(value) => setPart(part, { bought: value as BoughtTemper })}
+      />
+      {bought === 'unknown' ? (
+        <Typography variant="body2" sx={{ mt: 0.5 }}>
+          Calculated as half hard, the usual way sheet is sold.
+        </Typography>
+      ) : null}
+    </Box>
+  )
+})
 
 /** What the route breaks, as it is listed: where, and the reason given there. */
 function brokenOf(findings: readonly Finding[], hand: RouteHand, view: RouteView, onShow: (id: string) => void): BrokenRule[] {
@@ -160,6 +166,12 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
     keep(addStep(wanted, step + 1, { id: newStepId('stress-relief'), op: 'stress-relief', on: [{ thing: part }], params: {} }))
   const only = plan.assembly.parts.length + plan.assembly.others.length < 2
   const things = only ? {} : Object.fromEntries(view.names)
+  const setPart = useSteady(hand.setPart)
+  const add = useSteady((op: string, thing: string, where: 'last' | 'before', params: Readonly<Record<string, unknown>>) => {
+    const id = newStepId(op)
+    keep(addStep(wanted, where === 'last' ? wanted.steps.length : index, { id, op, on: [{ thing }], params }))
+    setChosen(id)
+  })
   const toBench = () => void hand.startTray((trayId) => router.push(`/bench/${trayId}`))
   const [annealAt] = view.temper.annealBefore
   const isBroken = view.findings.some(({ level, overridden }) => level !== 'note' && !overridden)
@@ -198,7 +210,12 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
           />
           {shown.temper.steps.length > 0 ? (
             <Box sx={{ width: LEFT + wanted.steps.length * COLUMN + 12, mt: 1, bgcolor: PALETTE.white }}>
-              <Ribbon walk={shown.temper} onAnneal={addAnneal} without={skipped?.without} under={{ left: LEFT, column: COLUMN }} />
+              <Ribbon
+                walk={shown.temper}
+                onAnneal={addAnneal}
+                without={skipped?.without}
+                under={{ left: LEFT, column: COLUMN, ids: shown.board.map(({ step }) => step.id) }}
+              />
             </Box>
           ) : null}
         </Box>
@@ -273,16 +290,12 @@ export function RouteStation({ piece }: { readonly piece: RoutedPiece }) {
         ))}
         {isOrdering ? <OrderPanel offer={orderOffer(hand, view)} onLeave={() => setOrdering(false)} /> : null}
         {isBroken && !isOrdering ? <Button onClick={() => setOrdering(true)}>Put it in order</Button> : null}
-        <AddStep
-          things={only ? { [plan.parts[0]?.id ?? '']: 'it' } : things}
-          before={view.board[index]?.title}
-          onAdd={(op, thing, where, params) => {
-            const id = newStepId(op)
-            keep(addStep(wanted, where === 'last' ? wanted.steps.length : index, { id, op, on: [{ thing }], params }))
-            setChosen(id)
-          }}
-        />
-        <Bought hand={hand} view={view} />
+        <AddStep things={only ? { [plan.parts[0]?.id ?? '']: 'it' } : things} before={view.board[index]?.title} onAdd={add} />
+        {plan.parts.map(({ id, metal }) =>
+          metal ? (
+            <Bought key={id} part={id} name={view.names.get(id) ?? ''} alloy={metal.alloy} bought={metal.bought} setPart={setPart} />
+          ) : null,
+        )}
         <Button variant="contained" fullWidth sx={{ mt: 3, minHeight: 40 }} onClick={toBench}>
           Start a tray of {piece.quantity + piece.spares} at the bench
         </Button>

@@ -1,9 +1,10 @@
 import type { DraggableAttributes, DraggableSyntheticListeners } from '@dnd-kit/core'
 import ButtonBase from '@mui/material/ButtonBase'
+import { createContext, use } from 'react'
 import { FONTS, PALETTE } from '../theme/palette'
 
 interface StepTagProps {
-  readonly number: number
+  readonly id: string
   readonly label: string
   readonly isChosen: boolean
   readonly onChoose: () => void
@@ -11,8 +12,15 @@ interface StepTagProps {
   readonly listeners: DraggableSyntheticListeners
 }
 
+/** The place of each step in the order: what moves down by one has its number written anew, and nothing else of it. */
+export const StepNumbers = createContext<ReadonlyMap<string, number>>(new Map())
+
+function StepNumber({ id }: { readonly id: string }) {
+  return use(StepNumbers).get(id) ?? null
+}
+
 /** The stamped tag that hangs at a step: its number in the order, and what the step is moved by. */
-export function StepTag({ number, label, isChosen, onChoose, attributes, listeners }: StepTagProps) {
+export function StepTag({ id, label, isChosen, onChoose, attributes, listeners }: StepTagProps) {
   return (
     <ButtonBase
       {...attributes}
@@ -38,7 +46,7 @@ export function StepTag({ number, label, isChosen, onChoose, attributes, listene
           fontWeight="700"
           fill={isChosen ? PALETTE.ink : PALETTE.onMetal}
         >
-          {number}
+          <StepNumber id={id} />
         </text>
       </svg>
     </ButtonBase>

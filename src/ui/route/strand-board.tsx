@@ -16,13 +16,13 @@ import { CSS } from '@dnd-kit/utilities'
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
-import { memo, useId, useRef, useState } from 'react'
+import { memo, useId, useMemo, useRef, useState } from 'react'
 import type { DesignStep, Strands } from '@/core/piece'
 import type { Finding } from '@/core/rules'
 import { PALETTE } from '../theme/palette'
 import { type BoardShape, boardShape, COLUMN, LEFT } from './board-shape'
 import { StepMenu } from './step-menu'
-import { StepTag } from './step-tag'
+import { StepNumbers, StepTag } from './step-tag'
 
 export interface BoardStep {
   readonly step: DesignStep
@@ -118,15 +118,15 @@ const BY_KEYS = { coordinateGetter: sortableKeyboardCoordinates }
 /** What can be done with a step; the same functions as long as the board is there. */
 interface StepHand {
   readonly choose: (id: string) => void
-  readonly move: (index: number, by: number) => void
-  readonly remove: (index: number) => void
+  readonly move: (id: string, by: number) => void
+  readonly remove: (id: string) => void
 }
 
 interface FaceProps {
   readonly id: string
   readonly title: string
   readonly on: string
-  readonly index: number
+  readonly isFirst: boolean
   readonly isLast: boolean
   readonly y: number
   readonly isChosen: boolean
@@ -136,12 +136,12 @@ interface FaceProps {
 }
 
 /** A step on the board: its tag, its words and what can be done with it. Drawn anew only where something of it has changed. */
-const StepFace = memo(function StepFace({ id, title, on, index, isLast, y, isChosen, hand, attributes, listeners }: FaceProps) {
+const StepFace = memo(function StepFace({ id, title, on, isFirst, isLast, y, isChosen, hand, attributes, listeners }: FaceProps) {
   return (
     <>
       <div style={{ position: 'absolute', left: COLUMN / 2 - 18, top: y - 12 }}>
         <StepTag
-          number={index + 1}
+          id={id}
           label={`Drag ${title}`}
           isChosen={isChosen}
           attributes={attributes}
@@ -168,13 +168,7 @@ const StepFace = memo(function StepFace({ id, title, on, index, isLast, y, isCho
         {title}
         {on ? <span style={{ display: 'block', color: PALETTE.muted, fontWeight: 400 }}>{on}</span> : null}
       </ButtonBase>
-      <StepMenu
-        title={title}
-        isFirst={index === 0}
-        isLast={isLast}
-        onMove={(by) => hand.move(index, by)}
-        onRemove={() => hand.remove(index)}
-      />
+      <StepMenu title={title} isFirst={isFirst} isLast={isLast} onMove={(by) => hand.move(id, by)} onRemove={() => hand.remove(id)} />
     </>
   )
 })
@@ -208,14 +202,15 @@ export function StrandBoard({ strands, steps, colours, names, findings, chosen, 
   const dndId = useId()
   const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS))
   const shape = boardShape(strands)
-  const latest = useRef({ onChoose, onDrop, onRemove })
-  latest.current = { onChoose, onDrop, onRemove }
+  const indexOf = (id: unknown) => steps.findIndex(({ step }) => step.id === id)
+  const latest = useRef({ onChoose, onDrop, onRemove, indexOf })
+  latest.current = { onChoose, onDrop, onRemove, indexOf }
   const [hand] = useState<StepHand>(() => ({
     choose: (id) => latest.current.onChoose(id),
-    move: (index, by) => latest.current.onDrop(index, index + by),
-    remove: (index) => latest.current.onRemove(index),
+    move: (id, by) => latest.current.onDrop(latest.current.indexOf(id), latest.current.indexOf(id) + by),
+    remove: (id) => latest.current.onRemove(latest.current.indexOf(id)),
   }))
-  const indexOf = (id: unknown) => steps.findIndex(({ step }) => step.id === id)
+  const numbers = useMemo(() => new Map(steps.map(({ step }, i) => [step.id, i + 1])), [steps])
   const over = ({ active, over: target }: DragOverEvent) => target && onOver(indexOf(active.id), indexOf(target.id))
   const dropped = ({ active, over: target }: DragEndEvent) => onDrop(indexOf(active.id), target ? indexOf(target.id) : indexOf(active.id))
   return (
@@ -233,22 +228,24 @@ export function StrandBoard({ strands, steps, colours, names, findings, chosen, 
         onDragCancel={() => onDrop(0, 0)}
       >
         <SortableContext items={steps.map(({ step }) => step.id)} strategy={horizontalListSortingStrategy}>
-          <Box component="ol" aria-label="Steps in order" sx={{ listStyle: 'none', m: 0, p: 0, pl: `${LEFT}px`, display: 'flex' }}>
-            {steps.map((item, i) => (
-              <StepColumn
-                key={item.step.id}
-                id={item.step.id}
-                title={item.title}
-                on={item.on}
-                index={i}
-                isLast={i === steps.length - 1}
-                y={shape.tags[i]?.y ?? 0}
-                height={shape.height}
-                isChosen={item.step.id === chosen}
-                hand={hand}
-              />
-            ))}
-          </Box>
+          <StepNumbers value={numbers}>
+            <Box component="ol" aria-label="Steps in order" sx={{ listStyle: 'none', m: 0, p: 0, pl: `${LEFT}px`, display: 'flex' }}>
+              {steps.map((item, i) => (
+                <StepColumn
+                  key={item.step.id}
+                  id={item.step.id}
+                  title={item.title}
+                  on={item.on}
+                  isFirst={i === 0}
+                  isLast={i === steps.length - 1}
+                  y={shape.tags[i]?.y ?? 0}
+                  height={shape.height}
+                  isChosen={item.step.id === chosen}
+                  hand={hand}
+                />
+              ))}
+            </Box>
+          </StepNumbers>
         </SortableContext>
       </DndContext>
       {steps.length === 0 ? <Typography sx={{ p: 2 }}>There is no step yet.</Typography> : null}

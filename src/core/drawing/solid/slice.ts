@@ -9,9 +9,16 @@ const OFF_MM = 1e-6
 /** Ends nearer than this are one, mm. */
 const SAME_MM = 1e-5
 
-function* facesOf({ positions, triangles }: Mesh): Generator<readonly [Vector, Vector, Vector]> {
+/** The triangles of a surface that have corners on both sides of a plane across y. */
+function* facesAcross({ positions, triangles }: Mesh, yMm: number): Generator<readonly [Vector, Vector, Vector]> {
   const at = (index: number): Vector => [positions[3 * index] ?? 0, positions[3 * index + 1] ?? 0, positions[3 * index + 2] ?? 0]
-  for (let i = 0; i < triangles.length; i += 3) yield [at(triangles[i] ?? 0), at(triangles[i + 1] ?? 0), at(triangles[i + 2] ?? 0)]
+  const isBehind = (index: number) => (positions[3 * index + 1] ?? 0) > yMm
+  for (let i = 0; i < triangles.length; i += 3) {
+    const a = triangles[i] ?? 0
+    const b = triangles[i + 1] ?? 0
+    const c = triangles[i + 2] ?? 0
+    if (isBehind(a) !== isBehind(b) || isBehind(b) !== isBehind(c)) yield [at(a), at(b), at(c)]
+  }
 }
 
 interface Stretch {
@@ -62,7 +69,7 @@ function reaches({ positions }: Mesh, yMm: number): boolean {
 /** A surface cut by the plane across y, seen from in front: x to the right, z up. Regions of metal, with their holes. */
 export function sectionOf(mesh: Mesh, yMm = 0): Region[] {
   if (!reaches(mesh, yMm)) return []
-  const stretches = [...facesOf(mesh)].flatMap((face) => stretchOf(face, yMm + OFF_MM) ?? [])
+  const stretches = [...facesAcross(mesh, yMm + OFF_MM)].flatMap((face) => stretchOf(face, yMm + OFF_MM) ?? [])
   return stretches.length > 0 ? enclosedBy(loopsOf(stretches)) : []
 }
 

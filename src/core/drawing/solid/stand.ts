@@ -82,8 +82,12 @@ export function finishedMesh(parts: readonly SolidPart[]): Mesh {
 /** The surface of a finished part where it stands. */
 export function standingMesh(parts: readonly SolidPart[], stand: Stand): Mesh {
   const { positions, triangles } = finishedMesh(parts)
-  const moved: number[] = []
-  for (let i = 0; i < positions.length; i += 3)
-    moved.push(...placed(stand, [positions[i] ?? 0, positions[i + 1] ?? 0, positions[i + 2] ?? 0]))
+  const moved = new Array<number>(positions.length)
+  for (let i = 0; i < positions.length; i += 3) {
+    const [x, y, z] = placed(stand, [positions[i] ?? 0, positions[i + 1] ?? 0, positions[i + 2] ?? 0])
+    moved[i] = x
+    moved[i + 1] = y
+    moved[i + 2] = z
+  }
   return { positions: moved, triangles }
 }

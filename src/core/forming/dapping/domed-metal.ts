@@ -1,4 +1,5 @@
 import type { Alloy } from '../../metals/alloys'
+import { recent } from '../../working/recent'
 import { hardeningOf } from '../hardening'
 import { dapStep } from './dap-step'
 import { atPole, atRim, type DappedSheet, flatSheet, thicknessStrain } from './sheet'
@@ -45,18 +46,12 @@ function followed(alloy: Alloy): readonly DomedMetal[] {
 }
 
 /** Discs that have been followed, by the shape of their metal's curve: how strong it is moves nothing. */
-const FOLLOWED = new Map<string, readonly DomedMetal[]>()
-const MOST_KEPT = 100
+const FOLLOWED = recent<readonly DomedMetal[]>(100)
 
 function followedOnce(alloy: Alloy): readonly DomedMetal[] {
   const { s0MPa, qMPa, b, hMPa } = alloy.flow
   const shape = [qMPa / s0MPa, hMPa / s0MPa, b].map((share) => share.toPrecision(6)).join(' ')
-  const known = FOLLOWED.get(shape)
-  if (known) return known
-  if (FOLLOWED.size >= MOST_KEPT) FOLLOWED.clear()
-  const found = followed(alloy)
-  FOLLOWED.set(shape, found)
-  return found
+  return FOLLOWED(shape, () => followed(alloy))
 }
 
 const between = (low: DomedSpot, high: DomedSpot, share: number): DomedSpot => ({

@@ -19,6 +19,15 @@ function providersOf({ rule, clauses }: Raw): Set<string> {
   return new Set(clauses.flatMap((i) => [...(PROVIDERS.get(rule)?.[i] ?? [])]))
 }
 
+/** So many times as many units as there are may be done or looked at; a route that cannot be put right would go on for long. */
+const MOST_WALKED = 12
+
+/** An order in which each pinned unit stands where it stood, the others in their row. */
+function inPinnedPlaces(given: readonly Unit[], order: readonly Unit[]): readonly Unit[] {
+  const free = order.filter((unit) => !unit.pinned)
+  return given.map((unit) => (unit.pinned ? unit : (free.shift() ?? unit)))
+}
+
 /** How an order is looked for. */
 export interface Way {
   /** Looking ahead it takes everything that is joined in the end to be joined already. */
@@ -39,6 +48,8 @@ export class Greedy {
   private readonly because = new Map<Unit, Set<string>>()
   /** Units that may not come before another, as it was found when they were tried last. */
   private readonly waitsFor = new Map<Unit, Unit>()
+  /** So many units were done or looked at. */
+  private walked = 0
 
   constructor(assembly: Assembly, units: readonly Unit[], { isFarSighted = false, isBound = false }: Way) {
     this.assembly = assembly
@@ -51,13 +62,13 @@ export class Greedy {
   order(units: readonly Unit[]): Order {
     const left = [...units]
     const placed: Unit[] = []
-    while (left.length > 0) {
+    while (left.length > 0 && this.walked < MOST_WALKED * units.length) {
       const next = this.next(left, placed.length)
       if (!next) break
       left.splice(left.indexOf(next), 1)
       placed.push(next)
     }
-    return { units: placed, because: this.because }
+    return { units: inPinnedPlaces(units, [...placed, ...left]), because: this.because }
   }
 
   /** The unit that comes next; it is done. */
@@ -80,14 +91,19 @@ export class Greedy {
   }
 
   private done(unit: Unit): Unit {
-    doUnit(this.assembly, this.walk, unit)
+    this.doUnit(unit)
     return unit
+  }
+
+  private doUnit(unit: Unit): readonly Raw[] {
+    this.walked++
+    return doUnit(this.assembly, this.walk, unit)
   }
 
   /** Does a unit where it may come now; where it may not, notes on whose account. */
   private comesNow(unit: Unit, left: readonly Unit[]): boolean {
     const before = this.walk.mark()
-    const wanting = doUnit(this.assembly, this.walk, unit).filter((breach) => !lasts(breach) || breach.shape === 'needs')
+    const wanting = this.doUnit(unit).filter((breach) => !lasts(breach) || breach.shape === 'needs')
     if (wanting.length > 0) {
       this.walk.takeBack(before)
       for (const breach of wanting) {
@@ -118,6 +134,7 @@ export class Greedy {
     const now = this.walk.mark()
     if (this.isFarSighted) this.walk.joinAll()
     let doomed: { readonly rule: string; readonly unit: Unit } | undefined
+    this.walked += threatened.length
     for (const later of threatened) {
       const breach = peekUnit(this.assembly, this.walk, later).find(
         (found) => lasts(found) && (found.steps.length === 1 || unit.steps.includes(found.steps[0] ?? -1)),
@@ -147,7 +164,7 @@ export class Greedy {
       if (serves === unit) return false
       const before = this.walk.mark()
       this.done(other)
-      const raw = doUnit(this.assembly, this.walk, unit)
+      const raw = this.doUnit(unit)
       this.walk.takeBack(before)
       return !raw.some(({ rule, steps }) => rule === breach.rule && steps.at(-1) === breach.steps.at(-1))
     })
