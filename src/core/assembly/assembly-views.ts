@@ -2,15 +2,17 @@ import type { DrawingShape, DrawingView } from '../drawing/drawing'
 import type { Vector } from '../drawing/place'
 import { planOf, sectionOf } from '../drawing/solid/slice'
 import type { Mesh, SolidPart } from '../drawing/solid/solid'
-import { standingMesh } from '../drawing/solid/stand'
+import { type Stand, standingMesh, turned } from '../drawing/solid/stand'
 import type { Region } from '../geometry/clip'
 import { boundsOf, type Outline, type Point } from '../geometry/point'
-import { type StandingJoint, type StandingPart, standTogether } from './stand-together'
+import { along, type StandingJoint, type StandingPart, standTogether } from './stand-together'
 
 /** A part as the drawing needs it. */
 export interface DrawnPart extends StandingPart {
   readonly name: string
   readonly solids: readonly SolidPart[]
+  /** What is set in it. */
+  readonly holds?: { readonly id: string; readonly name: string; readonly solids: readonly SolidPart[] } | undefined
 }
 
 /** A part where it stands in the assembly. */
@@ -36,13 +38,18 @@ export function standingBodies(
   apartMm = 0,
 ): { readonly bodies: readonly StandingBody[]; readonly undrawn: readonly string[] } {
   const { stands, undrawn } = standTogether(parts, joints, apartMm)
-  const bodies = parts.flatMap(({ id, name, solids }): StandingBody[] => {
-    const stand = stands.get(id)
+  const bodies = parts.flatMap(({ holds, ...part }): StandingBody[] => {
+    const stand = stands.get(part.id)
     if (!stand) return []
-    const turned = stand.rows.flat().map((cosine) => cosine.toFixed(9))
-    return [{ id, name, mesh: standingMesh(solids, stand), solids, turned: turned.join(' '), shift: stand.shift }]
+    const lifted = along(stand, turned(stand, [0, 0, 1]), apartMm)
+    return [bodyOf(part, stand), ...(holds ? [bodyOf(holds, lifted)] : [])]
   })
   return { bodies, undrawn }
+}
+
+function bodyOf({ id, name, solids }: Pick<DrawnPart, 'id' | 'name' | 'solids'>, stand: Stand): StandingBody {
+  const rows = stand.rows.flat().map((cosine) => cosine.toFixed(9))
+  return { id, name, mesh: standingMesh(solids, stand), solids, turned: rows.join(' '), shift: stand.shift }
 }
 
 /** The highest point of a standing part. */

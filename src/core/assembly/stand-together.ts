@@ -26,7 +26,8 @@ function placeOf(parts: readonly StandingPart[], { thing, place }: StandingJoint
   return parts.find(({ id }) => id === thing)?.places.find(({ id }) => id === place)
 }
 
-const along = (stand: Stand, direction: Vector, mm: number): Stand => ({
+/** A stand moved along a direction. */
+export const along = (stand: Stand, direction: Vector, mm: number): Stand => ({
   ...stand,
   shift: [stand.shift[0] + direction[0] * mm, stand.shift[1] + direction[1] * mm, stand.shift[2] + direction[2] * mm],
 })

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { meshVolumeMm3 } from '../../../tests/support/mesh-volume'
 import { cross, type Frame, outOf, type Place, type Vector } from '../drawing/place'
 import { planOf, sectionOf } from '../drawing/solid/slice'
 import { AS_MADE, placed, standingMesh, standOn, turned } from '../drawing/solid/stand'
@@ -7,7 +8,7 @@ import { findForm } from '../forms/registry'
 import { solidsOf } from '../forms/solids-of'
 import { netAreaMm2 } from '../geometry/outline'
 import { boundsOf } from '../geometry/point'
-import { assemblyViews, type DrawnPart } from './assembly-views'
+import { assemblyViews, type DrawnPart, standingBodies } from './assembly-views'
 import { type StandingJoint, standTogether } from './stand-together'
 
 function resultOf(form: string, input: Readonly<Record<string, unknown>>): FormResult {
@@ -133,5 +134,37 @@ describe('a bezel on its plate', () => {
   it('parts that stand on one another in a circle are named, not followed for ever', () => {
     const round = [FOOT, { id: 'back', small: { thing: 'plate', place: 'back' }, target: { thing: 'bezel', place: 'lip' } }]
     expect(standTogether(parts, round).undrawn).toEqual(['foot', 'back'])
+  })
+})
+
+describe('a stone in its setting', () => {
+  const { holds = [] } = resultOf('bezel', { ...BEZEL, stepMm: 0.5 })
+  const bezel: DrawnPart = { ...drawn('bezel', 'bezel', { ...BEZEL, stepMm: 0.5 }), holds: { id: 'stone', name: 'Stone', solids: holds } }
+  const plate = drawn('plate', 'plate', PLATE)
+  const heights = (apartMm: number) => {
+    const { bodies } = standingBodies([bezel, plate], [FOOT], apartMm)
+    return Object.fromEntries(
+      bodies.map(({ id, mesh }) => {
+        const zs = mesh.positions.filter((_, i) => i % 3 === 2)
+        return [id, [Math.min(...zs), Math.max(...zs)] as const]
+      }),
+    )
+  }
+  it('has the volume of its wall and a half ellipsoid: π·a·b·(u + 2/3·(h − u)) (closed form)', () => {
+    const mesh = standingMesh(holds, AS_MADE)
+    const asked = Math.PI * 7.5 * 5.5 * (1.2 + (2 / 3) * (4 - 1.2))
+    expect(meshVolumeMm3(mesh) / asked).toBeGreaterThan(0.98)
+    expect(meshVolumeMm3(mesh) / asked).toBeLessThanOrEqual(1)
+  })
+  it('lies on its bearing, over the plate, and stands out of the wall', () => {
+    const { stone, bezel: wall, plate: under } = heights(0)
+    expect(stone?.[0]).toBeCloseTo((wall?.[0] ?? 0) + 0.5, 6)
+    expect(stone?.[1]).toBeCloseTo((wall?.[0] ?? 0) + 4.5, 6)
+    expect(wall?.[0]).toBeCloseTo(under?.[1] ?? 0, 6)
+  })
+  it('is lifted out of it where the piece is taken apart', () => {
+    const [together, apart] = [heights(0), heights(6)]
+    const over = (of: typeof apart) => (of.stone?.[0] ?? 0) - (of.bezel?.[0] ?? 0)
+    expect(over(apart) - over(together)).toBeCloseTo(6, 6)
   })
 })

@@ -133,6 +133,8 @@ export interface FormPlan {
   readonly drawing: Drawing
   /** The finished piece in three dimensions, where it is more than its flat blank. */
   readonly solids?: readonly SolidPart[]
+  /** What is set in it, as it stands there. */
+  readonly holds?: readonly SolidPart[]
   /** Where it can be joined, worked and named; the frame of the solids is theirs. */
   readonly places?: readonly Place[]
   /** What it knows of the steps of its usual route. */

@@ -16,6 +16,9 @@ const RIM_SHARE = 0.84
 /** Places that lie underneath, by the names smiths give them; any other that a form does not describe is taken to lie on top. */
 const UNDERNEATH: ReadonlySet<string> = new Set(['back', 'foot', 'base', 'rim', 'bottom', 'end', 'ends', 'sides', 'left', 'right'])
 
+/** Joints that set what is no metal in a part. */
+const SETTING: ReadonlySet<string> = new Set(['bezel', 'tabs'])
+
 const X: Vector = [1, 0, 0]
 
 /** A place that the form does not describe: the top or the underside of the finished part. */
@@ -39,7 +42,7 @@ function plainPlace(id: string, part: PlannedPart & { readonly result: object },
 }
 
 /** A part as it is drawn: the places of its form, and plain ones for the others that joints name. */
-function drawnPart(part: PlannedPart, asked: readonly string[]): DrawnPart | undefined {
+function drawnPart(part: PlannedPart, asked: readonly string[], holds: DrawnPart['holds']): DrawnPart | undefined {
   const { id, name, result } = part
   if (!result) return undefined
   const solids = solidsOf(result)
@@ -54,7 +57,13 @@ function drawnPart(part: PlannedPart, asked: readonly string[]): DrawnPart | und
   }
   const box = boundsOf(points)
   const missing = asked.filter((place) => !own.some((one) => one.id === place))
-  return { id, name, solids, places: [...own, ...missing.map((place) => plainPlace(place, { ...part, result }, box, lowMm, highMm))] }
+  return {
+    id,
+    name,
+    solids,
+    holds,
+    places: [...own, ...missing.map((place) => plainPlace(place, { ...part, result }, box, lowMm, highMm))],
+  }
 }
 
 const poseOf = ({ u, v, angleDeg, offsetMm }: JointPose): Pose => ({
@@ -65,8 +74,9 @@ const poseOf = ({ u, v, angleDeg, offsetMm }: JointPose): Pose => ({
 })
 
 /** Where one of several, or what a piece hangs by, stands on a place when nothing was said: round its rim, one after another from the top. */
-function roundTheRim(target: Place | undefined, role: DesignJoint['role'], index: number, count: number): Pose {
-  if ((count < 2 && role !== 'bail') || !target?.finishedCurve) return {}
+function roundTheRim(target: Place | undefined, { role, kind }: DesignJoint, index: number, count: number): Pose {
+  const hangs = role === 'bail' || kind === 'link'
+  if ((count < 2 && !hangs) || !target?.finishedCurve) return {}
   const box = boundsOf(target.finishedCurve)
   const turn = Math.PI / 2 + (2 * Math.PI * index) / count
   return { uMm: (RIM_SHARE * (box.maxX - box.minX) * Math.cos(turn)) / 2, vMm: (RIM_SHARE * (box.maxY - box.minY) * Math.sin(turn)) / 2 }
@@ -93,17 +103,29 @@ export interface StandingPiece {
 const STANDING = new WeakMap<PiecePlan, ReturnType<typeof recent<StandingPiece>>>()
 
 /** The parts of a piece where they stand together; `apartMm` draws them taken apart. */
-export function standingPiece(plan: PiecePlan, { joints }: Pick<PieceDesign, 'joints'>, apartMm = 0): StandingPiece {
+export function standingPiece(plan: PiecePlan, { joints, others }: Joined, apartMm = 0): StandingPiece {
   const known = STANDING.get(plan) ?? recent<StandingPiece>(4)
   STANDING.set(plan, known)
-  return known(JSON.stringify([joints, apartMm]), () => stand(plan, joints, apartMm))
+  return known(JSON.stringify([joints, others, apartMm]), () => stand(plan, { joints, others }, apartMm))
 }
 
-function stand({ parts }: PiecePlan, joints: PieceDesign['joints'], apartMm: number): StandingPiece {
+/** What the parts of a piece are joined by, and what goes on them. */
+type Joined = Pick<PieceDesign, 'joints' | 'others'>
+
+/** What a part holds, where a joint sets a stone or its like in it. */
+function heldBy(part: PlannedPart, { joints, others }: Joined): DrawnPart['holds'] {
+  const { holds } = part.result ?? {}
+  const set = joints.find(({ kind, members }) => SETTING.has(kind) && members.some(({ thing }) => thing === part.id))
+  const held = others.find(({ id }) => set?.members.some(({ thing }) => thing === id))
+  return holds && held ? { id: held.id, name: held.name || held.id, solids: holds } : undefined
+}
+
+function stand({ parts }: PiecePlan, joined: Joined, apartMm: number): StandingPiece {
+  const { joints } = joined
   const asked = (id: string) =>
     joints.flatMap(({ members }) => members.flatMap((ref) => (ref.thing === id && ref.place ? [ref.place] : [])))
   const drawn = parts.flatMap((part) => {
-    const one = drawnPart(part, asked(part.id))
+    const one = drawnPart(part, asked(part.id), heldBy(part, joined))
     return one ? [{ one, count: Math.min(MOST_DRAWN, part.count) }] : []
   })
   const countOf = (id: string) => drawn.find(({ one }) => one.id === id)?.count ?? 1
@@ -118,12 +140,16 @@ function stand({ parts }: PiecePlan, joints: PieceDesign['joints'], apartMm: num
       id: joint.id,
       small: { thing: copyOf(small.thing, i), place: smallPlace },
       target: { thing: target.thing, place: targetPlace },
-      pose: joint.poses?.[i] ? poseOf(joint.poses[i]) : roundTheRim(placeOf(target.thing, targetPlace), joint.role, i, count),
+      pose: joint.poses?.[i] ? poseOf(joint.poses[i]) : roundTheRim(placeOf(target.thing, targetPlace), joint, i, count),
     }))
   })
   const smalls = new Set(standing.map(({ small }) => partOfCopy(small.thing)))
   const copies = drawn.flatMap(({ one, count }) =>
-    Array.from({ length: smalls.has(one.id) ? count : 1 }, (_, i) => ({ ...one, id: copyOf(one.id, i) })),
+    Array.from({ length: smalls.has(one.id) ? count : 1 }, (_, i) => ({
+      ...one,
+      id: copyOf(one.id, i),
+      holds: i === 0 ? one.holds : undefined,
+    })),
   )
   const { bodies, undrawn } = standingBodies(copies, standing, apartMm)
   return { bodies, undrawn: [...new Set(undrawn)], isApart: apartMm > 0 }

@@ -12,6 +12,7 @@ import { metalsOf, type PiecePlan, routeTemper, standingPiece, standingViews } f
 import { formatPlain } from '@/core/units'
 import { SaveWords } from '../acting/save-words'
 import { UndoRedo } from '../acting/undo-redo'
+import { SET_COLOUR } from '../drawing/metal-colour'
 import { HowMany } from '../forms/how-many'
 import { SupplyPanel } from '../forms/supply-panel'
 import { useKeys } from '../keys/use-keys'
@@ -93,7 +94,14 @@ function Stage({
   const { plan, design } = hand
   const standing = useMemo(() => standingPiece(plan, design, look === 'apart' ? APART_MM : 0), [plan, design, look])
   const views = useMemo(() => (look === 'round' ? [] : standingViews(standing)), [standing, look])
-  const colours = useMemo(() => new Map([...metalsOf(plan)].map(([id, { alloy }]) => [id, ALLOYS[alloy].colour] as const)), [plan])
+  const colours = useMemo(
+    () =>
+      new Map<string, { readonly face: string; readonly edge: string }>([
+        ...[...metalsOf(plan)].map(([id, { alloy }]) => [id, ALLOYS[alloy].colour] as const),
+        ...design.others.map(({ id }) => [id, SET_COLOUR] as const),
+      ]),
+    [plan, design.others],
+  )
   return (
     <Box
       component="section"

@@ -2,6 +2,7 @@ import type { Point } from '../../geometry/point'
 import { boxMesh, capMesh, coneMesh, plateMesh, starMesh, turnedMesh } from './formed'
 import { pressedMesh } from './pressed'
 import type { Mesh, Solid, SolidPart } from './solid'
+import { stoneMesh } from './stone'
 import { sweptMesh } from './swept'
 
 /** The surface of a solid, formed by a share from 0, the flat blank, to 1, the finished piece. Coordinates in mm. */
@@ -23,6 +24,8 @@ export function meshOf(solid: Solid, formed: number): Mesh {
       return starMesh(solid, formed)
     case 'pressed':
       return pressedMesh(solid, formed)
+    case 'stone':
+      return stoneMesh(solid)
   }
 }
 

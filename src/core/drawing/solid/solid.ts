@@ -75,7 +75,15 @@ interface Pressed {
   readonly thicknessMm: number
 }
 
-export type Solid = Swept | Plate | Cap | Cone | Box | Turned | Star | Pressed
+/** A stone: its outline straight up to where it turns in, and domed from there to its height; its back lies at 0. */
+interface Stone {
+  readonly kind: 'stone'
+  readonly outline: Outline
+  readonly turnMm: number
+  readonly heightMm: number
+}
+
+export type Solid = Swept | Plate | Cap | Cone | Box | Turned | Star | Pressed | Stone
 
 /** A solid and where it stands when the piece is finished, mm. */
 export interface SolidPart {

@@ -265,6 +265,12 @@ function planBezel(input: Input, bench: Bench): FormPlan {
     regions: ['outside', 'inside', OVER_THE_STONE],
     places: wallPlaces({ middle, heightMm, thicknessMm: input.thicknessMm }),
     solids: aroundSolid(middle, stripSection(heightMm, input.thicknessMm)),
+    holds: [
+      {
+        solid: { kind: 'stone', outline: stoneOutline(input), turnMm: input.turnMm, heightMm: Math.max(input.stoneHeightMm, input.turnMm) },
+        at: [0, 0, input.stepMm],
+      },
+    ],
     method: `bezel, ${LENGTH_TEXTS[input.schools.length].title.toLowerCase()}`,
   })
 }

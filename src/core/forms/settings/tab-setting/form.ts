@@ -207,12 +207,23 @@ function tabSolids(input: Input, stone: Outline, lapMm: number): SolidPart[] {
   ]
 }
 
+/** How much higher than its edge a stone is taken to be in the middle, as a share of its length. */
+const CROWN_SHARE = 0.12
+
+/** The stone on its plate. */
+const stoneSolid = ({ edgeMm, stoneLengthMm }: Input, outline: Outline): Solid => ({
+  kind: 'stone',
+  outline,
+  turnMm: edgeMm,
+  heightMm: edgeMm + CROWN_SHARE * stoneLengthMm,
+})
+
 /** The stone in its tabs, seen along: plate, two tabs folded up its edge and over it, the stone between them. */
 function setView(input: Input, lapMm: number): DrawingView {
   const { stoneLengthMm, edgeMm, thicknessMm: t, bendRadiusMm: r } = input
   const half = stoneLengthMm / 2
   const lap = Math.max(0, Math.min(lapMm, half))
-  const crown = edgeMm + 0.12 * stoneLengthMm
+  const crown = edgeMm + CROWN_SHARE * stoneLengthMm
   const right = aboutPath(bentPath(tabBends(input, lap), [half - r, -t / 2], 0), t)
   const left = right.map(([x, y]): Point => [-x, y]).reverse()
   return view('set', 'Set', {
@@ -326,6 +337,7 @@ function planTabs(input: Input, bench: Bench): FormPlan {
     checks: checksOf(input, { lapLeft, most }),
     regions: ['outside', 'inside', OVER_THE_STONE],
     ...(input.bailMm > 0 ? {} : { solids: tabSolids(input, stone, lapLeft) }),
+    holds: [{ solid: stoneSolid(input, stone), at: [0, 0, input.thicknessMm / 2] }],
     views: [
       view('blank', 'Blank', {
         shapes: [region(outline, holes), ...folds, ...cutsOf(stone, outline), ...window.map((hole) => cutAround(hole, 'inside'))],
