@@ -30,6 +30,18 @@ function areaOf(line: readonly Xy[]): number {
     line.reduce((sum, [x, y], i) => sum + x * (line[(i + 1) % line.length]?.[1] ?? 0) - (line[(i + 1) % line.length]?.[0] ?? 0) * y, 0) / 2,
   )
 }
+/** How often a closed line crosses itself. */
+function crossingsOf(line: readonly Xy[]): number {
+  const side = ([ax, ay]: Xy, [bx, by]: Xy, [px, py]: Xy) => (bx - ax) * (py - ay) - (by - ay) * (px - ax)
+  const at = (i: number): Xy => line[i % line.length] ?? [0, 0]
+  let count = 0
+  for (let i = 0; i < line.length; i++)
+    for (let j = i + 2; j < line.length - (i === 0 ? 1 : 0); j++) {
+      const [a, b, c, d] = [at(i), at(i + 1), at(j), at(j + 1)]
+      if (side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) count++
+    }
+  return count
+}
 const sorted = (values: readonly number[]) => [...values].sort((a, b) => a - b)
 const quantile = (values: readonly number[], share: number) => sorted(values)[Math.floor(share * (values.length - 1))] ?? Number.NaN
 
@@ -62,6 +74,9 @@ describe('outlines of photographs whose truth is known', () => {
     const most = truth.heightMm > 0 ? 0.3 : answer.card.field === 'coloured' ? 0.25 : 0.15
     expect(quantile(off, 0.95)).toBeLessThan(most)
     expect(quantile(missed, 0.95)).toBeLessThan(2 * most)
+    // no place runs off, and the edge crosses itself nowhere
+    expect(Math.max(...off)).toBeLessThan(2 * most)
+    expect(crossingsOf(answer.outline)).toBe(0)
     expect(Math.abs(areaOf(answer.outline) / areaOf(truth.outline) - 1)).toBeLessThan(0.012)
   })
 

@@ -7,6 +7,7 @@ import { broughtDown } from './edge/height'
 import { edgeOf } from './edge/sharp-edge'
 import { smoothOutline } from './edge/smooth-outline'
 import type { View } from './edge/view'
+import { withoutLoops } from './edge/without-loops'
 import { bowOf, cardFault, edgeFault, glareOf, thingFault, tiltOf } from './faults'
 import { notesOf } from './notes'
 import { makeSmall, type Picture } from './picture'
@@ -50,6 +51,9 @@ export interface MeasuredOutline {
 
 type Answer = MeasuredOutline | Refused
 
+/** What is thinner than so many pixels is not told from a slip of the edge. */
+const THIN_PX = 3.2
+
 /** How far the logarithms of red by green and blue by green of a coloured card lie from those of a white one. */
 const COLOURED = 0.5
 
@@ -79,7 +83,8 @@ function fromEdge(view: View, card: SeenCard, thing: Lying, question: OutlineQue
   const fault = edgeFault(view, edge, question.isColoured)
   if (fault) return fault
   const { camera } = card
-  const smooth = smoothOutline(broughtDown(edge.line, camera, question.heightMm))
+  const { line, threads } = withoutLoops(broughtDown(edge.line, camera, question.heightMm), THIN_PX / pixelsPerMm(camera))
+  const smooth = smoothOutline(line)
   const doubts: Doubts = {
     ...question,
     isMeasured: question.lineXMm !== undefined && question.lineYMm !== undefined,
@@ -104,6 +109,6 @@ function fromEdge(view: View, card: SeenCard, thing: Lying, question: OutlineQue
     dots: card.dots,
     leftPx: card.leftPx,
     blurMm: edge.blurMm,
-    notes: notesOf(view.picture, card, doubts),
+    notes: notesOf(view.picture, card, { ...doubts, threads: threads.length, thinMm: THIN_PX / pixelsPerMm(camera) }),
   }
 }

@@ -8,8 +8,18 @@ import type { Doubts } from './uncertainty'
 /** From where on something is worth a word. */
 const WORTH = { fewPixelsPerMm: 7, softMm: 0.25, unevenPx: 0.08, highMm: 4, tiltDeg: 20, squareDeg: 8, lensShare: 0.1 }
 
+/** What was cut off the edge because no picture of this size shows it. */
+interface CutOff {
+  readonly threads: number
+  readonly thinMm: number
+}
+
 /** What a smith should know beside the figures. */
-export function notesOf(picture: Picture, card: SeenCard, { blurMm, isMeasured, hasGlare, heightMm }: Doubts): string[] {
+export function notesOf(
+  picture: Picture,
+  card: SeenCard,
+  { blurMm, isMeasured, hasGlare, heightMm, threads, thinMm }: Doubts & CutOff,
+): string[] {
   const pixels = pixelsPerMm(card.camera)
   const tilt = tiltOf(card)
   const isLensOther = picture.focal35Mm !== undefined && Math.abs(card.camera.focalPx / expectedFocal(picture).px - 1) > WORTH.lensShare
@@ -20,6 +30,8 @@ export function notesOf(picture: Picture, card: SeenCard, { blurMm, isMeasured, 
     blurMm > WORTH.softMm && `the picture is soft (an edge is blurred by ${blurMm.toFixed(2)} mm)`,
     card.hidden.length > 0 && `the ${card.hidden.join(' and ')} mark is hidden`,
     card.leftPx > WORTH.unevenPx && `the card is not quite flat (${card.leftPx.toFixed(2)} pixels)`,
+    threads > 0 &&
+      `${threads === 1 ? 'a place' : `${threads} places`} thinner than ${thinMm.toFixed(1)} mm stood out of the edge and ${threads === 1 ? 'was' : 'were'} taken for a slip: if the thing is so thin there, photograph it from nearer`,
     hasGlare && 'light is thrown back near the edge: it may be told a little too large there',
     heightMm > WORTH.highMm && tilt > WORTH.tiltDeg && 'inner corners behind a high wall may be hidden: photograph from straight above',
     isHeightVague && 'how high the camera stood is not well known: a picture tilted by 15 to 25° tells it better',

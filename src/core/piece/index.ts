@@ -1,3 +1,4 @@
+export { type AskedOutline, askedOutlines } from './asked-outlines'
 export { type BentPart, bendOf, bentParts, isBent, sprungOf, stiffnessOf } from './bent-parts'
 export { cautionsOf, type TrayCaution } from './cautions'
 export { addJoint, addOther, addPart, changeJoint, changeOther, changePart, removeThing } from './change-design'

@@ -1,2 +1,3 @@
 export { mirroredAbout, scaled, sectorsOf } from './change'
+export { type FormCheck, type FormPlace, formCheck } from './form-check'
 export { differenceOf, type PairDifference } from './pair'

@@ -25,7 +25,7 @@ const PLACES = 180
 const TURNS = { tried: 72, fineRad: 1e-4 } as const
 
 /** Places spread evenly along an outline. */
-function spreadAlong(outline: Outline, count: number): Outline {
+export function spreadAlong(outline: Outline, count: number): Outline {
   const step = perimeterMm(outline) / count
   const places: Point[] = []
   let next = 0
@@ -37,7 +37,8 @@ function spreadAlong(outline: Outline, count: number): Outline {
   return places
 }
 
-function farOf(place: Point, edges: readonly (readonly [Point, Point])[]): number {
+/** How far a place lies from the nearest edge, mm. */
+export function farOf(place: Point, edges: readonly (readonly [Point, Point])[]): number {
   let least = Infinity
   for (const [a, b] of edges) {
     const [x, y] = nearestOn(place, a, b)

@@ -1,111 +1,17 @@
 'use client'
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
-import Link from '@mui/material/Link'
-import Typography from '@mui/material/Typography'
-import { useState } from 'react'
-import { DropFile } from '../shared/drop-file'
-import { SizeField } from '../shared/size-field'
 import { OutlineResult } from './outline-result'
-import { useCardLines } from './use-card-lines'
-import { isDrawing, type OutlineTyped, useOutline } from './use-outline'
-
-const FILES = {
-  'image/jpeg': ['.jpg', '.jpeg'],
-  'image/png': ['.png'],
-  'image/webp': ['.webp'],
-  'image/svg+xml': ['.svg'],
-  'image/vnd.dxf': ['.dxf'],
-}
-
-function Drop({ onFile }: { readonly onFile: (file: File) => void }) {
-  return (
-    <Box sx={{ my: 2 }}>
-      <DropFile label="Photograph or drawing" fileLabel="Photograph or drawing file" accept={FILES} onFile={onFile}>
-        {(pick) => (
-          <Typography variant="body2">
-            Drop a photograph of the card here, or a drawing in SVG or DXF, or
-            <Button variant="text" onClick={pick}>
-              pick the file
-            </Button>
-          </Typography>
-        )}
-      </DropFile>
-    </Box>
-  )
-}
-
-/** What to print and how to lay the thing down, once for each card. */
-function TheCard() {
-  return (
-    <Box component="section" aria-label="Measuring card">
-      <Typography variant="h2">Measuring card</Typography>
-      <Typography variant="body2" sx={{ my: 0.75 }}>
-        Print it at 100 % and measure its two lines once. Lay the thing in the middle, the card flat, and photograph the whole card from
-        above, without flash. The picture stays on this machine.
-      </Typography>
-      <Typography variant="body2">
-        <Link href="/api/measuring-card/white" target="_blank">
-          White card
-        </Link>{' '}
-        for copper, brass, stones and dark things;{' '}
-        <Link href="/api/measuring-card/green" target="_blank">
-          green card
-        </Link>{' '}
-        for silver, steel and grey.
-      </Typography>
-    </Box>
-  )
-}
+import { PictureInput, usePictureInput } from './picture-input'
+import { useOutline } from './use-outline'
 
 /** Outlines read in: of what lies on the measuring card of a photograph, or as a drawing has them. */
 export function OutlineView() {
-  const [file, setFile] = useState<File>()
-  const [height, setHeight] = useState('0')
-  const [longest, setLongest] = useState('')
-  const { lineX, lineY, setLineX, setLineY } = useCardLines()
-  const typed: OutlineTyped = { height, lineX, lineY, longest }
-  const seen = useOutline(file, typed)
+  const hand = usePictureInput()
+  const seen = useOutline(hand.file, hand.typed)
   return (
     <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '340px minmax(0, 1fr)' }, gap: 3.5, alignItems: 'start' }}>
-      <Box>
-        <TheCard />
-        <Drop onFile={setFile} />
-        {file && isDrawing(file) ? (
-          <SizeField
-            label="Longest side"
-            value={longest}
-            onChange={setLongest}
-            unit="mm"
-            help="Leave it empty where the file’s own size is right."
-          />
-        ) : (
-          <>
-            <SizeField
-              label="Height of its edge"
-              value={height}
-              onChange={setHeight}
-              unit="mm"
-              help="0 for sheet; of a stone or a piece, how high its edge stands over the card."
-            />
-            <SizeField
-              label="100 mm line along x"
-              value={lineX}
-              onChange={setLineX}
-              unit="mm"
-              help="As measured with calipers; kept on this device."
-            />
-            <SizeField
-              label="100 mm line along y"
-              value={lineY}
-              onChange={setLineY}
-              unit="mm"
-              help="As measured with calipers; kept on this device."
-            />
-          </>
-        )}
-      </Box>
-      <OutlineResult seen={seen} name={file?.name.replace(/\.[^.]+$/, '') ?? 'outline'} />
+      <PictureInput hand={hand} />
+      <OutlineResult seen={seen} name={hand.file?.name.replace(/\.[^.]+$/, '') ?? 'outline'} />
     </Box>
   )
 }

@@ -10,7 +10,7 @@ import { useDates } from '../shared/dates'
 import { DropFile } from '../shared/drop-file'
 import { ProblemLine } from '../shared/problem-line'
 import { PALETTE } from '../theme/palette'
-import { asBase64, shrunk } from './shrink-picture'
+import { keptPicture } from './shrink-picture'
 
 interface PiecePicturesProps {
   readonly pieceId: number
@@ -27,8 +27,8 @@ export function PiecePictures({ pieceId, pictures }: PiecePicturesProps) {
   async function send(file: File) {
     setSending(true)
     setProblem('')
-    const bytes = new Uint8Array(await (await shrunk(file)).arrayBuffer())
-    const kept = await act('addPicture', { pieceId, words: file.name.replace(/\.\w+$/, '').slice(0, 200), base64: asBase64(bytes) })
+    const words = file.name.replace(/\.\w+$/, '').slice(0, 200)
+    const kept = await act('addPicture', { pieceId, words, base64: await keptPicture(file) })
     if (!kept.ok) setProblem(kept.message)
     setSending(false)
   }

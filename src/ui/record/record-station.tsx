@@ -81,6 +81,9 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds, re
           </Typography>
         )}
         <PairsPanel trays={measured} />
+        <Button component={Link} href={`/pieces/${pieceId}/check`} sx={{ mt: 2 }}>
+          Check its form by a picture
+        </Button>
         <PiecePictures pieceId={pieceId} pictures={pictures} />
         {events.length > 0 ? (
           <>

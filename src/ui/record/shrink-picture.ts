@@ -4,7 +4,7 @@ const LONG_PX = 2000
 const SMALL_BYTES = 1_500_000
 
 /** A photograph made smaller in the browser, so that it goes through at once; as it is where the browser cannot read it. */
-export async function shrunk(file: Blob): Promise<Blob> {
+async function shrunk(file: Blob): Promise<Blob> {
   if (file.size <= SMALL_BYTES) return file
   try {
     const picture = await createImageBitmap(file)
@@ -19,9 +19,14 @@ export async function shrunk(file: Blob): Promise<Blob> {
 }
 
 /** Bytes in letters, for what is sent as JSON. */
-export function asBase64(bytes: Uint8Array): string {
+function asBase64(bytes: Uint8Array): string {
   const STEP = 0x8000
   let text = ''
   for (let at = 0; at < bytes.length; at += STEP) text += String.fromCharCode(...bytes.subarray(at, at + STEP))
   return btoa(text)
+}
+
+/** A photograph as it is sent to be kept. */
+export async function keptPicture(file: Blob): Promise<string> {
+  return asBase64(new Uint8Array(await (await shrunk(file)).arrayBuffer()))
 }
