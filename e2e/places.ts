@@ -27,6 +27,7 @@ export const VIEWS = [
   '/bench/2/cautions',
   '/pieces/6/route',
   '/pieces/2/record',
+  '/pieces/3/check',
   '/layout/3',
   '/layout/3/saw',
   '/drawer',

@@ -73,7 +73,8 @@ export function FormCheckPicture({ asked, check, allowedMm, width, height }: For
         })}
       </svg>
       <figcaption style={{ fontSize: 13, color: PALETTE.muted }}>
-        Steel: as asked. Line: as measured. Strokes outwards: to be filed off; inwards: too small. Strokes are drawn {times} times as long.
+        Steel: as asked. Line: as measured. Strokes outwards: to be filed off; inwards: too small.
+        {times > 1 ? ` Strokes are drawn ${times} times as long.` : ''}
       </figcaption>
     </figure>
   )
