@@ -118,7 +118,7 @@ test('a finished piece is laid on its outline by a photograph: right within what
   await page.goto(`${DEMO}/pieces/5/check`)
   await page.getByLabel('Photograph or drawing file').setInputFiles('tests/fixtures/photographs/disc-silver-green.jpg')
   await expect(told).toContainText('Within what is allowed', { timeout: 60_000 })
-  await page.getByRole('button', { name: 'Keep it with the piece' }).click()
+  await page.getByRole('button', { name: 'Save it with the piece' }).click()
   await page.getByRole('link', { name: 'Record', exact: true }).click()
   await expect(page.getByRole('region', { name: 'Pictures' })).toContainText(/Its blank: at most 0\.\d+ mm over/)
 })

@@ -67,7 +67,7 @@ export function FormCheckView({ pieceId, outlines }: FormCheckViewProps) {
     if (!hand.file || !check || !measured || !asked) return
     const words = `${nameOf(asked, isOnly)}: at most ${formatPlain(overMm, 2)} mm over and ${formatPlain(shortMm, 2)} mm short, the edge ± ${formatPlain(measured.plusMinusMm, 2)} mm`
     const kept = await act('addPicture', { pieceId, words, base64: await keptPicture(hand.file) })
-    say({ text: kept.ok ? 'The picture is kept with the piece, and what it showed.' : kept.message })
+    say({ text: kept.ok ? 'The picture is saved with the piece, and what it showed.' : kept.message })
   }
   return (
     <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '340px minmax(0, 1fr)' }, gap: 3.5, alignItems: 'start' }}>
@@ -104,7 +104,7 @@ export function FormCheckView({ pieceId, outlines }: FormCheckViewProps) {
             <FormCheckPicture asked={asked.region} check={check} allowedMm={allowedMm} width={width} height={420} />
             {seen.kind === 'picture' ? (
               <Button sx={{ mt: 1.5 }} onClick={() => void keep()}>
-                Keep it with the piece
+                Save it with the piece
               </Button>
             ) : null}
           </>
