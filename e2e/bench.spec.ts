@@ -112,7 +112,7 @@ test('what waits on the device when a tray is left is sent from the list of tray
   await expect(page.getByRole('status', { name: 'Waiting entries' })).toContainText('1 entry is kept on this device')
   expect(await step()).toBe(before)
   await page.unroute('**/api/v1/entries')
-  await expect.poll(step).toBe(before + 1)
+  await expect.poll(step, { timeout: 90_000 }).toBe(before + 1)
   await expect(page.getByRole('status', { name: 'Waiting entries' })).toBeHidden()
 })
 

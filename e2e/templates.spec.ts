@@ -26,3 +26,21 @@ test('a template is mirrored, divided, printed, and laid on its pair to see how 
     expect((await page.request.get(new URL(href ?? '', DEMO).href)).ok()).toBe(true)
   }
 })
+
+test('a measured outline becomes the stone of a bezel and of tabs', async ({ page }) => {
+  const stone = page.getByRole('article', { name: 'Signal arm, left', exact: true })
+  await page.goto(`${DEMO}/drawer/templates`)
+  await stone.getByRole('button', { name: 'Set it as a stone' }).click()
+  await stone.getByRole('button', { name: 'A bezel round it' }).click()
+  await expect(page.getByRole('heading', { name: 'Bezel for Signal arm, left' })).toBeVisible()
+  // a strip round it is longer than its longer side there and back, and shorter than round its box
+  const round = Number(await page.getByLabel('Round the stone').inputValue())
+  const [long, wide] = [await page.getByLabel('Stone length').inputValue(), await page.getByLabel('Stone width').inputValue()].map(Number)
+  expect(round).toBeGreaterThan(2 * (long ?? 0))
+  expect(round).toBeLessThanOrEqual(2 * ((long ?? 0) + (wide ?? 0)))
+  await page.goto(`${DEMO}/drawer/templates`)
+  await stone.getByRole('button', { name: 'Set it as a stone' }).click()
+  await stone.getByRole('button', { name: 'Tabs round it' }).click()
+  await expect(page.getByRole('heading', { name: 'Tabs for Signal arm, left' })).toBeVisible()
+  await expect(page.getByLabel('Corners of a free outline')).toHaveValue(/^-?\d+(\.\d+)? -?\d+(\.\d+)?; /)
+})

@@ -290,12 +290,12 @@ export async function fuzz({ base, count, seed, hangMs = 2000, alive, atOnce = 4
   })
   await Promise.all(workers)
   if (!alive()) tally.faults.push({ why: 'the program ended' })
-  fuzzCommands(random, pick, tally, Math.min(60, Math.ceil(count / 1000)))
+  fuzzCommands(random, pick, tally, { count: Math.min(60, Math.ceil(count / 1000)), hangMs: Math.max(5000, hangMs) })
   return tally
 }
 
 /** The command line with nonsense: it answers in JSON and ends with 0 or 2. */
-function fuzzCommands(random, pick, tally, count) {
+function fuzzCommands(random, pick, tally, { count, hangMs }) {
   const commands = [
     'calc',
     'convert',
@@ -315,7 +315,7 @@ function fuzzCommands(random, pick, tally, count) {
     const args = [pick(commands), ...(random() < 0.8 ? [pick(TEXTS)] : []), ...(random() < 0.6 ? [pick(TEXTS)] : [])].map((text) =>
       text.replaceAll('\u0000', ''),
     )
-    const done = spawnSync('node', ['dist/anvil.mjs', ...args], { input: '', timeout: 5000 })
+    const done = spawnSync('node', ['dist/anvil.mjs', ...args], { input: '', timeout: hangMs })
     tally.asked++
     let isJson = true
     try {

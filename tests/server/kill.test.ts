@@ -21,27 +21,31 @@ function writeAndKill(program: string, path: string, afterMs: number): Promise<s
   })
 }
 
-it(`killed ${KILLS} times at random moments, a workshop has every entry that was acknowledged, and opens whole each time`, async () => {
-  const folder = tempFolder()
-  const program = join('dist', 'write-until-killed.mjs')
-  await build({
-    entryPoints: ['tests/support/write-until-killed.ts'],
-    outfile: program,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    alias: { '@': './src' },
-    external: ['better-sqlite3'],
-    logLevel: 'warning',
-  })
-  const path = join(folder, 'workshop.db')
-  const acknowledged: string[] = []
-  for (let n = 0; n < KILLS; n++) acknowledged.push(...(await writeAndKill(program, path, Math.random() * 60)))
-  const db = new Database(path)
-  expect(db.pragma('integrity_check', { simple: true })).toBe('ok')
-  const rows = db.prepare('SELECT token FROM entries').all() as { token: string }[]
-  db.close()
-  const kept = new Set(rows.map((row) => row.token))
-  expect(acknowledged.length).toBeGreaterThan(KILLS)
-  expect(acknowledged.filter((token) => !kept.has(token))).toEqual([])
-}, Math.max(240_000, 4_000 * KILLS))
+it(
+  `killed ${KILLS} times at random moments, a workshop has every entry that was acknowledged, and opens whole each time`,
+  async () => {
+    const folder = tempFolder()
+    const program = join('dist', 'write-until-killed.mjs')
+    await build({
+      entryPoints: ['tests/support/write-until-killed.ts'],
+      outfile: program,
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      alias: { '@': './src' },
+      external: ['better-sqlite3'],
+      logLevel: 'warning',
+    })
+    const path = join(folder, 'workshop.db')
+    const acknowledged: string[] = []
+    for (let n = 0; n < KILLS; n++) acknowledged.push(...(await writeAndKill(program, path, Math.random() * 60)))
+    const db = new Database(path)
+    expect(db.pragma('integrity_check', { simple: true })).toBe('ok')
+    const rows = db.prepare('SELECT token FROM entries').all() as { token: string }[]
+    db.close()
+    const kept = new Set(rows.map((row) => row.token))
+    expect(acknowledged.length).toBeGreaterThan(KILLS)
+    expect(acknowledged.filter((token) => !kept.has(token))).toEqual([])
+  },
+  Math.max(240_000, 4_000 * KILLS),
+)

@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { ALLOYS } from '@/core/metals'
 import type { PlanOptions } from '@/core/piece'
 import type { Piece, Repositories } from '@/server/db/repositories'
+import { localDay } from '@/server/local-day'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { thumbOf } from '@/server/services/piece-thumb'
 import { workshop } from '@/server/workshop'
@@ -63,7 +64,7 @@ export default async function JobsPage({ searchParams }: JobsPageProps) {
         trialJobId={trialJobId}
         firstStart={!greeted && counts.all === 0 ? { defaultAlloy, units, ringSystem } : null}
         shown={typeof job === 'string' ? Number(job) : null}
-        today={new Date().toISOString().slice(0, 10)}
+        today={localDay()}
       />
       <Pager label="Pages of jobs" page={page} pages={pagesOf(counts.all, JOBS_A_PAGE)} />
     </>

@@ -3,12 +3,20 @@ import type { Fact, FactValue } from '../operations/notation/facts'
 import { heatOf, holdsFor, thingsFor } from './act'
 import type { Act } from './acted'
 import { attachedTo, withLink } from './links'
-import { factOf, isMetal, jointKey, jointsWithin, namesIn, placeKey, setFact, thingsOf, type World } from './world'
+import { factOf, isMetal, jointKey, jointsWithin, namesIn, placeKey, setFact, setFacts, thingsOf, type World } from './world'
 
 /** From here on a heat softens, scales and burns off flux, °C. */
 const SOFTENING_C = 400
 /** What a headed rivet and spring temper stand, a colour, and wax, lacquer or glue, °C. */
 export const STANDS_C = { rivet: 250, spring: 250, colour: 100, wax: 60, glue: 60 } as const
+
+/** What a heat that softens leaves of a metal. */
+const SOFTENED: readonly (readonly [Fact, FactValue])[] = [
+  ['fluxed', false],
+  ['fluxWet', false],
+  ['spring', false],
+  ['temper', 0],
+]
 
 const NOT_SCALING: ReadonlySet<string> = new Set(['fine-silver'])
 
@@ -38,18 +46,33 @@ function valueFor(world: World, key: string, { fact, to }: FactChange, params: A
   return typeof value === 'string' || typeof value === 'number' ? value : undefined
 }
 
-/** What each act changes, worked out once. */
-const CHANGES = new WeakMap<Act, readonly FactChange[]>()
+/** A change of an act; with its keys where they are always the same. */
+interface KnownChange {
+  readonly item: FactChange
+  readonly keys: readonly string[] | undefined
+}
 
-function changesOf(world: World, act: Act): readonly FactChange[] {
-  const known = CHANGES.get(act) ?? act.op.does.filter((item) => holdsFor(world, act, item.when))
-  CHANGES.set(act, known)
-  return known
+/** What each act changes, worked out once. */
+const CHANGES = new WeakMap<Act, readonly KnownChange[]>()
+/** Whose facts are changed by these does not depend on what hangs together. */
+const STEADY: ReadonlySet<FactChange['scope']> = new Set(['things', 'joint', 'place', 'file'])
+
+function changesOf(world: World, act: Act): readonly KnownChange[] {
+  const before = CHANGES.get(act)
+  if (before) return before
+  const changes = act.op.does
+    .filter((item) => holdsFor(world, act, item.when))
+    .map((item): KnownChange => {
+      const isSteady = STEADY.has(item.scope) && item.when.every(({ on }) => on !== 'thing')
+      return { item, keys: isSteady ? [...keysOf(world, act, item)] : undefined }
+    })
+  CHANGES.set(act, changes)
+  return changes
 }
 
 function change(world: World, act: Act): void {
-  for (const item of changesOf(world, act)) {
-    for (const key of keysOf(world, act, item)) {
+  for (const { item, keys } of changesOf(world, act)) {
+    for (const key of keys ?? keysOf(world, act, item)) {
       const value = valueFor(world, key, item, act.params)
       if (value !== undefined) setFact(world, key, item.fact, value)
     }
@@ -58,14 +81,14 @@ function change(world: World, act: Act): void {
 
 /** What a heat leaves: hot; from 400 °C on soft, scaled and without flux; what did not stand it is gone. */
 function heat(world: World, act: Act, heatC: number): void {
+  const warm: (readonly [Fact, FactValue])[] = [['hot', true]]
+  if (heatC > STANDS_C.colour) warm.push(['coloured', false])
+  if (heatC > STANDS_C.wax) warm.push(['sealed', false])
+  const softens = heatC >= SOFTENING_C
   for (const thing of attachedTo(world, act.things)) {
-    setFact(world, thing, 'hot', true)
-    if (heatC > STANDS_C.colour) setFact(world, thing, 'coloured', false)
-    if (heatC > STANDS_C.wax) setFact(world, thing, 'sealed', false)
-    if (heatC < SOFTENING_C || !isMetal(world, thing)) continue
-    const cleared: readonly Fact[] = ['fluxed', 'fluxWet', 'spring']
-    for (const fact of cleared) setFact(world, thing, fact, false)
-    setFact(world, thing, 'temper', 0)
+    setFacts(world, thing, warm)
+    if (!softens || !isMetal(world, thing)) continue
+    setFacts(world, thing, SOFTENED)
     if (!NOT_SCALING.has(world.parts.get(thing)?.alloy ?? '')) setFact(world, thing, 'scaled', true)
   }
 }

@@ -3,8 +3,10 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { Trash2 } from 'lucide-react'
-import { useState } from 'react'
+import { useRouter } from 'next/navigation'
+import { useMemo, useState } from 'react'
 import { boundsOf, netAreaMm2, type Region } from '@/core/geometry'
+import { type StoneSetting, settingsFor } from '@/core/templates'
 import { formatPlain } from '@/core/units'
 import type { Template } from '@/server/db/repositories'
 import { useAct } from '../acting/act-provider'
@@ -31,10 +33,13 @@ export function sizeWords({ outer, holes }: Region): string {
 export function TemplateCard({ template, others }: TemplateCardProps) {
   const [changing, setChanging] = useState(false)
   const [asking, setAsking] = useState(false)
+  const [setting, setSetting] = useState(false)
   const { uid } = useWorkshop()
   const act = useAct()
   const say = useNotice()
   const told = useTold()
+  const router = useRouter()
+  const settings = useMemo(() => (setting ? settingsFor(template) : undefined), [setting, template])
   const { id, name, made, revision } = template
   const file = (kind: string) => `/api/templates/${id}/${kind}?of=${uid}`
   async function drop(yes: boolean) {
@@ -42,6 +47,12 @@ export function TemplateCard({ template, others }: TemplateCardProps) {
     if (!yes) return
     const done = await act('dropTemplate', { id }, { revision })
     say({ text: done.ok ? `${name} is taken out.` : done.message })
+  }
+  /** A piece of its own, its sizes those of this stone; metal and height are still to be said. */
+  async function make(what: string, { form, input }: StoneSetting) {
+    const added = await act('addPiece', { name: `${what} for ${name}`.slice(0, 200), form, input })
+    if (added.ok) router.push(`/pieces/${added.id}`)
+    else say({ text: added.message })
   }
   return (
     <Box component="article" aria-label={name} sx={{ width: 330, maxWidth: '100%' }}>
@@ -75,7 +86,16 @@ export function TemplateCard({ template, others }: TemplateCardProps) {
         <Button variant="text" aria-expanded={changing} onClick={() => setChanging(!changing)}>
           Scale, mirror, divide, compare
         </Button>
+        <Button variant="text" aria-expanded={setting} onClick={() => setSetting(!setting)}>
+          Set it as a stone
+        </Button>
       </Box>
+      {settings ? (
+        <Box sx={{ display: 'flex', gap: 1, my: 0.5 }}>
+          <Button onClick={() => void make('Bezel', settings.bezel)}>A bezel round it</Button>
+          <Button onClick={() => void make('Tabs', settings.tabs)}>Tabs round it</Button>
+        </Box>
+      ) : null}
       {changing ? <ChangePanel template={template} others={others} onDone={() => setChanging(false)} /> : null}
       <ConfirmDialog
         open={asking}

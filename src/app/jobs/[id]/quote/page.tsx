@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { localDay } from '@/server/local-day'
 import { jobQuote } from '@/server/services/job-quote'
 import { workshop } from '@/server/workshop'
 import { QuoteView } from '@/ui/quote/quote-view'
@@ -20,7 +21,7 @@ export default async function QuotePage({ params }: QuotePageProps) {
   return (
     <>
       <PageHead title={quoted.job.title} sub={`quote${quoted.job.customer ? ` for ${quoted.job.customer}` : ''}`} />
-      <QuoteView quoted={quoted} today={new Date().toISOString().slice(0, 10)} />
+      <QuoteView quoted={quoted} today={localDay()} />
     </>
   )
 }

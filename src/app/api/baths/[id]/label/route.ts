@@ -3,6 +3,7 @@ import { capitalised, formatPlain } from '@/core/units'
 import { bathLabelPdf } from '@/server/export/bath-label-pdf'
 import { notFound } from '@/server/http/answer'
 import { ofWorkshop } from '@/server/http/of-workshop'
+import { pdfFile } from '@/server/http/pdf-file'
 import { workshop } from '@/server/workshop'
 
 const CAUTION =
@@ -21,8 +22,6 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
       madeOn: bath.createdAt.slice(0, 10),
       caution: `${CAUTION} ${note}`,
     })
-    return new Response(Buffer.from(pdf), {
-      headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="bath-label.pdf"' },
-    })
+    return pdfFile(pdf, 'bath-label')
   })
 }

@@ -1,6 +1,8 @@
 import { quotePdf } from '@/server/export/quote-pdf'
 import { notFound } from '@/server/http/answer'
 import { ofWorkshop } from '@/server/http/of-workshop'
+import { pdfFile } from '@/server/http/pdf-file'
+import { localDay } from '@/server/local-day'
 import { jobQuote } from '@/server/services/job-quote'
 import { workshop } from '@/server/workshop'
 
@@ -11,9 +13,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const quoted = jobQuote(repositories, Number(id))
     if (!quoted) return notFound('this job is not there')
     const { workshopName, currency, paper } = repositories.settings.read()
-    const bytes = await quotePdf({ quoted, workshop: workshopName, day: new Date().toISOString().slice(0, 10), currency, paper })
-    return new Response(Buffer.from(bytes), {
-      headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="quote-${quoted.job.id}.pdf"` },
-    })
+    const bytes = await quotePdf({ quoted, workshop: workshopName, day: localDay(), currency, paper })
+    return pdfFile(bytes, `quote-${quoted.job.id}`)
   })
 }

@@ -1,6 +1,7 @@
 import { jobSheetPdf } from '@/server/export/job-sheet-pdf'
 import { notFound } from '@/server/http/answer'
 import { ofWorkshop } from '@/server/http/of-workshop'
+import { pdfFile } from '@/server/http/pdf-file'
 import { jobQuote } from '@/server/services/job-quote'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
@@ -18,8 +19,6 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
       handsMin: quoted.quote.pieces.find((one) => one.id === piece.id)?.handsMin ?? 0,
     }))
     const bytes = await jobSheetPdf({ job: quoted.job, pieces, paper: repositories.settings.read().paper })
-    return new Response(Buffer.from(bytes), {
-      headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="job-${quoted.job.id}.pdf"` },
-    })
+    return pdfFile(bytes, `job-${quoted.job.id}`)
   })
 }

@@ -1,6 +1,7 @@
 import { notFound } from '@/server/http/answer'
 import { printedOf } from '@/server/http/asked-print'
 import { ofWorkshop } from '@/server/http/of-workshop'
+import { pdfFile } from '@/server/http/pdf-file'
 import { runTask } from '@/server/long/run-task'
 import { underWay } from '@/server/long/under-way'
 import { printOf } from '@/server/services/print-layout'
@@ -16,8 +17,6 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
       step('The pages are being drawn')
       return runTask('layoutPdf', print, { seconds: 60, signal: AbortSignal.any([request.signal, signal]), onShare: share })
     })
-    return new Response(Buffer.from(pdf), {
-      headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="layout-${Number(id)}.pdf"` },
-    })
+    return pdfFile(pdf, `layout-${Number(id)}`)
   })
 }

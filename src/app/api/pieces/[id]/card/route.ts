@@ -1,6 +1,7 @@
 import { cardPdf } from '@/server/export/card-pdf'
 import { notFound } from '@/server/http/answer'
 import { ofWorkshop } from '@/server/http/of-workshop'
+import { pdfFile } from '@/server/http/pdf-file'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 
@@ -20,8 +21,6 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
       plan,
       paper: settings.read().paper,
     })
-    return new Response(Buffer.from(bytes), {
-      headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="card-${Number(id)}.pdf"` },
-    })
+    return pdfFile(bytes, `card-${Number(id)}`)
   })
 }

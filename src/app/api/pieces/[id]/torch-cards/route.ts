@@ -2,6 +2,7 @@ import { torchBook } from '@/core/piece'
 import { torchCardsPdf } from '@/server/export/torch-cards-pdf'
 import { notFound } from '@/server/http/answer'
 import { ofWorkshop } from '@/server/http/of-workshop'
+import { pdfFile } from '@/server/http/pdf-file'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 
@@ -16,8 +17,6 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const book = torchBook(planDesign(piece.design, options), { tools: options.tools, torchW, flux })
     if (book.heats.length === 0) return notFound('this piece has no joint that is made by heat')
     const bytes = await torchCardsPdf({ pieceName: piece.name, jobTitle: piece.jobTitle, book, paper })
-    return new Response(Buffer.from(bytes), {
-      headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="torch-${Number(id)}.pdf"` },
-    })
+    return pdfFile(bytes, `torch-${Number(id)}`)
   })
 }
