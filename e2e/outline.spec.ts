@@ -106,19 +106,23 @@ test('a finished piece is laid on its outline by a photograph: right within what
   await page.getByLabel('Photograph or drawing file').setInputFiles('tests/fixtures/photographs/disc-silver-green.jpg')
   await page.getByLabel('100 mm line along x').fill('100')
   await page.getByLabel('100 mm line along y').fill('100')
-  // a disc of 38 mm on a blank of 31.5 and 0.4 for the file: 3.05 mm stand over all round, and its area is (38 / 31.9)² − 1 = 42 % more
+  // a disc of 38 mm on a cover of 31.5: 3.25 mm stand over all round, and its area is (38 / 31.5)² − 1 = 46 % more
   const told = page.getByRole('region', { name: 'Form' }).getByRole('status').filter({ hasText: 'over' })
-  await expect(told).toContainText(/3(\.[01]\d*)? over, 0(\.0\d)? short/, { timeout: 60_000 })
+  await expect(told).toContainText(/3\.[123]\d* mm over, 0(\.0\d)? mm short/, { timeout: 60_000 })
   await expect(told).toContainText('File off where the strokes stand out')
-  await expect(told).toContainText(/area 4[123](\.\d)? %/)
+  await expect(told).toContainText(/area 4[456](\.\d)? % larger/)
+
+  // its blank has 0.2 mm more all round for the file
+  await page.getByLabel('Laid on').selectOption({ label: 'Its blank' })
+  await expect(told).toContainText(/area 4[0123](\.\d)? % larger/)
 
   await page.getByRole('link', { name: 'Size', exact: true }).click()
-  await page.getByLabel('Diameter', { exact: true }).fill('37.6')
+  await page.getByLabel('Diameter', { exact: true }).fill('38')
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
   await page.goto(`${DEMO}/pieces/5/check`)
   await page.getByLabel('Photograph or drawing file').setInputFiles('tests/fixtures/photographs/disc-silver-green.jpg')
   await expect(told).toContainText('Within what is allowed', { timeout: 60_000 })
   await page.getByRole('button', { name: 'Save it with the piece' }).click()
   await page.getByRole('link', { name: 'Record', exact: true }).click()
-  await expect(page.getByRole('region', { name: 'Pictures' })).toContainText(/Its blank: at most 0\.\d+ mm over/)
+  await expect(page.getByRole('region', { name: 'Pictures' })).toContainText(/Finished, seen from above: at most 0(\.\d+)? mm over/)
 })

@@ -63,10 +63,12 @@ export class Walk {
 
   /** Does acts one after another without a look at what they break. */
   pass(acts: readonly Act[]): void {
-    for (const act of acts) {
-      applyAct(this.world, act)
-      this.memory.keep(act)
-    }
+    for (const act of acts) this.apply(act)
+  }
+
+  private apply(act: Act): void {
+    applyAct(this.world, act)
+    this.memory.keep(act)
   }
 
   /** Does acts one after another, and says what they break. */
@@ -74,8 +76,7 @@ export class Walk {
     const raw: Raw[] = []
     for (const act of acts) {
       raw.push(...breachesOf(this.world, act, this.memory))
-      applyAct(this.world, act)
-      this.memory.keep(act)
+      this.apply(act)
     }
     return raw
   }

@@ -1,6 +1,5 @@
 import type { Region } from '../geometry/clip'
 import { edgesOf, isInside } from '../geometry/distance'
-import { netAreaMm2 } from '../geometry/outline'
 import type { Outline, Point } from '../geometry/point'
 import { differenceOf, farOf, spreadAlong } from './pair'
 
@@ -35,10 +34,10 @@ const BETTER = 0.8
  * or not. What stands out is counted up, what falls short down. Holes are not compared.
  */
 export function formCheck(asked: Region, measured: Outline): FormCheck {
-  const whole: Region = { outer: asked.outer, holes: [] }
-  const [upright, over] = [false, true].map((isMirrored) => differenceOf(whole, { outer: measured, holes: [] }, isMirrored))
-  const isTurnedOver = over !== undefined && upright !== undefined && over.usualMm < BETTER * upright.usualMm
-  const { laid, usualMm } = (isTurnedOver ? over : upright) ?? { laid: { outer: measured }, usualMm: 0 }
+  const [whole, seen] = [asked.outer, measured].map((outer): Region => ({ outer, holes: [] })) as [Region, Region]
+  const [upright, over] = [differenceOf(whole, seen, false), differenceOf(whole, seen, true)]
+  const isTurnedOver = over.usualMm < BETTER * upright.usualMm
+  const { laid, usualMm, areaShare } = isTurnedOver ? over : upright
   const edges = edgesOf(laid.outer)
   const places = spreadAlong(asked.outer, PLACES).map(
     (at): FormPlace => ({ at, overMm: (isInside(at, laid.outer) ? 1 : -1) * farOf(at, edges) }),
@@ -52,6 +51,6 @@ export function formCheck(asked: Region, measured: Outline): FormCheck {
     most: places.reduce((a, b) => (b.overMm > a.overMm ? b : a), start),
     least: places.reduce((a, b) => (b.overMm < a.overMm ? b : a), start),
     usualMm,
-    areaShare: netAreaMm2(measured) / netAreaMm2(asked.outer) - 1,
+    areaShare,
   }
 }

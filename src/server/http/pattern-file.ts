@@ -1,6 +1,7 @@
 import { type Pattern, patternDxf, patternSvg } from '@/core/drawing'
 import type { Repositories } from '../db/repositories'
 import { runTask } from '../long/run-task'
+import { pdfFile } from './pdf-file'
 
 const TYPES = { svg: 'image/svg+xml', dxf: 'image/vnd.dxf', pdf: 'application/pdf' } as const
 type PatternKind = keyof typeof TYPES
@@ -15,12 +16,7 @@ interface PatternNames {
 }
 
 /** A pattern on pages to print. */
-async function paged(
-  { title, say }: PatternNames,
-  pattern: Pattern,
-  { settings }: Repositories,
-  signal: AbortSignal,
-): Promise<Uint8Array<ArrayBuffer>> {
+async function paged({ title, say }: PatternNames, pattern: Pattern, { settings }: Repositories, signal: AbortSignal): Promise<Uint8Array> {
   const { paper, checkBarMm } = settings.read()
   const print = {
     title,
@@ -32,7 +28,7 @@ async function paged(
     paper,
     checkBarMm,
   }
-  return new Uint8Array(await runTask('layoutPdf', print, { seconds: 60, signal }))
+  return runTask('layoutPdf', print, { seconds: 60, signal })
 }
 
 /** A pattern at full size: as SVG or DXF to keep, or as PDF to print. */
@@ -43,13 +39,8 @@ export async function patternFile(
   repositories: Repositories,
   signal: AbortSignal,
 ): Promise<Response> {
-  const write = {
-    svg: () => patternSvg(names.title, pattern),
-    dxf: () => patternDxf(pattern),
-    pdf: () => paged(names, pattern, repositories, signal),
-  }
-  const place = kind === 'pdf' ? 'inline' : 'attachment'
-  return new Response(await write[kind](), {
-    headers: { 'content-type': TYPES[kind], 'content-disposition': `${place}; filename="${names.file}.${kind}"` },
+  if (kind === 'pdf') return pdfFile(await paged(names, pattern, repositories, signal), names.file)
+  return new Response(kind === 'svg' ? patternSvg(names.title, pattern) : patternDxf(pattern), {
+    headers: { 'content-type': TYPES[kind], 'content-disposition': `attachment; filename="${names.file}.${kind}"` },
   })
 }

@@ -70,6 +70,10 @@ export function usePictureInput() {
 /** The card, the file and its sizes. */
 export function PictureInput({ hand }: { readonly hand: ReturnType<typeof usePictureInput> }) {
   const { file, typed } = hand
+  const lines = [
+    ['x', typed.lineX, hand.setLineX],
+    ['y', typed.lineY, hand.setLineY],
+  ] as const
   return (
     <Box>
       <TheCard />
@@ -91,20 +95,16 @@ export function PictureInput({ hand }: { readonly hand: ReturnType<typeof usePic
             unit="mm"
             help="0 for sheet; of a stone or a piece, how high its edge stands over the card."
           />
-          <SizeField
-            label="100 mm line along x"
-            value={typed.lineX}
-            onChange={hand.setLineX}
-            unit="mm"
-            help="As measured with calipers; kept on this device."
-          />
-          <SizeField
-            label="100 mm line along y"
-            value={typed.lineY}
-            onChange={hand.setLineY}
-            unit="mm"
-            help="As measured with calipers; kept on this device."
-          />
+          {lines.map(([way, value, set]) => (
+            <SizeField
+              key={way}
+              label={`100 mm line along ${way}`}
+              value={value}
+              onChange={set}
+              unit="mm"
+              help="As measured with calipers; kept on this device."
+            />
+          ))}
         </>
       )}
     </Box>

@@ -1,7 +1,8 @@
 'use client'
-import { boundsOf, type Outline, type Region } from '@/core/geometry'
+import { boundsOf, type Region, signedAreaMm2 } from '@/core/geometry'
 import type { FormCheck, FormPlace } from '@/core/templates'
 import { formatPlain } from '@/core/units'
+import { outlinePath } from '../drawing/outline-path'
 import { PALETTE } from '../theme/palette'
 
 interface FormCheckPictureProps {
@@ -12,8 +13,6 @@ interface FormCheckPictureProps {
   readonly width: number
   readonly height: number
 }
-
-const line = (outline: Outline) => outline.map(([x, y]) => `${x.toFixed(3)} ${(-y).toFixed(3)}`).join('L')
 
 /** How many times as large as it is a deviation is drawn, so that it is seen: round numbers. */
 function magnified(mostMm: number, acrossMm: number): number {
@@ -39,11 +38,7 @@ export function FormCheckPicture({ asked, check, allowedMm, width, height }: For
   const [wide, high] = [box.maxX - box.minX + 2 * room, box.maxY - box.minY + 2 * room]
   const scale = Math.min(width / wide, height / high)
   const thin = 1.4 / scale
-  const isWinding = asked.outer.reduce((sum, [x, y], i) => {
-    const [nx, ny] = asked.outer[(i + 1) % asked.outer.length] ?? [x, y]
-    return sum + x * ny - nx * y
-  }, 0)
-  const side = isWinding >= 0 ? 1 : -1
+  const side = signedAreaMm2(asked.outer) >= 0 ? 1 : -1
   return (
     <figure style={{ margin: 0 }}>
       <svg
@@ -53,8 +48,8 @@ export function FormCheckPicture({ asked, check, allowedMm, width, height }: For
         role="img"
         aria-label={`The measured edge over the one asked for: at most ${formatPlain(Math.max(0, check.most.overMm), 2)} mm over and ${formatPlain(Math.max(0, -check.least.overMm), 2)} mm short`}
       >
-        <path d={[asked.outer, ...asked.holes].map((outline) => `M${line(outline)}Z`).join('')} fillRule="evenodd" fill={PALETTE.steel} />
-        <path d={`M${line(check.laid)}Z`} fill="none" stroke={PALETTE.ink} strokeWidth={thin} />
+        <path d={[asked.outer, ...asked.holes].map(outlinePath).join('')} fillRule="evenodd" fill={PALETTE.steel} />
+        <path d={outlinePath(check.laid)} fill="none" stroke={PALETTE.ink} strokeWidth={thin} />
         {check.places.map(({ at: [x, y], overMm }, i) => {
           if (Math.abs(overMm) <= allowedMm) return null
           const [nx, ny] = outwards(check.places, i)
@@ -74,6 +69,7 @@ export function FormCheckPicture({ asked, check, allowedMm, width, height }: For
       </svg>
       <figcaption style={{ fontSize: 13, color: PALETTE.muted }}>
         Steel: as asked. Line: as measured. Strokes outwards: to be filed off; inwards: too small.
+        {asked.holes.length > 0 ? ' Holes are not compared: measure them with calipers.' : ''}
         {times > 1 ? ` Strokes are drawn ${times} times as long.` : ''}
       </figcaption>
     </figure>

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import { useMemo, useState } from 'react'
 import type { AskedOutline } from '@/core/piece'
 import { formCheck } from '@/core/templates'
-import { capitalised, formatPlain } from '@/core/units'
+import { capitalised, formatPlain, readPlainNumber } from '@/core/units'
 import { useAct } from '../acting/act-provider'
 import { useSize } from '../drawing/use-size'
 import { PictureInput, usePictureInput } from '../outline/picture-input'
@@ -54,7 +54,9 @@ export function FormCheckView({ pieceId, outlines }: FormCheckViewProps) {
   const asked = outlines[Number(at)]
   const measured = useMemo(() => measuredOf(seen), [seen])
   const check = useMemo(() => (asked && measured ? formCheck(asked.region, measured.outline) : undefined), [asked, measured])
-  const allowedMm = Math.max(0, Number(allowed.replace(',', '.')) || 0)
+  const typedMm = readPlainNumber(allowed)
+  const isAllowed = typedMm >= 0
+  const allowedMm = isAllowed ? typedMm : 0
   const act = useAct()
   const say = useNotice()
   const { ref, width } = useSize({ width: 560, height: 420 })
@@ -75,6 +77,7 @@ export function FormCheckView({ pieceId, outlines }: FormCheckViewProps) {
         <PictureInput hand={hand} />
         <ChoiceField label="Laid on" value={at} options={choices} onChange={setAt} />
         <SizeField label="Allowed off" value={allowed} onChange={setAllowed} unit="mm" />
+        {isAllowed ? null : <ProblemLine says="Allowed off: a number of millimetres, 0 or more, such as 0.2; 0 is taken meanwhile." />}
       </Box>
       <Box ref={ref} component="section" aria-label="Form">
         {seen.kind === 'none' ? (
@@ -92,11 +95,12 @@ export function FormCheckView({ pieceId, outlines }: FormCheckViewProps) {
               role="status"
             >
               <Typography variant="h1" component="p" className="fig">
-                {formatPlain(overMm, 2)} over, {formatPlain(shortMm, 2)} short, mm
+                {formatPlain(overMm, 2)} mm over, {formatPlain(shortMm, 2)} mm short
               </Typography>
               <Typography>{sayCheck(overMm, shortMm, allowedMm, measured.plusMinusMm)}</Typography>
               <Typography variant="body2" className="fig">
-                Usually {formatPlain(check.usualMm, 2)} mm off; area {formatPlain(100 * check.areaShare, 1)} %
+                Usually {formatPlain(check.usualMm, 2)} mm off; area {formatPlain(Math.abs(100 * check.areaShare), 1)} %{' '}
+                {check.areaShare >= 0 ? 'larger' : 'smaller'}
                 {measured.plusMinusMm > 0 ? `; the picture’s edge ± ${formatPlain(measured.plusMinusMm, 2)} mm, 19 times in 20` : ''}
                 {check.isTurnedOver ? '; it lies on its face and was turned over' : ''}
               </Typography>

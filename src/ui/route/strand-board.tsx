@@ -16,9 +16,10 @@ import { CSS } from '@dnd-kit/utilities'
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
-import { memo, useId, useMemo, useRef, useState } from 'react'
+import { memo, useId, useMemo } from 'react'
 import type { DesignStep, Strands } from '@/core/piece'
 import type { Finding } from '@/core/rules'
+import { useSteady } from '../shared/use-steady'
 import { PALETTE } from '../theme/palette'
 import { type BoardShape, boardShape, COLUMN, LEFT } from './board-shape'
 import { StepMenu } from './step-menu'
@@ -203,13 +204,10 @@ export function StrandBoard({ strands, steps, colours, names, findings, chosen, 
   const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS))
   const shape = boardShape(strands)
   const indexOf = (id: unknown) => steps.findIndex(({ step }) => step.id === id)
-  const latest = useRef({ onChoose, onDrop, onRemove, indexOf })
-  latest.current = { onChoose, onDrop, onRemove, indexOf }
-  const [hand] = useState<StepHand>(() => ({
-    choose: (id) => latest.current.onChoose(id),
-    move: (id, by) => latest.current.onDrop(latest.current.indexOf(id), latest.current.indexOf(id) + by),
-    remove: (id) => latest.current.onRemove(latest.current.indexOf(id)),
-  }))
+  const choose = useSteady(onChoose)
+  const move = useSteady((id: string, by: number) => onDrop(indexOf(id), indexOf(id) + by))
+  const remove = useSteady((id: string) => onRemove(indexOf(id)))
+  const hand = useMemo<StepHand>(() => ({ choose, move, remove }), [choose, move, remove])
   const numbers = useMemo(() => new Map(steps.map(({ step }, i) => [step.id, i + 1])), [steps])
   const over = ({ active, over: target }: DragOverEvent) => target && onOver(indexOf(active.id), indexOf(target.id))
   const dropped = ({ active, over: target }: DragEndEvent) => onDrop(indexOf(active.id), target ? indexOf(target.id) : indexOf(active.id))

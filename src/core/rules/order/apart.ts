@@ -1,6 +1,6 @@
 import type { Assembly } from '../../assembly/assembly'
 import { sharesActs } from '../world'
-import type { Unit } from './units'
+import { keepsPinned, type Unit } from './units'
 
 /** Units that may concern one another together, in the order given. */
 export function groupsOfUnits(units: readonly Unit[]): readonly (readonly Unit[])[] {
@@ -32,5 +32,5 @@ export function inTheirPlaces(units: readonly Unit[], groups: readonly (readonly
 /** Groups in their new orders, each whole before the next begins; undefined where a pinned unit would not stand where it stood. */
 export function oneAfterAnother(units: readonly Unit[], groups: readonly (readonly Unit[])[]): readonly Unit[] | undefined {
   const row = groups.flat()
-  return row.every((unit, i) => !unit.pinned || units[i] === unit) ? row : undefined
+  return keepsPinned(units, row) ? row : undefined
 }

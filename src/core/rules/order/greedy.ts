@@ -3,20 +3,15 @@ import { findRule } from '../table'
 import { Walk, type WalkMark } from '../walk'
 import type { Raw } from '../watched'
 import { DOOMED_ON_JOINED, DOOMED_ON_SAME } from './dooms'
-import { PROVIDERS } from './providers'
+import { providersOf } from './providers'
 import { boundTo, heats, isHeating, isIdle } from './serving'
 import { doUnit, lasts, peekUnit } from './trial'
-import { meets, type Unit } from './units'
+import { does, meets, type Unit } from './units'
 
 /** An order of units, and for each the rules on account of which it stands elsewhere than it did. */
 export interface Order {
   readonly units: readonly Unit[]
   readonly because: ReadonlyMap<Unit, ReadonlySet<string>>
-}
-
-/** Operations that can bring about what a rule asks for. */
-function providersOf({ rule, clauses }: Raw): Set<string> {
-  return new Set(clauses.flatMap((i) => [...(PROVIDERS.get(rule)?.[i] ?? [])]))
 }
 
 /** So many times as many units as there are may be done or looked at; a route that cannot be put right would go on for long. */
@@ -35,8 +30,6 @@ export interface Way {
   /** Each pickle, dry and test stays with the heat it was given to. */
   readonly isBound?: boolean
 }
-
-const does = ({ ops }: Unit, some: ReadonlySet<string>) => [...ops].some((op) => some.has(op))
 
 /** Orders unit by unit: the earliest that breaks nothing now and dooms none that is still to come; where there is none, the earliest. */
 export class Greedy {

@@ -86,6 +86,9 @@ interface Draft {
 
 const wrongIn = (assembly: Assembly) => checkRoute(assembly).findings.filter(({ level, overridden }) => level !== 'note' && !overridden)
 
+/** A proposal as a step before another, of the same repeated group as that. */
+const stepOf = ({ op, on, params }: Proposal, { repeat }: AssemblyStep): AssemblyStep => ({ op, on, params, ...(repeat ? { repeat } : {}) })
+
 function withRepair({ assembly, places, proposed }: Draft, finding: Finding): Draft | undefined {
   const late = finding.steps.at(-1) ?? 0
   const step = assembly.steps[late]
@@ -101,7 +104,7 @@ function withRepair({ assembly, places, proposed }: Draft, finding: Finding): Dr
     }),
   )
   if (added.length === 0 || added.some(({ on }) => on.length === 0)) return undefined
-  const steps = added.map(({ op, on, params }): AssemblyStep => ({ op, on, params, ...(step.repeat ? { repeat: step.repeat } : {}) }))
+  const steps = added.map((item) => stepOf(item, step))
   return {
     assembly: { ...assembly, steps: [...assembly.steps.slice(0, late), ...steps, ...assembly.steps.slice(late)] },
     places: [...places.slice(0, late), ...added.map(() => at), ...places.slice(late)],
@@ -138,9 +141,7 @@ function proposedForUnits(assembly: Assembly, units: readonly Unit[]): Proposed 
 /** A route with what is proposed for it. */
 function withProposals(assembly: Assembly, proposals: readonly Proposal[]): Assembly {
   const steps = assembly.steps.flatMap((step, place): AssemblyStep[] => [
-    ...proposals
-      .filter(({ at }) => at === place)
-      .map(({ op, on, params }) => ({ op, on, params, ...(step.repeat ? { repeat: step.repeat } : {}) })),
+    ...proposals.filter(({ at }) => at === place).map((item) => stepOf(item, step)),
     step,
   ])
   return { ...assembly, steps }

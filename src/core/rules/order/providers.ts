@@ -5,6 +5,7 @@ import type { Rule } from '../row'
 import { readSelection } from '../selection'
 import { readAsks } from '../shapes/needs'
 import { RULES } from '../table'
+import type { Raw } from '../watched'
 
 /** Operations that make a fact what is asked of it. */
 function makersOf({ fact, is }: Asked): string[] {
@@ -26,6 +27,11 @@ function providersOfClause(rule: Rule, index: number): string[] {
 }
 
 /** For each clause of each rule, the operations that can bring about what it asks for. */
-export const PROVIDERS: ReadonlyMap<string, readonly ReadonlySet<string>[]> = new Map(
+const PROVIDERS: ReadonlyMap<string, readonly ReadonlySet<string>[]> = new Map(
   RULES.map((rule) => [rule.id, rule.clauses.map((_, i) => new Set(providersOfClause(rule, i)))]),
 )
+
+/** Operations that can bring about what a breach asks for. */
+export function providersOf({ rule, clauses }: Pick<Raw, 'rule' | 'clauses'>): ReadonlySet<string> {
+  return new Set(clauses.flatMap((i) => [...(PROVIDERS.get(rule)?.[i] ?? [])]))
+}

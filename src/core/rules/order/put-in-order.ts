@@ -113,16 +113,18 @@ function bestOfGroup(assembly: Assembly, units: readonly Unit[]): Known {
  * The best order known; the given one where that is as good. What never hangs together is put in order by itself, each in the places its own
  * steps have had, unless the whole is the worse for it.
  */
-function bestOrder(assembly: Assembly, units: readonly Unit[]): Order {
+function bestOrder(assembly: Assembly, units: readonly Unit[]): Known {
   const groups = groupsOfUnits(units)
   if (groups.length < 2 || units.length <= EXACT_UNITS) return bestOfGroup(assembly, units)
   const ordered = groups.map((group) => bestOfGroup(assemblyOfUnits(assembly, group), group))
   const rows = ordered.map((one) => one.units)
-  const wrong = ordered.reduce((sum, one) => sum + one.wrong, 0)
+  const most = ordered.reduce((sum, one) => sum + one.wrong, 0)
   const because = new Map(ordered.flatMap((one) => [...one.because]))
   // minutes between two steps may be broken by another's steps between them: then each by itself, one after another
-  for (const together of [inTheirPlaces(units, rows), oneAfterAnother(units, rows)])
-    if (together && wrongWith(assembly, together) <= wrong) return { units: together, because }
+  for (const together of [inTheirPlaces(units, rows), oneAfterAnother(units, rows)]) {
+    const wrong = together ? wrongWith(assembly, together) : Number.POSITIVE_INFINITY
+    if (together && wrong <= most) return { units: together, because, wrong }
+  }
   return bestOfGroup(assembly, units)
 }
 
@@ -147,7 +149,7 @@ function withNamedSteps(assembly: Assembly): Assembly {
 export function putInOrder(given: Assembly): OrderedRoute {
   const assembly = withNamedSteps(given)
   const units = unitsOf(assembly)
-  const { units: ordered, because } = bestOrder(assembly, units)
+  const { units: ordered, because, wrong } = bestOrder(assembly, units)
   const steps = ordered.flatMap((unit) => unit.steps)
   const kept = keptOf(ordered.map((unit) => units.indexOf(unit)))
   const moved = ordered.filter((unit) => !kept.has(units.indexOf(unit)))
@@ -159,5 +161,5 @@ export function putInOrder(given: Assembly): OrderedRoute {
     return unit.steps.map((step): Move => ({ step, from: step, to: steps.indexOf(step), because: why }))
   })
   const inOrder: Assembly = { ...assembly, steps: steps.flatMap((index) => assembly.steps[index] ?? []) }
-  return { steps, moves, proposed: wrongWith(assembly, ordered) === 0 ? [] : proposeMissing(inOrder) }
+  return { steps, moves, proposed: wrong === 0 ? [] : proposeMissing(inOrder) }
 }

@@ -1,18 +1,16 @@
 import type { Walk, WalkMark } from '../walk'
-import { meets, type Unit } from './units'
+import { does, meets, type Unit } from './units'
 
 /** Operations that serve the heat or joint done just before them. */
 const SERVING: ReadonlySet<string> = new Set(['pickle', 'scrub', 'dry', 'rinse', 'cool', 'quench', 'cool-slowly', 'unbind', 'test-joint'])
 const HEATING: ReadonlySet<string> = new Set(['anneal', 'solder', 'fuse', 'melt', 'melt-solder-on', 'fuse-dust', 'bind'])
 
-const hasOneOf = (ops: ReadonlySet<string>, some: ReadonlySet<string>) => [...ops].some((op) => some.has(op))
-
 /** Whether a unit heats or binds, by itself or by what it includes. */
-export const heats = ({ ops }: Unit) => hasOneOf(ops, HEATING)
+export const heats = (unit: Unit) => does(unit, HEATING)
 /** Whether an operation heats or binds. */
 export const isHeating = (op: string) => HEATING.has(op)
 /** Whether a unit is a pickle, dry, test or their like. */
-export const serves = ({ main }: Unit) => hasOneOf(main, SERVING)
+const serves = ({ main }: Unit) => does({ ops: main }, SERVING)
 
 /** Which heat each pickle, dry and test serves: the nearest before it on the same things. */
 export function boundTo(units: readonly Unit[]): Map<Unit, Unit> {

@@ -1,9 +1,9 @@
 import type { Assembly } from '../../assembly/assembly'
 import type { Raw } from '../watched'
-import { PROVIDERS } from './providers'
+import { providersOf } from './providers'
 import { type Moved, Trail, withMoved } from './trail'
 import { lasts } from './trial'
-import { meets, type Unit } from './units'
+import { does, meets, type Unit } from './units'
 
 /** Longer routes are left as they are found step by step. */
 export const MOST_SETTLED = 80
@@ -24,8 +24,8 @@ function triesFor({ units }: Trail, at: number, breach: Raw): Try[] {
   const move = (from: number, to: number): Try => ({ from, to, wins: Math.max(from, to, at) })
   const first = lasts(breach) ? units.findIndex(({ steps }) => steps.includes(breach.steps[0] ?? -1)) : at
   if (first !== at && first >= 0) return [move(first, at), move(at, first)]
-  const ops = new Set(breach.clauses.flatMap((i) => [...(PROVIDERS.get(breach.rule)?.[i] ?? [])]))
-  const brings = (other: Unit) => meets(unit, other) && [...other.ops].some((op) => ops.has(op))
+  const ops = providersOf(breach)
+  const brings = (other: Unit) => meets(unit, other) && does(other, ops)
   return units.flatMap((other, i) => (i !== at && brings(other) ? [move(i, i > at ? at : at - 1), move(at, i)] : []))
 }
 

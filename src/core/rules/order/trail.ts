@@ -2,7 +2,7 @@ import type { Assembly } from '../../assembly/assembly'
 import { Walk, type WalkMark } from '../walk'
 import type { Raw } from '../watched'
 import { doUnit, weightOf } from './trial'
-import type { Unit } from './units'
+import { keepsPinned, type Unit } from './units'
 
 /** An order that differs from a known one from a place on, and up to which place it is meant to win something. */
 export interface Moved {
@@ -16,7 +16,7 @@ export function withMoved(units: readonly Unit[], unit: Unit, to: number): Moved
   const stood = units.indexOf(unit)
   const others = units.filter((one) => one !== unit)
   const moved = [...others.slice(0, to), unit, ...others.slice(to)]
-  if (!moved.every((one, i) => !one.pinned || units[i] === one)) return undefined
+  if (!keepsPinned(units, moved)) return undefined
   return { units: moved, from: Math.min(stood, to), to: Math.max(stood, to) }
 }
 

@@ -82,6 +82,12 @@ export function unitsOf(assembly: Assembly): Unit[] {
   return units
 }
 
+/** Whether a unit does one of some operations, by itself or by what it includes. */
+export const does = ({ ops }: Pick<Unit, 'ops'>, some: ReadonlySet<string>) => [...ops].some((op) => some.has(op))
+
+/** Whether each pinned unit stands in a row where it stood. */
+export const keepsPinned = (given: readonly Unit[], row: readonly Unit[]) => row.every((unit, i) => !unit.pinned || given[i] === unit)
+
 /** Whether two units are about the same thing or joint. */
 export const meets = (a: Unit, b: Unit) => [...a.about].some((id) => b.about.has(id))
 
