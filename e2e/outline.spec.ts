@@ -124,5 +124,5 @@ test('a finished piece is laid on its outline by a photograph: right within what
   await expect(told).toContainText('Within what is allowed', { timeout: 60_000 })
   await page.getByRole('button', { name: 'Save it with the piece' }).click()
   await page.getByRole('link', { name: 'Record', exact: true }).click()
-  await expect(page.getByRole('region', { name: 'Pictures' })).toContainText(/Finished, seen from above: at most 0(\.\d+)? mm over/)
+  await expect(page.getByRole('region', { name: 'Pictures' })).toContainText(/Finished: at most 0(\.\d+)? mm over/)
 })

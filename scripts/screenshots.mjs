@@ -41,6 +41,9 @@ const FILES = {
 const WALKS = {
   // the day is planned beside the page
   day: (page) => page.getByRole('region', { name: 'In this order' }).waitFor(),
+  // a table is drawn once it knows its width
+  record: (page) => page.getByRole('gridcell').first().waitFor(),
+  book: (page) => page.getByRole('gridcell').first().waitFor(),
   lesson: async (page) => {
     await page.getByLabel('Your name').fill('Wren')
     await page.getByLabel('Your prediction').fill('55')

@@ -51,5 +51,8 @@ export function formatBoth(lengthMm: number): string {
   return `${formatPlain(lengthMm, 3)} mm, ${mmToInch(lengthMm).toFixed(4)} in`
 }
 
+/** A difference with its sign and unit, to the hundredth: `+ 0.26 mm`. */
+export const formatDifference = (mm: number): string => `${mm < 0 ? '−' : '+'} ${Math.abs(mm).toFixed(2)} mm`
+
 /** A text with its first letter large: "copper: yes" is "Copper: yes". */
 export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

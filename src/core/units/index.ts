@@ -16,7 +16,7 @@ export {
   thicknessMm,
   words,
 } from './fields'
-export { capitalised, formatBoth, formatMoney, formatPlain, formatValue, roundTo, unitSign } from './format'
+export { capitalised, formatBoth, formatDifference, formatMoney, formatPlain, formatValue, roundTo, unitSign } from './format'
 export { isGrouped, readPlainNumber } from './plain-number'
 export { issuesOf, plainWords, sayIssue } from './plain-words'
 export { UNITS, type Unit } from './unit'

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { findForm } from '@/core/forms'
 import { ALLOYS } from '@/core/metals'
-import { formatPlain } from '@/core/units'
+import { formatDifference, formatPlain } from '@/core/units'
 import type { LossLine } from '@/server/db/repositories'
 import type { BookGroup, HandNotes } from '@/server/services/own-record'
 import { DeviationPicture } from '../record/deviation-picture'
@@ -20,15 +20,13 @@ function metalTitle(alloy: string): string {
   )
 }
 
-const signed = (mm: number) => `${mm < 0 ? '−' : '+'} ${formatPlain(Math.abs(mm), 2)}`
-
 /** What the record says to allow on one piece's blank: the same figure as on its own pages. */
 function Allow({ piece }: { readonly piece: BookGroup['pieces'][number] }) {
   const { own } = piece
   return (
     <Box sx={{ mb: 1 }}>
       <Box className="fig" data-testid={`allow-${piece.pieceId}`} sx={{ fontSize: 28, fontWeight: 700 }}>
-        {own.outcome === 'offered' ? `${own.allowanceMm >= 0 ? '+' : '−'} ${Math.abs(own.allowanceMm).toFixed(2)}` : '–'}
+        {own.outcome === 'offered' ? formatDifference(own.allowanceMm) : '–'}
       </Box>
       <Typography variant="body2">
         on the blank of{' '}
@@ -39,9 +37,9 @@ function Allow({ piece }: { readonly piece: BookGroup['pieces'][number] }) {
       {own.outcome === 'offered' ? (
         <Typography variant="body2">
           <span className="fig">
-            {signed(own.between.leastMm)} to {signed(own.between.mostMm)} mm
+            {formatDifference(own.between.leastMm)} to {formatDifference(own.between.mostMm)}
           </span>{' '}
-          in nine cases of ten; pieces spread <span className="fig">± {formatPlain(own.spreadMm, 2)}</span>
+          in nine cases of ten; pieces spread <span className="fig">± {formatPlain(own.spreadMm, 2)} mm</span>
         </Typography>
       ) : null}
     </Box>

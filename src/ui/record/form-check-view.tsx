@@ -3,8 +3,9 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useMemo, useState } from 'react'
+import { boundsOf } from '@/core/geometry'
 import type { AskedOutline } from '@/core/piece'
-import { formCheck } from '@/core/templates'
+import { type FormCheck, formCheck } from '@/core/templates'
 import { capitalised, formatPlain, readPlainNumber } from '@/core/units'
 import { useAct } from '../acting/act-provider'
 import { useSize } from '../drawing/use-size'
@@ -23,7 +24,7 @@ interface FormCheckViewProps {
   readonly outlines: readonly AskedOutline[]
 }
 
-const AS_WORDS = { blank: 'its blank', finished: 'finished, seen from above' } as const
+const AS_WORDS = { blank: 'its blank', finished: 'finished' } as const
 const nameOf = ({ name, as }: AskedOutline, isOnly: boolean) => capitalised(isOnly ? AS_WORDS[as] : `${name}, ${AS_WORDS[as]}`)
 
 /** The outline that was seen and how far its edge may be off; undefined while there is none. */
@@ -31,6 +32,15 @@ function measuredOf(seen: OutlineSeen) {
   if (seen.kind === 'picture') return { outline: seen.answer.outline, plusMinusMm: seen.answer.uncertainty.plusMinus }
   if (seen.kind === 'drawing' && seen.answer.regions[0]) return { outline: seen.answer.regions[0].outer, plusMinusMm: 0 }
   return undefined
+}
+
+/** Off by such a share of the outline’s longer side it is likely another thing. */
+const OTHER_SHARE = 0.15
+
+/** Whether what was measured does not look like what was asked for at all. */
+function looksOther({ usualMm }: FormCheck, { region }: AskedOutline): boolean {
+  const { minX, minY, maxX, maxY } = boundsOf(region.outer)
+  return usualMm > OTHER_SHARE * Math.max(maxX - minX, maxY - minY)
 }
 
 /** What the check comes to, in words. */
@@ -97,7 +107,11 @@ export function FormCheckView({ pieceId, outlines }: FormCheckViewProps) {
               <Typography variant="h1" component="p" className="fig">
                 {formatPlain(overMm, 2)} mm over, {formatPlain(shortMm, 2)} mm short
               </Typography>
-              <Typography>{sayCheck(overMm, shortMm, allowedMm, measured.plusMinusMm)}</Typography>
+              <Typography>
+                {looksOther(check, asked)
+                  ? 'This does not look like the outline it is laid on: is it the right piece, and the right one under “Laid on”?'
+                  : sayCheck(overMm, shortMm, allowedMm, measured.plusMinusMm)}
+              </Typography>
               <Typography variant="body2" className="fig">
                 Usually {formatPlain(check.usualMm, 2)} mm off; area {formatPlain(Math.abs(100 * check.areaShare), 1)} %{' '}
                 {check.areaShare >= 0 ? 'larger' : 'smaller'}

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import type { OwnAllowance } from '@/core/logbook'
+import { formatDifference } from '@/core/units'
 import type { PictureLine, RecordRow } from '@/server/db/repositories'
 import type { PieceThumb } from '@/server/services/piece-thumb'
 import { PALETTE } from '../theme/palette'
@@ -70,7 +71,7 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds, re
         {own ? (
           <>
             <Box className="fig" data-testid="record-allowance" sx={{ fontSize: 28, fontWeight: 700 }}>
-              {own.outcome === 'offered' ? `${own.allowanceMm >= 0 ? '+' : '−'} ${Math.abs(own.allowanceMm).toFixed(2)} mm` : '–'}
+              {own.outcome === 'offered' ? formatDifference(own.allowanceMm) : '–'}
             </Box>
             <Typography>{own.why}</Typography>
             {rows.length > 0 ? <SpreadPlot growthsMm={rows.map((row) => row.growthMm).reverse()} usedMm={own.growthMm} /> : null}

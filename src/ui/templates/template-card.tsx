@@ -91,9 +91,10 @@ export function TemplateCard({ template, others }: TemplateCardProps) {
         </Button>
       </Box>
       {settings ? (
-        <Box sx={{ display: 'flex', gap: 1, my: 0.5 }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 0.5 }}>
           <Button onClick={() => void make('Bezel', settings.bezel)}>A bezel round it</Button>
           <Button onClick={() => void make('Tabs', settings.tabs)}>Tabs round it</Button>
+          <Typography variant="body2">A bezel runs straight over any hollow. Metal and heights are asked next.</Typography>
         </Box>
       ) : null}
       {changing ? <ChangePanel template={template} others={others} onDone={() => setChanging(false)} /> : null}
