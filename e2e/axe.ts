@@ -19,7 +19,7 @@ export async function seriousFaults(page: Page, asked?: Asked): Promise<string[]
   )
   return page.evaluate(async (only) => {
     const context = only ? { include: [only.within] } : document
-    const options = only ? { runOnly: { type: 'rule', values: [...only.rules] } } : {}
+    const options = { resultTypes: ['violations'], ...(only ? { runOnly: { type: 'rule', values: [...only.rules] } } : {}) }
     const { violations } = await (
       window as unknown as {
         axe: {

@@ -1,7 +1,16 @@
 import { DEMO } from './places'
-import { expect, test } from './test'
+import { trayFacts, work } from './start'
+import { expect, type Page, test } from './test'
 
 const panel = 'Finish'
+
+/** Everything before an operation is done on the tray that is looked at. */
+async function upTo(page: Page, op: string): Promise<void> {
+  const facts = await trayFacts(DEMO, Number(page.url().split('/').at(-1)))
+  const at = facts.steps.findIndex((step) => step.op === op)
+  expect(new Set(await work(DEMO, facts, 0, at))).toEqual(new Set([200]))
+  await page.reload()
+}
 
 test('a face is planned: its papers, its minutes, where they stop, and a metal that is not sanded says so', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/36/finish`)
@@ -73,4 +82,64 @@ test('at the bench each dip says what the colour was, a pickle next to it holds 
   await expect(page.getByRole('button', { name: /^Dip 3 of 3/ })).toBeVisible()
   await page.keyboard.press('u')
   await expect(page.getByRole('button', { name: /^Dip 2 of 3/ })).toBeVisible()
+})
+
+test('a texture before the last cut: the sheet and the rough piece to begin with, on the route and at Size', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/5/finish`)
+  const finish = page.getByRole('region', { name: panel, exact: true })
+  await finish.getByRole('button', { name: 'Plan its finish' }).click()
+  await finish.getByLabel('Texture').selectOption('mill')
+  const texture = finish.getByRole('region', { name: 'Texture' })
+  await texture.getByLabel('Made of sheet').fill('1.2')
+  await expect(texture.locator('b').filter({ hasText: '1.1 mm' })).toBeVisible()
+  const rough = (await texture.getByText(/mm of 1.2 mm sheet/).textContent()) ?? ''
+  await texture.getByRole('button', { name: 'Put the texture on the route' }).click()
+  await expect(texture.getByRole('button', { name: 'Put the texture on the route' })).toHaveCount(0)
+  await expect(finish.getByText('saved')).toBeVisible()
+  await page.goto(`${DEMO}/pieces/5`)
+  await expect(page.getByText(`begin with ${rough}`)).toBeVisible()
+  await page.goto(`${DEMO}/pieces/5/route`)
+  await expect(page.getByText('Saw it roughly to size').first()).toBeVisible()
+  await expect(page.getByText('Roll to 1.1 mm').first()).toBeVisible()
+})
+
+test('lamp numbers inside a bangle: struck on the flat strip, and shown where they end once it is closed', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/32/mark`)
+  const marks = page.getByRole('region', { name: 'Marks', exact: true })
+  const list = marks.getByRole('list', { name: 'Marks' }).getByRole('listitem')
+  await expect(list).toHaveCount(2)
+  const kept = page.waitForResponse('**/api/act/saveDesign')
+  await marks.getByLabel('Words, a new line for each row').fill('17 42 58 71')
+  await kept
+  await page.goto(`${DEMO}/pieces/32/route`)
+  await page.getByRole('button', { name: /Start a tray/ }).click()
+  await page.waitForURL(/\/bench\/\d+/)
+  await upTo(page, 'letter')
+  await expect(page.getByRole('img', { name: 'Where each of 8 goes on the blank' })).toBeVisible()
+  await page.goto(`${DEMO}/pieces/32/mark`)
+  await page.getByLabel('As long as it is on the ring').check()
+  await expect(page.getByTestId('formed')).toHaveCount(8)
+})
+
+test('a mask is antiqued by a mist: planned, on its route, sprayed three times at the bench', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/34/finish`)
+  const finish = page.getByRole('region', { name: panel, exact: true })
+  await expect(finish.getByLabel('Put on')).toHaveValue('spray')
+  await expect(finish.getByRole('list', { name: 'Steps' })).toContainText('Spray, 3 of 3')
+  await expect(finish.getByRole('list', { name: 'How it is held' })).toContainText('three points')
+  await page.goto(`${DEMO}/pieces/34/route`)
+  await expect(page.getByText('Spray the patina, 3 times').first()).toBeVisible()
+  await expect(page.getByText('Dip in the patina')).toHaveCount(0)
+})
+
+test('verdigris is sprayed and dried for a working day, and the clock says when to look again', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/36/route`)
+  await page.getByRole('button', { name: /Start a tray/ }).click()
+  await page.waitForURL(/\/bench\/\d+/)
+  await upTo(page, 'verdigris')
+  await page.keyboard.press('m')
+  await page.keyboard.press('1')
+  await expect(page.getByText('verdigris: 7 h 59 min to go')).toBeVisible()
+  await page.goto(`${DEMO}/bench`)
+  await expect(page.getByRole('article', { name: /Weathered nameplate/ }).first()).toContainText(/to go/)
 })

@@ -32,7 +32,8 @@ export async function start(folder: string, port: number, more: Readonly<Record<
   }
   const server = spawn('node', ['dist/server.mjs'], { env, stdio: 'ignore' })
   const base = `http://127.0.0.1:${port}`
-  for (let n = 0; n < 150; n++) {
+  // a machine that is at work on much else takes its time
+  for (let n = 0; n < 600; n++) {
     try {
       await fetch(`${base}/pair`, { redirect: 'manual' })
       return { base, process: server }
@@ -97,4 +98,13 @@ export async function send(base: string, entry: object): Promise<number> {
   } catch {
     return 0
   }
+}
+
+/** What a device at the bench did while it was away from the program: steps of a tray from one up to another, for each of its pieces. */
+export async function work(base: string, facts: TrayFacts, from: number, to: number): Promise<number[]> {
+  const answers: number[] = []
+  for (const { id, together } of facts.steps.slice(from, to))
+    for (const n of together ? [null] : Array.from({ length: facts.size }, (_, i) => i + 1))
+      answers.push(await send(base, entryOf(facts, n, { kind: 'done', step: id })))
+  return answers
 }

@@ -13,6 +13,7 @@ const YES_NO = { no: 'no', yes: 'yes' } as const
 const input = z.strictObject({
   alloy: choice('Metal', ALLOY_TITLES).default('copper-c110'),
   agent: choice('Colour with', PATINA_TITLES).default('sulphurated-potash'),
+  by: choice('Put on', { dip: 'dipped in it', spray: 'sprayed in a fine mist' }).default('dip'),
   runs: choice('Dips or sprays', RUNS).default('usual'),
   relief: choice('Relieve with', { ...RELIEF_WORDS, none: 'nothing' }).default('pumice'),
   seal: choice('Seal', { wax: 'wax', lacquer: 'lacquer', none: 'none' }).default('wax'),
@@ -27,9 +28,10 @@ export const colourRunAdviser = defineAdviser({
   question: 'Does it take, and how is it run?',
   input,
   example: { alloy: 'copper-c110', agent: 'sulphurated-potash' },
-  advise: ({ alloy, agent, runs, relief, seal, worn, pickle }) => {
+  advise: ({ alloy, agent, by, runs, relief, seal, worn, pickle }) => {
     const asked = {
       agent,
+      by,
       relief,
       reliefIsWet: true,
       seal,

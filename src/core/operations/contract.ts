@@ -80,6 +80,12 @@ export interface OperationContext {
   readonly widthMm: number
 }
 
+/** How often a step is done over, and how long the work looks after itself after each time. */
+export interface Runs {
+  readonly count: number
+  readonly restS: number
+}
+
 export interface OperationSpec<Id extends string = string, S extends z.ZodObject = z.ZodObject> {
   readonly id: Id
   readonly title: string
@@ -92,6 +98,8 @@ export interface OperationSpec<Id extends string = string, S extends z.ZodObject
   readonly handsOnS: number
   /** Time the work looks after itself. */
   readonly waitS: number
+  /** Of what is done in several runs with a rest after each, how many; hands and rest count for every one of them. */
+  readonly runs?: (params: z.output<S>) => Runs
   readonly caution?: string
   /** The steps it includes, in order, itself as `*`; none where it is one step. */
   readonly includes?: string
@@ -115,9 +123,10 @@ export interface OperationSpec<Id extends string = string, S extends z.ZodObject
 }
 
 /** An operation ready for the catalogue: the same, with one entrance for outside data. */
-export interface Operation extends Omit<OperationSpec, 'effect' | 'refuses' | 'words' | 'includes' | 'does'> {
+export interface Operation extends Omit<OperationSpec, 'effect' | 'refuses' | 'words' | 'includes' | 'does' | 'runs'> {
   readonly includes: readonly Included[]
   readonly does: readonly FactChange[]
+  readonly runs?: (params: unknown) => Runs
   /** Reads parameters, filling defaults; the message names the parameter. */
   readonly read: (params: unknown) => { readonly ok: true; readonly step: ReadStep } | { readonly ok: false; readonly message: string }
 }
@@ -149,10 +158,11 @@ function usualEffect(
 export function defineOperation<const Id extends string, S extends z.ZodObject>(
   spec: OperationSpec<Id, S>,
 ): Operation & { readonly id: Id } {
-  const { includes, does, effect, words } = spec
+  const { includes, does, effect, words, runs, ...rest } = spec
   const changes = does ? readChanges(does) : []
   return {
-    ...spec,
+    ...rest,
+    ...(runs ? { runs: (raw: unknown) => runs(spec.params.parse(objectOfFields(raw ?? {}) ?? {})) } : {}),
     includes: includes ? readIncludes(includes) : [{ op: '*', params: {}, when: [] }],
     does: changes,
     read: (raw) => {

@@ -118,8 +118,8 @@ function textRow(label: string, first: string, second: string): CompareRow {
 type Worked = PlannedPart & { readonly result: FormResult }
 
 const massOf = ({ result, count }: Worked) => count * (result.results.massG?.value ?? 0)
-const sheetMm2 = ({ result, count }: Worked) =>
-  count * result.blanks.reduce((sum, blank) => sum + (blank.stock === 'sheet' ? blank.areaMm2 * (blank.each ?? 1) : 0), 0)
+const sheetMm2 = ({ cuts, count }: Worked) =>
+  count * cuts.reduce((sum, blank) => sum + (blank.stock === 'sheet' ? blank.areaMm2 * (blank.each ?? 1) : 0), 0)
 const sumOf = (parts: readonly Worked[], of: (part: Worked) => number) => parts.reduce((sum, part) => sum + of(part), 0)
 
 function facts(plan: PiecePlan, main: Worked, figures: OwnFigures) {

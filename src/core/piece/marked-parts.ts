@@ -4,12 +4,14 @@ import type { Mark, MarksInput } from '../marks'
 import type { AlloyId } from '../metals/alloys'
 import type { OperationId } from '../operations/catalogue'
 import type { OwnFigures } from '../tables/figures'
+import type { AskedStep } from './asked-step'
 import { bentParts } from './bent-parts'
 import { dappedParts } from './dapped-parts'
 import type { PieceDesign } from './design'
 import type { DesignStep } from './design-step'
+import { ownHoles } from './own-holes'
 import type { PiecePlan } from './plan-piece'
-import { type AskedStep, isOnPart } from './put-on-route'
+import { isOnPart } from './put-on-route'
 
 /** A part with a sheet blank that can be marked, what is on it, and what it is formed into afterwards. */
 export interface MarkedPart {
@@ -49,7 +51,7 @@ export function markedParts(design: PieceDesign, plan: PiecePlan): readonly Mark
         name,
         blank: blank.name,
         outer: blank.outline,
-        holes: blank.holes,
+        holes: blank === result?.blanks[0] ? ownHoles(result) : blank.holes,
         alloy: blank.alloy,
         thicknessMm: blank.thicknessMm,
         marks: own?.marks ?? [],

@@ -61,10 +61,14 @@ function thicknessAfter({ walk, at }: PartWalk, index: number): number {
 }
 
 /** The sizes of one part as it is bought, and after every step of the route. */
-function sizesOfPart({ result, id }: PlannedPart, plan: Pick<PiecePlan, 'parts' | 'assembly' | 'steps'>, metal: PartWalk | undefined) {
+function sizesOfPart(
+  { result, cuts, id }: PlannedPart,
+  plan: Pick<PiecePlan, 'parts' | 'assembly' | 'steps'>,
+  metal: PartWalk | undefined,
+) {
   const [blank] = result?.blanks ?? []
   let isWhole = true
-  const start = blank ? [thickness(blank.thicknessMm, STOCK_BAND_MM)] : []
+  const start = cuts.slice(0, 1).map(({ thicknessMm }) => thickness(thicknessMm, STOCK_BAND_MM))
   let known: readonly PartSize[] = start
   const put = (sizes: readonly PartSize[]) => {
     known = [...known.filter(({ dimension }) => !sizes.some((size) => size.dimension === dimension)), ...sizes]

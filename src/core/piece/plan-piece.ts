@@ -14,6 +14,7 @@ import { namesIn } from '../rules/world'
 import type { InputIssue } from '../sizes/read-fields'
 import type { OwnFigures } from '../tables/figures'
 import { recent } from '../working/recent'
+import { cutBlanks } from './cut-blanks'
 import type { DesignPart, PieceDesign } from './design'
 import type { DesignStep } from './design-step'
 import { applyEdits, type Misfit, NO_EDITS } from './edits'
@@ -40,6 +41,8 @@ export interface PlannedPart {
   /** Whether it is cut from stock by itself; false where another part is divided into it. */
   readonly isCut: boolean
   readonly result: FormResult | undefined
+  /** Its blanks as they are cut from stock: rough pieces where a texture comes before the last cut. */
+  readonly cuts: readonly Blank[]
   readonly metal: PartMetal | undefined
   readonly issues: readonly InputIssue[]
 }
@@ -83,10 +86,10 @@ function figuresOf(alloy: AlloyId, own: OwnFigures = {}): OwnFigures | undefined
   return about.length > 0 ? Object.fromEntries(about) : undefined
 }
 
-function metalOf(result: FormResult, { bought }: DesignPart, own: OwnFigures | undefined): PartMetal | undefined {
+function metalOf(result: FormResult, cuts: readonly Blank[], { bought }: DesignPart, own: OwnFigures | undefined): PartMetal | undefined {
   const [blank] = result.blanks
   if (!blank) return undefined
-  const { alloy, thicknessMm } = blank
+  const { alloy, thicknessMm } = cuts[0] ?? blank
   const figures = figuresOf(alloy, own)
   return { alloy, thicknessMm, widthMm: bendWidthMm(blank), bought, regions: regionsOf(result), ...(figures ? { figures } : {}) }
 }
@@ -94,7 +97,7 @@ function metalOf(result: FormResult, { bought }: DesignPart, own: OwnFigures | u
 function planPart(part: DesignPart, worked: DesignPart['input'], options: PlanOptions, bound: readonly BoundIssue[]): PlannedPart {
   const form = findForm(part.form)
   const own = { id: part.id, name: part.name || (form?.title ?? part.id), form: part.form, count: part.count ?? 1, isCut: true }
-  const open = (issues: readonly InputIssue[]): PlannedPart => ({ ...own, result: undefined, metal: undefined, issues })
+  const open = (issues: readonly InputIssue[]): PlannedPart => ({ ...own, result: undefined, cuts: [], metal: undefined, issues })
   if (!form) return open([{ path: 'form', message: `the form "${part.form}" is not in this version` }])
   const unbound = bound.flatMap(({ path, message }) =>
     path.startsWith(`${part.id}.`) ? [{ path: path.slice(part.id.length + 1), message }] : [],
@@ -105,7 +108,9 @@ function planPart(part: DesignPart, worked: DesignPart['input'], options: PlanOp
   const { schools: _schools, ...bench } = options
   const run = runPart(form, input, { ...bench, inputVersion: part.inputVersion })
   if (!run.ok) return open(run.issues)
-  return { ...own, result: run.result, metal: metalOf(run.result, part, options.figures), issues: [] }
+  const { result } = run
+  const cuts = cutBlanks(result.blanks, part.surface?.texture, options.figures ?? {})
+  return { ...own, result, cuts, metal: metalOf(result, cuts, part, options.figures), issues: [] }
 }
 
 /** A part as the rules of work see it; of open sizes what was typed of its metal. */

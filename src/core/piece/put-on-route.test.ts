@@ -1,11 +1,15 @@
 import { describe, expect, it } from 'vitest'
+import { findForm } from '../forms/registry'
 import { findKit } from '../kits/registry'
 import { checkRoute } from '../rules'
-import { surfaceChoices, surfacePlan } from '../surface'
+import { OPERATION_GROUPS } from '../rules/groups'
+import { type PatinaAsked, surfaceChoices, surfacePlan } from '../surface'
+import { colourSteps } from '../surface/route-steps'
+import type { AskedStep } from './asked-step'
 import { onePart, type PieceDesign } from './design'
 import { designFromKit } from './from-kit'
 import { planPiece } from './plan-piece'
-import { type AskedStep, lackingOnRoute, putOnRoute } from './put-on-route'
+import { lackingOnRoute, putOnRoute } from './put-on-route'
 import { firstSurface, surfacedParts, surfaceQuestion, surfaceSteps } from './surfaced-parts'
 import { withWork } from './with-work'
 
@@ -69,6 +73,26 @@ it('a kit that is coloured takes the agent and the dips, and gets no second colo
   const routed = put(design, [{ op: 'patina-dip', params: { agent: 'ammonium-sulphide', dips: 4 } }], 'setting')
   const dips = planPiece(routed, {}).steps.filter(({ op }) => op === 'patina-dip')
   expect(dips.map(({ params }) => params)).toEqual([{ agent: 'ammonium-sulphide', dips: 4 }])
+})
+
+it('a colour takes the place of another that the route has: it is coloured once, by a dip or by a spray', () => {
+  const kit = findKit('mask')
+  if (!kit) throw new Error('no kit')
+  const open = designFromKit(kit)
+  const sized = { ...open, parts: open.parts.map((part) => ({ ...part, input: findForm(part.form)?.example ?? {} })) }
+  const colours = (design: PieceDesign) =>
+    planPiece(design, {})
+      .steps.filter(({ op }) => (OPERATION_GROUPS.colour ?? []).includes(op))
+      .map(({ op }) => op)
+  expect(colours(sized)).toEqual(['patina-spray'])
+  const sprayed = colourSteps(surfaceChoices.parse({ patina: { agent: 'selenious', by: 'spray', runs: 3 } }).patina as PatinaAsked)
+  expect(colours(put(sized, sprayed, 'setting'))).toEqual(['patina-spray'])
+  const dipped = colourSteps(surfaceChoices.parse({ patina: { agent: 'sulphurated-potash' } }).patina as PatinaAsked)
+  const design = put(sized, dipped, 'setting')
+  expect(colours(design)).toEqual(['patina-dip'])
+  expect(put(design, dipped, 'setting')).toEqual(design)
+  const stops = checkRoute(planPiece(design, {}).assembly).findings.filter(({ level, overridden }) => level === 'stop' && !overridden)
+  expect(stops).toEqual([])
 })
 
 it('a kit that is sanded paper by paper gets a step for each paper, coarse to fine, before its colour', () => {

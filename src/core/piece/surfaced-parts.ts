@@ -1,7 +1,8 @@
 import type { FormResult } from '../forms/contract'
-import { perimeterMm } from '../geometry/outline'
-import { boundsOf, type Outline } from '../geometry/point'
+import { netAreaMm2, perimeterMm } from '../geometry/outline'
+import type { Outline } from '../geometry/point'
 import type { AlloyId } from '../metals/alloys'
+import type { BoughtTemper } from '../metals/tempers'
 import type { OperationId } from '../operations/catalogue'
 import { OPERATION_GROUPS } from '../rules/groups'
 import type { SurfaceAnswer, SurfaceChoices } from '../surface'
@@ -9,13 +10,13 @@ import { FINISHES } from '../surface/finishes'
 import { colourSteps } from '../surface/route-steps'
 import type { Later, SurfaceInput } from '../surface/schema'
 import type { OwnFigures } from '../tables/figures'
-import { textureChecks, textureWay } from '../texture'
 import type { OwnTool } from '../toolwall/tools'
-import type { WorkingStep } from '../working/derive'
+import type { AskedStep } from './asked-step'
 import type { PieceDesign } from './design'
 import type { DesignStep } from './design-step'
+import { ownHoles } from './own-holes'
 import type { PiecePlan } from './plan-piece'
-import { type AskedStep, isOnPart } from './put-on-route'
+import { isOnPart } from './put-on-route'
 
 /** A face of a part that is finished by itself. */
 export interface PartFace {
@@ -28,8 +29,9 @@ export interface SurfacedPart {
   readonly part: string
   readonly name: string
   readonly alloy: AlloyId
+  readonly bought: BoughtTemper
   readonly thicknessMm: number
-  readonly outer: Outline
+  readonly outline: Outline
   readonly holes: readonly Outline[]
   readonly faces: readonly PartFace[]
   readonly choices: SurfaceChoices | undefined
@@ -40,16 +42,20 @@ export interface SurfacedPart {
 }
 
 /** The faces of a part: those it is joined and named by, else the two sides of its sheet or the skin of its wire; and its edges. */
-function facesOf({ places, blanks }: FormResult): readonly PartFace[] {
+function facesOf(result: FormResult): readonly PartFace[] {
+  const { places, blanks } = result
   const [blank] = blanks
   if (!blank) return []
   const own = (places ?? []).flatMap(({ kind, title, areaMm2 }) => (kind === 'face' && areaMm2 ? [{ name: title, areaMm2 }] : []))
   if (own.length === 0 && blank.stock !== 'sheet') return [{ name: 'All round', areaMm2: Math.PI * blank.areaMm2 }]
+  const holes = ownHoles(result)
+  const pierced = holes === blank.holes ? 0 : holes.reduce((sum, hole) => sum + netAreaMm2(hole), 0)
+  const areaMm2 = blank.areaMm2 - pierced
   const sides = [
-    { name: 'Face', areaMm2: blank.areaMm2 },
-    { name: 'Back', areaMm2: blank.areaMm2 },
+    { name: 'Face', areaMm2 },
+    { name: 'Back', areaMm2 },
   ]
-  const edgeMm = [blank.outline, ...blank.holes].reduce((sum, ring) => sum + perimeterMm(ring), 0)
+  const edgeMm = [blank.outline, ...holes].reduce((sum, ring) => sum + perimeterMm(ring), 0)
   return [...(own.length > 0 ? own : sides), { name: 'Edges', areaMm2: edgeMm * blank.thicknessMm }]
 }
 
@@ -84,16 +90,18 @@ export function surfacedParts(design: PieceDesign, plan: PiecePlan): readonly Su
   return plan.parts.flatMap(({ id, name, result }) => {
     const blank = result?.blanks[0]
     if (!result || !blank) return []
-    const choices = design.parts.find((part) => part.id === id)?.surface
+    const own = design.parts.find((part) => part.id === id)
+    const choices = own?.surface
     const steps = plan.steps.filter((step) => isOnPart(step, id))
     return [
       {
         part: id,
         name,
         alloy: blank.alloy,
+        bought: own?.bought ?? 'unknown',
         thicknessMm: blank.thicknessMm,
-        outer: blank.outline,
-        holes: blank.holes,
+        outline: blank.outline,
+        holes: ownHoles(result),
         faces: facesOf(result),
         choices,
         order: plan.assembly.schools.S14 === 'B' ? ('patina-first' as const) : ('tumble-first' as const),
@@ -138,20 +146,6 @@ export function surfaceQuestion(
     owned: [...bench.owned],
     figures: { ...bench.figures },
   }
-}
-
-/** How a part’s sheet is textured: what comes of it, what it costs, and the step that makes it; undefined where it is not. */
-export function textureOf({ choices, thicknessMm, outer, alloy }: SurfacedPart) {
-  const texture = choices?.texture
-  if (!texture) return undefined
-  const { minX, maxX, minY, maxY } = boundsOf(outer)
-  const sides = [maxX - minX, maxY - minY]
-  const asked = { thicknessMm, depthMm: texture.depthMm, lengthMm: Math.max(...sides), widthMm: Math.min(...sides) }
-  const way = textureWay(texture.way)
-  const working: WorkingStep[] = []
-  const outcome = way.outcome(asked, working)
-  const step: AskedStep | undefined = way.step?.(asked, outcome)
-  return { way, outcome, step, working, checks: textureChecks(asked, alloy) }
 }
 
 /** Operations by which a finish is made once the papers are through. */

@@ -131,6 +131,16 @@ describe('what is left of a tray', () => {
       expect(spread / minutes).toBeCloseTo(shared * ownMinutes(1, took[op]).spread, 9)
     }
   })
+  it('does what grows over days spray by spray, each left to dry, and leaves out those that are made', () => {
+    const grown = [{ id: 'green', op: 'verdigris', params: { runs: 4 } }]
+    const standing = { left: [0], alive: [1, 2, 3], stepIndex: 0, doneHere: 0 }
+    const sprays = workLeft(grown, standing, {})
+    expect(sprays.map(({ go }) => go)).toEqual([1, 2, 3, 4].map((number) => ({ number, of: 4 })))
+    // a spray for all pieces at once, and a working day to dry
+    expect(sprays.map(({ handsOnMin, waitMin }) => [handsOnMin, waitMin])).toEqual([1, 2, 3, 4].map(() => [5, 480]))
+    expect(workLeft(grown, { ...standing, runsMade: 3 }, {}).map(({ go }) => go?.number)).toEqual([4])
+    expect(workLeft([{ id: 'fume', op: 'verdigris', params: { agent: 'ammonia-fume' } }], standing, {})[0]?.waitMin).toBe(720)
+  })
 })
 
 it('a long day of goes finds its way between nights: nothing is worked in a rest', () => {

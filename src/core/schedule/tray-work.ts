@@ -17,6 +17,8 @@ export interface StandingOfTray {
   readonly alive: readonly number[]
   readonly stepIndex: number
   readonly doneHere: number
+  /** Of the step in hand, how many of its runs are made. */
+  readonly runsMade?: number
 }
 
 /** A step that is still to be done, with the minutes it will take. */
@@ -67,12 +69,13 @@ function workOf(step: StepOfTray, pieces: number, took: TookMinutes): WorkLeft {
 
 /** What is left to do on a tray, in the order of its route: pieces that are through the step in hand are done with it. */
 export function workLeft(steps: readonly StepOfTray[], standing: StandingOfTray, took: TookMinutes): WorkLeft[] {
-  const { left, alive, stepIndex, doneHere } = standing
+  const { left, alive, stepIndex, doneHere, runsMade = 0 } = standing
   const work = left.flatMap((index) => {
     const step = steps[index]
     if (!step) return []
     const all = step.only === undefined ? alive.length : 1
-    return inGoes(workOf(step, Math.max(1, all - (index === stepIndex ? doneHere : 0)), took))
+    const isInHand = index === stepIndex
+    return inRuns(workOf(step, Math.max(1, all - (isInHand ? doneHere : 0)), took), isInHand ? runsMade : 0).flatMap(inGoes)
   })
   return work.slice(0, MOST_GOES)
 }
@@ -83,8 +86,23 @@ export function workToBe(steps: readonly StepOfTray[], pieces: number, took: Too
   return workLeft(steps, { left: steps.map((_, i) => i), alive, stepIndex: -1, doneHere: 0 }, took)
 }
 
+/** A step that is done over with a rest after each time, time by time; those that are made are left out, the last is still to be looked at. */
+function inRuns(work: WorkLeft, made: number): WorkLeft[] {
+  const { count = 1, restS = 0 } = findOperation(work.op)?.runs?.(work.params) ?? {}
+  if (count < 2) return [work]
+  const { handsOnMin, handsSpread } = work
+  return Array.from({ length: count }, (_, i) => ({
+    ...work,
+    handsOnMin: handsOnMin / count,
+    waitMin: restS / 60,
+    handsSpread: Math.min(MOST_SPREAD, handsSpread * Math.sqrt(count)),
+    go: { number: i + 1, of: count },
+  })).slice(Math.min(made, count - 1))
+}
+
 /** A long step in goes of an hour at most, so that breaks and other work find room between; it waits after the last of them. */
 function inGoes(work: WorkLeft): WorkLeft[] {
+  if (work.go) return [work]
   const of = Math.min(MOST_GOES, Math.ceil(work.handsOnMin / ONE_GO_MIN))
   if (of < 2) return [work]
   return Array.from({ length: of }, (_, i) => ({

@@ -1,9 +1,10 @@
 export { COLOUR_RUNS, plannedRuns, runNote, runsNoted, SEEN_COLOURS } from './colour-notes'
 export { FINISHES } from './finishes'
+export { type Handling, handlingOf } from './handling'
 export { STARTS } from './ladder'
 export { patinaOn } from './patina'
 export { type FacePlan, type SurfaceAnswer, surfacePlan } from './plan'
-export { DIPPED, GROWN, PATINA_TITLES, RELIEF_WORDS, USUAL_RUNS } from './run-words'
+export { DIPPED, FUMED, GROWN, PATINA_TITLES, RELIEF_WORDS, SPRAYED, USUAL_RUNS } from './run-words'
 export {
   type FaceLook,
   FINISH_IDS,

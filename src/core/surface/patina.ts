@@ -8,10 +8,12 @@ import {
   DIPPED,
   FUMED,
   GROWN,
+  isSprayed,
   leavesWet,
   PATINA_TITLES,
   RELIEF_WORDS,
   runSteps,
+  SPRAYED,
   USUAL_RUNS,
 } from './run-words'
 import type { PatinaAsked, PatinaId } from './schema'
@@ -45,12 +47,12 @@ function makeUp(agent: PatinaId): readonly ColourStep[] {
   return DIPPED.includes(agent) ? [{ step: 'make up the bath', say: BATH_WORDS }] : []
 }
 
-function runsOf({ agent, runs = USUAL_RUNS[agent] }: PatinaAsked): readonly ColourStep[] {
+function runsOf({ agent, by, runs = USUAL_RUNS[agent] }: PatinaAsked): readonly ColourStep[] {
   const each = (steps: readonly ColourStep[]) =>
     Array.from({ length: runs }, (_, i) =>
       steps.map((one) => ({ ...one, step: runs > 1 ? `${one.step}, ${i + 1} of ${runs}` : one.step })),
     ).flat()
-  const once = runSteps(agent)
+  const once = runSteps(agent, by)
   return agent === 'heat-colour' || FUMED.includes(agent) ? once : each(once)
 }
 
@@ -64,9 +66,9 @@ export function colourRun(asked: PatinaAsked): readonly ColourStep[] {
       : [{ step: `relieve${reliefIsWet && isWet ? ', wet' : ''}`, say: `High places only, with ${RELIEF_WORDS[relief]}.` }]
   return [
     { step: 'degrease', say: 'Pumice or soap, rinse; by the edges and in gloves from here on: fingerprints show.' },
-    ...makeUp(agent),
+    ...(isSprayed(asked) ? [] : makeUp(agent)),
     ...runsOf(asked),
-    ...(DIPPED.includes(agent)
+    ...(DIPPED.includes(agent) || isSprayed(asked)
       ? [{ step: 'neutralise', say: 'Bicarbonate, about 30 to 50 g in a litre, then rinse: it stops the reaction.' }]
       : []),
     ...(isWet && reliefIsWet ? relieve : []),
@@ -87,7 +89,7 @@ export function colourRun(asked: PatinaAsked): readonly ColourStep[] {
 }
 
 /** What stands against a colour on this metal. */
-export function patinaChecks({ agent, worn, relief, seal, runs }: PatinaAsked, alloy: AlloyId): Check[] {
+export function patinaChecks({ agent, by, worn, relief, seal, runs }: PatinaAsked, alloy: AlloyId): Check[] {
   const works = patinaOn(agent, alloy)
   const { title } = ALLOYS[alloy]
   const name = PATINA_TITLES[agent]
@@ -107,6 +109,14 @@ export function patinaChecks({ agent, worn, relief, seal, runs }: PatinaAsked, a
       field: 'patina',
       source: 'bench-practice',
       message: `${name} takes only ${works} on ${title.toLowerCase()}: try it on an offcut.`,
+    })
+  if (by === 'spray' && !SPRAYED.includes(agent))
+    checks.push({
+      level: 'stop',
+      code: 'not-sprayed',
+      field: 'patina',
+      source: 'bench-practice',
+      message: `${name} is not put on in a fine mist: ${GROWN.includes(agent) ? 'it grows' : agent === 'heat-colour' ? 'heat alone makes it' : 'dip it'}, or choose ${SPRAYED.map((id) => PATINA_TITLES[id].toLowerCase()).join(', ')}.`,
     })
   if (GROWN.includes(agent) && worn)
     checks.push({

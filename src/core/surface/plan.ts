@@ -8,6 +8,7 @@ import { usable } from '../toolwall/tools'
 import { formatPlain } from '../units/format'
 import { derive, given, note, type WorkingLog, type WorkingStep } from '../working/derive'
 import { FINISHES, finishNotes, finishRefusal } from './finishes'
+import { type Handling, handlingOf } from './handling'
 import { climb, papersOf, type Rung, ratioChecks, scratchOf } from './ladder'
 import { laterChecks } from './later'
 import { colourRun, patinaChecks, patinaOn } from './patina'
@@ -37,6 +38,8 @@ export interface SurfaceAnswer {
   readonly colour?: { readonly takes: string; readonly steps: readonly ColourStep[]; readonly rejects: typeof REJECTS }
   /** All of it in the order of work. */
   readonly sequence: readonly string[]
+  /** How the piece is held along it. */
+  readonly handling: readonly Handling[]
   readonly checks: readonly Check[]
   readonly working: readonly WorkingStep[]
 }
@@ -161,15 +164,17 @@ export function surfacePlan(input: SurfaceInput): SurfaceResult {
   const faces = planned.filter((one): one is PlannedFace => 'plan' in one)
   const { patina } = input
   const hasOwn = usable(input.owned, 'abrasive').length > 0
+  const sequence = sequenceOf(
+    faces.map(({ plan }) => plan),
+    input,
+  )
   return {
     ok: true,
     answer: {
       faces: faces.map(({ plan }) => plan),
       ...(patina ? { colour: { takes: patinaOn(patina.agent, input.alloy), steps: colourRun(patina), rejects: REJECTS } } : {}),
-      sequence: sequenceOf(
-        faces.map(({ plan }) => plan),
-        input,
-      ),
+      sequence,
+      handling: handlingOf(sequence),
       checks: [
         ...chemistryChecks(input),
         ...(patina ? patinaChecks(patina, input.alloy) : []),
@@ -179,7 +184,7 @@ export function surfacePlan(input: SurfaceInput): SurfaceResult {
           level: 'note',
           code: 'handling',
           source: 'bench-practice',
-          message: `Turn a quarter at each paper, rinse between, hold it by the edges and put it aside on cloth or paper, never on another piece.${hasOwn ? '' : ' Papers are the usual ones: hang your own on the tool wall.'}`,
+          message: `Turn a quarter at each paper and rinse between.${hasOwn ? '' : ' Papers are the usual ones: hang your own on the tool wall.'}`,
         },
       ],
       working: log,

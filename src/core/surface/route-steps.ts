@@ -1,5 +1,5 @@
 import type { OperationId } from '../operations/catalogue'
-import { DIPPED, GROWN, leavesWet } from './run-words'
+import { DIPPED, GROWN, isSprayed, leavesWet } from './run-words'
 import type { PatinaAsked } from './schema'
 
 /** An operation of a colour run, and what it is to be. */
@@ -11,10 +11,12 @@ interface ColourOperation {
 const plain = (op: OperationId): ColourOperation => ({ op, params: {} })
 
 /** The run itself: dips, sprays, growth over days, or heat. */
-function runOf({ agent, runs }: PatinaAsked): readonly ColourOperation[] {
+function runOf(asked: PatinaAsked): readonly ColourOperation[] {
+  const { agent, runs } = asked
   const times = (name: string) => (runs === undefined ? {} : { [name]: runs })
   if (agent === 'heat-colour') return [plain('heat-colour')]
   if (GROWN.includes(agent)) return [{ op: 'verdigris', params: { agent, ...times('runs') } }]
+  if (isSprayed(asked)) return [{ op: 'patina-spray', params: { agent, ...times('sprays') } }, plain('neutralise')]
   const dip: ColourOperation = { op: 'patina-dip', params: { agent, ...times('dips') } }
   return DIPPED.includes(agent) ? [dip, plain('neutralise')] : [dip]
 }

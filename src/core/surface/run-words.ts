@@ -1,5 +1,5 @@
 import { PATINAS } from '../tables/baths/bath-data'
-import { PATINA_IDS, type PatinaId, type Relief } from './schema'
+import { PATINA_IDS, type PatinaAsked, type PatinaId, type Relief } from './schema'
 
 /** A step of a colour run. */
 export interface ColourStep {
@@ -19,8 +19,12 @@ export const USUAL_RUNS: Readonly<Record<PatinaId, number>> = {
   'heat-colour': 1,
 }
 
-/** Agents that are dipped in, that are wiped or sprayed on, and that grow over days: in fumes, or by spraying. */
+/** How long a run of what grows is left before it is looked at again, s: a spray dries over a working day, fumes stand overnight (common practice, low). */
+export const REST_S = { verdigris: 8 * 3600, 'ammonia-fume': 12 * 3600, 'ammonia-salt': 12 * 3600 } as const
+
+/** Agents that are dipped in, that may be sprayed, and that grow over days: in fumes, or by spraying. */
 export const DIPPED: readonly PatinaId[] = ['sulphurated-potash', 'ammonium-sulphide']
+export const SPRAYED: readonly PatinaId[] = ['selenious', 'tellurium', 'ammonium-sulphide']
 export const FUMED: readonly PatinaId[] = ['ammonia-fume', 'ammonia-salt']
 export const GROWN: readonly PatinaId[] = ['verdigris', ...FUMED]
 
@@ -51,8 +55,16 @@ export const REJECTS: readonly { readonly looks: string; readonly from: string }
   { looks: 'powder on the cloth', from: 'not brushed after the last dip' },
 ]
 
+/** Whether a colour is sprayed on in a fine mist. */
+export const isSprayed = ({ agent, by }: Pick<PatinaAsked, 'agent' | 'by'>) => by === 'spray' && SPRAYED.includes(agent)
+
 /** How one run of an agent is done: a dip, a spray and its drying, a wipe, or a stay in the fumes. */
-export function runSteps(agent: PatinaId): readonly ColourStep[] {
+export function runSteps(agent: PatinaId, by: PatinaAsked['by'] = 'dip'): readonly ColourStep[] {
+  if (isSprayed({ agent, by }))
+    return [
+      { step: 'spray', say: 'A fine mist from a forearm off, all sides; mask and moving air.' },
+      { step: 'dry in warm air', say: 'Then look: once more until it is even.' },
+    ]
   if (agent === 'heat-colour') return [{ step: 'warm it from below', say: 'Slowly, from the heavy end; stop a shade early, it runs on.' }]
   if (DIPPED.includes(agent))
     return [

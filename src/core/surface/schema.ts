@@ -42,6 +42,8 @@ const patina = z.strictObject({
   agent: z.enum(PATINA_IDS),
   /** Dips, or sprays with dryings between. */
   runs: z.int().min(1, { error: '1 to 20 dips or sprays' }).max(20, { error: '1 to 20 dips or sprays' }).optional(),
+  /** Dipped, or sprayed in a fine mist, where its agent is. */
+  by: z.enum(['dip', 'spray']).default('dip'),
   relief: z.enum(RELIEFS).default('pumice'),
   reliefIsWet: z.boolean().default(true),
   seal: z.enum(['wax', 'lacquer', 'none']).default('wax'),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ALLOY_IDS } from '../metals'
 import { type SurfaceAnswer, surfacePlan } from './plan'
-import { surfaceInput } from './schema'
+import { FINISH_IDS, PATINA_IDS, surfaceInput } from './schema'
 
 function plan(input: Record<string, unknown>): SurfaceAnswer {
   const result = surfacePlan(surfaceInput.parse({ alloy: 'copper-c110', faces: [{ name: 'front' }], ...input }))
@@ -113,5 +113,21 @@ describe('chemistry', () => {
     expect(codes({ patina: { agent: 'sulphurated-potash' }, bench: ['pickle'] }, 'stop')).toContain('forbidden-chemistry')
     expect(codes({ bench: ['cyanide'] }, 'stop')).toEqual(['cyanide'])
     expect(codes({ baths: ['pickle', 'sulphurated-potash'] }, 'stop')).toEqual(['forbidden-sequence'])
+  })
+})
+
+describe('how a piece is held', () => {
+  const every = [...FINISH_IDS].flatMap((finish) => PATINA_IDS.map((agent) => ({ finish, agent })))
+  it.each(every)('is said along the whole of it, in its order: $finish, $agent', ({ finish, agent }) => {
+    const { sequence, handling } = plan({ alloy: 'copper-c110', faces: [{ name: 'Face', finish }], patina: { agent } })
+    expect(handling.flatMap(({ steps }) => steps)).toEqual(sequence)
+    for (const [i, { hold }] of handling.entries()) expect(hold).not.toBe(handling[i + 1]?.hold)
+  })
+  it('tells the bath from the paper, and keeps steel out of it', () => {
+    const { handling } = plan({ alloy: 'copper-c110', faces: [{ name: 'Face', finish: 'satin' }], patina: { agent: 'sulphurated-potash' } })
+    const holdOf = (start: string) => handling.find(({ steps }) => steps.some((step) => step.startsWith(start)))?.hold
+    expect(holdOf('Face: P')).toContain('ring clamp')
+    expect(holdOf('dip')).toContain('no steel in the bath')
+    expect(holdOf('degrease')).toContain('fingerprint')
   })
 })

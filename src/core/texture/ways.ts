@@ -28,16 +28,24 @@ export interface TextureOutcome {
   readonly strain: number
 }
 
+/** When it is made: on a rough piece that is then cut to size, on the flat blank, or once the metal is formed. */
+export type TextureTime = 'rough' | 'flat' | 'formed'
+
 export interface TextureWay {
   readonly title: string
   readonly looks: readonly TextureLook[]
   readonly needs?: 'mill' | 'press'
+  readonly when: TextureTime
+  /** How thick the sheet is that ends so thick; the sheet itself where the way leaves it as it is when the metal is formed. */
+  readonly sheetMm?: (ends: Pick<Textured, 'thicknessMm' | 'depthMm'>, log: WorkingLog) => number
   readonly outcome: (of: Textured, log: WorkingLog) => TextureOutcome
   /** The step that makes it; none where the sheet comes with it, or another station plans it. */
   readonly step?: (
     of: Textured,
     outcome: TextureOutcome,
   ) => { readonly op: OperationId; readonly params: Readonly<Record<string, unknown>> }
+  /** What has to be done just before its step and just after it; whether the metal has to be soft for it. */
+  readonly around?: { readonly isSoft?: boolean; readonly before?: readonly OperationId[]; readonly after?: readonly OperationId[] }
   readonly costs: string
 }
 
@@ -64,6 +72,15 @@ const WAYS: Readonly<Record<TextureWayId, TextureWay>> = {
     title: 'rolled with a pattern plate',
     looks: ['pattern', 'frosted'],
     needs: 'mill',
+    when: 'rough',
+    sheetMm: ({ thicknessMm: a, depthMm: d }, log) =>
+      derive(log, {
+        label: 'Rolled: sheet to begin with',
+        formula: 'min(a + d, a / k)',
+        given: [given('a', 'thickness afterwards', a), given('d', 'relief', d), given('k', 'left at the least', LEAST_LEFT, 'ratio')],
+        unit: 'mm',
+        source: 'bench-practice',
+      }),
     outcome: ({ thicknessMm: t, lengthMm: l, widthMm, depthMm: d }, log) => {
       const afterMm = derive(log, {
         label: 'Rolled: thick afterwards',
@@ -82,11 +99,26 @@ const WAYS: Readonly<Record<TextureWayId, TextureWay>> = {
       return { afterMm, roughLengthMm, roughWidthMm: widthMm, strain: rollingStrain(t, afterMm) }
     },
     step: ({ thicknessMm }, { afterMm }) => ({ op: 'roll', params: { fromMm: thicknessMm, toMm: round(afterMm, 3), pattern: true } }),
+    around: { isSoft: true },
     costs: 'One pass, soft metal; it grows in length alone. The plate keeps its pattern, the mill costs most of all the ways.',
   },
   hammer: {
     title: 'hammered',
     looks: ['hammered', 'pattern'],
+    when: 'rough',
+    sheetMm: ({ thicknessMm: a, depthMm: d }, log) =>
+      derive(log, {
+        label: 'Hammered: sheet to begin with',
+        formula: 'min(a + h·d, a / (1 - m))',
+        given: [
+          given('a', 'thickness afterwards', a),
+          given('d', 'relief', d),
+          given('h', 'of the depth', HALF, 'ratio'),
+          given('m', 'thinned at most', MOST_THINNED, 'ratio'),
+        ],
+        unit: 'mm',
+        source: 'bench-practice',
+      }),
     outcome: (of, log) => {
       const { thicknessMm: t, lengthMm, widthMm } = of
       const thinned = thinnedBy(of)
@@ -106,6 +138,7 @@ const WAYS: Readonly<Record<TextureWayId, TextureWay>> = {
   stamps: {
     title: 'stamped over',
     looks: ['pattern'],
+    when: 'rough',
     outcome: ({ thicknessMm: t, lengthMm, widthMm, depthMm: d }, log) => {
       const grows = derive(log, {
         label: 'Stamped over: grows each way by',
@@ -123,12 +156,14 @@ const WAYS: Readonly<Record<TextureWayId, TextureWay>> = {
       return { afterMm: t, roughLengthMm: lengthMm / (1 + grows), roughWidthMm: widthMm / (1 + grows), strain }
     },
     step: ({ depthMm }) => ({ op: 'stamp', params: { depthMm: Math.min(2, Math.max(0.02, depthMm)), what: 'the texture' } }),
+    around: { after: ['flatten'] },
     costs: 'Any stamps there are, one by one on a steel block; it warps most: flatten it before it is cut to size.',
   },
   die: {
     title: 'pressed in an impression die',
     looks: ['pattern', 'raised'],
     needs: 'press',
+    when: 'flat',
     outcome: (of) => asItIs(of, PRESSED),
     step: ({ depthMm, lengthMm, widthMm }) => ({
       op: 'press-die',
@@ -139,12 +174,14 @@ const WAYS: Readonly<Record<TextureWayId, TextureWay>> = {
   etch: {
     title: 'etched',
     looks: ['pattern', 'frosted'],
+    when: 'flat',
     outcome: (of) => asItIs(of),
     costs: 'Artwork, resist, a bath and hours; it neither grows nor hardens, and what is etched away is lost. Plan it at Mark.',
   },
   abrasive: {
     title: 'rubbed or ground',
     looks: ['frosted'],
+    when: 'formed',
     outcome: (of) => ({ ...asItIs(of), afterMm: Math.max(LEAST_LEFT * of.thicknessMm, of.thicknessMm - HALF * of.depthMm) }),
     step: () => ({ op: 'texture-abrasive', params: {} }),
     costs: 'Coarse paper, a burr or a disc, minutes; it takes metal off, and any later hammering rubs it out.',
@@ -152,13 +189,24 @@ const WAYS: Readonly<Record<TextureWayId, TextureWay>> = {
   dust: {
     title: 'dust fused on',
     looks: ['raised', 'frosted'],
+    when: 'rough',
+    sheetMm: ({ thicknessMm: a, depthMm: d }, log) =>
+      derive(log, {
+        label: 'Dust: sheet to begin with',
+        formula: 'max(a - d, k·a)',
+        given: [given('a', 'thickness afterwards', a), given('d', 'relief', d), given('k', 'left at the least', LEAST_LEFT, 'ratio')],
+        unit: 'mm',
+        source: 'bench-practice',
+      }),
     outcome: (of) => ({ ...asItIs(of), afterMm: of.thicknessMm + of.depthMm }),
     step: () => ({ op: 'fuse-dust', params: {} }),
+    around: { before: ['deburr'], after: ['pickle'] },
     costs: 'Filings of the same metal and a torch near melting; it leaves the metal soft, and thicker by the grains.',
   },
   bought: {
     title: 'bought with the pattern on it',
     looks: ['pattern', 'hammered'],
+    when: 'flat',
     outcome: (of) => asItIs(of),
     costs: 'No tools at all: dearer by the gram, in the maker’s patterns and gauges, and one side only.',
   },

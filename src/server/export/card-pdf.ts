@@ -147,7 +147,7 @@ export async function cardPdf(print: CardPrint): Promise<Uint8Array> {
     (sum, { result, count, isCut }) => sum + (isCut ? count : 0) * (result?.results.massG?.value ?? 0),
     0,
   )
-  const metals = metalWords(results.flatMap(({ blanks }) => blanks))
+  const metals = metalWords(print.plan.parts.flatMap(({ cuts }) => cuts))
   const facts = `${print.jobTitle}  ·  ${countWords(print)}  ·  ${metals}  ·  ${formatPlain(massG, 2)} g each`
   const wide = (paper.width - 28) * PT_PER_MM
   const factsEnd = drawLines(page, wrap(printable(facts), kit.text, 9, wide), { x: LEFT, y: top - 16 }, { size: 9, font: kit.text })

@@ -289,6 +289,9 @@ export const KIT_PIECES: readonly KitPiece[] = [
     inputs: {
       sheet: { outline: 'half', widthMm: 182, heightMm: 88, eyeLengthMm: 36, eyeWidthMm: 16, eyesApartMm: 61, eyesUpMm: 6, ...copper(G18) },
     },
+    surface: {
+      sheet: { faces: faces('brush-glow', 'as-formed', 'satin'), patina: { agent: 'selenious', by: 'spray', runs: 3, relief: 'pumice' } },
+    },
   },
   {
     kit: 'etched-plate',

@@ -11,10 +11,11 @@ import {
   workLeft,
   workToBe,
 } from '@/core/schedule'
+import { runsNoted } from '@/core/surface'
 import type { Repositories, Tray } from '../db/repositories'
 import { progressOf, stepsOf } from './ledger'
 import { frozenMetals, partOfFrozen } from './piece-plan'
-import { waitingOf } from './tray-state'
+import { runNotesOf, waitingOf } from './tray-state'
 import { endOfWorkOn, restsFrom } from './work-hours'
 
 /** A step of a tray that is still to do, as the day shows it. */
@@ -61,7 +62,9 @@ const letterOf = (at: number) => String.fromCharCode(65 + (at % 26)) + (at < 26 
 function trayOf(repositories: Repositories, tray: Tray, took: TookMinutes) {
   const steps = stepsOf(repositories, tray)
   const progress = progressOf(repositories, tray)
-  const work = workLeft(steps, progress, took)
+  const notes = runNotesOf(repositories, tray, steps).map(({ text }) => text)
+  const runsMade = runsNoted(steps[progress.stepIndex]?.op ?? '', notes)
+  const work = workLeft(steps, { ...progress, runsMade }, took)
   const job = repositories.jobs.job(repositories.jobs.piece(tray.pieceId)?.jobId ?? 0)
   const waiting = waitingOf(repositories, tray)
   return {

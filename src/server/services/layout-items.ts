@@ -82,8 +82,8 @@ export function marksOfItems(
 
 /** The blanks of one part cut from sheet, as many as its pieces take, circles kept exact. */
 function itemsOfPart(piece: Piece, part: PlannedPart): { readonly item: LayoutItem; readonly blank: string }[] {
-  const { id, result, isCut } = part
-  const blanks = (isCut ? result?.blanks.filter((blank) => blank.stock === 'sheet') : undefined) ?? []
+  const { id, cuts, isCut } = part
+  const blanks = isCut ? cuts.filter((blank) => blank.stock === 'sheet') : []
   return blanks.map((blank) => {
     const shape =
       blank.circleRadiusMm === undefined

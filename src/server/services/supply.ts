@@ -16,11 +16,9 @@ export function supplyFor(repositories: Repositories, plan: PiecePlan, qty: numb
   const began = performance.now()
   const elapsedS = () => (performance.now() - began) / 1000
   const drawer = stockOf(repositories)
-  return plan.parts.flatMap(({ result, metal, count, isCut }, i) => {
+  return plan.parts.flatMap(({ cuts, metal, count, isCut }, i) => {
     const mayTakeS = (SECONDS * (i + 1)) / plan.parts.length
     const control = { elapsedS, shouldStop: () => elapsedS() > mayTakeS }
-    return result && metal && isCut
-      ? supplyOf(result.blanks, qty * count, { drawer, kerfMm, marginMm, bought: metal.bought, figures, control })
-      : []
+    return metal && isCut ? supplyOf(cuts, qty * count, { drawer, kerfMm, marginMm, bought: metal.bought, figures, control }) : []
   })
 }

@@ -1,13 +1,7 @@
-import type { TrayProgress } from '@/core/logbook'
+import { type TrayProgress, type Waiting, waitingNow } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
 import type { Entry, Repositories, Tray } from '../db/repositories'
 import { progressOf, stepsOf } from './ledger'
-
-export interface Waiting {
-  readonly title: string
-  readonly sinceAt: string
-  readonly waitS: number
-}
 
 export interface TrayState {
   readonly tray: Tray
@@ -15,12 +9,26 @@ export interface TrayState {
   readonly entries: readonly Entry[]
 }
 
-/** What looks after itself since a step was done, and since when. */
+/** What was noted at the step in hand of a tray, where that is done in several runs. */
+export function runNotesOf({ entries }: Repositories, tray: Tray, steps: readonly { readonly id: string; readonly op: string }[]) {
+  const inHand = steps[tray.standing.stepIndex]
+  return inHand && findOperation(inHand.op)?.runs ? entries.notesAt(tray.id, inHand.id) : []
+}
+
+/** What looks after itself since a step was done, or one run of it, and since when. */
 export function waitingOf(repositories: Repositories, tray: Tray): Waiting | null {
   const last = repositories.entries.lastDone(tray.id)
-  const step = stepsOf(repositories, tray).find((item) => item.id === last?.stepId)
-  const operation = step && findOperation(step.op)
-  return last && operation && operation.waitS > 0 ? { title: operation.title, sinceAt: last.at, waitS: operation.waitS } : null
+  const steps = stepsOf(repositories, tray)
+  const marks = [...(last ? [last] : []), ...runNotesOf(repositories, tray, steps)].sort((a, b) => a.at.localeCompare(b.at))
+  if (marks.length === 0) return null
+  return waitingNow(
+    steps.map(({ id, op, params }) => {
+      const operation = findOperation(op)
+      const restS = operation?.runs?.(params).restS
+      return { id, op, title: operation?.title ?? op, waitS: restS ?? operation?.waitS ?? 0, restS: restS ?? 0 }
+    }),
+    marks,
+  )
 }
 
 /** A tray and where it stands, told from its entries. */

@@ -1,6 +1,6 @@
 'use client'
 import { useState } from 'react'
-import { type AskedStep, ownStepId, type PieceDesign, planPiece, putOnRoute, withWork } from '@/core/piece'
+import { type AskedStep, type Before, changePart, ownStepId, type PieceDesign, planPiece, putOnRoute, withWork } from '@/core/piece'
 import type { ActionInput } from '@/server/actions/perform'
 import { useWorkshop } from '../shared/workshop-context'
 import { usePieceSaving } from './use-piece-saving'
@@ -40,8 +40,13 @@ export function usePartWork(piece: WorkedPiece) {
     /** One change back or forward again; gives what stood in its way. */
     move: saving.move,
     keepWork: (part: string, change: Parameters<typeof withWork>[2]) => keep(withWork(design, part, change), SAVE_MS),
+    /** Changes sizes of a part. */
+    resize: (part: string, sizes: Readonly<Record<string, unknown>>) => {
+      const input = design.parts.find(({ id }) => id === part)?.input
+      keep(changePart(design, part, { input: { ...input, ...sizes } }), 0)
+    },
     /** Puts what was planned for a part on the route of the piece: steps that are there take its figures, the others are put in. */
-    toRoute: (part: string, asked: readonly AskedStep[], before: 'forming' | 'setting') => {
+    toRoute: (part: string, asked: readonly AskedStep[], before: Before) => {
       const plan = planPiece(design, { ringSystem, schools: orderSchools, ...bench })
       keep(putOnRoute(design, plan, part, asked, { before, idFor: newStepId }), 0)
     },

@@ -9,12 +9,7 @@ export function StepsPicture({ steps }: { readonly steps: readonly { readonly st
   return (
     <Box component="ol" aria-label="Steps" tabIndex={0} sx={{ listStyle: 'none', m: 0, p: 0, height: '100%', overflowY: 'auto' }}>
       {steps.map(({ step, say }, i) => (
-        <Box
-          component="li"
-          // biome-ignore lint/suspicious/noArrayIndexKey: steps have no name but their place
-          key={i}
-          sx={{ display: 'grid', gridTemplateColumns: '34px minmax(0, 1fr)', columnGap: 1.5 }}
-        >
+        <Box component="li" key={i} sx={{ display: 'grid', gridTemplateColumns: '34px minmax(0, 1fr)', columnGap: 1.5 }}>
           <Box sx={{ display: 'flex', flexDirection: 'column', alignItems: 'center' }}>
             <Box
               className="fig"

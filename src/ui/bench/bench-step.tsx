@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useMemo } from 'react'
 import type { EtchGoal } from '@/core/etching'
-import { blankDimension, comesOutMm, routeStepOf, seriesWords } from '@/core/logbook'
+import { blankDimension, comesOutMm, routeStepOf, seriesWords, waitingNow } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import { useKeys } from '../keys/use-keys'
 import { Ribbon } from '../route/ribbon'
@@ -55,13 +55,6 @@ function Finished({ tray, bench }: { readonly tray: BenchTrayView; readonly benc
       </Box>
     </Box>
   )
-}
-
-/** What looks after itself since the last step done, and since when. */
-function waitingNow(steps: readonly BenchStepView[], entries: readonly BenchEntry[]) {
-  const last = entries.findLast((entry) => entry.kind === 'done')
-  const step = steps.find((item) => item.id === last?.stepId)
-  return last && step && step.waitS > 0 ? { title: step.title, sinceAt: last.at, waitS: step.waitS } : null
 }
 
 interface HeadProps {

@@ -1,4 +1,5 @@
 'use client'
+import { FUMED } from '@/core/surface'
 import { PALETTE } from '../theme/palette'
 
 /** Tools are light on the dark bench, so that they are told from the metal. */
@@ -122,6 +123,34 @@ function Drill({ metal }: { readonly metal: string }) {
   )
 }
 
+/** A mist over metal that stands on points. */
+function Mist({ metal }: { readonly metal: string }) {
+  return (
+    <>
+      <path d="M92 96q22-22 22-34h14q0 12 22 34v92h-58zM106 34h48v22h-48zM154 40h14v8h-14z" fill={STEEL} />
+      <path d="M150 56q8 14 4 28" stroke={STEEL} strokeWidth={5} />
+      <path d="M180 46l60 86M180 44l130 84M180 42l206 74" stroke="#8fb8c4" strokeWidth={4} strokeDasharray="3 12" strokeLinecap="round" />
+      <path d="M200 150h220" stroke={metal} strokeWidth={12} />
+      <path d="M236 158l-10 36h20zM384 158l-10 36h20z" fill={PALETTE.petrolLine} />
+    </>
+  )
+}
+
+/** Metal hung in a closed vessel, over what fumes and never in it. */
+function Fumes({ metal }: { readonly metal: string }) {
+  return (
+    <>
+      <path d="M160 40h220M170 40v156h200V40" stroke={PALETTE.petrolLine} strokeWidth={9} />
+      <path d="M176 182h188" stroke="#8fb8c4" strokeWidth={14} />
+      <path d="M240 44v36M300 44v36" stroke={STEEL} strokeWidth={2} />
+      <path d="M222 88h96" stroke={metal} strokeWidth={14} />
+      <path d="M216 164c-10-18 10-22 0-42M270 164c-10-18 10-22 0-42M324 164c-10-18 10-22 0-42" stroke="#8fb8c4" strokeWidth={3} />
+    </>
+  )
+}
+
+const isOfFumes = (agent: unknown) => FUMED.some((id) => id === agent)
+
 /** What the hands do at this step, drawn: the metal in its colour against the tool. */
 export function StepPicture({ op, params, metal }: StepPictureProps) {
   const pictures: Readonly<Record<string, React.ReactNode>> = {
@@ -136,6 +165,12 @@ export function StepPicture({ op, params, metal }: StepPictureProps) {
     solder: <Heat metal={metal} />,
     pickle: <Bath metal={metal} />,
     'patina-dip': <Bath metal={metal} />,
+    'patina-spray': <Mist metal={metal} />,
+    'spray-flux': <Mist metal={metal} />,
+    verdigris: isOfFumes(params.agent) ? <Fumes metal={metal} /> : <Mist metal={metal} />,
+    'heat-colour': <Heat metal={metal} />,
+    rinse: <Bath metal={metal} />,
+    degrease: <Bath metal={metal} />,
     etch: <Bath metal={metal} />,
     neutralise: <Bath metal={metal} />,
     soak: <Bath metal={metal} />,

@@ -35,6 +35,8 @@ export interface BenchStepView {
   readonly params: Readonly<Record<string, unknown>>
   readonly words: BenchWords
   readonly waitS: number
+  /** How long it looks after itself after each of its runs. */
+  readonly restS: number
 }
 
 /** A part of the pieces of a tray, and its metal. */

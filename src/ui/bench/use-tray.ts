@@ -1,6 +1,6 @@
 'use client'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import { standingEntries, trayProgress, withRework } from '@/core/logbook'
+import { standingEntries, trayProgress, waitingNow, waitOverAt, withRework } from '@/core/logbook'
 import { randomText } from '../shared/random-text'
 import { useWorkshop } from '../shared/workshop-context'
 import { deviceName } from './queue/device'
@@ -39,11 +39,10 @@ function asEntry({ entry }: QueuedEntry): BenchEntry {
   }
 }
 
-/** When what was set going by the step before has looked after itself long enough; work on the next does not begin before. */
-function waitOverAt(steps: readonly BenchStepView[], entries: readonly BenchEntry[]): number {
-  const last = entries.findLast(({ kind }) => kind === 'done')
-  const waitS = steps.find(({ id }) => id === last?.stepId)?.waitS ?? 0
-  return last ? Date.parse(last.at) + 1000 * waitS : 0
+/** What was set going by the last step done looks after itself long enough; work on the next does not begin before. */
+function beganAfter(steps: readonly BenchStepView[], entries: readonly BenchEntry[]): number {
+  const done = entries.filter(({ kind }) => kind === 'done')
+  return Math.max(Date.parse(done.at(-1)?.at ?? '') || 0, waitOverAt(waitingNow(steps, done)))
 }
 
 /** Since when the piece in hand has been in hand on this page; nothing of one that was in hand already when the page was opened. */
@@ -94,11 +93,12 @@ export function useTray(tray: BenchTrayView) {
   )
   const progress = trayProgress(tray.size, steps, entries)
   const inHand = steps[progress.stepIndex]
-  const began = useBegan(`${inHand?.id}-${progress.workpiece}`, waitOverAt(steps, entries))
+  const began = useBegan(`${inHand?.id}-${progress.workpiece}`, beganAfter(steps, entries))
 
   const add = useCallback(
     async (entry: NewBenchEntry): Promise<boolean> => {
       const { stepId, workpiece: _, ...words } = entry
+      const isOverDays = steps.some(({ id, restS }) => id === stepId && restS > 0)
       return queue.add({
         ...words,
         workshop: uid,
@@ -107,7 +107,7 @@ export function useTray(tray: BenchTrayView) {
         tray: tray.uid,
         item: itemOf(tray, steps, entry),
         step: stepId,
-        ...(entry.kind === 'done' && began.current !== null ? { startedAt: began.current } : {}),
+        ...(entry.kind === 'done' && began.current !== null && !isOverDays ? { startedAt: began.current } : {}),
         at: new Date().toISOString(),
       })
     },

@@ -6,6 +6,14 @@ function left(sinceAt: string, waitS: number, now: number): number {
   return Math.round(waitS - (now - Date.parse(sinceAt)) / 1000)
 }
 
+const HOUR_S = 3600
+
+/** What is left of a wait: to the second, and of hours to the minute. */
+const leftWords = (seconds: number) =>
+  seconds < HOUR_S
+    ? `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+    : `${Math.floor(seconds / HOUR_S)} h ${Math.floor((seconds % HOUR_S) / 60)} min`
+
 /** Counts a wait down, then says that it is over. */
 export function WaitClock({ title, sinceAt, waitS }: { readonly title: string; readonly sinceAt: string; readonly waitS: number }) {
   const [now, setNow] = useState<number | null>(null)
@@ -25,11 +33,7 @@ export function WaitClock({ title, sinceAt, waitS }: { readonly title: string; r
   if (seconds <= 0) return <span>{title.toLowerCase()}: time is up, look at it</span>
   return (
     <span>
-      {title.toLowerCase()}:{' '}
-      <b className="fig">
-        {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}
-      </b>{' '}
-      to go
+      {title.toLowerCase()}: <b className="fig">{leftWords(seconds)}</b> to go
     </span>
   )
 }

@@ -136,19 +136,22 @@ interface AnswerColumnProps {
   readonly result: FormResult
   /** How many are made, spares and all. */
   readonly count: number
+  /** What it is cut from before its texture. */
+  readonly rough?: string | undefined
   readonly record: ReactNode
   readonly supply: ReactNode
   /** The answer itself stands elsewhere, in sight while the sizes are entered. */
   readonly isAnswerAbove: boolean
 }
 
-export function AnswerColumn({ result, count, record, supply, isAnswerAbove }: AnswerColumnProps) {
+export function AnswerColumn({ result, count, rough, record, supply, isAnswerAbove }: AnswerColumnProps) {
   const { bench, currency } = useWorkshop()
   const massG = result.results.massG?.value ?? 0
   const costEach = result.blanks.reduce((sum, blank) => sum + metalCost(blank.massG * (blank.each ?? 1), blank.alloy, bench.figures), 0)
   return (
     <>
       {isAnswerAbove ? null : <AnswerBox result={result} />}
+      {rough ? <Typography sx={{ fontSize: 13 }}>Textured before the last cut: begin with {rough}.</Typography> : null}
       <Typography className="fig" data-testid="mass" sx={{ fontSize: 13 }}>
         {formatPlain(massG, 2)} g each, {formatPlain(massG * count, 2)} g in all
       </Typography>

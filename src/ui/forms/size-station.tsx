@@ -10,7 +10,7 @@ import type { Supply } from '@/core/costing'
 import { type DrawingView, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { type GrowthSums, type Losses, ownAllowanceOf } from '@/core/logbook'
-import { metalsOf, type PieceDesign, routeTemper } from '@/core/piece'
+import { metalsOf, type PieceDesign, roughOf, routeTemper } from '@/core/piece'
 import { SaveWords } from '../acting/save-words'
 import { UndoRedo } from '../acting/undo-redo'
 import { metalColour } from '../drawing/metal-colour'
@@ -235,6 +235,7 @@ export function SizeStation({ piece, partId, parts, methods, losses, supply, car
           {result && isSized ? (
             <AnswerColumn
               result={result}
+              rough={part && roughOf(part)}
               isAnswerAbove={isPhone}
               count={(piece.quantity + piece.spares) * (part?.count ?? 1)}
               supply={<SupplyPanel supply={supply} />}

@@ -59,7 +59,6 @@ export function BlankOnSheet({ item, name, place, scale, face, reason, isSelecte
   const box = boundsOf(outer)
   const where = `at ${place.x.toFixed(1)} and ${place.y.toFixed(1)} mm${place.pinned ? ', pinned' : ''}`
   return (
-    // biome-ignore lint/a11y/useSemanticElements: a blank is drawn, and SVG has no button
     <g
       role="button"
       tabIndex={0}

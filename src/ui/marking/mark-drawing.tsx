@@ -53,7 +53,6 @@ export function MarkDrawing({ outer, holes, colour, blows, formed, marks, chosen
       <path d={[outer, ...holes].map(scale.path).join('')} fillRule="evenodd" fill={colour.face} stroke={colour.edge} strokeWidth={1.6} />
       {byMark.map((own, i) => (
         <g
-          // biome-ignore lint/suspicious/noArrayIndexKey: marks have no name but their place
           key={i}
           data-testid={`mark-${i}`}
           style={{ cursor: 'grab', touchAction: 'none' }}

@@ -11,7 +11,6 @@ export function MarkLines({ lines }: { readonly lines: MarksAnswer['lines'] }) {
   return (
     <Box component="dl" aria-label="Lines" sx={{ m: 0, my: 1 }}>
       {lines.map(({ text, count, lengthMm, roomMm, pitchMm, leftOverMm, mmPerUnit }, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: two lines may read alike
         <Box
           key={i}
           sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, borderBottom: `1px dotted ${PALETTE.hairline}`, py: 0.25 }}

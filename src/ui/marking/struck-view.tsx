@@ -39,7 +39,6 @@ function MarkList({
   return (
     <Box component="ol" aria-label="Marks" sx={{ listStyle: 'none', p: 0, m: 0 }}>
       {marks.map((mark, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: marks have no name but their place
         <Box component="li" key={i} sx={{ borderBottom: `1px dotted ${PALETTE.hairline}` }}>
           <Button
             variant="text"

@@ -86,7 +86,6 @@ function Numbered({
 }) {
   const [x, y] = numberAt(cut, scale)
   return (
-    // biome-ignore lint/a11y/useSemanticElements: the number stands in a drawing
     <g
       role="button"
       tabIndex={-1}

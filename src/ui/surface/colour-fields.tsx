@@ -1,16 +1,17 @@
 'use client'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
-import { GROWN, PATINA_TITLES, type PatinaAsked, type PatinaId, RELIEF_WORDS, type Relief, USUAL_RUNS } from '@/core/surface'
+import { GROWN, PATINA_TITLES, type PatinaAsked, type PatinaId, RELIEF_WORDS, type Relief, SPRAYED, USUAL_RUNS } from '@/core/surface'
 import { AmountField } from '../marking/amount-field'
 import { ChoiceField } from '../shared/choice-field'
 
 const AGENTS = { none: 'not coloured', ...PATINA_TITLES }
 const RELIEFS: Readonly<Record<Relief, string>> = { ...RELIEF_WORDS, none: 'not relieved' }
+const WAYS = { dip: 'dipped in it', spray: 'sprayed in a fine mist' } as const
 const SEALS = { wax: 'wax', lacquer: 'lacquer', none: 'not sealed' } as const
 
 /** A colour as it begins: relieved by pumice under water, waxed. */
-const firstColour = (agent: PatinaId): PatinaAsked => ({ agent, relief: 'pumice', reliefIsWet: true, seal: 'wax', worn: false })
+const firstColour = (agent: PatinaId): PatinaAsked => ({ agent, by: 'dip', relief: 'pumice', reliefIsWet: true, seal: 'wax', worn: false })
 
 interface ColourFieldsProps {
   readonly patina: PatinaAsked | undefined
@@ -21,18 +22,28 @@ interface ColourFieldsProps {
 export function ColourFields({ patina, onChange }: ColourFieldsProps) {
   const chooseAgent = (agent: string) => {
     if (agent === 'none') return onChange(undefined)
-    const { runs: _, ...same } = patina ?? firstColour(agent as PatinaId)
-    onChange({ ...same, agent: agent as PatinaId })
+    const { runs: _, by, ...same } = patina ?? firstColour(agent as PatinaId)
+    const id = agent as PatinaId
+    onChange({ ...same, agent: id, by: SPRAYED.includes(id) ? by : 'dip' })
   }
-  const runsWord = patina && GROWN.includes(patina.agent) ? 'Sprays' : 'Dips'
+  const isSpray = patina?.by === 'spray' || (patina !== undefined && GROWN.includes(patina.agent))
   return (
     <>
       <ChoiceField label="Colour" value={patina?.agent ?? 'none'} options={AGENTS} onChange={chooseAgent} width={210} />
       {patina ? (
         <>
-          {USUAL_RUNS[patina.agent] > 1 ? (
+          {SPRAYED.includes(patina.agent) ? (
+            <ChoiceField
+              label="Put on"
+              value={patina.by}
+              options={WAYS}
+              onChange={(by) => onChange({ ...patina, by: by as PatinaAsked['by'] })}
+              width={210}
+            />
+          ) : null}
+          {USUAL_RUNS[patina.agent] > 1 || patina.by === 'spray' ? (
             <AmountField
-              label={runsWord}
+              label={isSpray ? 'Sprays' : 'Dips'}
               value={patina.runs ?? USUAL_RUNS[patina.agent]}
               min={1}
               max={20}

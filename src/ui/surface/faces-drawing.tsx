@@ -50,7 +50,7 @@ export function FacesDrawing({ part, looks, chosen, colour, film, width, height,
         const isEdge = name === 'Edges'
         const shape = isEdge
           ? `M4 ${room / 2 - EDGE_PX / 2}H${tile - 4}V${room / 2 + EDGE_PX / 2}H4Z`
-          : fitted(part.outer, [part.outer, ...part.holes], tile, room - 2 * RIM_PX)
+          : fitted(part.outline, [part.outline, ...part.holes], tile, room - 2 * RIM_PX)
         const areaMm2 = part.faces.find((face) => face.name === name)?.areaMm2
         const isChosen = i === chosen
         return (

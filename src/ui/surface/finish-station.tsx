@@ -16,6 +16,7 @@ import { PartPicker } from '../shared/part-picker'
 import { ColourFields } from './colour-fields'
 import { FacesDrawing } from './faces-drawing'
 import { FilmStrip, filmKindOf } from './film-strip'
+import { HandlingList } from './handling-list'
 import { LadderStairs } from './ladder-stairs'
 import { SwatchBook } from './swatch-book'
 import { TextureFields } from './texture-fields'
@@ -64,7 +65,7 @@ function Picture({ hand, swatches, width, height }: PictureProps) {
   const inner = width - 40
   const plan = answer?.faces[Math.min(chosen, answer.faces.length - 1)]
   const strip = patina && filmKindOf(patina.agent) ? 90 : 0
-  const book = patina ? 96 : 0
+  const book = patina ? 206 : 0
   const ladder = plan ? 200 : 0
   return (
     <Box sx={{ p: 2.5 }}>
@@ -75,7 +76,7 @@ function Picture({ hand, swatches, width, height }: PictureProps) {
         colour={colourOf(part.alloy)}
         film={filmOver(hand)}
         width={inner}
-        height={Math.max(160, height - 60 - ladder - strip - book)}
+        height={Math.min(380, Math.max(160, height - 60 - ladder - strip - book))}
         onChoose={hand.choose}
       />
       {plan ? <LadderStairs face={plan} width={inner} height={ladder} /> : null}
@@ -173,6 +174,7 @@ export function FinishStation({ piece }: { readonly piece: SurfacedPiece }) {
               </Typography>
             </>
           ) : null}
+          {answer ? <HandlingList handling={answer.handling} /> : null}
           <Button variant="text" onClick={() => hand.change(undefined)} sx={{ mt: 1 }}>
             Plan nothing here
           </Button>

@@ -1,7 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import InputBase from '@mui/material/InputBase'
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
@@ -12,6 +11,7 @@ import { useAct } from '../acting/act-provider'
 import { ConfirmDialog } from '../shared/confirm-dialog'
 import { useNotice } from '../shared/notices'
 import { PALETTE } from '../theme/palette'
+import { NewSwatch } from './new-swatch'
 
 interface SwatchBookProps {
   readonly swatches: readonly OwnSwatch[]
@@ -19,23 +19,13 @@ interface SwatchBookProps {
   readonly agent: PatinaId
 }
 
-const FIRST_COLOUR = '#6b4a3a'
-
 /** What this colour came out like on this metal before, in the smith's own words; the next one is put in here. */
 export function SwatchBook({ swatches, alloy, agent }: SwatchBookProps) {
   const act = useAct()
   const say = useNotice()
   const router = useRouter()
-  const [recipe, setRecipe] = useState('')
-  const [colour, setColour] = useState(FIRST_COLOUR)
   const [dropping, setDropping] = useState<OwnSwatch>()
   const own = swatches.filter((swatch) => swatch.alloy === alloy && swatch.agent === agent)
-  const keep = async () => {
-    const done = await act('keepSwatch', { alloy, agent, recipe, colour })
-    if (done.ok) setRecipe('')
-    say({ text: done.ok ? 'It is in the swatch book.' : done.message })
-    router.refresh()
-  }
   const drop = async (yes: boolean) => {
     setDropping(undefined)
     if (!yes || !dropping) return
@@ -69,34 +59,7 @@ export function SwatchBook({ swatches, alloy, agent }: SwatchBookProps) {
           </Box>
         ))}
       </Box>
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-        <Box
-          component="input"
-          type="color"
-          aria-label="Colour that came out"
-          value={colour}
-          onChange={(event: { readonly target: { readonly value: string } }) => setColour(event.target.value)}
-          sx={{ width: 44, height: 32, p: 0, border: `1px solid ${PALETTE.hairline}`, borderRadius: '4px', bgcolor: PALETTE.white }}
-        />
-        <InputBase
-          value={recipe}
-          onChange={(event) => setRecipe(event.target.value)}
-          placeholder="two dips of 4 s at 45 °C"
-          inputProps={{ 'aria-label': 'How it was made', maxLength: 200 }}
-          sx={{
-            flex: 1,
-            maxWidth: 340,
-            height: 32,
-            px: 1,
-            border: `1px solid ${PALETTE.hairline}`,
-            borderRadius: '4px',
-            bgcolor: PALETTE.white,
-          }}
-        />
-        <Button onClick={() => void keep()} disabled={recipe.trim() === ''}>
-          Put it in
-        </Button>
-      </Box>
+      <NewSwatch alloy={alloy} agent={agent} />
       <ConfirmDialog
         open={dropping !== undefined}
         title={`Take “${dropping?.recipe ?? ''}” out of the swatch book?`}

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { lackingOnRoute } from '@/core/piece'
+import { lackingOnRoute, roughText } from '@/core/piece'
 import { TEXTURE_WAY_IDS, type TextureWayId, textureWay } from '@/core/texture'
 import { formatPlain } from '@/core/units'
 import { CheckList, WorkingSteps } from '../forms/answer-column'
@@ -21,7 +21,7 @@ export function TextureFields({ hand }: { readonly hand: SurfaceHand }) {
     const { texture: _, ...same } = choices
     hand.change(way === 'none' ? same : { ...same, texture: { way: way as TextureWayId, depthMm: chosen?.depthMm ?? 0.1 } })
   }
-  const isLacking = texture?.step && lackingOnRoute(part, part.part, [texture.step]).length > 0
+  const isLacking = texture && lackingOnRoute(part, part.part, texture.steps).length > 0
   return (
     <>
       <ChoiceField label="Texture" value={chosen?.way ?? 'none'} options={WAYS} onChange={choose} width={210} />
@@ -34,13 +34,19 @@ export function TextureFields({ hand }: { readonly hand: SurfaceHand }) {
             max={2}
             onChange={(depthMm) => hand.change({ ...choices, texture: { ...chosen, depthMm } })}
           />
-          <Typography variant="body2">
-            Begin with a rough piece of{' '}
-            <b className="fig">
-              {formatPlain(texture.outcome.roughLengthMm, 2)} × {formatPlain(texture.outcome.roughWidthMm, 2)} mm
-            </b>
-            ; it ends <b className="fig">{formatPlain(texture.outcome.afterMm, 2)} mm</b> thick: then cut the blank. {texture.way.costs}
-          </Typography>
+          {texture.isRough ? (
+            <>
+              <AmountField label="Made of sheet" value={texture.sheetMm} min={0.1} max={6} onChange={hand.ofSheet} />
+              <Typography variant="body2">
+                Begin with a rough piece of <b className="fig">{roughText(texture)}</b>; it ends{' '}
+                <b className="fig">{formatPlain(texture.outcome.afterMm, 2)} mm</b> thick: then cut the blank. {texture.way.costs}
+              </Typography>
+            </>
+          ) : (
+            <Typography variant="body2">
+              It ends <b className="fig">{formatPlain(texture.outcome.afterMm, 2)} mm</b> thick. {texture.way.costs}
+            </Typography>
+          )}
           <CheckList checks={texture.checks} label="What to look at of the texture" />
           {isLacking ? (
             <Button variant="outlined" onClick={hand.textureToRoute} sx={{ my: 0.5 }}>

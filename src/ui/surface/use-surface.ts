@@ -1,6 +1,6 @@
 'use client'
 import { useMemo, useState } from 'react'
-import { firstSurface, type SurfacedPart, surfaceQuestion, surfaceSteps, textureOf } from '@/core/piece'
+import { firstSurface, type SurfacedPart, surfaceQuestion, surfaceSteps, textureOf, thicknessFrom } from '@/core/piece'
 import { type SurfaceChoices, surfacePlan } from '@/core/surface'
 import type { OwnSwatch } from '@/server/db/repositories'
 import { usePartWork, type WorkedPiece } from '../acting/use-part-work'
@@ -17,7 +17,7 @@ export function useSurface(piece: SurfacedPiece) {
   const { bench } = useWorkshop()
   const [partId, setPartId] = useState(piece.parts[0]?.part ?? '')
   const [chosen, setChosen] = useState(0)
-  const { design, keepWork, toRoute, ...saving } = usePartWork(piece)
+  const { design, keepWork, resize, toRoute, ...saving } = usePartWork(piece)
   const stored = piece.parts.find(({ part }) => part === partId) ?? (piece.parts[0] as SurfacedPart)
   const own = design.parts.find(({ id }) => id === stored.part)?.surface
   const part = useMemo((): SurfacedPart => ({ ...stored, choices: own }), [stored, own])
@@ -27,7 +27,7 @@ export function useSurface(piece: SurfacedPiece) {
   }, [part, bench])
   const answer = answered?.ok ? answered.answer : undefined
   const asked = useMemo(() => (answer ? surfaceSteps(part, answer) : []), [part, answer])
-  const texture = useMemo(() => textureOf(part), [part])
+  const texture = useMemo(() => textureOf(part, part.choices?.texture), [part])
   const change = (surface: SurfaceChoices | undefined) => keepWork(part.part, { surface })
   return {
     ...saving,
@@ -47,7 +47,12 @@ export function useSurface(piece: SurfacedPiece) {
     begin: () => change(firstSurface(part)),
     change,
     toRoute: () => toRoute(part.part, asked, 'setting'),
-    textureToRoute: () => texture?.step && toRoute(part.part, [texture.step], 'forming'),
+    /** Makes the part of sheet so thick, which ends as thick as its texture leaves it. */
+    ofSheet: (sheetMm: number) => {
+      const chosen = part.choices?.texture
+      if (chosen) resize(part.part, { thicknessMm: thicknessFrom(sheetMm, chosen) })
+    },
+    textureToRoute: () => texture && toRoute(part.part, texture.steps, texture.before),
   }
 }
 export type SurfaceHand = ReturnType<typeof useSurface>

@@ -30,6 +30,7 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>, lost: Readonl
   const subTrays = frozenSubTrays(plan)
   return plan.steps.map((step) => {
     const operation = findOperation(step.op)
+    const restS = operation?.runs?.(step.params).restS
     const part = partOfFrozen(plan, step.on)
     const words = wordsOf(step, metals.get(part.part))
     const [own] = toolNotes([step], { thicknessMm: part.thicknessMm, ...options })
@@ -52,7 +53,8 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>, lost: Readonl
       target: step.target ?? null,
       sizes: step.sizes ?? [],
       params: step.params,
-      waitS: operation?.waitS ?? 0,
+      waitS: restS ?? operation?.waitS ?? 0,
+      restS: restS ?? 0,
       words: own ? { ...words, facts: [...words.facts, { label: 'Your tool', value: own.message.replace(/^Yours: /, '') }] } : words,
     }
   })

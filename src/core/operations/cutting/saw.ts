@@ -35,14 +35,15 @@ export const saw = defineOperation({
   place: 'outline',
   params: z.object({
     cutMm: lengthMm({ label: 'Cut size', min: 0.5, max: 2000 }).optional(),
+    acrossMm: lengthMm({ label: 'Across', min: 0.5, max: 2000 }).optional(),
     what: z.string().optional(),
     marked: z.boolean().optional(),
     side: z.enum(SAW_SIDES).default('outside'),
   }),
   effect: () => ({ elsewhere: UNWORKED }),
-  words: ({ cutMm, what, side }) => ({
+  words: ({ cutMm, acrossMm, what, side }) => ({
     title: `Saw ${CUTS[what ?? ''] ?? what ?? 'the blank'}`,
     say: `${SAW_WORDS[side]} Let the blade do the cutting and turn the metal, not the frame.`,
-    facts: cutMm ? [{ label: 'Cut at', value: `${formatPlain(cutMm, 2)} mm` }] : [],
+    facts: cutMm ? [{ label: 'Cut at', value: `${formatPlain(cutMm, 2)}${acrossMm ? ` × ${formatPlain(acrossMm, 2)}` : ''} mm` }] : [],
   }),
 })

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { PATINA_TITLES, runSteps, USUAL_RUNS } from '../../surface/run-words'
+import { PATINA_TITLES, REST_S, runSteps, USUAL_RUNS } from '../../surface/run-words'
 import { choice } from '../../units/fields'
 import { defineOperation } from '../contract'
 
@@ -11,9 +11,10 @@ export const verdigris = defineOperation({
   title: 'Verdigris',
   kind: 'finish',
   resource: 'bench',
-  together: false,
-  handsOnS: 120,
-  waitS: 3600,
+  together: true,
+  handsOnS: 300,
+  waitS: REST_S.verdigris,
+  runs: ({ agent, runs = USUAL_RUNS[agent] }) => ({ count: runs, restS: REST_S[agent] }),
   caution: 'Ventilation, gloves and eye protection; not on skin, nor for food. Follow the product’s safety sheet and local rules.',
   does: 'attached: coloured',
   params: z.object({

@@ -130,6 +130,9 @@ export function makeEntryRepository(db: Db) {
   const lastDone = db.prepare(
     `SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'done' AND ${STANDING} ORDER BY e.id DESC LIMIT 1`,
   )
+  const notesAt = db.prepare(
+    `SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'note' AND e.step_id = ? AND ${STANDING} ORDER BY e.id`,
+  )
   const losses = db.prepare(
     `SELECT e.id, e.tray_id, e.instance, e.payload_json, t.plan_json ->> '$.pieceName' AS piece_name FROM entries e JOIN trays t ON t.id = e.tray_id
       WHERE e.kind = 'loss' AND ${STANDING} ORDER BY e.id DESC LIMIT ? OFFSET ?`,
@@ -192,6 +195,8 @@ export function makeEntryRepository(db: Db) {
     /** Everything that stands of one item, and what its whole tray went through. */
     ofItem: (trayId: number, item: string) => all([...together.all(trayId), ...ofItem.all(item)]),
     lastDone: (trayId: number) => read(lastDone.get(trayId)),
+    /** What was noted at a step of a tray, in its order. */
+    notesAt: (trayId: number, stepId: string) => all(notesAt.all(trayId, stepId)),
     /** Minutes of the newest steps of which it is known when they were begun, by operation. */
     tookMinutes: (): Readonly<Record<string, readonly number[]>> => {
       const byOp: Record<string, number[]> = {}
