@@ -9,6 +9,7 @@ import { build } from 'esbuild'
 import { BROWSER } from './browser.mjs'
 import { buildProgram } from './bundles.mjs'
 import { layoutFamilies } from './layout-families.mjs'
+import { timeMarks } from './time-marks.mjs'
 
 /** Measures the figures the project promises; run after `npm run build`. Prints, never fails. */
 const PORT = 4398
@@ -415,6 +416,16 @@ async function timeTyping() {
   report('a key in a field to the redrawn piece, painted', median(times.slice(1)), 50)
 }
 
+/** A key in the words of 400 letters, and in the number of 2,000 stamps beside them, to the marks redrawn. */
+async function timeMarking() {
+  const browser = await chromium.launch(BROWSER)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const { words, dots } = await timeMarks(page, base)
+  await browser.close()
+  report('a key in 400 letters to the marks redrawn, painted', median(words), 50)
+  report('a key in the number of 2,000 stamps beside them, painted', median(dots), 50)
+}
+
 /** A key in the look-up to what it finds, painted; and the search itself, worst of many. */
 async function timeLookUp() {
   const browser = await chromium.launch(BROWSER)
@@ -620,6 +631,7 @@ async function timeScreens() {
   await timePages()
   await timeLargePiece(large)
   await timeTyping()
+  await timeMarking()
   await timeLookUp()
   await timeTurning()
   server.kill()

@@ -4,7 +4,7 @@ import { type OwnTool, usable } from '../toolwall/tools'
 import { trackOf } from './line-track'
 import { placedAt, type Unordered } from './placed'
 import type { Lettering, MarkLine } from './schema'
-import { roomOn } from './track'
+import { roomOn, type Track } from './track'
 
 type Widths = Readonly<Record<string, number>>
 
@@ -14,6 +14,9 @@ const BODY = 0.9
 const ROWS = 1.5
 
 const RAD = Math.PI / 180
+
+/** Of a span of 50 mm so many halvings leave a few millionths of a millimetre. */
+const HALVINGS = 24
 
 /** The smith's own stamp set of a height, where it hangs on the wall. */
 export function setOf(owned: readonly OwnTool[], heightMm: number) {
@@ -34,10 +37,6 @@ function advancesOf(row: string, { heightMm, wordGapMm, spacingMm }: Lettering, 
     return own + (i < letters.length - 1 ? spacingMm : 0)
   })
 }
-
-/** How long a row is, mm. */
-const lengthOf = (row: string, lettering: Lettering, widths: Widths) =>
-  advancesOf(row, lettering, widths).reduce((sum, one) => sum + one, 0)
 
 /** The line of the how-manieth row: the next row lies below the one before, as it is read. */
 function rowLine(outer: Outline, lettering: Lettering, row: number, rows: number): MarkLine | undefined {
@@ -68,10 +67,20 @@ export interface Row {
 
 export type Lettered = { readonly rows: readonly Row[] } | { readonly fault: string }
 
-/** Each letter of a text on its line, every row centred on the middle of its own. */
-export function letters(outer: Outline, lettering: Lettering, widths: Widths): Lettered {
+/** A row with its line, and what each of its characters takes of it. */
+interface LaidRow extends Omit<Row, 'marks'> {
+  readonly track: Track
+  readonly advances: readonly number[]
+}
+
+/** Every row of a text with its line, nothing placed on it yet; or why one has none. */
+function laidRows(
+  outer: Outline,
+  lettering: Lettering,
+  widths: Widths,
+): { readonly rows: readonly LaidRow[] } | { readonly fault: string } {
   const texts = rowsOf(lettering.text)
-  const rows: Row[] = []
+  const rows: LaidRow[] = []
   for (const [r, text] of texts.entries()) {
     const line = rowLine(outer, lettering, r, texts.length)
     if (line && 'radiusMm' in line && line.radiusMm <= 0) return { fault: `row ${r + 1} finds no room inside the circle` }
@@ -81,46 +90,51 @@ export function letters(outer: Outline, lettering: Lettering, widths: Widths): L
     const found = trackOf(outer, line)
     if ('fault' in found) return found
     const { track } = found
-    const lengthMm = lengthOf(text, lettering, widths)
-    let at = track.middleMm - lengthMm / 2
-    const marks = advancesOf(text, lettering, widths).flatMap((advance, i): Unordered[] => {
-      const letter = [...text][i] as string
-      const spaced = i < [...text].length - 1 ? lettering.spacingMm : 0
-      const takes = advance - spaced
-      const middleMm = at + takes / 2
-      at += advance
-      if (letter === ' ') return []
-      const size = { widthMm: BODY * takes, heightMm: lettering.heightMm }
-      return [
-        placedAt(track.at(middleMm), {
-          kind: 'letter',
-          text: letter,
-          index: i,
-          ...size,
-          fromMiddleMm: middleMm - track.middleMm,
-          fromStartMm: middleMm,
-        }),
-      ]
-    })
-    rows.push({ text, lengthMm, roomMm: roomOn(track), marks })
+    const advances = advancesOf(text, lettering, widths)
+    rows.push({ text, track, advances, lengthMm: advances.reduce((sum, one) => sum + one, 0), roomMm: roomOn(track) })
   }
   return { rows }
 }
 
+/** The letters of a row, centred on the middle of its line. */
+function lettersOf({ text, track, advances, lengthMm }: LaidRow, { spacingMm, heightMm }: Lettering): Unordered[] {
+  const characters = [...text]
+  let at = track.middleMm - lengthMm / 2
+  return characters.flatMap((letter, i): Unordered[] => {
+    const advance = advances[i] ?? 0
+    const takes = advance - (i < characters.length - 1 ? spacingMm : 0)
+    const middleMm = at + takes / 2
+    at += advance
+    if (letter === ' ') return []
+    const size = { widthMm: BODY * takes, heightMm }
+    const along = { fromMiddleMm: middleMm - track.middleMm, fromStartMm: middleMm }
+    return [placedAt(track.at(middleMm), { kind: 'letter', text: letter, index: i, ...size, ...along })]
+  })
+}
+
+/** Each letter of a text on its line, every row centred on the middle of its own. */
+export function letters(outer: Outline, lettering: Lettering, widths: Widths): Lettered {
+  const laid = laidRows(outer, lettering, widths)
+  if ('fault' in laid) return laid
+  return {
+    rows: laid.rows.map((row) => ({ text: row.text, lengthMm: row.lengthMm, roomMm: row.roomMm, marks: lettersOf(row, lettering) })),
+  }
+}
+
 /** Whether every row is no longer than its line. */
-const isRoomy = ({ rows }: { readonly rows: readonly Row[] }) => rows.every(({ lengthMm, roomMm }) => lengthMm <= roomMm)
+const isRoomy = ({ rows }: { readonly rows: readonly LaidRow[] }) => rows.every(({ lengthMm, roomMm }) => lengthMm <= roomMm)
 
 /** The largest height at which a text goes on its line, mm; the widths grow with it. Undefined where none of half a millimetre or more does. */
 export function largestHeightMm(outer: Outline, lettering: Lettering, widths: Widths): number | undefined {
   const goes = (heightMm: number) => {
     const share = heightMm / lettering.heightMm
     const scaled = Object.fromEntries(Object.entries(widths).map(([letter, wide]) => [letter, share * wide]))
-    const laid = letters(outer, { ...lettering, heightMm, wordGapMm: lettering.wordGapMm && share * lettering.wordGapMm }, scaled)
+    const laid = laidRows(outer, { ...lettering, heightMm, wordGapMm: lettering.wordGapMm && share * lettering.wordGapMm }, scaled)
     return 'rows' in laid && isRoomy(laid)
   }
   let [low, high] = [0.5, lettering.heightMm]
   if (!goes(low)) return undefined
-  for (let i = 0; i < 40; i++) {
+  for (let i = 0; i < HALVINGS; i++) {
     const middle = (low + high) / 2
     if (goes(middle)) low = middle
     else high = middle

@@ -4,7 +4,7 @@ import { boundsOf, type Outline } from '@/core/geometry'
 import type { PlacedMark } from '@/core/marks'
 import { formatPlain } from '@/core/units'
 import { useSize } from '../drawing/use-size'
-import { Blow } from '../marking/blow'
+import { Blows } from '../marking/blow'
 import { faceScale } from '../marking/face-scale'
 import { PALETTE } from '../theme/palette'
 import type { MarkedBlank } from './tray-view'
@@ -73,9 +73,7 @@ export function BlowPicture({ marked, blows, metal }: BlowPictureProps) {
         style={{ display: 'block', maxWidth: '100%' }}
       >
         <path d={[marked.outer, ...marked.holes].map(scale.path).join('')} fillRule="evenodd" fill={metal} stroke={PALETTE.petrolLine} />
-        {blows.map((blow) => (
-          <Blow key={blow.order} blow={blow} isChosen={false} scale={scale} />
-        ))}
+        <Blows blows={blows} isChosen={false} scale={scale} />
         {isNumbered
           ? blows.map((blow, i) => (
               <text

@@ -1,35 +1,34 @@
 'use client'
-import { isRound, type PlacedMark } from '@/core/marks'
+import { footprint, isRound, type PlacedMark } from '@/core/marks'
 import { FONTS, PALETTE } from '../theme/palette'
 import type { FaceScale } from './face-scale'
 
-/** One blow on the flat blank: a letter in its room, a dot, a hole that is open, a stamp’s outline with its middle. */
-export function Blow({ blow, isChosen, scale }: { readonly blow: PlacedMark; readonly isChosen: boolean; readonly scale: FaceScale }) {
-  const { x, y, turnDeg, widthMm, heightMm, kind, text } = blow
-  const ink = isChosen ? PALETTE.verdigris : PALETTE.onMetal
+const fixed = (px: number) => px.toFixed(1)
+
+/** A circle as a path. */
+function roundPath({ x, y, widthMm }: PlacedMark, { toX, toY, pxPerMm }: FaceScale): string {
+  const r = fixed((widthMm * pxPerMm) / 2)
+  const across = fixed(widthMm * pxPerMm)
+  return `M${fixed(toX(x) - (widthMm * pxPerMm) / 2)} ${fixed(toY(y))}a${r} ${r} 0 1 0 ${across} 0a${r} ${r} 0 1 0 -${across} 0z`
+}
+
+/** The edge of a stamp, and the cross at its middle, as paths. */
+function stampPaths(blow: PlacedMark, { toX, toY, path }: FaceScale): { readonly edge: string; readonly cross: string } {
+  const corners = footprint(blow)
+  const middleOf = (a: number, b: number) => {
+    const [[ax, ay], [bx, by]] = [corners[a] ?? [0, 0], corners[b] ?? [0, 0]]
+    const [x, y] = [(ax + bx) / 2, (ay + by) / 2]
+    return `${fixed(toX((x + blow.x) / 2))} ${fixed(toY((y + blow.y) / 2))}`
+  }
+  return { edge: path(corners), cross: `M${middleOf(0, 3)}L${middleOf(1, 2)}M${middleOf(0, 1)}L${middleOf(2, 3)}` }
+}
+
+/** One letter in its room. */
+function Letter({ blow, ink, scale }: { readonly blow: PlacedMark; readonly ink: string; readonly scale: FaceScale }) {
+  const { x, y, turnDeg, widthMm, heightMm, text } = blow
   const [w, h] = [widthMm * scale.pxPerMm, heightMm * scale.pxPerMm]
-  const at = `translate(${scale.toX(x).toFixed(2)} ${scale.toY(y).toFixed(2)}) rotate(${(-turnDeg).toFixed(3)})`
-  if (isRound(blow))
-    return (
-      <circle
-        cx={scale.toX(x)}
-        cy={scale.toY(y)}
-        r={w / 2}
-        fill={kind === 'hole' ? PALETTE.ground : ink}
-        stroke={ink}
-        strokeWidth={kind === 'hole' ? 1.4 : 0}
-      />
-    )
-  if (kind !== 'letter')
-    return (
-      <g transform={at}>
-        <rect x={-w / 2} y={-h / 2} width={w} height={h} fill={ink} fillOpacity={0.16} stroke={ink} strokeWidth={1.3} />
-        <path d={`M${-w / 4} 0H${w / 4}M0 ${-h / 4}V${h / 4}`} stroke={ink} strokeWidth={1} />
-      </g>
-    )
   return (
-    <g transform={at}>
-      <rect x={-w / 2} y={-h} width={w} height={h} fill={ink} fillOpacity={isChosen ? 0.1 : 0} />
+    <g transform={`translate(${fixed(scale.toX(x))} ${fixed(scale.toY(y))}) rotate(${(-turnDeg).toFixed(3)})`}>
       {/* capitals stand seven tenths of their type size high */}
       <text
         textAnchor="middle"
@@ -43,5 +42,41 @@ export function Blow({ blow, isChosen, scale }: { readonly blow: PlacedMark; rea
         {text}
       </text>
     </g>
+  )
+}
+
+/** Blows on the flat blank: letters in their rooms, dots, holes that are open, stamps’ outlines with their middles. Thousands are one drawing each kind. */
+export function Blows({
+  blows,
+  isChosen,
+  scale,
+}: {
+  readonly blows: readonly PlacedMark[]
+  readonly isChosen: boolean
+  readonly scale: FaceScale
+}) {
+  const ink = isChosen ? PALETTE.verdigris : PALETTE.onMetal
+  const holes = blows.filter(({ kind }) => kind === 'hole')
+  const dots = blows.filter((blow) => isRound(blow) && blow.kind !== 'hole')
+  const stamps = blows.filter((blow) => !isRound(blow) && blow.kind !== 'letter').map((blow) => stampPaths(blow, scale))
+  const letters = blows.filter(({ kind }) => kind === 'letter')
+  const rounds = (some: readonly PlacedMark[]) => some.map((blow) => roundPath(blow, scale)).join('')
+  return (
+    <>
+      {holes.length > 0 ? <path d={rounds(holes)} fill={PALETTE.ground} stroke={ink} strokeWidth={1.4} /> : null}
+      {dots.length > 0 ? <path d={rounds(dots)} fill={ink} /> : null}
+      {stamps.length > 0 ? (
+        <>
+          <path d={stamps.map(({ edge }) => edge).join('')} fill={ink} fillOpacity={0.16} stroke={ink} strokeWidth={1.3} />
+          <path d={stamps.map(({ cross }) => cross).join('')} stroke={ink} strokeWidth={1} fill="none" />
+        </>
+      ) : null}
+      {letters.length > 0 ? (
+        <path d={letters.map((blow) => scale.path(footprint(blow))).join('')} fill={ink} fillOpacity={isChosen ? 0.1 : 0} />
+      ) : null}
+      {letters.map((blow) => (
+        <Letter key={blow.order} blow={blow} ink={ink} scale={scale} />
+      ))}
+    </>
   )
 }

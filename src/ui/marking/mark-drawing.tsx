@@ -3,7 +3,7 @@ import { type PointerEvent, useRef, useState } from 'react'
 import type { Outline, Point } from '@/core/geometry'
 import { type Mark, type MarksAnswer, movedMark, type PlacedMark } from '@/core/marks'
 import { PALETTE } from '../theme/palette'
-import { Blow } from './blow'
+import { Blows } from './blow'
 import { faceScale } from './face-scale'
 
 interface MarkDrawingProps {
@@ -61,9 +61,7 @@ export function MarkDrawing({ outer, holes, colour, blows, formed, marks, chosen
           onPointerUp={() => setHeld(undefined)}
           onPointerCancel={() => setHeld(undefined)}
         >
-          {own.map((blow) => (
-            <Blow key={blow.order} blow={blow} isChosen={i === chosen} scale={scale} />
-          ))}
+          <Blows blows={own} isChosen={i === chosen} scale={scale} />
         </g>
       ))}
       {(formed ?? []).map(({ order, outline }) => (

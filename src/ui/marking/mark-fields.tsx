@@ -41,12 +41,13 @@ function TextLines({
       <OutlinedInput
         id={id}
         multiline
+        // as many lines as it has: a field that measures itself at each key makes the whole page be laid out
+        inputComponent="textarea"
         fullWidth
-        rows={rows}
         value={value}
         error={error !== undefined}
         onChange={(event) => onChange(event.target.value)}
-        inputProps={{ 'aria-describedby': `${id}-said`, 'aria-invalid': error !== undefined }}
+        inputProps={{ rows, 'aria-describedby': `${id}-said`, 'aria-invalid': error !== undefined }}
         sx={{ mt: 0.5 }}
       />
       <Typography id={`${id}-said`} variant="body2" sx={{ color: PALETTE.fire }} role={error ? 'alert' : undefined}>

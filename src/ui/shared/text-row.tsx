@@ -31,8 +31,9 @@ export function TextRow({ label, value, onChange, onBlur, error, help, autoFocus
         onBlur={onBlur}
         autoComplete="off"
         autoFocus={autoFocus}
-        {...(help ? { multiline: true, rows: 3 } : {})}
-        inputProps={{ 'aria-describedby': `${id}-said` }}
+        // as many lines as it has: a field that measures itself at each key makes the whole page be laid out
+        {...(help ? { multiline: true, inputComponent: 'textarea' } : {})}
+        inputProps={{ 'aria-describedby': `${id}-said`, ...(help ? { rows: 3 } : {}) }}
         sx={help ? { width: '100%', height: 'auto', mt: 0.5, fontFamily: FONTS.mono } : { width: '64%', fontFamily: FONTS.text }}
       />
     </FieldRow>
