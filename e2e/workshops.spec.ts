@@ -65,7 +65,7 @@ test('a backup under way says so with a bar and Cancel; one that is called off l
   page.on('request', (request) => {
     if (request.url().includes('/api/under-way/')) asked.push(request.method())
   })
-  let letGo = () => undefined as void
+  let letGo: () => void = () => undefined
   const held = new Promise<void>((resolve) => {
     letGo = resolve
   })

@@ -56,6 +56,13 @@ function runsOf({ agent, by, runs = USUAL_RUNS[agent] }: PatinaAsked): readonly 
   return agent === 'heat-colour' || FUMED.includes(agent) ? once : each(once)
 }
 
+function sealed(seal: PatinaAsked['seal']): readonly ColourStep[] {
+  if (seal === 'none') return []
+  return seal === 'wax'
+    ? [{ step: 'wax', say: 'Thin, buffed when dull; again when it wears.' }]
+    : [{ step: 'lacquer', say: 'Two thin coats, dust-free; it lasts until it is scratched.' }]
+}
+
 /** A colour run from clean metal to sealed, step by step. */
 export function colourRun(asked: PatinaAsked): readonly ColourStep[] {
   const { agent, relief, reliefIsWet, seal } = asked
@@ -74,22 +81,12 @@ export function colourRun(asked: PatinaAsked): readonly ColourStep[] {
     ...(isWet && reliefIsWet ? relieve : []),
     ...(isWet ? [{ step: 'dry', say: 'Warm air; out of every hollow and rivet.' }] : []),
     ...(isWet && reliefIsWet ? [] : relieve),
-    ...(seal === 'none'
-      ? []
-      : [
-          {
-            step: seal === 'wax' ? 'wax' : 'lacquer',
-            say:
-              seal === 'wax'
-                ? 'Thin, buffed when dull; again when it wears.'
-                : 'Two thin coats, dust-free; it lasts until it is scratched.',
-          },
-        ]),
+    ...sealed(seal),
   ]
 }
 
-/** What stands against a colour on this metal. */
-export function patinaChecks({ agent, by, worn, relief, seal, runs }: PatinaAsked, alloy: AlloyId): Check[] {
+/** Whether an agent colours a metal at all, and whether it is put on as it is asked. */
+function takesChecks({ agent, by }: PatinaAsked, alloy: AlloyId): Check[] {
   const works = patinaOn(agent, alloy)
   const { title } = ALLOYS[alloy]
   const name = PATINA_TITLES[agent]
@@ -118,6 +115,13 @@ export function patinaChecks({ agent, by, worn, relief, seal, runs }: PatinaAske
       source: 'bench-practice',
       message: `${name} is not put on in a fine mist: ${GROWN.includes(agent) ? 'it grows' : agent === 'heat-colour' ? 'heat alone makes it' : 'dip it'}, or choose ${SPRAYED.map((id) => PATINA_TITLES[id].toLowerCase()).join(', ')}.`,
     })
+  return checks
+}
+
+/** What stands against a colour on this metal. */
+export function patinaChecks(asked: PatinaAsked, alloy: AlloyId): Check[] {
+  const { agent, worn, relief, seal, runs } = asked
+  const checks = takesChecks(asked, alloy)
   if (GROWN.includes(agent) && worn)
     checks.push({
       level: 'stop',
