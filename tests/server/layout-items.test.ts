@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { findForm } from '@/core/forms'
+import { boundsOf } from '@/core/geometry'
 import { KITS } from '@/core/kits'
 import { designFromKit } from '@/core/piece'
+import { surfaceChoices } from '@/core/surface'
 import { designSchema, type Repositories } from '@/server/db/repositories'
 import { isItemOf, itemsOfPieces } from '@/server/services/layout-items'
 import { designOf } from '../support/bench'
@@ -21,6 +23,24 @@ function jobOf(to: Repositories, ids: readonly string[]) {
 }
 
 describe('blanks of a job for the layout', () => {
+  it('a part that is textured before the last cut lies there as its rough piece, in the sheet it is rolled from', () => {
+    const { repositories: to } = tempWorkshop()
+    const flat = designOf('ring-band', { insideDiameterMm: 18, thicknessMm: 1.2, widthMm: 5, alloy: 'sterling-925' })
+    const surface = surfaceChoices.parse({ texture: { way: 'mill', depthMm: 0.1 } })
+    const parts = flat.parts.map((part) => ({ ...part, surface }))
+    const items = [flat, { ...flat, parts }].map((design) => {
+      const jobId = to.jobs.addJob({ title: 'Rings', customer: '', dueOn: null, status: 'asked', note: '' })
+      to.jobs.addPiece({ jobId, name: 'Ring', quantity: 2, spares: 0, design })
+      return itemsOfPieces(to.jobs.pieces(jobId), {})[0]?.item
+    })
+    const [plain, rough] = items.map((item) => ({ item, box: boundsOf(item?.outer ?? []) }))
+    const long = ({ minX, maxX }: ReturnType<typeof boundsOf>) => maxX - minX
+    expect(rough?.item?.thicknessMm).toBeCloseTo(1.3, 9)
+    expect(plain?.item?.thicknessMm).toBeCloseTo(1.2, 9)
+    // rolled thinner it grows in length alone: what is cut first is shorter by as much
+    expect(long(rough?.box ?? boundsOf([])) / long(plain?.box ?? boundsOf([]))).toBeCloseTo(1.2 / 1.3, 6)
+    expect(rough?.item?.qty).toBe(plain?.item?.qty)
+  })
   it('a bead takes two halves of sheet for each, its spares too', () => {
     const { repositories: to } = tempWorkshop()
     const [entry, ...more] = itemsOfPieces(jobOf(to, ['bead']), {})

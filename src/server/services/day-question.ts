@@ -15,7 +15,7 @@ import { runsNoted } from '@/core/surface'
 import type { Repositories, Tray } from '../db/repositories'
 import { progressOf, stepsOf } from './ledger'
 import { frozenMetals, partOfFrozen } from './piece-plan'
-import { runNotesOf, waitingOf } from './tray-state'
+import { runNotesAt, waitingOf } from './tray-state'
 import { endOfWorkOn, restsFrom } from './work-hours'
 
 /** A step of a tray that is still to do, as the day shows it. */
@@ -62,7 +62,7 @@ const letterOf = (at: number) => String.fromCharCode(65 + (at % 26)) + (at < 26 
 function trayOf(repositories: Repositories, tray: Tray, took: TookMinutes) {
   const steps = stepsOf(repositories, tray)
   const progress = progressOf(repositories, tray)
-  const notes = runNotesOf(repositories, tray, steps).map(({ text }) => text)
+  const notes = runNotesAt(repositories, tray, steps[progress.stepIndex]).map(({ text }) => text)
   const runsMade = runsNoted(steps[progress.stepIndex]?.op ?? '', notes)
   const work = workLeft(steps, { ...progress, runsMade }, took)
   const job = repositories.jobs.job(repositories.jobs.piece(tray.pieceId)?.jobId ?? 0)

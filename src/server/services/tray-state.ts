@@ -9,17 +9,21 @@ export interface TrayState {
   readonly entries: readonly Entry[]
 }
 
-/** What was noted at the step in hand of a tray, where that is done in several runs. */
-export function runNotesOf({ entries }: Repositories, tray: Tray, steps: readonly { readonly id: string; readonly op: string }[]) {
-  const inHand = steps[tray.standing.stepIndex]
-  return inHand && findOperation(inHand.op)?.runs ? entries.notesAt(tray.id, inHand.id) : []
+type StepOfTray = ReturnType<typeof stepsOf>[number]
+
+/** What was noted at a step of a tray, where that is done in several runs. */
+export function runNotesAt({ entries }: Repositories, tray: Tray, step: StepOfTray | undefined) {
+  return step && findOperation(step.op)?.runs ? entries.notesAt(tray.id, step.id) : []
 }
 
 /** What looks after itself since a step was done, or one run of it, and since when. */
 export function waitingOf(repositories: Repositories, tray: Tray): Waiting | null {
   const last = repositories.entries.lastDone(tray.id)
   const steps = stepsOf(repositories, tray)
-  const marks = [...(last ? [last] : []), ...runNotesOf(repositories, tray, steps)].sort((a, b) => a.at.localeCompare(b.at))
+  const inHand = steps[tray.standing.stepIndex]
+  const done = steps.find(({ id }) => id === last?.stepId)
+  const notes = [...new Set([done, inHand])].flatMap((step) => runNotesAt(repositories, tray, step))
+  const marks = [...notes, ...(last ? [last] : [])].sort((a, b) => a.at.localeCompare(b.at))
   if (marks.length === 0) return null
   return waitingNow(
     steps.map(({ id, op, params }) => {
