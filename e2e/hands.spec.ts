@@ -136,3 +136,38 @@ test('the saw plan is stepped through, and its lines are chosen', async ({ page 
   await card.getByLabel('Cut by').selectOption('saw')
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
 })
+
+test('a blank is turned by its handle about its middle, comes to rest at a quarter, and a key turns it further', async ({ page }) => {
+  await page.goto(`${DEMO}/layout/11`)
+  const tag = page.getByRole('button', { name: /^Tag 1,/ })
+  await tag.focus()
+  const handle = page.getByRole('slider', { name: 'Turned by' })
+  const turned = async () => Number(await handle.getAttribute('aria-valuenow'))
+  const stood = await turned()
+  const middle = async () => {
+    const box = await tag.boundingBox()
+    if (!box) throw new Error('no tag')
+    return [box.x + box.width / 2, box.y + box.height / 2] as const
+  }
+  const [cx, cy] = await middle()
+  const grip = await handle.locator('circle').last().boundingBox()
+  if (!grip) throw new Error('no handle')
+  const [hx, hy] = [grip.x + grip.width / 2, grip.y + grip.height / 2]
+  await page.mouse.move(hx, hy)
+  await page.mouse.down()
+  // 88 degrees counter-clockwise about the middle of the tag
+  const turn = (deg: number): [number, number] => {
+    const [cos, sin] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)]
+    return [cx + (hx - cx) * cos + (hy - cy) * sin, cy - (hx - cx) * sin + (hy - cy) * cos]
+  }
+  for (const deg of [20, 40, 60, 80, 88]) await page.mouse.move(...turn(deg))
+  await page.mouse.up()
+  await expect.poll(turned).toBe((stood + 90) % 360)
+  const [nx, ny] = await middle()
+  expect(Math.hypot(nx - cx, ny - cy)).toBeLessThan(1.5)
+  await handle.focus()
+  await page.keyboard.press('ArrowUp')
+  await expect.poll(turned).toBe((stood + 91) % 360)
+  await undoAll(page)
+  await expect.poll(turned).toBe(stood)
+})

@@ -8,13 +8,18 @@ export interface Timed extends Task {
   readonly toMin: number
 }
 
-/** From when on what a task holds and the hands are free at the same time. */
-function soonest({ handsMin, waitMin }: Task, readyMin: number, hands: Timeline, held: Timeline | undefined): number {
+type Cold = Day['cold'][Shared]
+
+/** From a time on, when what is cold then is hot. */
+const hotFrom = (cold: Cold, atMin: number) => cold?.find(([from, to]) => from <= atMin && atMin < to)?.[1] ?? atMin
+
+/** From when on what a task holds and the hands are free at the same time, and it is hot where it has to be. */
+function soonest({ handsMin, waitMin }: Task, readyMin: number, hands: Timeline, held: Timeline | undefined, cold: Cold): number {
   let at = readyMin
   for (;;) {
-    const free = held ? held.freeFrom(at, handsMin + waitMin) : at
+    const free = held ? held.freeFrom(hotFrom(cold, at), handsMin + waitMin) : at
     at = handsMin > 0 ? hands.freeFrom(free, handsMin) : free
-    if (at === free) return at
+    if (at === free && hotFrom(cold, at) === at) return at
   }
 }
 
@@ -22,7 +27,7 @@ function soonest({ handsMin, waitMin }: Task, readyMin: number, hands: Timeline,
  * The day that an order gives: trays are named in turn, and each time the next step of that tray is put as early as the hands and what it holds
  * allow, into gaps as well. Every day in which nothing can be begun earlier comes from some order.
  */
-export function decode({ chains, readyMin, capacity, rests }: Day, order: readonly number[]): Timed[] {
+export function decode({ chains, readyMin, capacity, cold, rests }: Day, order: readonly number[]): Timed[] {
   const hands = makeSingle(rests)
   const made = new Map<Shared, Timeline>()
   const shared = (one: Shared): Timeline => {
@@ -37,7 +42,7 @@ export function decode({ chains, readyMin, capacity, rests }: Day, order: readon
     const task = chains[tray]?.[next[tray] ?? 0]
     if (!task) continue
     const held = task.resource && shared(task.resource)
-    const fromMin = soonest(task, ready[tray] ?? 0, hands, held)
+    const fromMin = soonest(task, ready[tray] ?? 0, hands, held, task.resource && cold[task.resource])
     const toMin = fromMin + task.handsMin + task.waitMin
     hands.take(fromMin, fromMin + task.handsMin)
     held?.take(fromMin, toMin)

@@ -24,6 +24,8 @@ export interface Day {
   readonly readyMin: readonly number[]
   readonly dueMin: readonly (number | undefined)[]
   readonly capacity: Readonly<Record<Shared, number>>
+  /** When a pot is not hot yet, in order: nothing is begun in it then. */
+  readonly cold: Readonly<Partial<Record<Shared, readonly (readonly [fromMin: number, toMin: number])[]>>>
   /** When the hands are off, in order and apart. */
   readonly rests: readonly (readonly [fromMin: number, toMin: number])[]
 }
@@ -42,6 +44,15 @@ function mergedRests(rests: readonly (readonly [number, number])[]): [number, nu
   return merged
 }
 
+/** A rest that is longer lets a pot go cold, minutes: it is switched off (house default). */
+const GOES_COLD_MIN = 240
+
+/** When the pots are switched on: after each long rest, and at the start where nothing is known of the time before it. */
+function litAt(rests: readonly (readonly [number, number])[]): number[] {
+  const after = rests.filter(([from, to]) => to - from > GOES_COLD_MIN).map(([, to]) => to)
+  return rests.some(([from]) => from <= 0) ? after : [0, ...after]
+}
+
 /** Minutes of a step with what it always includes, as the route tells them; hands for each piece where they do not go together. */
 export function usualMinutes(op: string, params: Readonly<Record<string, unknown>>, size: number) {
   const included = (findOperation(op)?.includes ?? []).filter(({ when }) => when.length === 0)
@@ -57,9 +68,11 @@ export function usualMinutes(op: string, params: Readonly<Record<string, unknown
 }
 
 /** The day of an input: own minutes where they are known, else those of the operation, each piece by itself where they do not go together. */
-export function dayOf({ trays, startsAt, resources, breaks }: ScheduleInput): Day {
+export function dayOf({ trays, startsAt, resources, warmUps, breaks }: ScheduleInput): Day {
   const start = Date.parse(startsAt)
   const minute = (at: string) => (Date.parse(at) - start) / MS
+  const rests = mergedRests(breaks.map(({ from, to }) => [minute(from), minute(to)] as const))
+  const lit = litAt(rests)
   return {
     chains: trays.map(({ steps, size }, tray) =>
       steps.map(({ op, params, handsOnMin, waitMin, handsSpread = USUAL_SPREAD }, step): Task => {
@@ -78,6 +91,7 @@ export function dayOf({ trays, startsAt, resources, breaks }: ScheduleInput): Da
     readyMin: trays.map(({ notBefore }) => (notBefore === undefined ? 0 : Math.max(0, minute(notBefore)))),
     dueMin: trays.map(({ dueAt }) => (dueAt === undefined ? undefined : minute(dueAt))),
     capacity: Object.fromEntries(SHARED.map((one) => [one, resources[one] ?? 1])) as Record<Shared, number>,
-    rests: mergedRests(breaks.map(({ from, to }) => [minute(from), minute(to)] as const)).filter(([, to]) => to > 0),
+    cold: Object.fromEntries(SHARED.flatMap((one) => (warmUps[one] ? [[one, lit.map((at) => [at, at + (warmUps[one] ?? 0)])]] : []))),
+    rests: rests.filter(([, to]) => to > 0),
   }
 }

@@ -98,6 +98,46 @@ describe('a day', () => {
     // the pickle from 0, the other tray while it waits, and the last of it just before the break
     expect(makespanMin).toBe(32)
   })
+  it('puts nothing into a pot that is not hot yet: at the start, and after each long rest', () => {
+    const at = (hours: number) => new Date(Date.parse(START) + hours * 3_600_000).toISOString()
+    const pickled = { steps: [{ op: 'pickle', handsOnMin: 2, waitMin: 20 }] }
+    const day = (breaks: { from: string; to: string }[], trays: object[]) =>
+      planDay(scheduleInput.parse({ startsAt: START, warmUps: { 'pickle-pot': 25 }, breaks, trays, tries: 200 }), () => 0)
+    const begins = (plan: ReturnType<typeof day>) => plan.tasks.map(({ from }) => (Date.parse(from) - Date.parse(START)) / 60_000)
+    expect(begins(day([], [{ id: 'a', ...pickled }]))).toEqual([25])
+    // what is known of the morning tells that it is hot, or how long it still takes
+    expect(begins(day([{ from: at(-9), to: at(-1) }], [{ id: 'a', ...pickled }]))).toEqual([0])
+    expect(begins(day([{ from: at(-9), to: at(-0.25) }], [{ id: 'a', ...pickled }]))).toEqual([10])
+    // a night between: hot 25 minutes after it; a break of an hour leaves it hot
+    expect(begins(day([{ from: at(0), to: at(10) }], [{ id: 'a', ...pickled }]))).toEqual([625])
+    expect(
+      begins(
+        day(
+          [
+            { from: at(-9), to: at(-1) },
+            { from: at(0), to: at(1) },
+          ],
+          [{ id: 'a', ...pickled }],
+        ),
+      ),
+    ).toEqual([60])
+  })
+  it('with pots that go cold keeps every tray’s order and begins nothing in a cold pot, whatever the day', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 1e6 }),
+        fc.integer({ min: 1, max: 6 }),
+        fc.integer({ min: 0, max: 60 }),
+        (seed, trays, warmMin) => {
+          const day = dayOf({ ...randomDay(seed, trays, trays + 12), warmUps: { 'pickle-pot': warmMin, bath: warmMin } })
+          const { timed } = searchDay(day, seed, { shouldStop: (tries) => tries >= 40 })
+          expect(faultsOf(day, timed)).toEqual([])
+          for (const { resource, fromMin } of timed)
+            if (resource === 'pickle-pot' || resource === 'bath') expect(fromMin).toBeGreaterThanOrEqual(warmMin)
+        },
+      ),
+      { numRuns: 60 },
+    ))
   it('of up to eight steps is as short as the shortest of all orders', () => {
     for (let seed = 1; seed <= 25; seed++) {
       const day = dayOf(randomDay(seed, 2 + (seed % 3), 8))

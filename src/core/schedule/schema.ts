@@ -37,6 +37,8 @@ export const scheduleInput = z
     startsAt: when,
     /** How many of each there are; of a pot, a bath, a pan or a tumbler how many trays go in at once. One where nothing is said. */
     resources: z.partialRecord(z.enum(SHARED), z.int().min(1, { error: '1 to 20' }).max(20, { error: '1 to 20' })).default({}),
+    /** How long each takes to be hot once the hands are back after hours of rest: nothing goes in before. */
+    warmUps: z.partialRecord(z.enum(SHARED), minutes('Warm-up', 240)).default({}),
     /** When the hands rest. */
     breaks: z
       .array(z.strictObject({ from: when, to: when }))

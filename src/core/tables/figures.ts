@@ -141,6 +141,7 @@ export const FIGURES: Readonly<Record<string, Figure>> = {
   'blade-life': figure('Metal a saw blade cuts before it breaks', 'mm2', 500, [20, 20_000], 'low'),
   'mark-edge': figure('From a stamped mark to the edge, at the least', 'mm', 1, [0, 20], 'low'),
   'mark-apart': figure('Between two stamped marks, at the least', 'mm', 0.2, [0, 10], 'low'),
+  'pot-warm-up': figure('Pickle pot is hot after', 'min', 20, [0, 240], 'low'),
   'sand-rate-face': figure('Face rubbed with one paper in a minute', 'mm2', 400, [20, 20_000], 'low'),
   'etch-undercut': figure('Etch eats sideways, of its depth', 'ratio', 0.75, [0.1, 2], 'low'),
   'etch-density': figure('Current for a square decimetre of etched metal', 'A/dm2', 8, [0.5, 40], 'low'),

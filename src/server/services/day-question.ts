@@ -12,6 +12,7 @@ import {
   workToBe,
 } from '@/core/schedule'
 import { runsNoted } from '@/core/surface'
+import { figureOf } from '@/core/tables'
 import type { Repositories, Tray } from '../db/repositories'
 import { progressOf, stepsOf } from './ledger'
 import { frozenMetals, partOfFrozen } from './piece-plan'
@@ -115,6 +116,7 @@ export function dayQuestion(repositories: Repositories, now: Date, toBe?: TrayTo
   const input = scheduleInput.parse({
     startsAt: startsAt.toISOString(),
     resources: { torch: settings.torches, 'pickle-pot': settings.potTrays, tumbler: settings.tumblerTrays },
+    warmUps: { 'pickle-pot': figureOf('pot-warm-up', settings.figures) },
     breaks: restsFrom(startsAt, settings),
     trays: [
       ...open.map(({ tray, work, dueOn, freeAt }) => ({

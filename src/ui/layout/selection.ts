@@ -10,7 +10,7 @@ export const NOTHING: Selection = new Set()
 type Items = ReadonlyMap<string, { readonly item: LayoutItem }>
 
 /** The box round some blanks as they lie. */
-function boxRound(places: readonly Placement[], items: Items) {
+export function boxRound(places: readonly Placement[], items: Items) {
   return boundsOf(
     places.flatMap((place) => {
       const item = items.get(place.id)?.item

@@ -1,10 +1,12 @@
 'use client'
+import { middleOf } from '@/core/geometry'
 import type { Illegality, LayoutInput, LayoutItem, LayoutSheet, Placement, RestLine } from '@/core/layout'
 import { PALETTE } from '../theme/palette'
 import { BlankOnSheet } from './blank-on-sheet'
-import { keyOf, type Selection } from './selection'
+import { boxRound, keyOf, type Selection } from './selection'
 import { SheetGround } from './sheet-ground'
 import { type SheetScale, scaleOf } from './sheet-scale'
+import { TurnHandle } from './turn-handle'
 import { type Frame, type LayoutHands, useHands } from './use-hands'
 
 interface SheetViewProps {
@@ -67,8 +69,10 @@ function reasonsOf(illegal: readonly Illegality[]): ReadonlyMap<number, Illegali
 export function SheetView(props: SheetViewProps) {
   const { sheet, colour, items, placements, illegal, selected, width, height } = props
   const scale = scaleOf(sheet, width, height)
-  const { frame, lines, onBlankDown, onBlankFocus, onGroundDown, onMove, onUp, onKeyDown } = useHands({ ...props, scale })
+  const { frame, lines, onTurnDown, onBlankDown, onBlankFocus, onGroundDown, onMove, onUp, onKeyDown } = useHands({ ...props, scale })
   const reasons = reasonsOf(illegal)
+  const free = placements.filter((place) => selected.has(keyOf(place)) && !place.pinned && items.has(place.id))
+  const box = free.length > 0 ? boxRound(free, items) : undefined
   return (
     <svg
       width={width}
@@ -101,6 +105,15 @@ export function SheetView(props: SheetViewProps) {
         ) : null
       })}
       <Rests lines={lines} scale={scale} />
+      {box && !frame ? (
+        <TurnHandle
+          box={box}
+          rotationDeg={free[0]?.rotationDeg ?? 0}
+          scale={scale}
+          onDown={onTurnDown(middleOf(box))}
+          onTurn={(byDeg) => props.hands.turn(selected, byDeg)}
+        />
+      ) : null}
       {frame ? <FrameDrawn frame={frame} scale={scale} /> : null}
     </svg>
   )

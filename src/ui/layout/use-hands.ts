@@ -9,7 +9,8 @@ import type { SheetScale } from './sheet-scale'
 export interface LayoutHands {
   readonly place: (keys: Selection, from: readonly Placement[], dx: number, dy: number) => void
   readonly move: (keys: Selection, dx: number, dy: number) => void
-  readonly turn: (keys: Selection, byDeg: number) => void
+  /** Turns a selection from where it lies, or from where it lay when it was taken hold of. */
+  readonly turn: (keys: Selection, byDeg: number, from?: readonly Placement[]) => void
   readonly pin: (keys: Selection) => void
   readonly takeOff: (keys: Selection) => void
 }
@@ -42,6 +43,26 @@ interface Drag {
   readonly before: readonly Placement[]
 }
 
+/** What is turned by its handle: about which place of the window, and from which angle the hand began. */
+interface Turning {
+  readonly middle: Point
+  readonly fromDeg: number
+  readonly keys: Selection
+  readonly before: readonly Placement[]
+}
+
+/** A blank that is turned comes to rest at each of these, from so near. */
+const REST_DEG = { every: 15, reach: 2 } as const
+
+/** The angle of a place of the window about another, counter-clockwise. */
+const angleDeg = ([cx, cy]: Point, { clientX, clientY }: PointerEvent) => (Math.atan2(cy - clientY, clientX - cx) * 180) / Math.PI
+
+/** Where a blank that lay at an angle comes to rest when it is turned so far. */
+function restedDeg(lay: number, byDeg: number): number {
+  const near = Math.round((lay + byDeg) / REST_DEG.every) * REST_DEG.every
+  return Math.abs(near - lay - byDeg) <= REST_DEG.reach ? near - lay : byDeg
+}
+
 /** A frame drawn over the sheet, in its millimetres. */
 export interface Frame {
   readonly from: Point
@@ -51,6 +72,7 @@ export interface Frame {
 /** Selecting, dragging, framing and the keys on a sheet's blanks. */
 export function useHands({ sheet, scale, items, placements, gaps, comesToRest, selected, onSelect, hands }: HandsSetup) {
   const drag = useRef<Drag>(undefined)
+  const turning = useRef<Turning>(undefined)
   const [frame, setFrame] = useState<Frame>()
   const [lines, setLines] = useState<readonly RestLine[]>([])
   const onSheet = (list: readonly Placement[]) =>
@@ -75,6 +97,20 @@ export function useHands({ sheet, scale, items, placements, gaps, comesToRest, s
     onSelect(keys)
     drag.current = { from: [event.clientX, event.clientY], keys, before: placements }
   }
+  /** Takes hold of the turning handle of what is selected; its middle is a place of the sheet, mm. */
+  const onTurnDown = (middle: Point) => (event: PointerEvent<SVGGElement>) => {
+    const svg = event.currentTarget.ownerSVGElement?.getBoundingClientRect()
+    if (!svg) return
+    event.stopPropagation()
+    event.currentTarget.setPointerCapture(event.pointerId)
+    const about: Point = [svg.left + scale.toX(middle[0]), svg.top + scale.toY(middle[1])]
+    turning.current = { middle: about, fromDeg: angleDeg(about, event), keys: selected, before: placements }
+  }
+  const turnTo = ({ middle, fromDeg, keys, before }: Turning, event: PointerEvent) => {
+    const byDeg = angleDeg(middle, event) - fromDeg
+    const first = before.find((place) => keys.has(keyOf(place)) && !place.pinned)
+    hands.turn(keys, comesToRest && !event.altKey ? restedDeg(first?.rotationDeg ?? 0, byDeg) : byDeg, before)
+  }
   const onGroundDown = (event: PointerEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect()
     const from = scale.toMm(event.clientX - box.left, event.clientY - box.top)
@@ -86,6 +122,7 @@ export function useHands({ sheet, scale, items, placements, gaps, comesToRest, s
       const box = event.currentTarget.getBoundingClientRect()
       setFrame({ ...frame, to: scale.toMm(event.clientX - box.left, event.clientY - box.top) })
     }
+    if (turning.current) return turnTo(turning.current, event)
     const held = drag.current
     if (!held) return
     const [px, py] = [event.clientX - held.from[0], event.clientY - held.from[1]]
@@ -97,6 +134,7 @@ export function useHands({ sheet, scale, items, placements, gaps, comesToRest, s
   }
   const onUp = () => {
     drag.current = undefined
+    turning.current = undefined
     setLines([])
     if (!frame) return
     setFrame(undefined)
@@ -137,5 +175,5 @@ export function useHands({ sheet, scale, items, placements, gaps, comesToRest, s
     event.preventDefault()
     act()
   }
-  return { frame, lines, onBlankDown, onBlankFocus, onGroundDown, onMove, onUp, onKeyDown }
+  return { frame, lines, onTurnDown, onBlankDown, onBlankFocus, onGroundDown, onMove, onUp, onKeyDown }
 }

@@ -259,7 +259,7 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, gapMm, marginMm
     hands: {
       place,
       move: (keys: Selection, dx: number, dy: number) => place(keys, placements, dx, dy),
-      turn: (keys: Selection, byDeg: number) => changeFree(keys, placements, (free) => turnedBy(free, byDeg, byId)),
+      turn: (keys: Selection, byDeg: number, from = placements) => changeFree(keys, from, (free) => turnedBy(free, byDeg, byId)),
       /** Pins what is selected, or lets it go where all of it is pinned. */
       pin: (keys: Selection) =>
         setPinned(
