@@ -85,16 +85,20 @@ test('a long layout holds nobody up', async ({ request }) => {
       ],
       items: [{ id: 'd', qty: 300, circle: { radiusMm: 15 } }],
     },
-    timeout: 30000,
+    timeout: 120_000,
   })
-  const times: number[] = []
-  for (let n = 0; n < 12; n++) {
-    const began = performance.now()
+  let isDone = false
+  void layout.finally(() => {
+    isDone = true
+  })
+  let answered = 0
+  while (!isDone) {
     expect((await request.get(`${DEMO}/api/v1/advisers`)).status()).toBe(200)
-    times.push(performance.now() - began)
+    if (!isDone) answered++
     await new Promise((resolve) => setTimeout(resolve, 150))
   }
-  expect(times.sort((a, b) => a - b)[6]).toBeLessThan(400)
+  // it searches for four seconds: others have their answers while it does
+  expect(answered).toBeGreaterThan(3)
   const solution = (await (await layout).json()) as { placements: unknown[]; seconds: number }
   expect(solution.placements.length).toBeGreaterThan(0)
 })

@@ -73,7 +73,8 @@ test('a device that does not trust the workshop is told so by its browser, and g
 })
 
 test('a phone works a tray while the computer is off: pages open, entries wait, and all arrive once and in order', async () => {
-  test.setTimeout(180_000)
+  // an hour away in a few minutes, every page opened twice: half of the time is the machine’s
+  test.setTimeout(420_000)
   context = await open(await keyMarks())
   const page = await context.newPage()
   await page.goto(`${base}/pair?code=${codeNow()}`)

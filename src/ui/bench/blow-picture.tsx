@@ -4,8 +4,9 @@ import { boundsOf, type Outline } from '@/core/geometry'
 import type { PlacedMark } from '@/core/marks'
 import { formatPlain } from '@/core/units'
 import { useSize } from '../drawing/use-size'
-import { Blows } from '../marking/blow'
+import { Blows, inkOf } from '../marking/blow'
 import { faceScale } from '../marking/face-scale'
+import { LetterLayer } from '../marking/letter-layer'
 import { PALETTE } from '../theme/palette'
 import type { MarkedBlank } from './tray-view'
 
@@ -65,30 +66,39 @@ export function BlowPicture({ marked, blows, metal }: BlowPictureProps) {
     first?.fromMiddleMm === undefined ? '' : `, the first ${formatPlain(Math.abs(first.fromMiddleMm), 2)} mm from the middle of its line`
   return (
     <Box ref={ref} sx={{ px: 2 }}>
-      <svg
-        width={width}
-        height={TALL_PX}
-        role="img"
-        aria-label={`Where each of ${blows.length} goes on the blank`}
-        style={{ display: 'block', maxWidth: '100%' }}
-      >
-        <path d={[marked.outer, ...marked.holes].map(scale.path).join('')} fillRule="evenodd" fill={metal} stroke={PALETTE.petrolLine} />
-        <Blows blows={blows} isChosen={false} scale={scale} />
-        {isNumbered
-          ? blows.map((blow, i) => (
-              <text
-                key={blow.order}
-                x={scale.toX(blow.x) + (blow.widthMm * scale.pxPerMm) / 2 + 3}
-                y={scale.toY(blow.y) + 13}
-                fontSize={16}
-                fontWeight={700}
-                fill={PALETTE.petrolDeep}
-              >
-                {i + 1}
-              </text>
-            ))
-          : null}
-      </svg>
+      <div style={{ position: 'relative' }}>
+        <svg
+          width={width}
+          height={TALL_PX}
+          role="img"
+          aria-label={`Where each of ${blows.length} goes on the blank`}
+          style={{ display: 'block', maxWidth: '100%' }}
+        >
+          <path d={[marked.outer, ...marked.holes].map(scale.path).join('')} fillRule="evenodd" fill={metal} stroke={PALETTE.petrolLine} />
+          <Blows blows={blows} isChosen={false} scale={scale} />
+          {isNumbered
+            ? blows.map((blow, i) => (
+                <text
+                  key={blow.order}
+                  x={scale.toX(blow.x) + (blow.widthMm * scale.pxPerMm) / 2 + 3}
+                  y={scale.toY(blow.y) + 13}
+                  fontSize={16}
+                  fontWeight={700}
+                  fill={PALETTE.petrolDeep}
+                >
+                  {i + 1}
+                </text>
+              ))
+            : null}
+        </svg>
+        <LetterLayer
+          letters={blows.filter(({ kind }) => kind === 'letter')}
+          inkOf={() => inkOf(false)}
+          scale={scale}
+          width={width}
+          height={TALL_PX}
+        />
+      </div>
       <Box sx={{ fontSize: 17, color: PALETTE.petrolMuted, pb: 1 }}>
         {blows.length} in all{along}
         {blows.some(({ face }) => face === 'back') ? '; the back as you look at it' : ''}

@@ -28,7 +28,7 @@ export function LayoutOutput({ layout, layoutId, onCut }: LayoutOutputProps) {
   const tail = isLegal ? '' : ', as it is'
   const of = `?of=${uid}${mirror ? '&mirror=1' : ''}`
   return (
-    <Box sx={{ mt: 2, display: 'grid', gap: 1 }}>
+    <Box sx={{ mt: 2, display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1 }}>
       <Box>
         <ChoiceField label="Pattern" value={method} options={METHODS} onChange={(id) => setMethod(id as PatternMethod)} width={190} />
         {method === 'glue' ? null : (

@@ -52,7 +52,7 @@ interface Turning {
 }
 
 /** A blank that is turned comes to rest at each of these, from so near. */
-const REST_DEG = { every: 15, reach: 2 } as const
+const REST_DEG = { every: 15, reach: 3 } as const
 
 /** The angle of a place of the window about another, counter-clockwise. */
 const angleDeg = ([cx, cy]: Point, { clientX, clientY }: PointerEvent) => (Math.atan2(cy - clientY, clientX - cx) * 180) / Math.PI

@@ -1,6 +1,6 @@
 'use client'
 import { footprint, isRound, type PlacedMark } from '@/core/marks'
-import { FONTS, PALETTE } from '../theme/palette'
+import { PALETTE } from '../theme/palette'
 import type { FaceScale } from './face-scale'
 
 const fixed = (px: number) => px.toFixed(1)
@@ -23,29 +23,10 @@ function stampPaths(blow: PlacedMark, { toX, toY, path }: FaceScale): { readonly
   return { edge: path(corners), cross: `M${middleOf(0, 3)}L${middleOf(1, 2)}M${middleOf(0, 1)}L${middleOf(2, 3)}` }
 }
 
-/** One letter in its room. */
-function Letter({ blow, ink, scale }: { readonly blow: PlacedMark; readonly ink: string; readonly scale: FaceScale }) {
-  const { x, y, turnDeg, widthMm, heightMm, text } = blow
-  const [w, h] = [widthMm * scale.pxPerMm, heightMm * scale.pxPerMm]
-  return (
-    <g transform={`translate(${fixed(scale.toX(x))} ${fixed(scale.toY(y))}) rotate(${(-turnDeg).toFixed(3)})`}>
-      {/* capitals stand seven tenths of their type size high */}
-      <text
-        textAnchor="middle"
-        fontFamily={FONTS.text}
-        fontWeight={800}
-        fontSize={h / 0.7}
-        textLength={w * 0.86}
-        lengthAdjust="spacingAndGlyphs"
-        fill={ink}
-      >
-        {text}
-      </text>
-    </g>
-  )
-}
+/** What a blow is drawn with. */
+export const inkOf = (isChosen: boolean) => (isChosen ? PALETTE.verdigris : PALETTE.onMetal)
 
-/** Blows on the flat blank: letters in their rooms, dots, holes that are open, stamps’ outlines with their middles. Thousands are one drawing each kind. */
+/** Blows on the flat blank: the rooms of letters, dots, holes that are open, stamps’ outlines with their middles. Thousands are one drawing each kind. */
 export function Blows({
   blows,
   isChosen,
@@ -55,7 +36,7 @@ export function Blows({
   readonly isChosen: boolean
   readonly scale: FaceScale
 }) {
-  const ink = isChosen ? PALETTE.verdigris : PALETTE.onMetal
+  const ink = inkOf(isChosen)
   const holes = blows.filter(({ kind }) => kind === 'hole')
   const dots = blows.filter((blow) => isRound(blow) && blow.kind !== 'hole')
   const stamps = blows.filter((blow) => !isRound(blow) && blow.kind !== 'letter').map((blow) => stampPaths(blow, scale))
@@ -74,9 +55,6 @@ export function Blows({
       {letters.length > 0 ? (
         <path d={letters.map((blow) => scale.path(footprint(blow))).join('')} fill={ink} fillOpacity={isChosen ? 0.1 : 0} />
       ) : null}
-      {letters.map((blow) => (
-        <Letter key={blow.order} blow={blow} ink={ink} scale={scale} />
-      ))}
     </>
   )
 }

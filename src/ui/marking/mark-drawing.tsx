@@ -3,8 +3,9 @@ import { type PointerEvent, useRef, useState } from 'react'
 import type { Outline, Point } from '@/core/geometry'
 import { type Mark, type MarksAnswer, movedMark, type PlacedMark } from '@/core/marks'
 import { PALETTE } from '../theme/palette'
-import { Blows } from './blow'
+import { Blows, inkOf } from './blow'
 import { faceScale } from './face-scale'
+import { LetterLayer } from './letter-layer'
 
 interface MarkDrawingProps {
   readonly outer: Outline
@@ -42,40 +43,49 @@ export function MarkDrawing({ outer, holes, colour, blows, formed, marks, chosen
   }
   const byMark = marks.map((_, i) => blows.filter(({ mark }) => mark === i))
   return (
-    <svg
-      ref={svg}
-      width={width}
-      height={height}
-      role="group"
-      aria-label="Blank with its marks"
-      style={{ display: 'block', maxWidth: '100%' }}
-    >
-      <path d={[outer, ...holes].map(scale.path).join('')} fillRule="evenodd" fill={colour.face} stroke={colour.edge} strokeWidth={1.6} />
-      {byMark.map((own, i) => (
-        <g
-          key={i}
-          data-testid={`mark-${i}`}
-          style={{ cursor: 'grab', touchAction: 'none' }}
-          onPointerDown={(event) => take(event, i)}
-          onPointerMove={drag}
-          onPointerUp={() => setHeld(undefined)}
-          onPointerCancel={() => setHeld(undefined)}
-        >
-          <Blows blows={own} isChosen={i === chosen} scale={scale} />
-        </g>
-      ))}
-      {(formed ?? []).map(({ order, outline }) => (
-        <path
-          key={order}
-          d={scale.path(outline)}
-          fill="none"
-          stroke={PALETTE.fire}
-          strokeWidth={1.2}
-          strokeDasharray="4 2"
-          pointerEvents="none"
-          data-testid="formed"
-        />
-      ))}
-    </svg>
+    <div style={{ position: 'relative' }}>
+      <svg
+        ref={svg}
+        width={width}
+        height={height}
+        role="group"
+        aria-label="Blank with its marks"
+        style={{ display: 'block', maxWidth: '100%' }}
+      >
+        <path d={[outer, ...holes].map(scale.path).join('')} fillRule="evenodd" fill={colour.face} stroke={colour.edge} strokeWidth={1.6} />
+        {byMark.map((own, i) => (
+          <g
+            key={i}
+            data-testid={`mark-${i}`}
+            style={{ cursor: 'grab', touchAction: 'none' }}
+            onPointerDown={(event) => take(event, i)}
+            onPointerMove={drag}
+            onPointerUp={() => setHeld(undefined)}
+            onPointerCancel={() => setHeld(undefined)}
+          >
+            <Blows blows={own} isChosen={i === chosen} scale={scale} />
+          </g>
+        ))}
+        {(formed ?? []).map(({ order, outline }) => (
+          <path
+            key={order}
+            d={scale.path(outline)}
+            fill="none"
+            stroke={PALETTE.fire}
+            strokeWidth={1.2}
+            strokeDasharray="4 2"
+            pointerEvents="none"
+            data-testid="formed"
+          />
+        ))}
+      </svg>
+      <LetterLayer
+        letters={blows.filter(({ kind }) => kind === 'letter')}
+        inkOf={({ mark }) => inkOf(mark === chosen)}
+        scale={scale}
+        width={width}
+        height={height}
+      />
+    </div>
   )
 }
