@@ -9,7 +9,7 @@ import { build } from 'esbuild'
 import { BROWSER } from './browser.mjs'
 import { buildProgram } from './bundles.mjs'
 import { layoutFamilies } from './layout-families.mjs'
-import { timeMarks } from './time-marks.mjs'
+import { timeMarks, typedToPaint } from './time-marks.mjs'
 
 /** Measures the figures the project promises; run after `npm run build`. Prints, never fails. */
 const PORT = 4398
@@ -395,25 +395,13 @@ async function timeTyping() {
   await page.goto(`${base}/pieces/1`)
   await page.getByTestId('answer').waitFor()
   await page.waitForTimeout(1500)
-  const times = await page.evaluate(async () => {
-    const field = document.querySelector('input[name="heightMm"]')
-    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set
-    const taken = []
-    for (let n = 0; n < 21; n++) {
-      const began = performance.now()
-      set.call(field, (6 + n / 20).toFixed(2))
-      field.dispatchEvent(new Event('input', { bubbles: true }))
-      await new Promise((resolve) => {
-        const channel = new MessageChannel()
-        channel.port1.onmessage = resolve
-        requestAnimationFrame(() => channel.port2.postMessage(0))
-      })
-      taken.push(performance.now() - began)
-    }
-    return taken
-  })
+  const times = await typedToPaint(
+    page,
+    'input[name="heightMm"]',
+    Array.from({ length: 21 }, (_, n) => (6 + n / 20).toFixed(2)),
+  )
   await browser.close()
-  report('a key in a field to the redrawn piece, painted', median(times.slice(1)), 50)
+  report('a key in a field to the redrawn piece, painted', median(times), 50)
 }
 
 /** A key in the words of 400 letters, and in the number of 2,000 stamps beside them, to the marks redrawn. */

@@ -1,5 +1,5 @@
 /** Milliseconds from each value typed into a field to the next painted frame, the first left out. */
-async function typedToPaint(page, selector, values) {
+export async function typedToPaint(page, selector, values) {
   const times = await page.evaluate(
     async ([at, texts]) => {
       const field = document.querySelector(at)

@@ -3,7 +3,7 @@ import { benchChemistry } from '../chemistry/forbidden'
 import { agentOfPatina } from '../chemistry/step-agents'
 import { ALLOY_TITLES, ALLOYS } from '../metals'
 import { colourRun, patinaChecks, patinaOn } from '../surface/patina'
-import { PATINA_TITLES, REJECTS, RELIEF_WORDS } from '../surface/run-words'
+import { PATINA_TITLES, PUT_ON_WORDS, REJECTS, RELIEF_WORDS } from '../surface/run-words'
 import { choice } from '../units/fields'
 import { benchFields, defineAdviser } from './define-adviser'
 
@@ -13,7 +13,7 @@ const YES_NO = { no: 'no', yes: 'yes' } as const
 const input = z.strictObject({
   alloy: choice('Metal', ALLOY_TITLES).default('copper-c110'),
   agent: choice('Colour with', PATINA_TITLES).default('sulphurated-potash'),
-  by: choice('Put on', { dip: 'dipped in it', spray: 'sprayed in a fine mist' }).default('dip'),
+  by: choice('Put on', PUT_ON_WORDS).default('dip'),
   runs: choice('Dips or sprays', RUNS).default('usual'),
   relief: choice('Relieve with', { ...RELIEF_WORDS, none: 'nothing' }).default('pumice'),
   seal: choice('Seal', { wax: 'wax', lacquer: 'lacquer', none: 'none' }).default('wax'),

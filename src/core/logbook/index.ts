@@ -24,4 +24,4 @@ export { countWords, type Losses, lossShare, type Spares, sparesFor } from './sp
 export { type LedgerEntry, standingEntries } from './standing'
 export { gapWords, TEST_READINGS, type TestReading } from './test-readings'
 export { toldWords } from './told'
-export { type Waiting, waitingNow, waitOverAt } from './waiting'
+export { type Waiting, waitingNow, waitOverAt, waitsOf } from './waiting'

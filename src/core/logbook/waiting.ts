@@ -1,3 +1,4 @@
+import { findOperation } from '../operations'
 import { runsNoted } from '../surface'
 
 /** A step as its clock needs it: how long it looks after itself once done, and after each of its runs. */
@@ -21,6 +22,13 @@ export interface Waiting {
   readonly title: string
   readonly sinceAt: string
   readonly waitS: number
+}
+
+/** How long a step looks after itself once it is done, and after each of its runs, s; the last run of several is waited for as each is. */
+export function waitsOf(op: string, params: unknown): { readonly waitS: number; readonly restS: number } {
+  const operation = findOperation(op)
+  const restS = operation?.runs?.(params).restS
+  return { waitS: restS ?? operation?.waitS ?? 0, restS: restS ?? 0 }
 }
 
 const isRun = ({ op, restS }: WaitingStep, { kind, text = '' }: WaitingEntry) => kind === 'note' && restS > 0 && runsNoted(op, [text]) > 0

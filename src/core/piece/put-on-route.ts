@@ -48,7 +48,8 @@ function placeFor(steps: readonly DesignStep[], part: string, before: Before): n
   return at < 0 ? steps.length : at
 }
 
-const COLOURS = [...(OPERATION_GROUPS.colour ?? []), 'heat-colour']
+/** Operations that colour. */
+export const COLOURS: readonly string[] = [...(OPERATION_GROUPS.colour ?? []), 'heat-colour']
 
 /** A colour that is asked for takes the place of another that the route has on the part: it is coloured once. */
 function withoutOtherColours(wanted: WantedRoute, part: string, asked: readonly AskedStep[]): WantedRoute {

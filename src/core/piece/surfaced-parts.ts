@@ -16,7 +16,7 @@ import type { PieceDesign } from './design'
 import type { DesignStep } from './design-step'
 import { ownHoles } from './own-holes'
 import type { PiecePlan } from './plan-piece'
-import { isOnPart } from './put-on-route'
+import { COLOURS, isOnPart } from './put-on-route'
 
 /** A face of a part that is finished by itself. */
 export interface PartFace {
@@ -76,7 +76,6 @@ const LATER_OF: Readonly<Partial<Record<string, Later>>> = {
   'set-stone': 'set-stone',
   hang: 'hang',
 }
-const COLOURS = [...(OPERATION_GROUPS.colour ?? []), 'heat-colour']
 
 /** What the route still does to a part once it is coloured, or finished where it is not. */
 function laterOf(own: readonly DesignStep[], isColoured: boolean): readonly Later[] {

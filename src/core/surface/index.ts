@@ -4,7 +4,7 @@ export { type Handling, handlingOf } from './handling'
 export { STARTS } from './ladder'
 export { patinaOn } from './patina'
 export { type FacePlan, type SurfaceAnswer, surfacePlan } from './plan'
-export { DIPPED, FUMED, GROWN, PATINA_TITLES, RELIEF_WORDS, SPRAYED, USUAL_RUNS } from './run-words'
+export { DIPPED, FUMED, GROWN, PATINA_TITLES, PUT_ON_WORDS, RELIEF_WORDS, SPRAYED, USUAL_RUNS } from './run-words'
 export {
   type FaceLook,
   FINISH_IDS,

@@ -55,6 +55,9 @@ export const REJECTS: readonly { readonly looks: string; readonly from: string }
   { looks: 'powder on the cloth', from: 'not brushed after the last dip' },
 ]
 
+/** How a colour is put on. */
+export const PUT_ON_WORDS = { dip: 'dipped in it', spray: 'sprayed in a fine mist' } as const
+
 /** Whether a colour is sprayed on in a fine mist. */
 export const isSprayed = ({ agent, by }: Pick<PatinaAsked, 'agent' | 'by'>) => by === 'spray' && SPRAYED.includes(agent)
 

@@ -1,4 +1,4 @@
-import { type TrayProgress, type Waiting, waitingNow } from '@/core/logbook'
+import { type TrayProgress, type Waiting, waitingNow, waitsOf } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
 import type { Entry, Repositories, Tray } from '../db/repositories'
 import { progressOf, stepsOf } from './ledger'
@@ -26,11 +26,7 @@ export function waitingOf(repositories: Repositories, tray: Tray): Waiting | nul
   const marks = [...notes, ...(last ? [last] : [])].sort((a, b) => a.at.localeCompare(b.at))
   if (marks.length === 0) return null
   return waitingNow(
-    steps.map(({ id, op, params }) => {
-      const operation = findOperation(op)
-      const restS = operation?.runs?.(params).restS
-      return { id, op, title: operation?.title ?? op, waitS: restS ?? operation?.waitS ?? 0, restS: restS ?? 0 }
-    }),
+    steps.map(({ id, op, params }) => ({ id, op, title: findOperation(op)?.title ?? op, ...waitsOf(op, params) })),
     marks,
   )
 }

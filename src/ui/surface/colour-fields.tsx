@@ -1,13 +1,22 @@
 'use client'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
-import { GROWN, PATINA_TITLES, type PatinaAsked, type PatinaId, RELIEF_WORDS, type Relief, SPRAYED, USUAL_RUNS } from '@/core/surface'
+import {
+  GROWN,
+  PATINA_TITLES,
+  type PatinaAsked,
+  type PatinaId,
+  PUT_ON_WORDS,
+  RELIEF_WORDS,
+  type Relief,
+  SPRAYED,
+  USUAL_RUNS,
+} from '@/core/surface'
 import { AmountField } from '../marking/amount-field'
 import { ChoiceField } from '../shared/choice-field'
 
 const AGENTS = { none: 'not coloured', ...PATINA_TITLES }
 const RELIEFS: Readonly<Record<Relief, string>> = { ...RELIEF_WORDS, none: 'not relieved' }
-const WAYS = { dip: 'dipped in it', spray: 'sprayed in a fine mist' } as const
 const SEALS = { wax: 'wax', lacquer: 'lacquer', none: 'not sealed' } as const
 
 /** A colour as it begins: relieved by pumice under water, waxed. */
@@ -36,7 +45,7 @@ export function ColourFields({ patina, onChange }: ColourFieldsProps) {
             <ChoiceField
               label="Put on"
               value={patina.by}
-              options={WAYS}
+              options={PUT_ON_WORDS}
               onChange={(by) => onChange({ ...patina, by: by as PatinaAsked['by'] })}
               width={210}
             />

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { REWORK_LOOP } from '@/core/logbook'
+import { REWORK_LOOP, waitsOf } from '@/core/logbook'
 import { markPlan } from '@/core/marks'
 import { ALLOYS, type AlloyId, findAlloy } from '@/core/metals'
 import { findOperation } from '@/core/operations'
@@ -30,7 +30,6 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>, lost: Readonl
   const subTrays = frozenSubTrays(plan)
   return plan.steps.map((step) => {
     const operation = findOperation(step.op)
-    const restS = operation?.runs?.(step.params).restS
     const part = partOfFrozen(plan, step.on)
     const words = wordsOf(step, metals.get(part.part))
     const [own] = toolNotes([step], { thicknessMm: part.thicknessMm, ...options })
@@ -53,8 +52,7 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>, lost: Readonl
       target: step.target ?? null,
       sizes: step.sizes ?? [],
       params: step.params,
-      waitS: restS ?? operation?.waitS ?? 0,
-      restS: restS ?? 0,
+      ...waitsOf(step.op, step.params),
       words: own ? { ...words, facts: [...words.facts, { label: 'Your tool', value: own.message.replace(/^Yours: /, '') }] } : words,
     }
   })
