@@ -1,4 +1,13 @@
+import { readdirSync, readFileSync } from 'node:fs'
 import { defineConfig } from 'vitest/config'
+
+/** Tests that put something else in the place of a module, or change the environment: each is run in a process of its own. */
+const ALONE = ['src', 'tests'].flatMap((folder) =>
+  readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .filter((name) => /\.test\.tsx?$/.test(name))
+    .map((name) => `${folder}/${name}`)
+    .filter((file) => /vi\.(mock|stub|spyOn|useFake)|process\.(env|chdir)/.test(readFileSync(file, 'utf8'))),
+)
 
 export default defineConfig({
   resolve: {
@@ -12,16 +21,9 @@ export default defineConfig({
     testTimeout: 30000,
     maxWorkers: 2,
     projects: [
-      // the core keeps nothing between calls, so its tests share what they have loaded
-      { extends: true, test: { name: 'core', include: ['src/core/**/*.test.ts', 'tests/published-values/*.test.ts'], isolate: false } },
-      {
-        extends: true,
-        test: {
-          name: 'all else',
-          include: ['src/**/*.test.ts', 'tests/**/*.test.{ts,tsx}'],
-          exclude: ['src/core/**', 'tests/published-values/**'],
-        },
-      },
+      // what keeps nothing between calls is loaded once for all its tests
+      { extends: true, test: { name: 'together', include: ['{src,tests}/**/*.test.{ts,tsx}'], exclude: ALONE, isolate: false } },
+      { extends: true, test: { name: 'alone', include: ALONE } },
     ],
   },
 })

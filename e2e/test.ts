@@ -29,7 +29,7 @@ function patient(page: Page): void {
 /** What a device keeps, but for the program's own files: those stay, as they would on any machine that was here before. */
 const KEPT = 'cookies,local_storage,indexeddb,websql,service_workers,cache_storage,file_systems'
 
-/** An empty page that stays open from test to test: with its last page a browser closes its window, and opening another takes nearly as long as a page of the program. */
+/** A page of this machine that stays open from test to test: with its last page a browser closes its window and the process that draws, and opening others takes nearly as long as a page of the program. */
 const idlePage = (context: BrowserContext) => context.pages()[0] as Page
 
 /** Forgets everything that pages have kept on this device. */
@@ -62,9 +62,13 @@ export const test = base.extend<object, { device: BrowserContext; origins: Set<s
       const folder = mkdtempSync(join(tmpdir(), 'fold-anvil-device-'))
       const context = await chromium.launchPersistentContext(folder, {
         ...BROWSER,
+        // one process draws the pages of all tests, and what it has compiled once serves the next
+        args: [...BROWSER.args, '--process-per-site'],
         viewport: { width: 1280, height: 800 },
         acceptDownloads: true,
       })
+      await idlePage(context).route('**', (route) => route.fulfill({ body: 'idle' }))
+      await idlePage(context).goto('http://127.0.0.1/')
       context.on('page', (page) => {
         patient(page)
         page.on('framenavigated', (frame) => {

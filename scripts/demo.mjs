@@ -1,6 +1,6 @@
 import { buildIfStale, flag, install, must, serve } from './lib.mjs'
 
-install()
+await install()
 buildIfStale()
 must('node', ['dist/seed.mjs', ...(process.argv.includes('--fresh') ? ['--fresh'] : [])])
 serve('demo', flag('port', process.env.PORT ?? '4310'))

@@ -16,12 +16,23 @@ export function must(command, args, env) {
   if (code !== 0) process.exit(code)
 }
 
-/** Installs what package.json names, unless that has been done for this very lock file. */
-export function install() {
+/** Runs a command beside what is done meanwhile, its output shown; gives its exit code once it has ended. */
+export function beside(command, args, env = {}) {
+  const child = spawn(command, args, { stdio: 'inherit', env: { ...process.env, ...env } })
+  return new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 1)))
+}
+
+/**
+ * Installs what package.json names, unless that has been done for this very lock file. What has to be compiled (the database) goes on until the
+ * promise is kept; the rest is there at once.
+ */
+export async function install() {
   const mark = 'node_modules/.installed-for'
   const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex')
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return
-  must('npm', ['install', '--no-audit', '--no-fund'])
+  must('npm', ['install', '--no-audit', '--no-fund', '--ignore-scripts'])
+  const code = await beside('npm', ['rebuild', 'better-sqlite3', 'esbuild'])
+  if (code !== 0) process.exit(code)
   writeFileSync(mark, lock)
 }
 

@@ -1,5 +1,5 @@
 import { buildIfStale, flag, install, serve } from './lib.mjs'
 
-install()
+await install()
 buildIfStale()
 serve('workshop', flag('port', process.env.PORT ?? '4310'))

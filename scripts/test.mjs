@@ -1,9 +1,9 @@
-import { spawn, spawnSync } from 'node:child_process'
+import { spawnSync } from 'node:child_process'
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { PARTS } from '../e2e/parts.mjs'
-import { install, run } from './lib.mjs'
+import { beside, install, run } from './lib.mjs'
 
 /** Everything there is to check, in the order that fails soonest; ends with one line of totals. */
 const outcome = { passed: 0, failed: 0 }
@@ -21,36 +21,27 @@ function count(file, read) {
   outcome.failed += failed
 }
 
-/** The browser is Debian's own; it is put in where that is allowed, and named where it is not. */
+const CHROMIUM = '/usr/bin/chromium'
+
+/** The browser is Debian's own; it is put in where that is allowed, beside what needs none. */
 function needBrowser() {
-  if (existsSync('/usr/bin/chromium')) return
+  if (existsSync(CHROMIUM)) return 0
   process.stdout.write('Installing chromium with apt\n')
-  spawnSync('apt-get', ['update', '-qq'], { stdio: 'inherit' })
-  spawnSync('apt-get', ['install', '-y', '-qq', 'chromium'], {
-    stdio: 'inherit',
-    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-  })
-  if (existsSync('/usr/bin/chromium')) return
-  process.stdout.write(
-    'The end-to-end tests need /usr/bin/chromium. Install it as root with: apt-get install chromium\n0 passed, 1 failed\n',
-  )
-  process.exit(1)
+  return beside('sh', ['-c', 'apt-get update -qq && apt-get install -y -qq chromium'], { DEBIAN_FRONTEND: 'noninteractive' })
 }
 
 /** One part of the end-to-end tests, with the lines it says as they come; gives its exit code. */
-function endToEnd(part) {
-  const tests = spawn('npx', ['playwright', 'test'], { env: { ...process.env, E2E_PART: part }, stdio: 'inherit' })
-  return new Promise((resolve) => tests.on('exit', (code) => resolve(code ?? 1)))
-}
+const endToEnd = (part) => beside('npx', ['playwright', 'test'], { E2E_PART: part })
 
-install()
-needBrowser()
+const browser = needBrowser()
+const installed = install()
 const parts = Object.keys(PARTS)
 rmSync('test-results', { recursive: true, force: true })
 section('types', run('npx', ['next', 'typegen']) || run('npx', ['tsc', '--noEmit']))
 section('lint', run('npx', ['biome', 'ci', '.', '--diagnostic-level=error']))
 section('layers', run('npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']) || run('npx', ['knip']))
 section('form docs up to date', run('node', ['scripts/build-form-docs.mjs', '--check']))
+await installed
 const unit = run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'])
 section('unit', unit)
 count('test-results/unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }))
@@ -59,6 +50,9 @@ section('build', run('npx', ['next', 'build']) || run('node', ['scripts/build-cl
 const seeded = mkdtempSync(join(tmpdir(), 'fold-anvil-seeded-'))
 process.env.E2E_SEEDED = join(seeded, 'demo')
 section('demonstration', run('node', ['dist/seed.mjs'], { FOLD_ANVIL_DATA: process.env.E2E_SEEDED, FOLD_ANVIL_OPEN: 'demo' }))
+await browser
+if (!existsSync(CHROMIUM))
+  process.stdout.write(`The end-to-end tests need ${CHROMIUM}. Install it as root with: apt-get install chromium\n`)
 const ends = await Promise.all(parts.map(endToEnd))
 rmSync(seeded, { recursive: true, force: true })
 for (const [i, part] of parts.entries()) {

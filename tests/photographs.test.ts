@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { answerOutline, type OutlineAnswer, outlineInput, type Refused } from '@/core/picture'
+import type { DoorAnswer } from '@/core/commands'
+import type { OutlineAnswer } from '@/core/picture'
 import { readPicture } from '@/files/read-picture'
+import { runTask } from '@/server/long/run-task'
 import type { Xy } from './support/photograph'
 
 interface Truth {
@@ -45,23 +47,22 @@ function crossingsOf(line: readonly Xy[]): number {
 const sorted = (values: readonly number[]) => [...values].sort((a, b) => a - b)
 const quantile = (values: readonly number[], share: number) => sorted(values)[Math.floor(share * (values.length - 1))] ?? Number.NaN
 
-const LOOKED = new Map<string, Promise<OutlineAnswer | Refused>>()
+const LOOKED = new Map<string, Promise<DoorAnswer>>()
 
-/** What is measured of a photograph, once. */
-function look(truth: Truth): Promise<OutlineAnswer | Refused> {
-  const known = LOOKED.get(truth.id) ?? measure(truth)
-  LOOKED.set(truth.id, known)
+/** What is measured of a photograph, once, by the thread that measures it in use. */
+function look({ id, heightMm, printScale }: Truth): Promise<DoorAnswer> {
+  const card = { lineXMm: 100 * printScale[0], lineYMm: 100 * printScale[1] }
+  const known = LOOKED.get(id) ?? measure(id, { heightMm, card })
+  LOOKED.set(id, known)
   return known
 }
 
-async function measure({ id, heightMm, printScale }: Truth): Promise<OutlineAnswer | Refused> {
-  const picture = await readPicture(readFileSync(`${FOLDER}/${id}.jpg`))
-  const card = { lineXMm: 100 * printScale[0], lineYMm: 100 * printScale[1] }
-  return answerOutline({ ...picture, focal35Mm: 26 }, outlineInput.parse({ heightMm, card }))
-}
-function measured(answer: OutlineAnswer | Refused): OutlineAnswer {
-  if ('ok' in answer) throw new Error(`${answer.code}: ${answer.message}`)
-  return answer
+const measure = (id: string, options: object) =>
+  runTask('outline', { bytes: readFileSync(`${FOLDER}/${id}.jpg`), isDrawing: false, options }, { seconds: 60 })
+
+function measured(answer: DoorAnswer): OutlineAnswer {
+  if (!answer.ok) throw new Error(`${answer.body.error.code}: ${answer.body.error.message}`)
+  return answer.body as OutlineAnswer
 }
 
 describe('outlines of photographs whose truth is known', () => {
@@ -89,9 +90,9 @@ describe('outlines of photographs whose truth is known', () => {
 
   it.each(TRUTHS.filter((truth) => truth.refused))('$id: no outline, and what to do instead', async (truth) => {
     const answer = await look(truth)
-    if (!('ok' in answer)) throw new Error('it was measured')
-    expect(answer.code).toMatch(new RegExp(`^(${truth.refused})$`))
-    expect(answer.message.length).toBeGreaterThan(30)
+    if (answer.ok) throw new Error('it was measured')
+    expect(answer.body.error.code).toMatch(new RegExp(`^(${truth.refused})$`))
+    expect(answer.body.error.message.length).toBeGreaterThan(30)
   })
 })
 
@@ -99,8 +100,7 @@ describe('what is said of a card that was not measured', () => {
   const truth = TRUTHS.find(({ id }) => id === 'strip-red')
   let told: OutlineAnswer
   beforeAll(async () => {
-    const picture = await readPicture(readFileSync(`${FOLDER}/strip-red.jpg`))
-    told = measured(answerOutline(picture, outlineInput.parse({})))
+    told = measured(await measure('strip-red', {}))
   })
 
   it('promises no better than half a percent, and says why', async () => {

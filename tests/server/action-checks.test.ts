@@ -1,13 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { packLayout } from '@/core/layout'
+import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ACTION_NAMES, type ActionName } from '@/server/actions/names'
 import { actionChecks, perform } from '@/server/actions/perform'
 import type { Repositories } from '@/server/db/repositories'
 import { cutLayout, instanceOf } from '@/server/services/cut-layout'
-import { addPiece, designOf } from '../support/bench'
-import { tempWorkshop } from '../support/temp-db'
+import { addPiece, designOf, laidPlainly } from '../support/bench'
+import { tempWorkshop, workshopLike } from '../support/temp-db'
 
 const open = vi.hoisted(() => ({ repositories: undefined as unknown }))
 vi.mock('@/server/workshop', () => ({ workshop: () => open.repositories }))
@@ -37,6 +36,8 @@ const MAKES_NEW: readonly ActionName[] = [
 const DISC = designOf('disc', { diameterMm: 21, alloy: 'copper-c110', thicknessMm: 0.9 })
 let to: Repositories
 let db: ReturnType<typeof tempWorkshop>['db']
+/** The workshop with one of everything, closed. */
+let filled = ''
 let pieceId = 0
 let jobId = 0
 let layoutId = 0
@@ -48,11 +49,9 @@ let swatchId = 0
 let pictureId = 0
 let lessonId = 0
 
-beforeEach(async () => {
+beforeAll(async () => {
   const temp = tempWorkshop()
   to = temp.repositories
-  db = temp.db
-  open.repositories = to
   pieceId = addPiece(to, 'Token', DISC, 3)
   jobId = to.jobs.piece(pieceId)?.jobId ?? 0
   const sheet = {
@@ -74,12 +73,7 @@ beforeEach(async () => {
   const lay = (job: number, label: string) => {
     const sheetId = to.drawer.add({ ...sheet, label, outer, temper: 'annealed', parentId: null })
     const setup = { jobId: job, sheetId, kerfMm: 0.3, marginMm: 1 }
-    const instance = instanceOf(to, setup)
-    const { placements } = packLayout(
-      { ...(instance ?? ({ sheets: [], items: [] } as never)), seconds: 0.1 },
-      { shouldStop: () => false, elapsedS: () => 0 },
-    )
-    return to.layouts.add({ ...setup, placements })
+    return to.layouts.add({ ...setup, placements: laidPlainly(instanceOf(to, setup)) })
   }
   layoutId = lay(jobId, 'S-1')
   const other = addPiece(to, 'Other', DISC, 2)
@@ -97,6 +91,15 @@ beforeEach(async () => {
   swatchId = to.swatches.add({ alloy: 'copper-c110', agent: 'verdigris', recipe: 'one spray', colour: '#507060' })
   bathId = to.baths.add({ name: 'Pan', kind: 'copper-sulphate', litres: 1 })
   templateId = to.templates.add({ name: 'Arm', from: '', outer, holes: [] })
+  temp.db.close()
+  filled = temp.path
+})
+
+beforeEach(() => {
+  const temp = workshopLike(filled)
+  to = temp.repositories
+  db = temp.db
+  open.repositories = to
 })
 
 const toolId = (kind: string) => to.tools.all().find((tool) => tool.kind === kind)?.id ?? 0

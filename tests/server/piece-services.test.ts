@@ -1,13 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { netAreaMm2, rectangleOutline } from '@/core/geometry'
-import { packLayout } from '@/core/layout'
 import type { Design, Repositories } from '@/server/db/repositories'
 import { compareTwo } from '@/server/services/compare'
 import { cutLayout, instanceOf } from '@/server/services/cut-layout'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { printOf } from '@/server/services/print-layout'
 import { supplyFor } from '@/server/services/supply'
-import { designOf as design, enter, type TestTray, trayOf, workThrough } from '../support/bench'
+import { designOf as design, enter, laidPlainly, type TestTray, trayOf, workThrough } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
 
 const TOKEN = design('disc', { diameterMm: 21, alloy: 'copper-c110', thicknessMm: 0.9 })
@@ -151,10 +150,8 @@ describe('a plate with a window on the sheet', () => {
     const sheetId = addSheet(to, 60, 50)
     const id = to.layouts.add({ jobId: piece.jobId, sheetId, kerfMm: 0.4, marginMm: 1, placements: [] })
     const layout = to.layouts.one(id)
-    const instance = layout && instanceOf(to, layout)
-    if (!layout || !instance) throw new Error('no layout')
-    const { placements } = packLayout(instance, { elapsedS: () => 0, shouldStop: () => false })
-    to.layouts.change(id, { ...layout, placements: [...placements] })
+    if (!layout) throw new Error('no layout')
+    to.layouts.change(id, { ...layout, placements: [...laidPlainly(instanceOf(to, layout))] })
     return { to, id }
   }
   it('has its window in the file that is sawn from', () => {

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { netAreaMm2, rectangleOutline } from '@/core/geometry'
-import { findIllegal, packLayout } from '@/core/layout'
+import { findIllegal } from '@/core/layout'
 import type { Repositories } from '@/server/db/repositories'
 import { cutLayout, instanceOf, putBackCut } from '@/server/services/cut-layout'
 import { printOf } from '@/server/services/print-layout'
-import { designOf } from '../support/bench'
+import { designOf, laidPlainly } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
 
 const TOKEN = designOf('disc', { diameterMm: 21, alloy: 'copper-c110', thicknessMm: 0.9 })
@@ -32,13 +32,10 @@ function addSheet(to: Repositories, label = 'S-1', lengthMm = 120) {
   })
 }
 
-/** A job's blanks placed on a sheet by the packer. */
+/** A job's blanks placed on a sheet. */
 function placed(to: Repositories, jobId: number, sheetId: number): number {
   const setup = { jobId, sheetId, kerfMm: 0.3, marginMm: 1 }
-  const instance = instanceOf(to, setup)
-  if (!instance) throw new Error('no instance')
-  const { placements } = packLayout(instance, { shouldStop: () => false, elapsedS: () => 0 })
-  return to.layouts.add({ ...setup, placements })
+  return to.layouts.add({ ...setup, placements: laidPlainly(instanceOf(to, setup)) })
 }
 
 describe('revisions of a piece', () => {

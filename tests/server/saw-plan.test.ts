@@ -8,10 +8,11 @@ import { printOf } from '@/server/services/print-layout'
 import { ownBladeLife, sawBench } from '@/server/services/saw-plan'
 import { tempWorkshop } from '../support/temp-db'
 
+const to = tempWorkshop().repositories
+seedDemo(to)
+
 describe('how long a blade lasts', () => {
   it('is the smith’s own once three have broken since a layout was cut: metal sawn over blades broken', async () => {
-    const to = tempWorkshop().repositories
-    seedDemo(to)
     const job = to.jobs.jobs({ page: 1, size: 99 }).find(({ title }) => title === 'Ticket tokens')
     const layout = to.layouts.draftOf(job?.id ?? 0)
     const blade = to.tools.all().find(({ kind }) => kind === 'blade')
@@ -34,8 +35,6 @@ describe('how long a blade lasts', () => {
 
 describe('a layout as DXF', () => {
   it('is read by another reader with a layer for each purpose, where and as large as it is', () => {
-    const to = tempWorkshop().repositories
-    seedDemo(to)
     const job = to.jobs.jobs({ page: 1, size: 99 }).find(({ title }) => title === 'Luggage tags')
     const print = printOf(to, to.layouts.draftOf(job?.id ?? 0)?.id ?? 0, { method: 'glue' })
     const [pattern] = print?.patterns ?? []

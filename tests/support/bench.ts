@@ -1,4 +1,5 @@
 import type { DoorAnswer } from '@/core/commands'
+import { type LayoutInput, type Placement, placementsOf } from '@/core/layout'
 import type { BoughtTemper } from '@/core/metals'
 import { onePart } from '@/core/piece'
 import { type Design, designSchema, itemUid, type Repositories } from '@/server/db/repositories'
@@ -96,4 +97,10 @@ export function measured(to: Repositories, tray: TestTray, workpiece: number, gr
   if (!to.entries.moves(tray.id).some((move) => move.kind === 'done' && move.stepId === step.id && move.workpiece === workpiece))
     enter(to, tray, workpiece, { kind: 'done', step: step.id })
   return token
+}
+
+/** Where the blanks of an instance come to lie in its plain first layout: soon, and the same on every machine. */
+export function laidPlainly(instance: LayoutInput | undefined): readonly Placement[] {
+  if (!instance) throw new Error('no instance')
+  return placementsOf(instance, { shouldStop: () => false, elapsedS: () => 0 })
 }

@@ -1,4 +1,4 @@
-import { mkdtempSync } from 'node:fs'
+import { copyFileSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { openDb } from '@/server/db/open'
@@ -9,9 +9,28 @@ export function tempFolder(): string {
   return mkdtempSync(join(tmpdir(), 'fold-anvil-'))
 }
 
-/** An empty, migrated workshop in a folder of its own. */
-export function tempWorkshop() {
+let empty = ''
+
+/** An empty, migrated workshop that is written once; what is opened is a copy of it. */
+function emptyWorkshop(): string {
+  if (empty === '') {
+    empty = join(tempFolder(), 'empty.db')
+    openDb(empty).close()
+  }
+  return empty
+}
+
+/** A workshop in a folder of its own, as another was when it was closed. */
+export function workshopLike(closed: string) {
   const path = join(tempFolder(), 'workshop.db')
+  copyFileSync(closed, path)
   const db = openDb(path)
   return { path, db, repositories: makeRepositories(db) }
+}
+
+/** An empty, migrated workshop in a folder of its own. */
+export function tempWorkshop() {
+  const made = workshopLike(emptyWorkshop())
+  made.db.prepare('UPDATE workshop SET uid = lower(hex(randomblob(16)))').run()
+  return made
 }

@@ -1,7 +1,7 @@
 import type { PDFFont, PDFPage } from 'pdf-lib'
 import { cellText, shortName, valueText } from '@/core/lookup'
 import type { Table } from '@/core/tables'
-import { FAINT, INK, type Kit, makeKit, PAPERS, type Paper, PT_PER_MM, printable, wrap } from './pdf-kit'
+import { FAINT, INK, type Kit, makeKit, PAPERS, type Paper, PT_PER_MM, printable, widthPt, wrap } from './pdf-kit'
 
 export interface BenchCardPrint {
   readonly title: string
@@ -54,7 +54,7 @@ function blockOf(table: Table, whole: boolean, font: PDFFont, size: number): Blo
   const count = Math.max(...rows.map((row) => row.cells.length))
   const columnsOf = <T>(read: (cells: readonly string[]) => T) =>
     Array.from({ length: count }, (_, i) => read(rows.map((row) => row.cells[i] ?? '')))
-  const widths = columnsOf((cells) => Math.max(...cells.map((text) => font.widthOfTextAtSize(text, size))))
+  const widths = columnsOf((cells) => Math.max(...cells.map((text) => widthPt(font, text, size))))
   const numeric = columnsOf((cells) => cells.slice(1).every((text) => /^[-+]?[\d.]*$/.test(text)))
   const width = Math.max(
     widths.reduce((sum, each) => sum + each + GUTTER, 0),
@@ -108,7 +108,7 @@ function drawPlaced(kit: Kit, page: PDFPage, placed: readonly Placed[], size: nu
     each.cells.forEach((text, i) => {
       const width = block.widths[i] ?? 0
       const flushRight = !each.across && i > 0 && block.numeric[i] === true
-      const offset = flushRight ? width - kit.text.widthOfTextAtSize(text, size) : 0
+      const offset = flushRight ? width - widthPt(kit.text, text, size) : 0
       page.drawText(text, { x: at + offset, y, size, font: each.bold ? kit.bold : kit.text, color: INK })
       at += width + GUTTER
     })

@@ -1,7 +1,21 @@
 import { clip, endPath, type PDFPage, popGraphicsState, pushGraphicsState, rectangle } from 'pdf-lib'
 import { LINE_PURPOSE_IDS, type LinePurpose, PATTERN_METHODS, type Pattern, type PatternMethod, patternBounds } from '@/core/drawing'
 import { drawLegend, LINE_STYLE, LINE_WIDTH_PT } from './legend'
-import { drawCheckBar, FAINT, INK, type Kit, linePath, makeKit, PAPERS, type Paper, PT_PER_MM, printable, SAW, wrap } from './pdf-kit'
+import {
+  drawCheckBar,
+  FAINT,
+  INK,
+  type Kit,
+  linePath,
+  makeKit,
+  PAPERS,
+  type Paper,
+  PT_PER_MM,
+  printable,
+  SAW,
+  widthPt,
+  wrap,
+} from './pdf-kit'
 import { onSheets } from './templates'
 import { type Tile, tilesOf } from './tiles'
 
@@ -48,7 +62,7 @@ function drawPattern(kit: Kit, { page, origin, k }: Frame, { lines, labels }: Pa
   }
   for (const { at, text } of labels)
     page.drawText(printable(text), {
-      x: origin.x + at[0] * k - kit.text.widthOfTextAtSize(printable(text), 5) / 2,
+      x: origin.x + at[0] * k - widthPt(kit.text, printable(text), 5) / 2,
       y: origin.y + at[1] * k - 2,
       size: 5,
       font: kit.text,

@@ -1,6 +1,6 @@
 import type { PDFPage } from 'pdf-lib'
 import { LINE_PURPOSE_IDS, LINE_PURPOSES, type LinePurpose } from '@/core/drawing'
-import { FAINT, INK, type Kit, PT_PER_MM, SAW } from './pdf-kit'
+import { FAINT, INK, type Kit, PT_PER_MM, SAW, widthPt } from './pdf-kit'
 
 /** Thin enough to saw along. */
 export const LINE_WIDTH_PT = 0.25
@@ -46,6 +46,6 @@ export function drawLegend(kit: Kit, page: PDFPage, at: At, purposes: readonly L
     drawSample(page, { x, y: at.y }, id)
     const end = x + SAMPLE_MM * PT_PER_MM
     page.drawText(title, { x: end + 3, y: at.y, size: SIZE_PT, font: kit.text, color: INK })
-    x = end + 3 + kit.text.widthOfTextAtSize(title, SIZE_PT) + 12
+    x = end + 3 + widthPt(kit.text, title, SIZE_PT) + 12
   }
 }

@@ -1,4 +1,4 @@
-import { FAINT, INK, type Kit, PAPERS, type Paper, PT_PER_MM, printable, wrap } from './pdf-kit'
+import { FAINT, INK, type Kit, PAPERS, type Paper, PT_PER_MM, printable, widthPt, wrap } from './pdf-kit'
 
 interface Style {
   readonly size?: number
@@ -29,12 +29,12 @@ export function pageWriter(kit: Kit, paper: Paper, leftMm: number) {
     /** Ends at a place instead of beginning there. */
     putRight: (text: string, endMm: number, style: Style = {}) => {
       const size = style.size ?? USUAL_SIZE
-      put(text, endMm - fontOf(style).widthOfTextAtSize(printable(text), size) / PT_PER_MM, style)
+      put(text, endMm - widthPt(fontOf(style), printable(text), size) / PT_PER_MM, style)
     },
     /** One line cut to a width, with a mark where something is missing. */
     putFitted: (text: string, atMm: number, roomMm: number, style: Style = {}) => {
       const size = style.size ?? USUAL_SIZE
-      const isWide = (part: string) => fontOf(style).widthOfTextAtSize(part, size) > roomMm * PT_PER_MM
+      const isWide = (part: string) => widthPt(fontOf(style), part, size) > roomMm * PT_PER_MM
       let plain = printable(text)
       if (isWide(plain)) {
         while (plain.length > 1 && isWide(`${plain}…`)) plain = plain.slice(0, -1)

@@ -22,14 +22,30 @@ export interface Kit {
 /** The faces on paper, shipped whole: they have every sign that a working or a bench word uses. */
 export const PAPER_FONTS = { text: 'DejaVuSansCondensed', bold: 'DejaVuSansCondensed-Bold', mono: 'DejaVuSansMono' } as const
 
-/** A shipped face, as it lies beside the program. */
+const FILES = new Map<string, Uint8Array>()
+
+/** A shipped face, as it lies beside the program; read once. */
 export function fontFile(name: (typeof PAPER_FONTS)[keyof typeof PAPER_FONTS]): Uint8Array {
-  return readFileSync(join(process.cwd(), 'node_modules', 'dejavu-fonts-ttf', 'ttf', `${name}.ttf`))
+  const bytes = FILES.get(name) ?? readFileSync(join(process.cwd(), 'node_modules', 'dejavu-fonts-ttf', 'ttf', `${name}.ttf`))
+  FILES.set(name, bytes)
+  return bytes
+}
+
+const FACES = new WeakMap<Uint8Array, ReturnType<typeof fontkit.create>>()
+
+/** The reader of faces, which takes each file apart once and not for every paper. */
+const READER: typeof fontkit = {
+  ...fontkit,
+  create: (bytes, name) => {
+    const face = FACES.get(bytes) ?? fontkit.create(bytes, name)
+    FACES.set(bytes, face)
+    return face
+  },
 }
 
 export async function makeKit(title: string): Promise<Kit> {
   const pdf = await PDFDocument.create()
-  pdf.registerFontkit(fontkit)
+  pdf.registerFontkit(READER)
   pdf.setTitle(title)
   pdf.setCreator('Fold Anvil')
   return {
@@ -53,16 +69,34 @@ export function linePath(points: readonly Point[], closed: boolean): string {
 /** A closed outline as path data. */
 export const pathOf = (outline: Outline): string => linePath(outline, true)
 
+/** Widths at one point of what was measured in a face before: laying out a text takes as long as drawing it. */
+const WIDTHS = new WeakMap<PDFFont, Map<string, number>>()
+
+/** How wide a text comes out, pt. */
+export function widthPt(font: PDFFont, text: string, size: number): number {
+  const known = WIDTHS.get(font) ?? new Map<string, number>()
+  WIDTHS.set(font, known)
+  const width = known.get(text) ?? font.widthOfTextAtSize(text, 1)
+  known.set(text, width)
+  return width * size
+}
+
 /** Breaks a text into lines no wider than the given points. */
 export function wrap(text: string, font: PDFFont, size: number, width: number): string[] {
   const lines: string[] = []
   let line = ''
+  let used = 0
+  const gap = widthPt(font, ' ', size)
   for (const word of printable(text).split(' ')) {
-    const longer = line === '' ? word : `${line} ${word}`
-    if (line !== '' && font.widthOfTextAtSize(longer, size) > width) {
+    const own = widthPt(font, word, size)
+    if (line !== '' && used + gap + own > width) {
       lines.push(line)
       line = word
-    } else line = longer
+      used = own
+    } else {
+      used = line === '' ? own : used + gap + own
+      line = line === '' ? word : `${line} ${word}`
+    }
   }
   return [...lines, line]
 }

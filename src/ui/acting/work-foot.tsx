@@ -2,12 +2,12 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import NextLink from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { findOperation } from '@/core/operations'
 import type { AskedStep } from '@/core/piece'
 import { useKeys } from '../keys/use-keys'
+import { PageLink } from '../shared/page-link'
 import { SaveWords } from './save-words'
 import { UndoRedo } from './undo-redo'
 import type { usePartWork, WorkedPiece } from './use-part-work'
@@ -37,7 +37,7 @@ export function WorkFoot({ piece, hand, lacking, onToRoute }: WorkFootProps) {
       {titles.length > 0 ? (
         <Box sx={{ my: 1 }}>
           <Typography variant="body2">
-            The <NextLink href={`/pieces/${piece.id}/route`}>route</NextLink> does not have it as planned here yet: {titles.join(', ')}.
+            The <PageLink href={`/pieces/${piece.id}/route`}>route</PageLink> does not have it as planned here yet: {titles.join(', ')}.
           </Typography>
           <Button variant="outlined" onClick={onToRoute} sx={{ mt: 0.5 }}>
             Put it on the route

@@ -1,7 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { ADVISERS, type Advice, findAdviser } from '@/core/advice'
 import type { FormField } from '@/core/forms'
@@ -11,6 +10,7 @@ import { useSize } from '../drawing/use-size'
 import { CheckList, WorkingSteps } from '../forms/answer-column'
 import { FieldRows } from '../forms/form-fields'
 import { useLast } from '../forms/use-last'
+import { PageLink } from '../shared/page-link'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { AdviceAnswer, PickList } from './advice-card'
@@ -80,7 +80,7 @@ export function AdviceView({ adviserId }: { readonly adviserId: string }) {
         <Box component="nav" aria-label="Advisers" sx={{ mb: 1.5 }}>
           {ADVISERS.map((item) => (
             <Box
-              component={Link}
+              component={PageLink}
               key={item.id}
               href={`/tables/advice/${item.id}`}
               aria-current={item.id === adviserId ? 'page' : undefined}

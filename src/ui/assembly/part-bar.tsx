@@ -1,6 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
-import NextLink from 'next/link'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 
 interface PartBarProps {
@@ -19,20 +19,20 @@ export function PartBar({ pieceId, parts, shown, isOnly }: PartBarProps) {
   if (isOnly)
     return (
       <Box sx={{ mb: 0.5 }}>
-        <Box component={NextLink} href={`${at}?part=all`} sx={LINK}>
+        <Box component={PageLink} href={`${at}?part=all`} sx={LINK}>
           Join it to something
         </Box>
       </Box>
     )
   return (
     <Box component="nav" aria-label="Parts" sx={{ mb: 0.5, py: 0.5, borderBottom: `1px solid ${PALETTE.hairline}` }}>
-      <Box component={NextLink} href={at} sx={LINK}>
+      <Box component={PageLink} href={at} sx={LINK}>
         All together
       </Box>
       {parts.map(({ id, name }) => (
         <Box
           key={id}
-          component={NextLink}
+          component={PageLink}
           href={`${at}?part=${encodeURIComponent(id)}`}
           aria-current={id === shown ? 'page' : undefined}
           sx={{ ...LINK, fontWeight: id === shown ? 700 : 400, textDecorationLine: id === shown ? 'none' : 'underline' }}

@@ -2,13 +2,13 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import NextLink from 'next/link'
 import { OTHER_KINDS, type OtherKind } from '@/core/assembly'
 import { BOUGHT_TEMPERS, type BoughtTemper } from '@/core/metals'
 import { changeJoint, changeOther, changePart, type DesignOther, type DesignPart, removeThing } from '@/core/piece'
 import { STONE_RISKS, type StoneRisk } from '@/core/tables'
 import { formatPlain } from '@/core/units'
 import { ChoiceField } from '../shared/choice-field'
+import { PageLink } from '../shared/page-link'
 import { SizeField } from '../shared/size-field'
 import { JointFields } from './joint-fields'
 import type { AssemblyHand } from './use-assembly'
@@ -36,7 +36,7 @@ function PartFields({ thing: part, hand, pieceId }: PanelProps<DesignPart> & { r
       ) : (
         <Typography role="status">{planned?.issues[0]?.message ?? 'Its sizes are still open.'}</Typography>
       )}
-      <Button variant="contained" component={NextLink} href={`/pieces/${pieceId}?part=${encodeURIComponent(part.id)}`} sx={{ my: 1 }}>
+      <Button variant="contained" component={PageLink} href={`/pieces/${pieceId}?part=${encodeURIComponent(part.id)}`} sx={{ my: 1 }}>
         Size it
       </Button>
       <SizeField label="Name" wide value={name.text} onChange={name.setText} onBlur={name.take} />

@@ -2,7 +2,6 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { useMemo } from 'react'
 import type { TemperWalk } from '@/core/route'
 import type { TrayLine } from '@/server/db/repositories'
@@ -12,6 +11,7 @@ import { DataTable } from '../grid/data-table'
 import { KeptLine } from '../offline/kept-line'
 import { Ribbon } from '../route/ribbon'
 import { LookChoice, useLook } from '../shared/look-choice'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 import { SendWaiting } from './send-waiting'
 import { WaitClock } from './wait-clock'
@@ -60,7 +60,7 @@ function TrayRow({ tray }: { readonly tray: TrayView }) {
         </Typography>
         <Button
           variant="contained"
-          component={Link}
+          component={PageLink}
           href={`/bench/${tray.id}`}
           sx={{
             minHeight: 56,

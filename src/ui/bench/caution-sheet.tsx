@@ -2,8 +2,8 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import type { TrayCaution } from '@/core/piece'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 
 interface CautionSheetProps {
@@ -32,7 +32,7 @@ export function CautionSheet({ trayId, cautions }: CautionSheetProps) {
       {cautions.length === 0 ? <Typography>Nothing on this route has a caution of its own.</Typography> : null}
       <Typography sx={{ mt: 2 }}>The product’s safety sheet, local rules and licensed practice come before what is said here.</Typography>
       <Box className="no-print" sx={{ display: 'flex', gap: 1.5, mt: 2 }}>
-        <Button component={Link} href={`/bench/${trayId}`}>
+        <Button component={PageLink} href={`/bench/${trayId}`}>
           To the tray
         </Button>
         <Button onClick={() => window.print()}>Print it</Button>

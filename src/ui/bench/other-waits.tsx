@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box'
-import Link from 'next/link'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 import type { BenchTrayView } from './tray-view'
 import { WaitClock } from './wait-clock'
@@ -14,9 +14,9 @@ export function OtherWaits({ waits }: Pick<BenchTrayView, 'waits'>) {
       sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, px: 3.5, pt: 0.5, fontSize: 16 }}
     >
       {waits.map(({ trayId, name, ...wait }) => (
-        <Link key={trayId} href={`/bench/${trayId}`} style={{ color: PALETTE.petrolMuted }}>
+        <PageLink key={trayId} href={`/bench/${trayId}`} style={{ color: PALETTE.petrolMuted }}>
           {name}, <WaitClock {...wait} />
-        </Link>
+        </PageLink>
       ))}
     </Box>
   )

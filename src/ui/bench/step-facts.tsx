@@ -2,10 +2,10 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import type { PartSize, RouteTemper } from '@/core/piece'
 import type { TemperState } from '@/core/route'
 import { formatPlain } from '@/core/units'
+import { PageLink } from '../shared/page-link'
 import { FONTS, PALETTE } from '../theme/palette'
 import { ReadAloud } from './read-aloud'
 import type { BenchEntry, BenchStepView } from './tray-view'
@@ -90,7 +90,7 @@ export function StepFacts(props: StepFactsProps) {
       <Facts {...props} />
       {step.op === 'saw' && sawPlan ? (
         <Button
-          component={Link}
+          component={PageLink}
           href={sawPlan}
           variant="outlined"
           sx={{ minHeight: 56, fontSize: 18, color: PALETTE.verdigrisBench, borderColor: PALETTE.verdigrisBench }}

@@ -1,7 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { findForm } from '@/core/forms'
 import { ALLOYS } from '@/core/metals'
 import { formatDifference, formatPlain } from '@/core/units'
@@ -10,6 +9,7 @@ import type { BookGroup, HandNotes } from '@/server/services/own-record'
 import { DeviationPicture } from '../record/deviation-picture'
 import { RecordTable } from '../record/record-table'
 import { SpreadPlot } from '../record/spread-plot'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 
 function metalTitle(alloy: string): string {
@@ -30,9 +30,9 @@ function Allow({ piece }: { readonly piece: BookGroup['pieces'][number] }) {
       </Box>
       <Typography variant="body2">
         on the blank of{' '}
-        <Link href={`/pieces/${piece.pieceId}`} style={{ color: PALETTE.verdigris, fontWeight: 600 }}>
+        <PageLink href={`/pieces/${piece.pieceId}`} style={{ color: PALETTE.verdigris, fontWeight: 600 }}>
           {piece.name}
-        </Link>
+        </PageLink>
       </Typography>
       {own.outcome === 'offered' ? (
         <Typography variant="body2">

@@ -2,11 +2,11 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { useState } from 'react'
 import type { PlacedTask, ScheduleAnswer } from '@/core/schedule'
 import type { DayTray } from '@/server/services/day-question'
 import { useDates } from '../shared/dates'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 
 const SHOWN = 10
@@ -71,13 +71,13 @@ export function StepList({ answer, trays }: { readonly answer: ScheduleAnswer; r
               <span className="fig" style={{ fontWeight: 700 }}>
                 {five(task.from)}
               </span>
-              <Link href={`/bench/${tray.trayId}`} style={{ color: 'inherit', textDecorationColor: PALETTE.hairline }}>
+              <PageLink href={`/bench/${tray.trayId}`} style={{ color: 'inherit', textDecorationColor: PALETTE.hairline }}>
                 <TrayMark tray={tray} />
                 {tray.steps[task.step]?.title ?? task.op}
                 <Typography component="span" variant="body2">
                   , {tray.name}
                 </Typography>
-              </Link>
+              </PageLink>
               <Typography variant="body2" component="span">
                 {minutesWords(task)}
               </Typography>

@@ -3,7 +3,6 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { Plus } from 'lucide-react'
-import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { ALLOYS, type AlloyId } from '@/core/metals'
 import { formatMoney, formatPlain } from '@/core/units'
@@ -13,6 +12,7 @@ import { useArchive } from '../archive/use-archive'
 import { DataTable } from '../grid/data-table'
 import { LookChoice, useLook } from '../shared/look-choice'
 import { useNotice } from '../shared/notices'
+import { PageLink } from '../shared/page-link'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { CorrectStock } from './correct-stock'
@@ -100,7 +100,7 @@ export function DrawerView({ stock, prices }: { readonly stock: readonly StockVi
         <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={() => setAdding(!adding)}>
           Put metal in
         </Button>
-        <Button variant="text" component={Link} href="/archive">
+        <Button variant="text" component={PageLink} href="/archive">
           Archive
         </Button>
         <Box sx={{ flex: 1 }} />

@@ -3,10 +3,10 @@ import Box from '@mui/material/Box'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import NextLink from 'next/link'
 import { useState } from 'react'
 import type { DapAnswer } from '@/core/forming'
 import type { BentPart, CurledPart, DappedPart, ShellPart } from '@/core/piece'
+import { PageLink } from '../shared/page-link'
 import { BendView } from './bend-view'
 import { CurlView } from './curl-view'
 import { DomeView } from './dome-view'
@@ -38,7 +38,7 @@ export function FormStation({ pieceId, parts }: { readonly pieceId: number; read
     return (
       <Typography sx={{ p: 3 }}>
         Nothing of this piece is domed out of a disc, bent round a former, curled, pressed, sunk or raised. Its other forming is on its{' '}
-        <NextLink href={`/pieces/${pieceId}/route`}>route</NextLink>.
+        <PageLink href={`/pieces/${pieceId}/route`}>route</PageLink>.
       </Typography>
     )
   const isTwice = ({ part }: FormedPart) => parts.filter((other) => other.part.part === part.part).length > 1

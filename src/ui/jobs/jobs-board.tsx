@@ -3,7 +3,6 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { Archive, Copy, Pencil, Plus } from 'lucide-react'
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { isOpenJob } from '@/core/entries'
@@ -20,6 +19,7 @@ import { useDates } from '../shared/dates'
 import { LookChoice, useLook } from '../shared/look-choice'
 import { MoreMenu } from '../shared/more-menu'
 import { useNotice } from '../shared/notices'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 import { type FirstAnswers, FirstStart, TrialMark } from './first-start'
 import { JobForm } from './job-form'
@@ -40,9 +40,9 @@ function PieceLine({ piece, onArchive }: { readonly piece: PieceView; readonly o
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, py: 0.75, borderTop: `1px dotted ${PALETTE.hairline}` }}>
       {piece.thumb ? <Thumb {...piece.thumb} size={54} /> : <Box sx={{ width: 54, height: 54 }} />}
       <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Link href={`/pieces/${piece.id}`} style={{ color: PALETTE.ink, fontWeight: 650, fontSize: 15 }}>
+        <PageLink href={`/pieces/${piece.id}`} style={{ color: PALETTE.ink, fontWeight: 650, fontSize: 15 }}>
           {piece.name}
-        </Link>
+        </PageLink>
         <Typography variant="body2">
           {countWords(piece)}, {piece.alloy} <span className="fig">{formatPlain(piece.thicknessMm, 2)} mm</span>
         </Typography>
@@ -58,9 +58,9 @@ function PieceLine({ piece, onArchive }: { readonly piece: PieceView; readonly o
         {piece.openTrayId === null ? (
           <Typography variant="body2">{piece.trayCount > 0 ? 'made before' : 'to cut'}</Typography>
         ) : (
-          <Link href={`/bench/${piece.openTrayId}`} style={{ color: PALETTE.verdigris, fontWeight: 600, fontSize: 13 }}>
+          <PageLink href={`/bench/${piece.openTrayId}`} style={{ color: PALETTE.verdigris, fontWeight: 600, fontSize: 13 }}>
             at the bench
-          </Link>
+          </PageLink>
         )}
       </Box>
       <MoreMenu
@@ -150,12 +150,12 @@ function JobCard({
           Change the job
         </Button>
         {job.pieces.length > 0 ? (
-          <Button variant="text" component={Link} href={`/layout/${job.id}`}>
+          <Button variant="text" component={PageLink} href={`/layout/${job.id}`}>
             Lay it out
           </Button>
         ) : null}
         {job.pieces.length > 0 ? (
-          <Button variant="text" component={Link} href={`/jobs/${job.id}/quote`}>
+          <Button variant="text" component={PageLink} href={`/jobs/${job.id}/quote`}>
             Quote
           </Button>
         ) : null}
@@ -211,7 +211,7 @@ export function JobsBoard({ jobs, lines, shown, trialJobId, firstStart, today }:
         <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={() => setMaking(!making)}>
           New job
         </Button>
-        <Button variant="text" component={Link} href="/archive">
+        <Button variant="text" component={PageLink} href="/archive">
           Archive
         </Button>
         <Box sx={{ flex: 1 }} />

@@ -2,9 +2,9 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import NextLink from 'next/link'
 import { useState } from 'react'
 import type { TorchBook } from '@/core/piece'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 import { HeatCardView } from './heat-card'
 import { HeatLadder } from './heat-ladder'
@@ -25,7 +25,7 @@ export function JointsStation({ pieceId, book, cardsHref }: JointsStationProps) 
     return (
       <Typography sx={{ p: 3 }}>
         Nothing of this piece is joined by heat. Add a joint where its parts are, or a solder step on its{' '}
-        <NextLink href={`/pieces/${pieceId}/route`}>route</NextLink>.
+        <PageLink href={`/pieces/${pieceId}/route`}>route</PageLink>.
       </Typography>
     )
   return (

@@ -2,9 +2,9 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { useState } from 'react'
 import { useAct } from '../acting/act-provider'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 import { PrintLayout } from './print-layout'
 
@@ -33,7 +33,7 @@ export function CutAlready({ jobId, cut }: { readonly jobId: number; readonly cu
             <span className="fig">{item.count}</span> from {item.label}
           </Typography>
           <PrintLayout layoutId={item.id} label="Print it" variant="text" />
-          <Button component={Link} variant="text" href={`/layout/${jobId}/saw?of=${item.id}`}>
+          <Button component={PageLink} variant="text" href={`/layout/${jobId}/saw?of=${item.id}`}>
             How it is sawn
           </Button>
           {item.canPutBack ? (

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
+import { PageLink } from '../shared/page-link'
 
 export function EmptyLayout() {
   return (
@@ -13,7 +13,7 @@ export function EmptyLayout() {
       <Typography sx={{ my: 1.5 }}>
         Add a job with a piece cut from sheet; its blanks then lie here, ready to be placed on a sheet of the drawer.
       </Typography>
-      <Button component={Link} href="/jobs">
+      <Button component={PageLink} href="/jobs">
         To the jobs
       </Button>
     </Box>

@@ -2,10 +2,10 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import type { LayoutItem } from '@/core/layout'
 import { findAlloy } from '@/core/metals'
 import { formatPlain } from '@/core/units'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 import { type SheetChoice, whatDiffers } from './use-layout'
 
@@ -47,7 +47,7 @@ export function Reserved({ choice }: { readonly choice: SheetChoice }) {
       {choice.reserved.map((item, i) => (
         <span key={item.jobId}>
           {i > 0 ? ', ' : ''}
-          {item.count} for <Link href={`/layout/${item.jobId}`}>{item.jobTitle}</Link>
+          {item.count} for <PageLink href={`/layout/${item.jobId}`}>{item.jobTitle}</PageLink>
         </span>
       ))}
       .

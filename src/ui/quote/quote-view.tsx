@@ -2,7 +2,6 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { useState } from 'react'
 import { type QuotedPiece, simulatedFeed } from '@/core/costing'
 import type { AlloyId } from '@/core/metals'
@@ -10,6 +9,7 @@ import { formatMoney } from '@/core/units'
 import type { JobQuote } from '@/server/services/job-quote'
 import { useTold } from '../acting/use-told'
 import { useDates } from '../shared/dates'
+import { PageLink } from '../shared/page-link'
 import { ProblemLine } from '../shared/problem-line'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
@@ -67,9 +67,9 @@ function PieceQuote({ piece, currency }: { readonly piece: QuotedPiece; readonly
         }}
       >
         <Box>
-          <Link href={`/pieces/${piece.id}`} style={{ color: PALETTE.ink, fontWeight: 650 }}>
+          <PageLink href={`/pieces/${piece.id}`} style={{ color: PALETTE.ink, fontWeight: 650 }}>
             {piece.name}
-          </Link>
+          </PageLink>
           <Typography variant="body2">
             <span className="fig">{piece.quantity}</span> to hand over, <span className="fig">{Math.round(piece.handsMin)}</span> min each
           </Typography>
@@ -175,9 +175,9 @@ export function QuoteView({ quoted, today }: { readonly quoted: JobQuote; readon
         <Typography variant="body2">
           Metal at {pricesOn ? `the feed’s prices of ${day(pricesOn)} (simulated)` : quote.pricesFrom}. What is charged for an hour,
           overhead and what is added stand under{' '}
-          <Link href="/tables?q=charged" style={{ color: PALETTE.verdigris }}>
+          <PageLink href="/tables?q=charged" style={{ color: PALETTE.verdigris }}>
             Tables
-          </Link>
+          </PageLink>
           .
         </Typography>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>

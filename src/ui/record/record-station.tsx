@@ -2,11 +2,11 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import type { OwnAllowance } from '@/core/logbook'
 import { formatDifference } from '@/core/units'
 import type { PictureLine, RecordRow } from '@/server/db/repositories'
 import type { PieceThumb } from '@/server/services/piece-thumb'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 import { DeviationPicture } from './deviation-picture'
 import { type MeasuredTray, PairsPanel } from './pairs-panel'
@@ -50,7 +50,7 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds, re
         ) : (
           <Box sx={{ py: 3 }}>
             <Typography>Nothing has been measured yet. Take a tray to the bench, and log the finished size there with M.</Typography>
-            <Button component={Link} href={`/pieces/${pieceId}/route`} sx={{ mt: 1.5 }}>
+            <Button component={PageLink} href={`/pieces/${pieceId}/route`} sx={{ mt: 1.5 }}>
               To the route
             </Button>
           </Box>
@@ -59,9 +59,9 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds, re
           <Typography sx={{ mt: 2 }}>
             Trays:{' '}
             {trayIds.map((id) => (
-              <Link key={id} href={`/bench/${id}`} style={{ color: PALETTE.verdigris, fontWeight: 600, marginRight: 8 }}>
+              <PageLink key={id} href={`/bench/${id}`} style={{ color: PALETTE.verdigris, fontWeight: 600, marginRight: 8 }}>
                 tray {id}
-              </Link>
+              </PageLink>
             ))}
           </Typography>
         ) : null}
@@ -82,7 +82,7 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds, re
           </Typography>
         )}
         <PairsPanel trays={measured} />
-        <Button component={Link} href={`/pieces/${pieceId}/check`} sx={{ mt: 2 }}>
+        <Button component={PageLink} href={`/pieces/${pieceId}/check`} sx={{ mt: 2 }}>
           Check its form by a picture
         </Button>
         <PiecePictures pieceId={pieceId} pictures={pictures} />

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
+import { PageLink } from '../shared/page-link'
 
 /** A job of which no blank lies on a sheet: what comes first, and where. */
 export function NothingLaid({ jobId }: { readonly jobId: number }) {
@@ -11,7 +11,7 @@ export function NothingLaid({ jobId }: { readonly jobId: number }) {
         Nothing lies on a sheet yet
       </Typography>
       <Typography>Lay the blanks first; the order to saw them in follows from where they lie.</Typography>
-      <Button component={Link} variant="contained" href={`/layout/${jobId}`} sx={{ mt: 2 }}>
+      <Button component={PageLink} variant="contained" href={`/layout/${jobId}`} sx={{ mt: 2 }}>
         Lay them out
       </Button>
     </Box>

@@ -2,12 +2,12 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import type { AskAnswer } from '@/core/ask'
 import { rowSummary } from '@/core/lookup'
 import { describeMeaning } from '@/core/sizes'
 import { formatPlain, mmToInch } from '@/core/units'
 import { PALETTE } from '../theme/palette'
+import { PageLink } from './page-link'
 
 type FormAnswer = Extract<AskAnswer, { kind: 'form' }>
 
@@ -130,7 +130,7 @@ export function AdviceAnswerView({ answer }: { readonly answer: Extract<AskAnswe
           </Typography>
         ))
       )}
-      <Button component={Link} href={`/tables/advice/${answer.adviser}`} sx={{ mt: 1.5 }}>
+      <Button component={PageLink} href={`/tables/advice/${answer.adviser}`} sx={{ mt: 1.5 }}>
         Open the adviser
       </Button>
     </>
@@ -158,9 +158,9 @@ function Findings({ found }: { readonly found: Extract<AskAnswer, { kind: 'size'
         </Box>
       ))}
       <Box component="li" sx={{ pt: 0.75 }}>
-        <Link href={`/tables?q=${encodeURIComponent(found.text)}`} style={{ color: PALETTE.verdigris, fontWeight: 600, fontSize: 13 }}>
+        <PageLink href={`/tables?q=${encodeURIComponent(found.text)}`} style={{ color: PALETTE.verdigris, fontWeight: 600, fontSize: 13 }}>
           See it between its neighbours
-        </Link>
+        </PageLink>
       </Box>
     </Box>
   )

@@ -2,9 +2,9 @@ import Box from '@mui/material/Box'
 import List from '@mui/material/List'
 import ListItemButton from '@mui/material/ListItemButton'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import type { FoundThing } from '@/server/services/find-things'
 import { PALETTE } from '../theme/palette'
+import { PageLink } from './page-link'
 
 interface FoundThingsProps {
   readonly title: string
@@ -22,7 +22,7 @@ export function FoundThings({ title, things, isAll, onGo }: FoundThingsProps) {
       <Typography variant="h2">{title}</Typography>
       <List dense disablePadding aria-label={title}>
         {things.map(({ kind, name, about, href }) => (
-          <ListItemButton key={href + name} component={Link} href={href} onClick={onGo} sx={{ px: 0.5, gap: 1 }}>
+          <ListItemButton key={href + name} component={PageLink} href={href} onClick={onGo} sx={{ px: 0.5, gap: 1 }}>
             <Box component="span" sx={{ width: 52, color: PALETTE.muted, fontSize: 12.5 }}>
               {kind}
             </Box>

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
+import { PageLink } from './page-link'
 
 export function Missing() {
   return (
@@ -11,7 +11,7 @@ export function Missing() {
         This is not here
       </Typography>
       <Typography sx={{ my: 1.5 }}>It may have been in the other workshop, or have been taken out. Your jobs are under Jobs.</Typography>
-      <Button component={Link} href="/jobs">
+      <Button component={PageLink} href="/jobs">
         To the jobs
       </Button>
     </Box>

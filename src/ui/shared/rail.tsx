@@ -2,12 +2,12 @@
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import { Anvil, BookOpen, ClipboardList, Inbox, Ruler, SlidersHorizontal } from 'lucide-react'
-import Link from 'next/link'
 import { usePathname } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { AnvilSign } from '../signs/anvil-sign'
 import { SheetSign } from '../signs/sheet-sign'
 import { PALETTE } from '../theme/palette'
+import { PageLink } from './page-link'
 
 interface Place {
   readonly href: string
@@ -132,7 +132,7 @@ export function Rail() {
         {PLACES.map(({ href, label, sign, also }) => {
           const on = path.startsWith(href) || (also !== undefined && path.startsWith(also))
           return (
-            <ButtonBase component={Link} key={href} href={href} aria-current={on ? 'page' : undefined} sx={itemSx(on)}>
+            <ButtonBase component={PageLink} key={href} href={href} aria-current={on ? 'page' : undefined} sx={itemSx(on)}>
               {sign}
               <span>{label}</span>
             </ButtonBase>

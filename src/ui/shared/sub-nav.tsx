@@ -1,8 +1,8 @@
 'use client'
 import Box from '@mui/material/Box'
-import Link from 'next/link'
 import { usePathname } from 'next/navigation'
 import { PALETTE } from '../theme/palette'
+import { PageLink } from './page-link'
 
 interface SubNavProps {
   readonly label: string
@@ -27,7 +27,7 @@ export function SubNav({ label, links }: SubNavProps) {
         const on = path === href || (below !== undefined && path.startsWith(below))
         return (
           <Box
-            component={Link}
+            component={PageLink}
             key={href}
             href={href}
             aria-current={on ? 'page' : undefined}

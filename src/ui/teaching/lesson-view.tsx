@@ -2,11 +2,11 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { useState } from 'react'
 import type { Question } from '@/core/teaching'
 import type { PieceThumb } from '@/server/services/piece-thumb'
 import { Thumb } from '../drawing/thumb'
+import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 import { AskPanel } from './ask-panel'
 import { LearnerName, useLearner } from './learner-name'
@@ -64,9 +64,9 @@ export function LessonView({ lessonId, questions, thumb }: LessonViewProps) {
             <Thumb {...thumb} size={220} />
           </Box>
         ) : null}
-        <Link href="/book/lessons" style={{ color: PALETTE.verdigris, fontWeight: 600 }}>
+        <PageLink href="/book/lessons" style={{ color: PALETTE.verdigris, fontWeight: 600 }}>
           All lessons
-        </Link>
+        </PageLink>
       </Box>
     </Box>
   )

@@ -2,12 +2,12 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { useState } from 'react'
 import type { Lesson } from '@/server/db/repositories'
 import { useAct } from '../acting/act-provider'
 import { ChoiceField } from '../shared/choice-field'
 import { ConfirmDialog } from '../shared/confirm-dialog'
+import { PageLink } from '../shared/page-link'
 import { ProblemLine } from '../shared/problem-line'
 import { TextRow } from '../shared/text-row'
 import { PALETTE } from '../theme/palette'
@@ -45,17 +45,17 @@ export function LessonsView({ lessons, pieces }: LessonsViewProps) {
             sx={{ display: 'flex', alignItems: 'center', gap: 2, py: 1.25, borderBottom: `1px solid ${PALETTE.hairline}` }}
           >
             <Box sx={{ flex: 1 }}>
-              <Link href={`/book/lessons/${lesson.id}`} style={{ color: PALETTE.ink, fontWeight: 650, fontSize: 17 }}>
+              <PageLink href={`/book/lessons/${lesson.id}`} style={{ color: PALETTE.ink, fontWeight: 650, fontSize: 17 }}>
                 {lesson.title}
-              </Link>
+              </PageLink>
               <Typography variant="body2">
                 {pieces.find(({ id }) => id === lesson.pieceId)?.name ?? ''}, <span className="fig">{lesson.learners}</span>{' '}
                 {lesson.learners === 1 ? 'learner' : 'learners'}
               </Typography>
             </Box>
-            <Link href={`/book/lessons/${lesson.id}?view=class`} style={{ color: PALETTE.verdigris, fontWeight: 600 }}>
+            <PageLink href={`/book/lessons/${lesson.id}?view=class`} style={{ color: PALETTE.verdigris, fontWeight: 600 }}>
               How the class did
-            </Link>
+            </PageLink>
             <Button variant="text" aria-label={`Delete ${lesson.title}`} onClick={() => setLeaving(lesson)}>
               Delete
             </Button>

@@ -2,8 +2,8 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import type { Template } from '@/server/db/repositories'
+import { PageLink } from '../shared/page-link'
 import { TemplateCard } from './template-card'
 
 /** Outlines kept to be cut again. */
@@ -16,7 +16,7 @@ export function TemplatesView({ templates }: { readonly templates: readonly Temp
             No outline is kept yet. Measure one by photograph or read a drawing under Outlines, then keep it as a template: it can be
             printed, scaled, mirrored, divided and compared with its pair.
           </Typography>
-          <Button component={Link} href="/drawer/outline" variant="contained">
+          <Button component={PageLink} href="/drawer/outline" variant="contained">
             To the outlines
           </Button>
         </>
