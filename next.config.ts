@@ -6,7 +6,8 @@ const config: NextConfig = {
   reactStrictMode: true,
   // types are checked by `npm run types`
   typescript: { ignoreBuildErrors: true },
-  experimental: { serverActions: { bodySizeLimit: '4mb' } },
+  // a build is made from nothing on a fresh machine: what it would keep for the next one takes as long to write as it saves
+  experimental: { serverActions: { bodySizeLimit: '4mb' }, turbopackFileSystemCacheForBuild: false },
 }
 
 export default config

@@ -19,6 +19,7 @@ export default defineConfig({
   test: {
     globalSetup: 'tests/support/build-long-work.ts',
     testTimeout: 30000,
+    hookTimeout: 60000,
     maxWorkers: 2,
     projects: [
       // what keeps nothing between calls is loaded once for all its tests

@@ -137,7 +137,9 @@ test('the saw plan is stepped through, and its lines are chosen', async ({ page 
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
 })
 
-test('a blank is turned by its handle about its middle, comes to rest at a quarter, and a key turns it further', async ({ page }) => {
+test('a blank is turned by its handle about its middle, comes to rest at a quarter or stays where Alt leaves it, and a key turns it further', async ({
+  page,
+}) => {
   await page.goto(`${DEMO}/layout/11`)
   const tag = page.getByRole('button', { name: /^Tag 1,/ })
   await tag.focus()
@@ -168,6 +170,18 @@ test('a blank is turned by its handle about its middle, comes to rest at a quart
   await handle.focus()
   await page.keyboard.press('ArrowUp')
   await expect.poll(turned).toBe((stood + 91) % 360)
+  await page.keyboard.press('Shift+ArrowDown')
+  await expect.poll(turned).toBe((stood + 86) % 360)
+  await undoAll(page)
+  await expect.poll(turned).toBe(stood)
+  // with Alt it stays where the hand leaves it
+  await page.mouse.move(hx, hy)
+  await page.mouse.down()
+  await page.keyboard.down('Alt')
+  for (const deg of [20, 40, 52]) await page.mouse.move(...turn(deg))
+  await page.mouse.up()
+  await page.keyboard.up('Alt')
+  await expect.poll(turned).toBe((stood + 52) % 360)
   await undoAll(page)
   await expect.poll(turned).toBe(stood)
 })

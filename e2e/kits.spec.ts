@@ -111,6 +111,6 @@ for (const kit of TRIED)
     // no cut makes some measurements larger: they are kept, and no blank is offered for them
     if (!step || outcome?.blankPerMm === 0) return await expect(mine).toBeHidden()
     await mine.click()
-    await expect(page.getByText('Your own record')).toBeVisible()
+    await expect(page.getByText('Your own allowance')).toBeVisible()
     await expect(page.getByText('saved', { exact: true })).toBeVisible()
   })

@@ -80,11 +80,22 @@ test('from an empty workshop to a corrected blank', async ({ page }) => {
   await page.goto(`${WORKSHOP}/pieces/1`)
   await expect(page.getByText('3 pieces came out 0.20 mm larger')).toBeVisible()
   await page.getByRole('button', { name: /My record/ }).click()
-  await expect(page.getByText('Your own record')).toBeVisible()
+  await expect(page.getByText('Your own allowance')).toBeVisible()
   const corrected = await mm(page, 'answer')
   // 0.20 mm larger inside is 0.63 mm of length; three readings are not believed whole.
   expect(textbook - corrected).toBeGreaterThan(0.35)
   expect(textbook - corrected).toBeLessThan(0.65)
+  // or another figure in its place, and the textbook again
+  const own = page.getByRole('textbox', { name: 'On the blank' })
+  await own.fill('-0.3')
+  await expect(page.getByRole('button', { name: /My record/ })).toHaveAttribute('aria-pressed', 'false')
+  await expect.poll(() => mm(page, 'answer')).toBeCloseTo(textbook - 0.3, 6)
+  await own.fill('a little')
+  await expect(page.getByRole('alert').filter({ hasText: 'My allowance' })).toBeVisible()
+  await page.getByRole('button', { name: /Textbook/ }).click()
+  await expect.poll(() => mm(page, 'answer')).toBeCloseTo(textbook, 6)
+  await page.getByRole('button', { name: /My record/ }).click()
+  await expect.poll(() => mm(page, 'answer')).toBeCloseTo(corrected, 6)
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
 })
 

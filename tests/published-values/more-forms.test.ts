@@ -363,4 +363,4 @@ it('a size a few millionths over a coarse step is marked at the next step, not u
 })
 
 it('an own allowance that takes away the whole blank is refused by name', () =>
-  expect(refusal('ball', { alloy: 'fine-silver', ballMm: 0.5, thicknessMm: 0.8, allowanceMm: -3 })).toMatch(/^allowanceMm: My record/))
+  expect(refusal('ball', { alloy: 'fine-silver', ballMm: 0.5, thicknessMm: 0.8, allowanceMm: -3 })).toMatch(/^allowanceMm: My allowance/))

@@ -3,9 +3,9 @@ import { join } from 'node:path'
 import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ACTION_NAMES, type ActionName } from '@/server/actions/names'
 import { actionChecks, perform } from '@/server/actions/perform'
-import type { Repositories } from '@/server/db/repositories'
+import type { RecordKind, Repositories } from '@/server/db/repositories'
 import { cutLayout, instanceOf } from '@/server/services/cut-layout'
-import { addPiece, designOf, laidPlainly } from '../support/bench'
+import { addPiece, designOf, laidPlainly, measured, trayOf } from '../support/bench'
 import { tempWorkshop, workshopLike } from '../support/temp-db'
 
 const open = vi.hoisted(() => ({ repositories: undefined as unknown }))
@@ -48,6 +48,7 @@ let bathId = 0
 let swatchId = 0
 let pictureId = 0
 let lessonId = 0
+let recorded: RecordKind | undefined
 
 beforeAll(async () => {
   const temp = tempWorkshop()
@@ -91,6 +92,9 @@ beforeAll(async () => {
   swatchId = to.swatches.add({ alloy: 'copper-c110', agent: 'verdigris', recipe: 'one spray', colour: '#507060' })
   bathId = to.baths.add({ name: 'Pan', kind: 'copper-sulphate', litres: 1 })
   templateId = to.templates.add({ name: 'Arm', from: '', outer, holes: [] })
+  const ring = { insideDiameterMm: 17.8, alloy: 'sterling-925', thicknessMm: 1.3, widthMm: 4 }
+  measured(to, trayOf(to, addPiece(to, 'Ring', designOf('ring-band', ring), 1), 1), 1, 0.1)
+  recorded = to.record.groups({ page: 1, size: 1 })[0]
   temp.db.close()
   filled = temp.path
 })
@@ -116,6 +120,7 @@ const INPUTS: Readonly<Record<ActionName, () => unknown>> = {
   addStartingSets: () => ({ ids: ['hammers'] }),
   addStock: () => ({ kind: 'wire', alloy: 'copper-c110', thickness: '1', length: '100' }),
   addTool: () => ({ kind: 'drill', label: 'new' }),
+  answerRecord: () => ({ ...recorded, says: { of: 'hand', since: '2027-03-01T10:00:00.000Z' } }),
   archiveThing: () => ({ kind: 'tool', id: toolId('blade') }),
   backUp: () => ({}),
   chooseCuts: () => ({ id: layoutId, lines: { x: { side: 'on' } } }),

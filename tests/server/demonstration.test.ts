@@ -75,6 +75,7 @@ describe('the railway’s workshop', () => {
       expect(own.spreadMm).toBeGreaterThan(0)
       expect(Math.abs(own.growthMm)).toBeLessThan(0.6)
     }
+    expect(groups.flatMap(({ notes }) => notes.odd)).toMatchObject([{ workpiece: 6, growthMm: expect.closeTo(0.37, 1) }])
   })
   it('its layout can be cut as it lies, and prints what lies there', () => {
     for (const layout of layouts) {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { NO_GROWTH, ownAllowance } from '@/core/logbook'
+import { NO_GROWTH, ownAllowance, type RecordAnswer } from '@/core/logbook'
 import type { Design, Repositories } from '@/server/db/repositories'
 import { keepEntry } from '@/server/services/keep-entry'
 import { replayLedger } from '@/server/services/ledger'
-import { bookGroups, ownAllowanceOfPiece } from '@/server/services/own-record'
+import { bookGroups, methodsOf, ownAllowanceOfPiece, recordName } from '@/server/services/own-record'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { trayState, waitingOf } from '@/server/services/tray-state'
 import { addPiece, designOf, enter, entryFor, measured, NOW, saidOf, trayOf, workThrough } from '../support/bench'
@@ -14,10 +14,10 @@ const INPUT = { insideDiameterMm: 17.8, alloy: 'sterling-925', thicknessMm: 1.3,
 const ring = (more: Record<string, unknown> = {}): Design => designOf('ring-band', { ...INPUT, ...more })
 
 /** A tray of a design, its workpieces finished with the growths given; null leaves one unmeasured. */
-function madeTray(to: Repositories, design: Design, growths: readonly (number | null)[]) {
+function madeTray(to: Repositories, design: Design, growths: readonly (number | null)[], at = NOW) {
   const pieceId = addPiece(to, 'Ring', design, growths.length)
   const tray = trayOf(to, pieceId, growths.length)
-  const tokens = growths.map((growth, i) => (growth === null ? '' : measured(to, tray, i + 1, growth)))
+  const tokens = growths.map((growth, i) => (growth === null ? '' : measured(to, tray, i + 1, growth, at)))
   return { tray, pieceId, tokens }
 }
 
@@ -73,9 +73,9 @@ describe('what goes into the record', () => {
     madeTray(to, ring({ alloy: 'copper-c110' }), [0.4, 0.4, 0.4])
     madeTray(to, ring({ schools: { length: 'inside-plus-4t' } }), [0.7, 0.7, 0.7])
     expect(groupsOf(to)).toHaveLength(3)
-    expect(Object.values(to.record.methodsOf('ring-band', 'sterling-925')).map((sums) => sums.count)).toEqual([3, 3])
-    expect(Object.values(to.record.methodsOf('ring-band', 'copper-c110'))[0]?.g).toBeCloseTo(1.2, 9)
-    expect(to.record.methodsOf('dome', 'copper-c110')).toEqual({})
+    expect(Object.values(methodsOf(to, 'ring-band', 'sterling-925')).map((sums) => sums.count)).toEqual([3, 3])
+    expect(Object.values(methodsOf(to, 'ring-band', 'copper-c110'))[0]?.g).toBeCloseTo(1.2, 9)
+    expect(methodsOf(to, 'dome', 'copper-c110')).toEqual({})
   })
   it('counts a practice instrument in the demonstration only', () => {
     for (const isDemonstration of [true, false]) {
@@ -132,6 +132,49 @@ describe('the sums of a group', () => {
       ownAllowance(kept[0]?.sums ?? NO_GROWTH, { thicknessMm: 1.3, sizeMm: 17 }, 3).allowanceMm,
       9,
     )
+  })
+})
+
+describe('what the record asks', () => {
+  const KIND = { form: 'ring-band', alloy: 'sterling-925' } as const
+  const SHAPE = { thicknessMm: 1.3, sizeMm: 20 }
+  /** The one group of a workshop, as the Book shows it. */
+  function group(to: Repositories) {
+    const [only] = bookGroups(to, { page: 1, size: 9 }, planOptions(to))
+    if (!only) throw new Error('the book is empty')
+    return only
+  }
+  const answer = (to: Repositories, given: Partial<RecordAnswer>) =>
+    to.settings.write({ recordAnswers: { [recordName(group(to))]: { since: '', right: [], ...given } } })
+
+  it('has the hand changed? Where it has, only the newest count, on every page, until all are counted again', () => {
+    const { repositories: to } = tempWorkshop()
+    madeTray(to, ring(), [0.1, 0.12, 0.09, 0.11, 0.1, 0.12, 0.08, 0.1], '2027-02-01T10:00:00.000Z')
+    const { pieceId } = madeTray(to, ring(), [0.4, 0.42, 0.38, 0.41])
+    const allowed = () => ownAllowanceOfPiece(to, pieceId, planOptions(to))?.own.foundMm ?? Number.NaN
+    const mixed = allowed()
+    const { drift } = group(to).notes
+    expect(drift?.byMm).toBeCloseTo(0.3, 1)
+    expect(drift?.since).toBe(NOW)
+    answer(to, { since: drift?.since ?? '' })
+    expect(Object.values(methodsOf(to, KIND.form, KIND.alloy)).map(({ count }) => count)).toEqual([4])
+    expect(allowed()).toBeCloseTo(0.4, 1)
+    expect(group(to).pieces[0]?.own.foundMm).toBe(allowed())
+    expect(group(to).notes).toMatchObject({ drift: null, answer: { since: NOW } })
+    answer(to, {})
+    expect(allowed()).toBeCloseTo(mixed, 9)
+  })
+  it('is a reading far out right? Then it counts whole in what is allowed, and is not asked about again', () => {
+    const { repositories: to } = tempWorkshop()
+    const { pieceId } = madeTray(to, ring(), [0.1, 0.12, 0.09, 0.11, 0.1, 1.4])
+    const [odd] = group(to).notes.odd
+    expect(odd).toMatchObject({ workpiece: 6, pieceName: 'Ring' })
+    const foundIn = () => ownAllowance(Object.values(methodsOf(to, KIND.form, KIND.alloy))[0] ?? NO_GROWTH, SHAPE, 1).foundMm
+    const before = foundIn()
+    answer(to, { right: [odd?.item ?? ''] })
+    expect(group(to).notes.odd).toEqual([])
+    expect(foundIn()).toBeGreaterThan(before + 0.1)
+    expect(ownAllowanceOfPiece(to, pieceId, planOptions(to))?.own.foundMm).toBeCloseTo(group(to).pieces[0]?.own.foundMm ?? Number.NaN, 9)
   })
 })
 

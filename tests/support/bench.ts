@@ -86,14 +86,14 @@ export function workThrough(to: Repositories, tray: TestTray, workpieces: readon
 }
 
 /** Measures a workpiece at the last step that measures what the record is kept of, and finishes it. */
-export function measured(to: Repositories, tray: TestTray, workpiece: number, growthMm: number): string {
+export function measured(to: Repositories, tray: TestTray, workpiece: number, growthMm: number, at = NOW): string {
   const outcome = tray.plan.parts[0].outcomes.find((item) => item.primary)
-  const at = tray.plan.steps.findLastIndex((step) => step.target?.dimension === outcome?.dimension)
-  const step = tray.plan.steps[at]
+  const place = tray.plan.steps.findLastIndex((step) => step.target?.dimension === outcome?.dimension)
+  const step = tray.plan.steps[place]
   if (!outcome || !step) throw new Error('nothing is measured on this route')
-  workThrough(to, tray, [workpiece], at)
+  workThrough(to, tray, [workpiece], place)
   const value = outcome.valueMm + growthMm
-  const token = enter(to, tray, workpiece, { kind: 'reading', step: step.id, dimension: outcome.dimension, value })
+  const token = enter(to, tray, workpiece, { kind: 'reading', step: step.id, dimension: outcome.dimension, value, at })
   if (!to.entries.moves(tray.id).some((move) => move.kind === 'done' && move.stepId === step.id && move.workpiece === workpiece))
     enter(to, tray, workpiece, { kind: 'done', step: step.id })
   return token

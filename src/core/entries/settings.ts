@@ -31,6 +31,8 @@ const fields = z.object({
   pricesOn: z.string().default(''),
   /** What was measured of metals, by the id of the figure it tells. */
   trials: z.record(z.string(), z.array(z.number())).default({}),
+  /** What was answered where the record asked, by form, metal and method. */
+  recordAnswers: z.record(z.string(), z.object({ since: z.string(), right: z.array(z.string()).readonly() })).default({}),
   /** The workshop's own methods: by the id of a choice, the way that a new piece starts with. */
   methods: z.record(z.string(), z.string()).default({}),
   /** What the torch brings into the work, W. */

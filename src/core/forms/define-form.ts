@@ -41,7 +41,7 @@ function refuseEmpty({ blanks }: FormPlan, allowanceMm: number): void {
     )
       throw new PlanRefusal({
         path: 'allowanceMm',
-        message: `My record: it would leave no metal of the ${name}, or none round its openings; it takes off too much`,
+        message: `My allowance: it would leave no metal of the ${name}, or none round its openings; it takes off too much`,
       })
 }
 
@@ -183,13 +183,13 @@ const LEAST_MM = 0.05
 
 /**
  * The number a smith marks, mm: rounded up to the next step of the rule (source: common practice, a long blank can be filed).
- * Throws PlanRefusal, given back as an issue of "My record", where that allowance takes away all there is.
+ * Throws PlanRefusal, given back as an issue of "My allowance", where that allowance takes away all there is.
  */
 export function markUp(valueMm: number, stepMm: number): number {
   if (valueMm < LEAST_MM)
     throw new PlanRefusal({
       path: 'allowanceMm',
-      message: `My record: it would leave ${formatPlain(valueMm, 2)} mm to mark; at least ${LEAST_MM} mm must stay`,
+      message: `My allowance: it would leave ${formatPlain(valueMm, 2)} mm to mark; at least ${LEAST_MM} mm must stay`,
     })
   return Number(formatPlain(Math.ceil((valueMm - ROUNDING_MM) / stepMm) * stepMm, 8))
 }

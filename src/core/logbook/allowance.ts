@@ -13,6 +13,8 @@ export interface Shape {
 /** One finished piece as the record sees it: how much larger it came out than the textbook says for the size that was cut. */
 export interface GrowthReading extends Shape {
   readonly growthMm: number
+  /** Said by the smith to be right, however far out it stands: it counts whole. */
+  readonly isRight?: boolean
 }
 
 /** What growth may depend on: thickness in mm, size by its logarithm, depth as a share of size. */

@@ -9,6 +9,7 @@ export {
   ownAllowance,
   type Shape,
 } from './allowance'
+export { answered, NO_ANSWER, type RecordAnswer } from './answered'
 export { type BlankAndOutcomes, blankDimension, comesOutMm } from './comes-out'
 export { type FarOff, farOff, READING_REACH } from './far-off'
 export { countedReading, type ItemEntry } from './finished'
@@ -18,7 +19,7 @@ export { bestPairs, type Measured, MOST_MATCHED, type Pair } from './matching'
 export { ownAllowanceOf, shapeOf } from './own'
 export { doMeet, isWholeLoss, type ProgressEvent, type ProgressStep, type TrayProgress, trayProgress } from './progress'
 export { asksForRework, FAILED, isFailedTest, PASSED, REWORK_LOOP, type ReworkableStep, TESTED, withRework } from './rework'
-export { driftMm, type Hindsight, hindsight, mattering, weighed } from './robust'
+export { type Drift, driftOf, type Hindsight, hindsight, mattering, weighed } from './robust'
 export { seriesWords } from './series'
 export { countWords, type Losses, lossShare, type Spares, sparesFor } from './spares'
 export { type LedgerEntry, standingEntries } from './standing'

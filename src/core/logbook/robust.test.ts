@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { drawNormal, seededRandom } from '../numerics/random'
 import { type GrowthReading, ownAllowance } from './allowance'
-import { driftMm, hindsight, mattering, weighed } from './robust'
+import { driftOf, hindsight, mattering, weighed } from './robust'
 
 const at = (values: readonly number[]): GrowthReading[] => values.map((growthMm) => ({ growthMm, thicknessMm: 1 }))
 const scattered = (seed: number, count: number, mean: number, sd: number) => {
@@ -21,16 +21,26 @@ describe('readings that stand far out', () => {
     const odd = Array.from({ length: 100 }, (_, seed) => weighed(scattered(seed, 20, 0.1, 0.05)).odd.length)
     expect(odd.reduce((sum, count) => sum + count, 0) / 2000).toBeLessThan(0.05)
   })
+  it('count whole, and are asked about no more, once they are said to be right', () => {
+    const slip = [...scattered(1, 12, 0.2, 0.02), { growthMm: 2.2, thicknessMm: 1, isRight: true }]
+    const { sums, odd } = weighed(slip)
+    expect(odd).not.toContain(12)
+    expect(sums.g).toBeGreaterThan(12 * 0.15 + 2.2)
+  })
   it('of three none is called odd', () => expect(weighed(at([0.1, 0.1, 3])).odd).toEqual([]))
 })
 
 describe('a hand that changes', () => {
-  it('is noticed', () => expect(driftMm([...scattered(2, 12, 0.1, 0.03), ...scattered(3, 6, 0.3, 0.03)])).toBeCloseTo(0.2, 1))
+  it('is noticed', () => {
+    const drift = driftOf([...scattered(2, 12, 0.1, 0.03), ...scattered(3, 6, 0.3, 0.03)])
+    expect(drift?.byMm).toBeCloseTo(0.2, 1)
+    expect(drift?.from).toBe(12)
+  })
   it('is not seen where it does not: one in fifty at most', () => {
-    const seen = Array.from({ length: 200 }, (_, seed) => driftMm(scattered(seed, 24, 0.1, 0.05))).filter((drift) => drift !== undefined)
+    const seen = Array.from({ length: 200 }, (_, seed) => driftOf(scattered(seed, 24, 0.1, 0.05))).filter((drift) => drift !== undefined)
     expect(seen.length).toBeLessThanOrEqual(8)
   })
-  it('of few readings nothing is said', () => expect(driftMm(at([0.1, 0.1, 0.9, 0.9]))).toBeUndefined())
+  it('of few readings nothing is said', () => expect(driftOf(at([0.1, 0.1, 0.9, 0.9]))).toBeUndefined())
 })
 
 describe('had it been used', () => {

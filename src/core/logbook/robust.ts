@@ -34,7 +34,9 @@ export function weighed(readings: readonly GrowthReading[]): Weighed {
     const offs = readings.map((reading) => reading.growthMm - line(reading))
     const middle = median(offs)
     const spread = Math.max(LEAST_SPREAD_MM, 1.4826 * median(offs.map((off) => Math.abs(off - middle))))
-    weights = offs.map((off) => Math.min(1, (FULL_SPREADS * spread) / Math.max(1e-12, Math.abs(off - middle))))
+    weights = offs.map((off, i) =>
+      readings[i]?.isRight ? 1 : Math.min(1, (FULL_SPREADS * spread) / Math.max(1e-12, Math.abs(off - middle))),
+    )
   }
   return { sums: sumsOf(readings, weights), odd: weights.flatMap((weight, i) => (weight < ODD_WEIGHT ? [i] : [])) }
 }
@@ -46,8 +48,14 @@ const LEAST_EACH = 4
 /** So many errors apart are no chance. */
 const APART = 2.6
 
-/** By how much the newest readings differ from those before them, mm, where that is no chance; undefined otherwise. Oldest first. */
-export function driftMm(readings: readonly GrowthReading[]): number | undefined {
+/** How a hand has changed: by how much its newest readings differ from those before, and at which place they begin. */
+export interface Drift {
+  readonly byMm: number
+  readonly from: number
+}
+
+/** How the newest readings differ from those before them, where that is no chance; undefined otherwise. Oldest first. */
+export function driftOf(readings: readonly GrowthReading[]): Drift | undefined {
   const newest = Math.max(LEAST_EACH, Math.floor(readings.length / 3))
   const [before, after] = [readings.slice(0, -newest), readings.slice(-newest)].map((part) => part.map(({ growthMm }) => growthMm))
   if (!before || !after || before.length < LEAST_EACH || after.length < LEAST_EACH) return undefined
@@ -55,7 +63,7 @@ export function driftMm(readings: readonly GrowthReading[]): number | undefined 
     values.reduce((sum, value) => sum + (value - meanOf(values)) ** 2, 0) / (values.length - 1)
   const apart = meanOf(after) - meanOf(before)
   const error = Math.sqrt(Math.max(1e-8, variance(before) / before.length + variance(after) / after.length))
-  return Math.abs(apart) > APART * error ? apart : undefined
+  return Math.abs(apart) > APART * error ? { byMm: apart, from: before.length } : undefined
 }
 
 /** What using the record from the first piece on would have changed: the error of the later pieces by the textbook, and with it, mm. */

@@ -7,7 +7,7 @@ const schema = z.strictObject({
   insideMm: ringDiameterMm({ label: 'Inside', min: 10, max: 30 }),
   thicknessMm: thicknessMm({ label: 'Thickness', min: 0.05, max: 6 }),
   lengthMm: lengthMm({ label: 'Length', min: 1, max: 500 }).optional(),
-  allowanceMm: lengthMm({ label: 'My record', min: -20, max: 20 }).default(0),
+  allowanceMm: lengthMm({ label: 'My allowance', min: -20, max: 20 }).default(0),
   stock: choice('Stock', { strip: 'Strip', wire: 'Wire' }).default('strip'),
   qty: count({ label: 'How many', min: 1, max: 50 }).default(1),
 })

@@ -6,6 +6,7 @@ export const ACTION_NAMES = [
   'addStartingSets',
   'addStock',
   'addTool',
+  'answerRecord',
   'archiveThing',
   'backUp',
   'chooseCuts',

@@ -8,6 +8,7 @@ import { chooseCuts, cutLayout, putBackCut, saveLayout } from './layouts'
 import type { ActionName } from './names'
 import { addPicture, dropPicture } from './pictures'
 import { describePiece, duplicatePiece, moveRevision, saveDesign } from './pieces'
+import { answerRecord } from './record'
 import { putInJar, sendJar, weighJar } from './scrap'
 import { keepFigure, keepTrials, saveSettings, takePrices } from './settings'
 import { dropSwatch, keepSwatch } from './swatches'
@@ -23,6 +24,7 @@ export const ACTIONS = {
   addStartingSets,
   addStock,
   addTool,
+  answerRecord,
   archiveThing,
   backUp,
   chooseCuts,

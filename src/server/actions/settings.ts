@@ -26,7 +26,7 @@ const LABELS = {
   tumblerTrays: 'Trays in the tumbler',
 }
 
-function againstSettings({ settings }: Repositories, lines: Against['lines']): Against {
+export function againstSettings({ settings }: Repositories, lines: Against['lines']): Against {
   return { revision: settings.revision(), lines }
 }
 

@@ -1,6 +1,18 @@
-import { driftMm, type Hindsight, hindsight, mattering, type OwnAllowance, ownAllowanceOf, weighed } from '@/core/logbook'
+import {
+  answered,
+  driftOf,
+  type GrowthSums,
+  type Hindsight,
+  hindsight,
+  mattering,
+  NO_ANSWER,
+  type OwnAllowance,
+  ownAllowanceOf,
+  type RecordAnswer,
+  weighed,
+} from '@/core/logbook'
 import type { PlanOptions } from '@/core/piece'
-import type { RecordGroup, RecordRow, Repositories } from '../db/repositories'
+import type { RecordGroup, RecordKind, RecordRow, Repositories } from '../db/repositories'
 import { planDesign } from './piece-plan'
 import { dimensionedThumbOf, type PieceThumb } from './piece-thumb'
 
@@ -23,23 +35,41 @@ export interface BookGroup extends RecordGroup {
 /** What the readings of a group say of the hand, beside the allowance. */
 export interface HandNotes {
   readonly hindsight: Hindsight | null
-  /** How much the newest differ from those before, mm. */
-  readonly driftMm: number | null
+  /** How much the newest differ from those before, mm, and when the first of them was taken. */
+  readonly drift: { readonly byMm: number; readonly since: string } | null
   readonly matters: readonly string[]
   /** Readings that stand so far out that they are asked about. */
-  readonly odd: readonly { readonly pieceName: string; readonly workpiece: number; readonly trayId: number; readonly growthMm: number }[]
+  readonly odd: readonly Pick<RecordRow, 'item' | 'pieceName' | 'workpiece' | 'trayId' | 'growthMm'>[]
+  /** What was answered where it asked before. */
+  readonly answer: RecordAnswer
+}
+
+/** Under which name the answers about a kind of work are kept. */
+export const recordName = ({ form, alloy, method }: RecordKind) => `${form} ${alloy} ${method}`
+
+/** What was answered about each kind of work. */
+function answersIn({ settings }: Repositories): (kind: RecordKind) => RecordAnswer {
+  const { recordAnswers } = settings.read()
+  return (kind) => recordAnswers[recordName(kind)] ?? NO_ANSWER
+}
+
+/** What the readings that count of a form in a metal say, by method. */
+export function methodsOf(repositories: Repositories, form: string, alloy: string): Readonly<Record<string, GrowthSums>> {
+  return repositories.record.methodsOf(form, alloy, answersIn(repositories))
 }
 
 /** From the newest readings, as they come: the newest first. */
-export function handNotes(newestFirst: readonly RecordRow[]): HandNotes {
-  const rows = [...newestFirst].reverse()
+export function handNotes(newestFirst: readonly RecordRow[], answer: RecordAnswer): HandNotes {
+  const rows = answered([...newestFirst].reverse(), answer)
+  const drift = driftOf(rows)
   return {
     hindsight: hindsight(rows) ?? null,
-    driftMm: driftMm(rows) ?? null,
+    drift: drift ? { byMm: drift.byMm, since: rows[drift.from]?.at ?? '' } : null,
     matters: mattering(rows),
     odd: weighed(rows)
       .odd.flatMap((i) => rows[i] ?? [])
-      .map(({ pieceName, workpiece, trayId, growthMm }) => ({ pieceName, workpiece, trayId, growthMm })),
+      .map(({ item, pieceName, workpiece, trayId, growthMm }) => ({ item, pieceName, workpiece, trayId, growthMm })),
+    answer,
   }
 }
 
@@ -52,31 +82,32 @@ export function ownAllowanceOfPiece(
   repositories: Repositories,
   pieceId: number,
   options: PlanOptions,
-  methodsOf = repositories.record.methodsOf,
+  methodsFor = (form: string, alloy: string) => methodsOf(repositories, form, alloy),
 ): PieceAllowance | undefined {
   const piece = repositories.jobs.piece(pieceId)
   const plan = piece && planDesign(piece.design, options)
   const [main] = plan?.parts ?? []
   if (!piece || !plan || !main?.result || !main.metal) return undefined
-  const methods = methodsOf(main.form, main.metal.alloy)
+  const methods = methodsFor(main.form, main.metal.alloy)
   return { pieceId, name: piece.name, own: ownAllowanceOf(main.result, methods), picture: dimensionedThumbOf(plan) }
 }
 
 /** The book’s groups, the fullest first; one page of them. */
 export function bookGroups(repositories: Repositories, page: { page: number; size: number }, options: PlanOptions): BookGroup[] {
   // pieces of one form and metal go by the same readings
-  const known = new Map<string, ReturnType<Repositories['record']['methodsOf']>>()
-  const methodsOf = (form: string, alloy: string) => {
-    const methods = known.get(`${form} ${alloy}`) ?? repositories.record.methodsOf(form, alloy)
+  const known = new Map<string, ReturnType<typeof methodsOf>>()
+  const answerTo = answersIn(repositories)
+  const methodsFor = (form: string, alloy: string) => {
+    const methods = known.get(`${form} ${alloy}`) ?? repositories.record.methodsOf(form, alloy, answerTo)
     known.set(`${form} ${alloy}`, methods)
     return methods
   }
   return repositories.record.groups(page).map((group) => ({
     ...group,
-    notes: handNotes(repositories.record.rowsOf(group, { page: 1, size: ROWS_LOOKED_AT })),
+    notes: handNotes(repositories.record.rowsOf(group, { page: 1, size: ROWS_LOOKED_AT }), answerTo(group)),
     rows: repositories.record.rowsOf(group, { page: 1, size: ROWS_SHOWN }),
     pieces: repositories.record
       .piecesOf(group, PIECES_SHOWN)
-      .flatMap((pieceId) => ownAllowanceOfPiece(repositories, pieceId, options, methodsOf) ?? []),
+      .flatMap((pieceId) => ownAllowanceOfPiece(repositories, pieceId, options, methodsFor) ?? []),
   }))
 }

@@ -5,7 +5,7 @@ import { runTask } from '../long/run-task'
 /** What one request may ask of the machine; the command line has no such ceiling. */
 const MOST = { seconds: 30, pieces: 2000, vertices: 40_000 }
 /** Seconds beyond those asked for after which the thread is ended: what is left over, lengths and remnants, takes a while too. */
-const GRACE_S = 20
+const GRACE_S = 60
 
 function overCeiling({ seconds, items, sheets, container }: LayoutInput): { path: string; message: string } | undefined {
   const pieces = items.reduce((sum, item) => sum + item.qty, 0)

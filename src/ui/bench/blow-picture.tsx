@@ -91,13 +91,7 @@ export function BlowPicture({ marked, blows, metal }: BlowPictureProps) {
               ))
             : null}
         </svg>
-        <LetterLayer
-          letters={blows.filter(({ kind }) => kind === 'letter')}
-          inkOf={() => inkOf(false)}
-          scale={scale}
-          width={width}
-          height={TALL_PX}
-        />
+        <LetterLayer blows={blows} inkOf={() => inkOf(false)} scale={scale} width={width} height={TALL_PX} />
       </div>
       <Box sx={{ fontSize: 17, color: PALETTE.petrolMuted, pb: 1 }}>
         {blows.length} in all{along}

@@ -5,12 +5,13 @@ import { findForm } from '@/core/forms'
 import { ALLOYS } from '@/core/metals'
 import { formatDifference, formatPlain } from '@/core/units'
 import type { LossLine } from '@/server/db/repositories'
-import type { BookGroup, HandNotes } from '@/server/services/own-record'
+import type { BookGroup } from '@/server/services/own-record'
 import { DeviationPicture } from '../record/deviation-picture'
 import { RecordTable } from '../record/record-table'
 import { SpreadPlot } from '../record/spread-plot'
 import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
+import { HandWords } from './hand-words'
 
 function metalTitle(alloy: string): string {
   return (
@@ -46,31 +47,6 @@ function Allow({ piece }: { readonly piece: BookGroup['pieces'][number] }) {
   )
 }
 
-/** What else the readings say of this hand. */
-function HandWords({ notes }: { readonly notes: HandNotes }) {
-  const { hindsight, driftMm, matters, odd } = notes
-  const lines = [
-    hindsight && hindsight.ownMm < hindsight.textbookMm - 0.005
-      ? `Had you used it from the first piece on, the error would have fallen from ${formatPlain(hindsight.textbookMm, 2)} to ${formatPlain(hindsight.ownMm, 2)} mm.`
-      : '',
-    driftMm === null
-      ? ''
-      : `The newest came out ${formatPlain(Math.abs(driftMm), 2)} mm ${driftMm > 0 ? 'larger' : 'smaller'} than those before. Has something changed, a tool, the metal? Until it is known, the older ones count as much.`,
-    matters.length > 0 ? `It goes with the ${matters.join(' and the ')} of the piece.` : '',
-    ...odd
-      .slice(0, 3)
-      .map(
-        ({ pieceName, workpiece, trayId, growthMm }) =>
-          `Is ${pieceName} ${workpiece} of tray ${trayId} right, at ${formatPlain(growthMm, 2)} mm over? It counts less: measure it again, or take it back at its tray.`,
-      ),
-  ].filter(Boolean)
-  return lines.map((line) => (
-    <Typography key={line} sx={{ mt: 1, fontSize: 13.5 }}>
-      {line}
-    </Typography>
-  ))
-}
-
 function GroupView({ group }: { readonly group: BookGroup }) {
   const [first] = group.pieces
   const [newest] = group.rows
@@ -88,7 +64,7 @@ function GroupView({ group }: { readonly group: BookGroup }) {
             <Allow key={piece.pieceId} piece={piece} />
           ))}
           {first ? <Typography sx={{ mt: 1, fontSize: 13.5 }}>{first.own.why}</Typography> : null}
-          <HandWords notes={group.notes} />
+          <HandWords kind={group} notes={group.notes} />
         </Box>
         <Box>
           {first?.picture && newest ? (

@@ -142,9 +142,12 @@ interface AnswerColumnProps {
   readonly supply: ReactNode
   /** The answer itself stands elsewhere, in sight while the sizes are entered. */
   readonly isAnswerAbove: boolean
+  /** What is wrong with the sizes as they stand; there is no answer then, and the allowance can still be typed. */
+  readonly problem: string | undefined
 }
 
-export function AnswerColumn({ result, count, rough, record, supply, isAnswerAbove }: AnswerColumnProps) {
+/** What to cut, and what it weighs and costs. */
+function ToCut({ result, count, rough, isAnswerAbove }: Omit<AnswerColumnProps, 'record' | 'supply' | 'problem'>) {
   const { bench, currency } = useWorkshop()
   const massG = result.results.massG?.value ?? 0
   const costEach = result.blanks.reduce((sum, blank) => sum + metalCost(blank.massG * (blank.each ?? 1), blank.alloy, bench.figures), 0)
@@ -163,8 +166,14 @@ export function AnswerColumn({ result, count, rough, record, supply, isAnswerAbo
       >
         metal cost {formatMoney(costEach, currency)} each, {formatMoney(costEach * count, currency)} in all
       </Typography>
-      {record}
-      {supply}
+    </>
+  )
+}
+
+/** What to look out for, and why the answer is what it is. */
+function Why({ result }: Pick<AnswerColumnProps, 'result'>) {
+  return (
+    <>
       <Typography variant="h2" sx={{ mt: 1.5 }}>
         Look out for
       </Typography>
@@ -184,6 +193,22 @@ export function AnswerColumn({ result, count, rough, record, supply, isAnswerAbo
       <Typography variant="body2" sx={{ py: 0.25 }}>
         ± {formatPlain(result.uncertainty.plusMinus, 2)} mm from {result.uncertainty.why}
       </Typography>
+    </>
+  )
+}
+
+/** The blank of a part: what to cut, what to allow, where the metal is, and why. */
+export function AnswerColumn({ record, supply, problem, ...cut }: AnswerColumnProps) {
+  return (
+    <>
+      {problem === undefined ? <ToCut {...cut} /> : <Typography role="status">{problem}</Typography>}
+      {record}
+      {problem === undefined ? (
+        <>
+          {supply}
+          <Why result={cut.result} />
+        </>
+      ) : null}
     </>
   )
 }

@@ -158,6 +158,7 @@ export function SizeStation({ piece, partId, parts, methods, losses, supply, car
   const issues = Object.fromEntries((part?.issues ?? []).map((issue) => [issue.path, issue.message]))
   const result = shown?.parts.find(({ id }) => id === part?.id)?.result
   const isSized = part?.result !== undefined
+  const problem = Object.values(issues)[0] ?? 'Enter the sizes.'
   const walk = shown ? routeTemper(shown.assembly, metalsOf(shown)) : undefined
   return (
     <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0, overflow: { md: 'hidden' } }}>
@@ -232,9 +233,10 @@ export function SizeStation({ piece, partId, parts, methods, losses, supply, car
               Print the card
             </Button>
           </Box>
-          {result && isSized ? (
+          {result ? (
             <AnswerColumn
               result={result}
+              problem={isSized ? undefined : problem}
               rough={part && roughOf(part)}
               isAnswerAbove={isPhone}
               count={(piece.quantity + piece.spares) * (part?.count ?? 1)}
@@ -242,13 +244,16 @@ export function SizeStation({ piece, partId, parts, methods, losses, supply, car
               record={
                 <OwnRecord
                   own={ownAllowanceOf(result, methods)}
-                  appliedMm={Number(typed.allowanceMm ?? 0) || 0}
-                  onUse={(mm) => design.change('allowanceMm', String(mm))}
+                  appliedMm={result.understood.allowanceMm?.mm ?? (Number(typed.allowanceMm) || 0)}
+                  typed={typed.allowanceMm ?? '0'}
+                  error={issues.allowanceMm}
+                  onChange={(text) => design.change('allowanceMm', text)}
+                  onLeave={design.saveNow}
                 />
               }
             />
           ) : (
-            <Typography role="status">{Object.values(issues)[0] ?? 'Enter the sizes.'}</Typography>
+            <Typography role="status">{problem}</Typography>
           )}
         </Box>
       </Box>

@@ -9,12 +9,14 @@ const [CAPITAL, BODY] = [0.7, 0.86]
 const RAD = Math.PI / 180
 
 interface LetterLayerProps {
-  readonly letters: readonly PlacedMark[]
+  /** All that is struck; the letters among it are drawn. */
+  readonly blows: readonly PlacedMark[]
   readonly inkOf: (letter: PlacedMark) => string
   readonly scale: FaceScale
   readonly width: number
   readonly height: number
 }
+type DrawnProps = Omit<LetterLayerProps, 'blows'> & { readonly letters: readonly PlacedMark[] }
 
 /** A colour of the theme as a canvas takes it: looked up where the page is. */
 function inksOn(canvas: HTMLCanvasElement): (ink: string) => string {
@@ -29,7 +31,7 @@ function inksOn(canvas: HTMLCanvasElement): (ink: string) => string {
 }
 
 /** Draws each letter in its room, as wide as that is. */
-function drawLetters(on: CanvasRenderingContext2D, ratio: number, { letters, inkOf, scale }: LetterLayerProps): void {
+function drawLetters(on: CanvasRenderingContext2D, ratio: number, { letters, inkOf, scale }: DrawnProps): void {
   on.textAlign = 'center'
   let font = ''
   const inks = inksOn(on.canvas)
@@ -50,11 +52,12 @@ function drawLetters(on: CanvasRenderingContext2D, ratio: number, { letters, ink
 }
 
 /** The letters struck on a blank, over its drawing: hundreds are drawn at once, where each as a thing of the page would hold up the hand. */
-export function LetterLayer(props: LetterLayerProps) {
-  return props.letters.length > 0 ? <Drawn {...props} /> : null
+export function LetterLayer({ blows, ...drawn }: LetterLayerProps) {
+  const letters = blows.filter(({ kind }) => kind === 'letter')
+  return letters.length > 0 ? <Drawn letters={letters} {...drawn} /> : null
 }
 
-function Drawn(props: LetterLayerProps) {
+function Drawn(props: DrawnProps) {
   const { width, height } = props
   const canvas = useRef<HTMLCanvasElement>(null)
   // drawn once more when the type has come, and when the page turns dark or light

@@ -79,13 +79,7 @@ export function MarkDrawing({ outer, holes, colour, blows, formed, marks, chosen
           />
         ))}
       </svg>
-      <LetterLayer
-        letters={blows.filter(({ kind }) => kind === 'letter')}
-        inkOf={({ mark }) => inkOf(mark === chosen)}
-        scale={scale}
-        width={width}
-        height={height}
-      />
+      <LetterLayer blows={blows} inkOf={({ mark }) => inkOf(mark === chosen)} scale={scale} width={width} height={height} />
     </div>
   )
 }

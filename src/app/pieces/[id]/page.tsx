@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation'
+import { methodsOf } from '@/server/services/own-record'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { supplyFor } from '@/server/services/supply'
 import { workshop } from '@/server/workshop'
@@ -27,7 +28,7 @@ export default async function PiecePage({ params, searchParams }: PiecePageProps
   if (!wanted) return <AssemblyStation key={piece.id} piece={piece} supply={supply} cardHref={cardHref} />
   const planned = plan.parts.find((part) => part.id === wanted.id)
   const { record } = repositories
-  const methods = planned?.metal ? record.methodsOf(planned.form, planned.metal.alloy) : {}
+  const methods = planned?.metal ? methodsOf(repositories, planned.form, planned.metal.alloy) : {}
   const losses = planned?.metal ? record.losses(planned.form, planned.metal.alloy) : { begun: 0, lost: 0 }
   return (
     <SizeStation

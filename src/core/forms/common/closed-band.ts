@@ -62,7 +62,7 @@ export function bandAnswer(log: WorkingLog, band: ClosedBand): Answer {
     given: [
       given('L', 'length of the band', lengthOf(log, band)),
       given('j', 'joint and filing', band.jointAllowanceMm),
-      given('r', 'my record', band.allowanceMm),
+      given('r', 'my allowance', band.allowanceMm),
     ],
   })
   return { name: 'cut length', value, unit: 'mm', markAt: markedAt(log, value, band.roundUpMm) }

@@ -64,7 +64,7 @@ export function markedAt(log: WorkingLog, valueMm: number, stepMm: number): numb
   })
 }
 
-/** The size to mark: calculated, with its additions and the smith's own record, rounded up to what can be marked. */
+/** The size to mark: calculated, with its additions and the smith's own allowance, rounded up to what can be marked. */
 export function answerOf(
   log: WorkingLog,
   input: CommonInput,
@@ -81,7 +81,7 @@ export function answerOf(
     given: [
       given('L', 'calculated', valueMm),
       ...additions.map((addition) => given(addition.symbol, addition.name, addition.valueMm)),
-      given('r', 'my record', input.allowanceMm),
+      given('r', 'my allowance', input.allowanceMm),
     ],
   })
   const markAt = markedAt(log, value, input.roundUpMm)

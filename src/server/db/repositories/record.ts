@@ -1,5 +1,15 @@
 import * as z from 'zod'
-import { addGrowth, type GrowthReading, type GrowthSums, growthOf, type Losses, NO_GROWTH, weighed } from '@/core/logbook'
+import {
+  addGrowth,
+  answered,
+  type GrowthReading,
+  type GrowthSums,
+  growthOf,
+  type Losses,
+  NO_GROWTH,
+  type RecordAnswer,
+  weighed,
+} from '@/core/logbook'
 import type { Db } from '../db'
 import { writer } from '../write'
 import { countRow, offsetOf, type Page } from './rows'
@@ -154,11 +164,11 @@ export function makeRecordRepository(db: Db) {
     groups: (page: Page): RecordGroup[] => groups.all(page.size, offsetOf(page)).map((row) => groupRow.parse(row)),
     countGroups: () => countRow.parse(countGroups.get()).n,
     /** What the newest readings of a form in a metal say, by method; those that stand far out count less. */
-    methodsOf: (form: string, alloy: string): Readonly<Record<string, GrowthSums>> =>
+    methodsOf: (form: string, alloy: string, answerTo: (kind: RecordKind) => RecordAnswer): Readonly<Record<string, GrowthSums>> =>
       Object.fromEntries(
         ofMetal.all(form, alloy).map((row) => {
-          const { method } = groupRow.parse(row)
-          return [method, weighed(read(rowsOf.all(form, alloy, method, NEWEST, 0))).sums]
+          const kind = groupRow.parse(row)
+          return [kind.method, weighed(answered(read(rowsOf.all(form, alloy, kind.method, NEWEST, 0)), answerTo(kind))).sums]
         }),
       ),
     rowsOf: ({ form, alloy, method }: RecordKind, page: Page) => read(rowsOf.all(form, alloy, method, page.size, offsetOf(page))),

@@ -47,7 +47,7 @@ function cutMm(input: Input, school: Input['schools']['cut'], log: WorkingLog = 
     given: [
       given('d', 'finished diameter', input.diameterMm),
       given('c', 'filing allowance per side', sideMm),
-      given('r', 'my record', input.allowanceMm),
+      given('r', 'my allowance', input.allowanceMm),
     ],
   })
 }
