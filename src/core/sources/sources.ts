@@ -163,7 +163,11 @@ export const SOURCES = {
   },
   'bench-practice': { title: 'Common practice, no source', confidence: 'medium', note: 'Trade custom.' },
   'house-default': { title: 'House default', confidence: 'low', note: 'A suggestion to start from; your own figure wins.' },
-  'own-record': { title: 'Your own allowance', confidence: 'medium', note: 'From your readings in the Book, drawn in where they are few, or as you typed it.' },
+  'own-record': {
+    title: 'Your own allowance',
+    confidence: 'medium',
+    note: 'From your readings in the Book, drawn in where they are few, or as you typed it.',
+  },
   'own-choice': { title: 'Your own entry', confidence: 'high', note: 'As you gave it.' },
 } as const satisfies Record<string, Source>
 

@@ -8,7 +8,12 @@ export const commonFields = {
   thickness: (label = 'Thickness') => thicknessMm({ label, min: 0.05, max: 8 }),
   qty: () => count({ label: 'How many', min: 1, max: 5000 }).default(1),
   allowance: () =>
-    lengthMm({ label: 'My allowance', min: -20, max: 20, help: 'What you allow beside the textbook, by your readings or as you type it; 0 is the textbook.' }).default(0),
+    lengthMm({
+      label: 'My allowance',
+      min: -20,
+      max: 20,
+      help: 'What you allow beside the textbook, by your readings or as you type it; 0 is the textbook.',
+    }).default(0),
   roundUp: (stepMm: number) =>
     lengthMm({
       label: 'Round marks up to',
