@@ -28,6 +28,8 @@ const COUNT = COVARIATES.length
 /** What the allowance needs of many readings: their number and sums, so that a group is kept up to date reading by reading. */
 export interface GrowthSums {
   readonly count: number
+  /** How many pieces were read, where some count less and the count is broken. */
+  readonly pieces?: number
   /** Sums of growth g and its square; of the covariates x, of x·g, and of every x·x, row by row. */
   readonly g: number
   readonly gg: number
@@ -197,7 +199,10 @@ function usedShare(value: number, error: number, count: number): number {
   return stands / (stands + halfAt(count) ** 4)
 }
 
-function explain(count: number, trust: number, meanMm: number): string {
+/** Readings that count so much less in all are spoken of. */
+const COUNTS_LESS = 0.3
+
+function explain(count: number, less: number, trust: number, meanMm: number): string {
   const share = Math.round(100 * trust)
   const held = trust > 0.9 ? 'They agree well' : trust > 0.6 ? 'They are few or uneven' : 'They scatter a good deal'
   const way =
@@ -206,7 +211,8 @@ function explain(count: number, trust: number, meanMm: number): string {
       : `${Math.abs(meanMm).toFixed(2)} mm ${meanMm > 0 ? 'larger' : 'smaller'} than the textbook says`
   if (count < WEAK_READINGS)
     return `${count === 1 ? 'One piece' : `${count} pieces`} came out ${way}. That is weak: ${share} % of it is used until there are more.`
-  return `${count} pieces came out ${way} on average. ${held}, so ${share} % of that is used.`
+  const weighed = less > COUNTS_LESS ? ', what stands far out counting less' : ''
+  return `${count} pieces came out ${way} on average${weighed}. ${held}, so ${share} % of that is used.`
 }
 
 const NOTHING = 'Nothing was measured yet: your own figure is offered from the first reading on.'
@@ -217,7 +223,7 @@ const NOTHING = 'Nothing was measured yet: your own figure is offered from the f
  * Rings that grew 0.2 mm inside three times running: about −0.5 mm of length. Counts may be broken where readings are weighed.
  */
 export function ownAllowance(sums: GrowthSums, shape: Shape, blankPerMm: number): OwnAllowance {
-  const count = Math.round(sums.count)
+  const count = sums.pieces ?? Math.round(sums.count)
   if (count < LEAST_READINGS) {
     const reach = 1.645 * PIECE_SD_MM * Math.abs(blankPerMm)
     const none = { meanGrowthMm: 0, foundMm: 0, spreadMm: 0, growthMm: 0, trustFraction: 0, allowanceMm: 0, plusMinusMm: reach }
@@ -254,7 +260,7 @@ export function ownAllowance(sums: GrowthSums, shape: Shape, blankPerMm: number)
     allowanceMm: -growthMm * blankPerMm,
     plusMinusMm: reach * Math.abs(blankPerMm),
     between: { leastMm: Math.min(...ends), mostMm: Math.max(...ends) },
-    why: explain(count, trustFraction, meanGrowthMm),
+    why: explain(count, count - sums.count, trustFraction, meanGrowthMm),
   }
 }
 

@@ -15,7 +15,12 @@ describe('readings that stand far out', () => {
     const slip = [...good, ...at([2.2])]
     expect(weighed(slip).odd).toEqual([12])
     const plain = ownAllowance(weighed(good).sums, { thicknessMm: 1 }, 1).foundMm
-    expect(Math.abs(ownAllowance(weighed(slip).sums, { thicknessMm: 1 }, 1).foundMm - plain)).toBeLessThan(0.02)
+    const told = ownAllowance(weighed(slip).sums, { thicknessMm: 1 }, 1)
+    expect(Math.abs(told.foundMm - plain)).toBeLessThan(0.02)
+    expect(told.count).toBe(13)
+    expect(told.why).toContain('13 pieces came out')
+    expect(told.why).toContain('what stands far out counting less')
+    expect(ownAllowance(weighed(good).sums, { thicknessMm: 1 }, 1).why).not.toContain('counting less')
   })
   it('are none among readings that only scatter: fewer than one in twenty', () => {
     const odd = Array.from({ length: 100 }, (_, seed) => weighed(scattered(seed, 20, 0.1, 0.05)).odd.length)

@@ -38,7 +38,10 @@ export function weighed(readings: readonly GrowthReading[]): Weighed {
       readings[i]?.isRight ? 1 : Math.min(1, (FULL_SPREADS * spread) / Math.max(1e-12, Math.abs(off - middle))),
     )
   }
-  return { sums: sumsOf(readings, weights), odd: weights.flatMap((weight, i) => (weight < ODD_WEIGHT ? [i] : [])) }
+  return {
+    sums: { ...sumsOf(readings, weights), pieces: readings.length },
+    odd: weights.flatMap((weight, i) => (weight < ODD_WEIGHT ? [i] : [])),
+  }
 }
 
 const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length

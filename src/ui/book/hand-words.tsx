@@ -41,7 +41,7 @@ export function HandWords({ kind, notes }: { readonly kind: RecordKind; readonly
       {wasSince === '' ? null : (
         <Box>
           <Typography sx={{ fontSize: 'inherit' }}>What was measured before {day(wasSince)} is left out of it, as you said.</Typography>
-          <Button variant="text" sx={{ px: 0 }} onClick={() => from('', 'All readings count again.')}>
+          <Button variant="text" sx={{ px: 0, minWidth: 0 }} onClick={() => from('', 'All readings count again.')}>
             Count it again
           </Button>
         </Box>
@@ -52,7 +52,7 @@ export function HandWords({ kind, notes }: { readonly kind: RecordKind; readonly
             The newest came out {formatPlain(Math.abs(drift.byMm), 2)} mm {drift.byMm > 0 ? 'larger' : 'smaller'} than those before. Has
             something changed, a tool, the metal? Until you say so, the older ones count as much.
           </Typography>
-          <Button variant="text" sx={{ px: 0 }} onClick={() => from(drift.since, 'Only the newest count from now on.')}>
+          <Button variant="text" sx={{ px: 0, minWidth: 0 }} onClick={() => from(drift.since, 'Only the newest count from now on.')}>
             Yes: go by the newest
           </Button>
         </Box>
@@ -68,7 +68,7 @@ export function HandWords({ kind, notes }: { readonly kind: RecordKind; readonly
           </Typography>
           <Button
             variant="text"
-            sx={{ px: 0 }}
+            sx={{ px: 0, minWidth: 0 }}
             onClick={() => say('It counts whole.', { of: 'reading', item, isRight: true }, { of: 'reading', item, isRight: false })}
           >
             It is right
