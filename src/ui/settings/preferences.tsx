@@ -15,14 +15,27 @@ import { type SettingGroup, SettingGroups } from './setting-groups'
 
 /** What can be entered here; own figures are set in the Tables, beside their presets. */
 type Typed = {
-  [K in Exclude<keyof Settings, 'figures' | 'pricesOn' | 'trials' | 'methods' | 'greeted' | 'trialJobId' | 'orderSchools'>]: string
+  [K in Exclude<
+    keyof Settings,
+    'figures' | 'pricesOn' | 'trials' | 'recordAnswers' | 'methods' | 'greeted' | 'trialJobId' | 'orderSchools'
+  >]: string
 } & {
   readonly methods: Record<string, string>
   readonly orderSchools: Record<string, string>
 }
 
 function typedOf(settings: Settings, methods: readonly MethodChoice[]): Typed {
-  const { figures: _, pricesOn: _____, trials: ____, greeted: __, trialJobId: ___, methods: own, orderSchools, ...plain } = settings
+  const {
+    figures: _,
+    pricesOn: _____,
+    trials: ____,
+    recordAnswers: ______,
+    greeted: __,
+    trialJobId: ___,
+    methods: own,
+    orderSchools,
+    ...plain
+  } = settings
   const words = Object.fromEntries(Object.entries(plain).map(([key, value]) => [key, String(value)])) as Omit<
     Typed,
     'methods' | 'orderSchools'
