@@ -5,18 +5,12 @@ import { walkTemper } from '@/core/route'
 import { StepPicture } from '@/ui/bench/step-picture'
 import { TargetBand } from '@/ui/bench/target-band'
 import { Ribbon } from '@/ui/route/ribbon'
+import { wordsIn } from '../support/words-in'
 
 const TARGET = { dimension: 'insideMm', label: 'Inside', valueMm: 19.15, plusMinusMm: 0.1 }
 
-const words = (markup: string) =>
-  markup
-    .replace(/<style[^>]*>.*?<\/style>/gs, '')
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim()
-
 describe('the reading against its band', () => {
-  const band = (valueMm: number | null) => words(renderToStaticMarkup(<TargetBand target={TARGET} valueMm={valueMm} source="calipers" />))
+  const band = (valueMm: number | null) => wordsIn(renderToStaticMarkup(<TargetBand target={TARGET} valueMm={valueMm} source="calipers" />))
   it.each([
     [null, 'no reading yet'],
     [19.15, 'in the band'],
@@ -57,17 +51,17 @@ describe('the temper ribbon', () => {
     expect(bars[3]).toBeLessThan(bars[2] ?? 0)
   })
   it('says at each step temper, hardness and work left, for those who cannot see it', () => {
-    const said = words(markup)
+    const said = wordsIn(markup)
     expect(said).toMatch(/Roll to 1\.3 mm: [a-z -]+, hardness about \d+ HV \(\d+ to \d+\), \d+ % work left, plus or minus \d+/)
     expect(said).toContain('HV')
   })
   it('names the steps shortly', () => {
-    const said = words(markup)
+    const said = wordsIn(markup)
     for (const name of ['saw', 'anneal', 'rivet', 'set the stone']) expect(said).toContain(name)
   })
-  it('offers an anneal before the step that passes the limit', () => expect(words(markup)).toMatch(/anneal first|anneal before/i))
+  it('offers an anneal before the step that passes the limit', () => expect(wordsIn(markup)).toMatch(/anneal first|anneal before/i))
   it('at the bench is told without the small figures', () =>
-    expect(words(renderToStaticMarkup(<Ribbon walk={walk} dark now={2} />))).not.toMatch(/\d+ HV (?!,)\d/))
+    expect(wordsIn(renderToStaticMarkup(<Ribbon walk={walk} dark now={2} />))).not.toMatch(/\d+ HV (?!,)\d/))
 })
 
 describe('what the hands do, drawn', () => {

@@ -4,13 +4,7 @@ import { addGrowth, NO_ANSWER, NO_GROWTH, type OwnAllowance, ownAllowance } from
 import type { HandNotes } from '@/server/services/own-record'
 import { HandWords } from '@/ui/book/hand-words'
 import { OwnRecord } from '@/ui/forms/own-record'
-
-const words = (markup: string) =>
-  markup
-    .replace(/<style[^>]*>.*?<\/style>/gs, '')
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim()
+import { wordsIn } from '../support/words-in'
 
 describe('what to allow on a blank', () => {
   const sums = [0.2, 0.22, 0.18, 0.21].reduce((all, growthMm) => addGrowth(all, { growthMm, thicknessMm: 1.3 }), NO_GROWTH)
@@ -40,20 +34,20 @@ describe('what to allow on a blank', () => {
     expect(pressed(shown(0, own, 'My allowance: no length'))).toEqual([])
   })
   it('says what the record says, whatever is allowed', () => {
-    for (const appliedMm of [0, Number(recordMm), -0.3]) expect(words(shown(appliedMm))).toContain(`− ${recordMm.slice(1)} ±`)
+    for (const appliedMm of [0, Number(recordMm), -0.3]) expect(wordsIn(shown(appliedMm))).toContain(`− ${recordMm.slice(1)} ±`)
   })
   it('can be typed before anything was measured, and what cannot be read is said', () => {
     const none = ownAllowance(NO_GROWTH, { thicknessMm: 1.3 }, Math.PI)
     expect(pressed(shown(0, none))).toEqual([])
     expect(shown(0, none)).toContain('value="0"')
-    expect(words(shown(0, none, 'My allowance: "a little" is no length'))).toContain('"a little" is no length'.replaceAll('"', '&quot;'))
+    expect(wordsIn(shown(0, none, 'My allowance: "a little" is no length'))).toContain('"a little" is no length'.replaceAll('"', '&quot;'))
   })
 })
 
 describe('what the record asks', () => {
   const KIND = { form: 'ring-band', alloy: 'sterling-925', method: 'sheet, mean' }
   const NONE: HandNotes = { hindsight: null, drift: null, matters: [], odd: [], answer: NO_ANSWER }
-  const said = (more: Partial<HandNotes>) => words(renderToStaticMarkup(<HandWords kind={KIND} notes={{ ...NONE, ...more }} />))
+  const said = (more: Partial<HandNotes>) => wordsIn(renderToStaticMarkup(<HandWords kind={KIND} notes={{ ...NONE, ...more }} />))
   const odd = (workpiece: number) => ({ item: `t/p/${workpiece}`, pieceName: 'Coat button', workpiece, trayId: 4, growthMm: 0.37 })
 
   it('is nothing where nothing is to be asked', () => expect(said({})).toBe(''))

@@ -10,13 +10,7 @@ import { typedOf } from '@/ui/forms/use-design'
 import { useDates } from '@/ui/shared/dates'
 import { axisOf, niceTicks, spacedLabels } from '@/ui/tables/ruler-geometry'
 import { sizeWords } from '@/ui/tools/tool-words'
-
-const words = (markup: string) =>
-  markup
-    .replace(/<style[^>]*>.*?<\/style>/gs, '')
-    .replace(/<[^>]+>/g, '')
-    .replace(/\s+/g, ' ')
-    .trim()
+import { wordsIn } from '../support/words-in'
 
 describe('what the drawer says of a piece', () => {
   const BUY = {
@@ -32,15 +26,15 @@ describe('what the drawer says of a piece', () => {
   } as const
   const supply = (more: Partial<Supply>): Supply =>
     ({ blank: 'disc', needed: 6, covered: 6, from: ['S-1'], instead: [], ...more }) as Supply
-  const said = (...items: readonly Supply[]) => words(renderToStaticMarkup(<SupplyPanel supply={items} />))
-  it('all of it', () => expect(said(supply({}))).toBe('The drawerHolds all 6, on S-1.'))
+  const said = (...items: readonly Supply[]) => wordsIn(renderToStaticMarkup(<SupplyPanel supply={items} />))
+  it('all of it', () => expect(said(supply({}))).toBe('The drawer Holds all 6, on S-1.'))
   it('none of it, and what to buy', () =>
     expect(said(supply({ covered: 0, from: [], buy: BUY }))).toBe(
-      'The drawerHolds none of the 6.Buy Copper sheet, 0.9 mm, annealed, 100 × 50 mm: 40.2 g, about 0.40 EUR.',
+      'The drawer Holds none of the 6. Buy Copper sheet, 0.9 mm, annealed, 100 × 50 mm: 40.2 g, about 0.40 EUR.',
     ))
   it('some of it: the rest is to be bought', () =>
     expect(said(supply({ covered: 4, buy: { ...BUY, pieces: 2, temper: 'half-hard' } }))).toContain(
-      'Holds 4 of 6, on S-1.Buy for the rest Copper sheet, 0.9 mm, half hard, 2 of 100 × 50 mm',
+      'Holds 4 of 6, on S-1. Buy for the rest Copper sheet, 0.9 mm, half hard, 2 of 100 × 50 mm',
     ))
   it('wire by its length, tube by its wall', () => {
     expect(said(supply({ covered: 0, from: [], buy: { ...BUY, kind: 'wire', lengthMm: 640 } }))).toContain(

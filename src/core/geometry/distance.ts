@@ -1,4 +1,4 @@
-import { boundsOf, type Outline, type Point } from './point'
+import { type Bounds, boundsOf, boxGapMm, type Outline, type Point } from './point'
 
 /** Distance from a point to a segment. */
 export function pointToSegmentMm(p: Point, a: Point, b: Point): number {
@@ -70,38 +70,26 @@ export function isNearOutline([x, y]: Point, outline: Outline, withinMm: number)
   return false
 }
 
-/** The boxes of an outline's edges, four numbers each: least x and y, most x and y. */
-const EDGE_BOXES = new WeakMap<Outline, Float64Array>()
+/** The boxes of an outline's edges, worked out once. */
+const EDGE_BOXES = new WeakMap<Outline, readonly Bounds[]>()
 
-function edgeBoxesOf(outline: Outline): Float64Array {
-  const known = EDGE_BOXES.get(outline)
-  if (known) return known
-  const boxes = new Float64Array(4 * outline.length)
-  edgesOf(outline).forEach(([a, b], i) => {
-    boxes.set([Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[0], b[0]), Math.max(a[1], b[1])], 4 * i)
-  })
+function edgeBoxesOf(outline: Outline): readonly Bounds[] {
+  const boxes = EDGE_BOXES.get(outline) ?? edgesOf(outline).map(boundsOf)
   EDGE_BOXES.set(outline, boxes)
   return boxes
 }
 
-/** How far two boxes lie apart along x or y, whichever is more, as they stand in their rows; below zero where they overlap. */
-function boxGapAt(first: Float64Array, i: number, second: Float64Array, j: number): number {
-  const across = Math.max((first[i] ?? 0) - (second[j + 2] ?? 0), (second[j] ?? 0) - (first[i + 2] ?? 0))
-  return Math.max(across, (first[i + 1] ?? 0) - (second[j + 3] ?? 0), (second[j + 1] ?? 0) - (first[i + 3] ?? 0))
-}
-
 /** Least distance between the edges of two outlines; 0 where they touch or cross. Says nothing of one lying inside the other. */
 export function outlineToOutlineMm(first: Outline, second: Outline): number {
-  const [ours, theirs] = [edgeBoxesOf(first), edgeBoxesOf(second)]
-  const all = boundsOf(second)
-  const whole = Float64Array.of(all.minX, all.minY, all.maxX, all.maxY)
+  const [ours, theirs, whole] = [edgeBoxesOf(first), edgeBoxesOf(second), boundsOf(second)]
   const edges = edgesOf(second)
   let least = Infinity
   for (const [i, [a, b]] of edgesOf(first).entries()) {
-    if (boxGapAt(ours, 4 * i, whole, 0) >= least) continue
+    const box = ours[i] as Bounds
+    if (boxGapMm(box, whole) >= least) continue
     for (const [j, [c, d]] of edges.entries()) {
       // most edges lie further off than the nearest that is known: their boxes tell
-      if (boxGapAt(ours, 4 * i, theirs, 4 * j) >= least) continue
+      if (boxGapMm(box, theirs[j] as Bounds) >= least) continue
       least = Math.min(least, segmentToSegmentMm(a, b, c, d))
       if (least === 0) return 0
     }

@@ -22,6 +22,11 @@ export function boundsOf(points: Iterable<Point>): Bounds {
   return minX > maxX ? { minX: 0, minY: 0, maxX: 0, maxY: 0 } : { minX, minY, maxX, maxY }
 }
 
+/** How far two boxes lie apart along x or y, whichever is more, mm; below zero where they overlap. */
+export function boxGapMm(a: Bounds, b: Bounds): number {
+  return Math.max(a.minX - b.maxX, b.minX - a.maxX, a.minY - b.maxY, b.minY - a.maxY)
+}
+
 /** The middle of a box. */
 export const middleOf = ({ minX, maxX, minY, maxY }: Bounds): Point => [(minX + maxX) / 2, (minY + maxY) / 2]
 

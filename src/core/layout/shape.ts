@@ -1,6 +1,6 @@
 import { intersectRegions, offsetOutline, type Region, subtractRegions } from '../geometry/clip'
 import { isInside, outlineToOutlineMm, pointToOutlineMm } from '../geometry/distance'
-import { type Bounds, boundsOf, type Outline, type Point, placeOutline } from '../geometry/point'
+import { type Bounds, boundsOf, boxGapMm, type Outline, type Point, placeOutline } from '../geometry/point'
 import type { LayoutItem, LayoutSheet, Taken } from './schema'
 
 /** A blank where it lies: a circle exactly, anything else by its outline. */
@@ -25,10 +25,6 @@ export function placeItem(item: LayoutItem, pose: Pose): PlacedShape {
   const angle = (pose.rotationDeg * Math.PI) / 180
   const outer = placeOutline(item.outer ?? [], angle, pose.x, pose.y)
   return { kind: 'outline', outer, holes: item.holes.map((hole) => placeOutline(hole, angle, pose.x, pose.y)), bounds: boundsOf(outer) }
-}
-
-function boxGapMm(a: Bounds, b: Bounds): number {
-  return Math.max(a.minX - b.maxX, b.minX - a.maxX, a.minY - b.maxY, b.minY - a.maxY)
 }
 
 /** Gap from a circle to an outline filled with metal; below zero inside it. A hole in the outline is room. */

@@ -1,7 +1,6 @@
 import * as z from 'zod'
-import { NO_ANSWER, type RecordAnswer } from '@/core/logbook'
-import type { RecordKind, Repositories } from '../db/repositories'
-import { recordName } from '../services/own-record'
+import type { RecordAnswer } from '@/core/logbook'
+import { answersIn, recordName } from '../services/own-record'
 import { linesOf, ownAction, refuse } from './action'
 import { againstSettings } from './settings'
 
@@ -9,9 +8,6 @@ import { againstSettings } from './settings'
 const MOST_RIGHT = 200
 
 const LABELS = { since: 'Readings that count, since', isRight: 'The reading' }
-
-const standing = ({ settings }: Repositories, kind: RecordKind): RecordAnswer =>
-  settings.read().recordAnswers[recordName(kind)] ?? NO_ANSWER
 
 const says = z.discriminatedUnion('of', [
   z.object({
@@ -31,14 +27,15 @@ function withSaid({ since, right }: RecordAnswer, said: z.output<typeof says>): 
 export const answerRecord = ownAction({
   input: z.object({ form: z.string().max(80), alloy: z.string().max(80), method: z.string().max(200), says }),
   against: (to, { says: said, ...kind }) => {
-    const now = standing(to, kind)
+    const now = answersIn(to)(kind)
     if (said.of === 'hand') return againstSettings(to, linesOf(LABELS, { since: now.since }, { since: said.since }))
     const words = (isRight: boolean) => ({ isRight: isRight ? 'is right' : 'is asked about' })
     return againstSettings(to, linesOf(LABELS, words(now.right.includes(said.item)), words(said.isRight)))
   },
   run: (to, { says: said, ...kind }) => {
-    if (to.record.sumsOf(kind).count === 0) return refuse('Nothing is measured of this kind of work any more.', [], 'gone')
-    const answer = withSaid(standing(to, kind), said)
+    if (to.record.sumsOf(kind).count === 0)
+      return refuse('Nothing is measured of this kind of work any more. Open the Book anew.', [], 'gone')
+    const answer = withSaid(answersIn(to)(kind), said)
     const { [recordName(kind)]: _, ...others } = to.settings.read().recordAnswers
     const isAnswered = answer.since !== '' || answer.right.length > 0
     to.settings.write({ recordAnswers: isAnswered ? { ...others, [recordName(kind)]: answer } : others })

@@ -48,7 +48,7 @@ export interface HandNotes {
 export const recordName = ({ form, alloy, method }: RecordKind) => `${form} ${alloy} ${method}`
 
 /** What was answered about each kind of work. */
-function answersIn({ settings }: Repositories): (kind: RecordKind) => RecordAnswer {
+export function answersIn({ settings }: Repositories): (kind: RecordKind) => RecordAnswer {
   const { recordAnswers } = settings.read()
   return (kind) => recordAnswers[recordName(kind)] ?? NO_ANSWER
 }

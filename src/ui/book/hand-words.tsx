@@ -29,7 +29,6 @@ export function HandWords({ kind, notes }: { readonly kind: RecordKind; readonly
       { revision: settingsRevision, text, back: { form, alloy, method, says: before } },
     )
   const from = (since: string, text: string) => say(text, { of: 'hand', since }, { of: 'hand', since: answer.since })
-  const wasSince = answer.since
   return (
     <Box sx={{ mt: 1, display: 'grid', gap: 1, fontSize: 13.5 }}>
       {hindsight && hindsight.ownMm < hindsight.textbookMm - 0.005 ? (
@@ -38,9 +37,9 @@ export function HandWords({ kind, notes }: { readonly kind: RecordKind; readonly
           {formatPlain(hindsight.ownMm, 2)} mm.
         </Typography>
       ) : null}
-      {wasSince === '' ? null : (
+      {answer.since === '' ? null : (
         <Box>
-          <Typography sx={{ fontSize: 'inherit' }}>What was measured before {day(wasSince)} is left out of it, as you said.</Typography>
+          <Typography sx={{ fontSize: 'inherit' }}>What was measured before {day(answer.since)} is left out of it, as you said.</Typography>
           <Button variant="text" sx={{ px: 0, minWidth: 0 }} onClick={() => from('', 'All readings count again.')}>
             Count it again
           </Button>

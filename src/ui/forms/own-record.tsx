@@ -32,7 +32,7 @@ export function OwnRecord({ own, appliedMm, typed, error, onChange, onLeave }: O
   return (
     <Box sx={{ mt: 1.5 }} data-testid="own-record">
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        What to allow
+        What to allow, mm
       </Typography>
       {recordMm === undefined ? null : (
         <ToggleButtonGroup

@@ -13,33 +13,29 @@ import { EntryForm } from '../entry/entry-form'
 import { useWorkshop } from '../shared/workshop-context'
 import { type SettingGroup, SettingGroups } from './setting-groups'
 
+/** What is kept with the settings and entered elsewhere, or here in a way of its own. */
+const NOT_PLAIN = [
+  'figures',
+  'pricesOn',
+  'trials',
+  'recordAnswers',
+  'greeted',
+  'trialJobId',
+  'methods',
+  'orderSchools',
+] as const satisfies readonly (keyof Settings)[]
+
+type Plain = { [K in Exclude<keyof Settings, (typeof NOT_PLAIN)[number]>]: string }
 /** What can be entered here; own figures are set in the Tables, beside their presets. */
-type Typed = {
-  [K in Exclude<
-    keyof Settings,
-    'figures' | 'pricesOn' | 'trials' | 'recordAnswers' | 'methods' | 'greeted' | 'trialJobId' | 'orderSchools'
-  >]: string
-} & {
+type Typed = Plain & {
   readonly methods: Record<string, string>
   readonly orderSchools: Record<string, string>
 }
 
 function typedOf(settings: Settings, methods: readonly MethodChoice[]): Typed {
-  const {
-    figures: _,
-    pricesOn: _____,
-    trials: ____,
-    recordAnswers: ______,
-    greeted: __,
-    trialJobId: ___,
-    methods: own,
-    orderSchools,
-    ...plain
-  } = settings
-  const words = Object.fromEntries(Object.entries(plain).map(([key, value]) => [key, String(value)])) as Omit<
-    Typed,
-    'methods' | 'orderSchools'
-  >
+  const { methods: own, orderSchools } = settings
+  const plain = Object.entries(settings).filter(([key]) => !NOT_PLAIN.some((other) => other === key))
+  const words = Object.fromEntries(plain.map(([key, value]) => [key, String(value)])) as Plain
   const order = Object.fromEntries(ORDER_SCHOOLS.map(({ id, usual }) => [id, orderSchools[id] ?? usual]))
   return {
     ...words,
