@@ -116,6 +116,47 @@ test('what waits on the device when a tray is left is sent from the list of tray
   await expect(page.getByRole('status', { name: 'Waiting entries' })).toBeHidden()
 })
 
+test('a piece that is done stays done, in whatever order the answers of the program come', async ({ page }) => {
+  await page.goto(`${DEMO}/bench/2`)
+  const number = page.getByTestId('piece-number')
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await page.waitForTimeout(1500)
+  for (let back = 0; back < 5; back++) {
+    await page.keyboard.press('u')
+    await page.waitForTimeout(400)
+  }
+  const first = Number(await number.innerText())
+  /** Every place the page shows from now on. */
+  await number.evaluate((node) => {
+    const seen: string[] = [node.textContent ?? '']
+    Object.assign(window, { seen })
+    new MutationObserver(() => seen.push(document.querySelector('[data-testid="piece-number"]')?.textContent ?? '')).observe(
+      document.body,
+      {
+        subtree: true,
+        characterData: true,
+        childList: true,
+      },
+    )
+  })
+  // the first answer of what the tray holds is read now and comes last
+  const late: (() => Promise<void>)[] = []
+  await page.route('**/api/v1/trays/2/entries', async (route) => {
+    const response = await route.fetch()
+    if (late.length > 0) return route.fulfill({ response })
+    await new Promise<void>((release) => late.push(async () => release(await route.fulfill({ response }))))
+  })
+  for (const next of [1, 2, 3]) {
+    await page.keyboard.press(' ')
+    await expect(number).toHaveText(`${first + next}`)
+    await page.waitForTimeout(600)
+  }
+  await late[0]?.()
+  await page.waitForTimeout(3000)
+  const seen = await page.evaluate(() => (window as unknown as { seen: string[] }).seen)
+  expect(seen.filter((place, i) => place !== seen[i - 1])).toEqual([0, 1, 2, 3].map((next) => `${first + next}`))
+})
+
 test('an own workshop has no simulated calipers until practice is switched on, and counts nothing they read', async ({ page, request }) => {
   expect((await request.get(`${WORKSHOP}/api/instruments/calipers?near=10`)).status()).toBe(404)
   await page.goto(`${WORKSHOP}/settings`)

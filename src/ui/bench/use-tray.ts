@@ -1,6 +1,7 @@
 'use client'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { standingEntries, trayProgress, waitingNow, waitOverAt, withRework } from '@/core/logbook'
+import { oneAtATime } from '../shared/one-at-a-time'
 import { randomText } from '../shared/random-text'
 import { useWorkshop } from '../shared/workshop-context'
 import { deviceName } from './queue/device'
@@ -61,15 +62,20 @@ function useBegan(place: string, notBefore: number) {
 export function useTray(tray: BenchTrayView) {
   const { uid } = useWorkshop()
   const [known, setKnown] = useState<readonly BenchEntry[]>(tray.entries)
-  const refetch = useCallback(async () => {
-    try {
-      const response = await fetch(`/api/v1/trays/${tray.id}/entries`, { signal: AbortSignal.timeout(ANSWER_WITHIN_MS) })
-      const answer = (await response.json()) as { tray?: string; entries?: BenchEntry[] }
-      if (answer.tray === tray.uid && answer.entries) setKnown(answer.entries)
-    } catch {
-      // What was known stays; the next round asks again.
-    }
-  }, [tray.id, tray.uid])
+  /** Asked one at a time: an older answer that came last would take back what is done. */
+  const refetch = useMemo(
+    () =>
+      oneAtATime(async () => {
+        try {
+          const response = await fetch(`/api/v1/trays/${tray.id}/entries`, { signal: AbortSignal.timeout(ANSWER_WITHIN_MS) })
+          const answer = (await response.json()) as { tray?: string; entries?: BenchEntry[] }
+          if (answer.tray === tray.uid && answer.entries) setKnown(answer.entries)
+        } catch {
+          // What was known stays; the next round asks again.
+        }
+      }),
+    [tray.id, tray.uid],
+  )
   // the page may have been kept on this device for a while
   useEffect(() => void refetch(), [refetch])
   const queue = useEntryQueue(refetch)

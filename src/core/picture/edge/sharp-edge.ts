@@ -1,5 +1,5 @@
 import type { Outline } from '../../geometry/point'
-import { pixelOf, pixelsPerMm } from '../camera/camera'
+import { pixelOf } from '../camera/camera'
 import { isBurntOut } from '../picture'
 import { evenly, smoothed } from '../thing/contour'
 import { edgeAlong, pointsAt, type Strip, unroll } from './strip'

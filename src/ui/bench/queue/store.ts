@@ -88,10 +88,12 @@ export async function markSent(entry: QueuedEntry): Promise<void> {
 /** So long what was sent is remembered where no page tells it back, ms. */
 const REMEMBERED_MS = 14 * 86_400_000
 
-/** What this device has sent and no page was given back yet, in the order it was made. */
-export async function sentEntries(): Promise<QueuedEntry[]> {
-  const all = await (await open()).getAll('sent')
-  return all.filter(({ sentAt }) => Date.now() - sentAt < REMEMBERED_MS).sort((a, b) => a.order - b.order)
+/** What waits here and what was sent and no page was given back yet, of one moment, each in the order it was made. */
+export async function keptHere(): Promise<{ queued: QueuedEntry[]; sent: QueuedEntry[] }> {
+  const transaction = (await open()).transaction(['entries', 'sent'])
+  const [queued, all] = await Promise.all([transaction.objectStore('entries').getAll(), transaction.objectStore('sent').getAll()])
+  const sent = all.filter(({ sentAt }) => Date.now() - sentAt < REMEMBERED_MS).sort((a, b) => a.order - b.order)
+  return { queued: queued as QueuedEntry[], sent }
 }
 
 /** Forgets what was sent and is told back by the program now. */

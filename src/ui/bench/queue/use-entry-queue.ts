@@ -1,17 +1,18 @@
 'use client'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { oneAtATime } from '../../shared/one-at-a-time'
 import { asOnlySender } from './claim'
 import { postEntry, sendRound } from './sender'
 import {
   dropQueued,
   enqueue,
   forgetSent,
+  keptHere,
   markQueued,
   markSent,
   type OutgoingEntry,
   type QueuedEntry,
   queuedEntries,
-  sentEntries,
 } from './store'
 
 const TRY_MS = 2000
@@ -33,6 +34,12 @@ export interface EntryQueue {
   readonly drop: (order: number) => Promise<void>
 }
 
+/** Both together; what is in both stands once. */
+function together(before: readonly QueuedEntry[], now: readonly QueuedEntry[]): QueuedEntry[] {
+  const known = new Set(before.map(({ entry }) => entry.token))
+  return [...before, ...now.filter(({ entry }) => !known.has(entry.token))].sort((a, b) => a.order - b.order)
+}
+
 /** The entries of this device on their way to the program: kept first, sent in order, until each is acknowledged. */
 export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
   const [sent, setSent] = useState<readonly QueuedEntry[]>([])
@@ -41,21 +48,27 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
   const delay = useRef(TRY_MS)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const lastRound = useRef<Promise<void>>(Promise.resolve())
-  const isAsked = useRef(false)
   const again = useRef<() => Promise<void>>(() => Promise.resolve())
   const channel = useRef<BroadcastChannel>(undefined)
 
-  const look = useCallback(async () => {
-    setSent(await sentEntries().catch(() => []))
-    setQueued(await queuedEntries().catch(() => []))
-  }, [])
+  /** What this page knows as sent stays until this page is told it back: another may have been, and have it forgotten. */
+  const look = useMemo(
+    () =>
+      oneAtATime(async () => {
+        const kept = await keptHere().catch(() => undefined)
+        if (!kept) return
+        setSent((before) => together(before, kept.sent))
+        setQueued(kept.queued)
+      }),
+    [],
+  )
 
   const send = useCallback(async () => {
     clearTimeout(timer.current)
     await asOnlySender(async () => {
       /** Known as sent before it leaves the queue: there is no moment at which the page knows nothing of it. */
       const drop = (entry: QueuedEntry) => {
-        setSent((before) => [...before, entry])
+        setSent((before) => together(before, [entry]))
         return markSent(entry)
       }
       const round = await sendRound({ all: queuedEntries, drop, mark: markQueued, post: postEntry })
@@ -69,16 +82,7 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
     await look()
     timer.current = setTimeout(() => void again.current(), delay.current)
   }, [look, onSent])
-  /** Rounds follow one another; whatever is asked for while one is under way is one more round after it. */
-  const nextRound = useCallback(() => {
-    if (isAsked.current) return lastRound.current
-    isAsked.current = true
-    lastRound.current = lastRound.current.then(() => {
-      isAsked.current = false
-      return send()
-    })
-    return lastRound.current
-  }, [send])
+  const nextRound = useMemo(() => oneAtATime(send), [send])
   again.current = nextRound
 
   useEffect(() => {
@@ -106,7 +110,7 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
         return false
       }
       await look()
-      void nextRound()
+      lastRound.current = nextRound()
       return true
     },
     [look, nextRound],
@@ -119,6 +123,10 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
     [look],
   )
   const toldBack = useCallback((tokens: readonly string[]) => {
+    setSent((before) => {
+      const left = before.filter(({ entry }) => !tokens.includes(entry.token))
+      return left.length === before.length ? before : left
+    })
     void forgetSent(tokens).catch(() => undefined)
   }, [])
   const settled = useCallback(() => lastRound.current, [])
