@@ -2,12 +2,14 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import type { AskAnswer } from '@/core/ask'
+import { type AskAnswer, answerAsk } from '@/core/ask'
 import { rowSummary } from '@/core/lookup'
 import { describeMeaning } from '@/core/sizes'
 import { formatPlain, mmToInch } from '@/core/units'
 import { PALETTE } from '../theme/palette'
 import { PageLink } from './page-link'
+
+export { answerAsk }
 
 type FormAnswer = Extract<AskAnswer, { kind: 'form' }>
 

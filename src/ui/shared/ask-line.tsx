@@ -2,16 +2,18 @@
 import Box from '@mui/material/Box'
 import OutlinedInput from '@mui/material/OutlinedInput'
 import Paper from '@mui/material/Paper'
+import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useRef, useState } from 'react'
-import { type AskAnswer, answerAsk } from '@/core/ask'
+import type { AskAnswer } from '@/core/ask'
 import type { AlloyId } from '@/core/metals'
 import type { FoundThing } from '@/server/services/find-things'
 import { useAct } from '../acting/act-provider'
 import { useKeys } from '../keys/use-keys'
 import { PALETTE } from '../theme/palette'
-import { AdviceAnswerView, FormAnswerView, type JobOffer, SizeAnswerView } from './ask-answers'
+import type { JobOffer } from './ask-answers'
 import { FoundThings } from './found-things'
+import { useAskAnswers } from './use-ask-answers'
 import { useFoundThings } from './use-found-things'
 import { useWorkshop } from './workshop-context'
 
@@ -38,6 +40,12 @@ function leadsTo(answer: AskAnswer, onlyThing: FoundThing | undefined): string |
   return undefined
 }
 
+/** The words name something of the workshop, and are neither a size nor in any table. */
+const namesOnly = (answer: AskAnswer, things: readonly FoundThing[]) =>
+  things.length > 0 && answer.kind === 'size' && answer.reading.kind === 'unknown' && answer.found.findings.length === 0
+
+const NOTHING: AskAnswer = { kind: 'empty' }
+
 /** What is asked, what it comes to, and what the workshop has by those words; without words, what was worked on last. */
 function useAsking(beside: Beside | undefined, open: boolean) {
   const { ringSystem, defaultAlloy, bench } = useWorkshop()
@@ -45,19 +53,15 @@ function useAsking(beside: Beside | undefined, open: boolean) {
   const deferred = useDeferredValue(text)
   const things = useFoundThings(deferred, open && deferred.trim() !== '')
   const recent = useFoundThings('', open)
-  const answer = useMemo(
-    () =>
-      answerAsk(deferred, {
-        ringSystem,
-        alloy: beside?.alloy ?? defaultAlloy,
-        ...(beside?.thickness ? { thickness: beside.thickness } : {}),
-        bench,
-      }),
-    [deferred, ringSystem, defaultAlloy, bench, beside],
+  const { answers, failed, bringAnswers } = useAskAnswers()
+  const given = useMemo(
+    () => ({ ringSystem, alloy: beside?.alloy ?? defaultAlloy, ...(beside?.thickness ? { thickness: beside.thickness } : {}), bench }),
+    [ringSystem, defaultAlloy, bench, beside],
   )
-  /** The words name something of the workshop, and are neither a size nor in any table. */
-  const isOnlyAName = things.length > 0 && answer.kind === 'size' && answer.reading.kind === 'unknown' && answer.found.findings.length === 0
-  return { text, setText, things, recent, answer, isOnlyAName }
+  const answer = useMemo(() => answers?.answerAsk(deferred, given) ?? NOTHING, [answers, deferred, given])
+  /** The answer to the very words that stand there now. */
+  const answerNow = async () => (await bringAnswers())?.answerAsk(text, given) ?? NOTHING
+  return { text, setText, things, recent, answers, failed, bringAnswers, answer, answerNow }
 }
 
 /** One line to ask anything short: a piece with its sizes, a size, a conversion, a table, which tool. Answers as it is typed. */
@@ -69,20 +73,22 @@ export function AskLine({ beside }: { readonly beside?: Beside }) {
   const box = useRef<HTMLDivElement>(null)
   const field = useRef<HTMLInputElement>(null)
   useKeys({ find: () => field.current?.focus() })
-  const { text, setText, things, recent, answer, isOnlyAName } = useAsking(beside, open)
+  const { text, setText, things, recent, answers, failed, bringAnswers, answer, answerNow } = useAsking(beside, open)
+  const isAsked = text.trim() !== ''
+  const isOnlyAName = namesOnly(answer, things)
 
   const leave = () => {
     setText('')
     setOpen(false)
   }
-  async function make(jobId?: number) {
-    if (answer.kind !== 'form') return
+  async function make(asked: AskAnswer, jobId?: number) {
+    if (asked.kind !== 'form') return
     setBusy(true)
-    const { qty, ...input } = answer.input
+    const { qty, ...input } = asked.input
     const quantity = typeof qty === 'number' ? qty : 1
     const added = await act('addPiece', {
-      name: answer.title,
-      form: answer.form,
+      name: asked.title,
+      form: asked.form,
       input,
       quantity,
       ...(jobId === undefined ? {} : { jobId }),
@@ -92,14 +98,16 @@ export function AskLine({ beside }: { readonly beside?: Beside }) {
     leave()
     router.push(`/pieces/${added.id}`)
   }
-  function enter() {
-    if (answer.kind === 'form') {
-      if (answer.run?.ok) void make(beside?.jobId)
+  async function enter() {
+    const asked = await answerNow()
+    if (asked.kind === 'form') {
+      if (asked.run?.ok) void make(asked, beside?.jobId)
       return
     }
-    const href = leadsTo(answer, isOnlyAName ? things[0] : undefined)
+    const isName = namesOnly(asked, things)
+    const href = leadsTo(asked, isName ? things[0] : undefined)
     if (!href) return
-    if (isOnlyAName) leave()
+    if (isName) leave()
     router.push(href)
   }
 
@@ -122,37 +130,45 @@ export function AskLine({ beside }: { readonly beside?: Beside }) {
         inputProps={{ 'aria-label': 'Ask the bench', 'aria-keyshortcuts': '/' }}
         sx={{ height: 36 }}
         onChange={(event) => {
+          void bringAnswers()
           setText(event.target.value)
           setOpen(true)
         }}
-        onFocus={() => setOpen(true)}
+        onPointerEnter={() => void bringAnswers()}
+        onFocus={() => {
+          void bringAnswers()
+          setOpen(true)
+        }}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') enter()
+          if (event.key === 'Enter') void enter()
         }}
       />
-      {open && (answer.kind !== 'empty' || recent.length > 0) ? (
+      {open && (isAsked ? answers || failed : recent.length > 0) ? (
         <Paper
           role="status"
           aria-label="Answer"
           sx={{ position: 'absolute', zIndex: 20, top: 42, right: 0, width: { xs: '100%', md: 400 }, p: 2, borderColor: PALETTE.verdigris }}
         >
-          {answer.kind === 'empty' ? (
-            <FoundThings title="Worked on last" things={recent} isAll onGo={leave} />
-          ) : (
+          {isAsked ? (
             <FoundThings title="In this workshop" things={things} isAll={isOnlyAName} onGo={leave} />
+          ) : (
+            <FoundThings title="Worked on last" things={recent} isAll onGo={leave} />
           )}
-          {isOnlyAName || answer.kind === 'empty' ? null : answer.kind === 'form' ? (
-            <FormAnswerView
+          {isAsked && failed ? (
+            <Typography>The program is not responding. Type on, or touch the line again, to try once more.</Typography>
+          ) : null}
+          {!answers || isOnlyAName || answer.kind === 'empty' ? null : answer.kind === 'form' ? (
+            <answers.FormAnswerView
               answer={answer}
               offers={offersOf(recent, beside)}
               isBeside={beside !== undefined}
-              onMake={(jobId) => void make(jobId)}
+              onMake={(jobId) => void make(answer, jobId)}
               busy={busy}
             />
           ) : answer.kind === 'advice' ? (
-            <AdviceAnswerView answer={answer} />
+            <answers.AdviceAnswerView answer={answer} />
           ) : (
-            <SizeAnswerView answer={answer} />
+            <answers.SizeAnswerView answer={answer} />
           )}
         </Paper>
       ) : null}
