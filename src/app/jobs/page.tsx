@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { FORMS } from '@/core/forms'
 import { ALLOYS } from '@/core/metals'
 import type { PlanOptions } from '@/core/piece'
 import type { Piece, Repositories } from '@/server/db/repositories'
@@ -62,7 +63,7 @@ export default async function JobsPage({ searchParams }: JobsPageProps) {
         jobs={views}
         lines={look === 'table' ? jobs.lines(JOBS_IN_TABLE) : []}
         trialJobId={trialJobId}
-        firstStart={!greeted && counts.all === 0 ? { defaultAlloy, units, ringSystem } : null}
+        firstStart={!greeted && counts.all === 0 ? { defaultAlloy, units, ringSystem, trialForm: FORMS[0].id } : null}
         shown={typeof job === 'string' ? Number(job) : null}
         today={localDay()}
       />

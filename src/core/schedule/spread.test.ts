@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { decode } from './decode'
+import { toFiveMinutes } from './five-minutes'
 import { dayOf } from './job'
 import { ownMinutes } from './own-minutes'
 import { planDay } from './plan'
@@ -8,7 +9,7 @@ import { scheduleInput } from './schema'
 import { searchDay } from './search'
 import { spreadOf } from './spread'
 import { workLeft } from './tray-work'
-import { promiseWords, toFiveMinutes } from './words'
+import { promiseWords } from './words'
 
 const START = '2027-03-01T08:00:00.000Z'
 const input = (hands: readonly number[], handsSpread: number, dueAt?: string) =>

@@ -1,13 +1,6 @@
 import { RESOURCES } from '../operations'
 import type { LowerBound } from './bound'
 
-const FIVE_MS = 5 * 60_000
-
-/** A time rounded to five minutes: no day is known more nearly. */
-export function toFiveMinutes(iso: string): string {
-  return new Date(Math.round(Date.parse(iso) / FIVE_MS) * FIVE_MS).toISOString()
-}
-
 /** What no order can make shorter, in words. */
 export function boundWords(by: LowerBound['by']): string {
   if (by === 'longest tray') return 'one tray alone takes that long from its first step to its last'

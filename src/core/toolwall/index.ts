@@ -10,6 +10,6 @@ export {
   type ToolFacts,
   type ToolKind,
   toolFacts,
-  USUAL_BENCH,
   usable,
 } from './tools'
+export { USUAL_BENCH } from './usual-bench'

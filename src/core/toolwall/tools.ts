@@ -91,9 +91,6 @@ export interface Bench {
   readonly figures: OwnFigures
 }
 
-/** No tools and no figures of one's own: the usual sets and the presets. */
-export const USUAL_BENCH: Bench = { tools: [], figures: {} }
-
 /** A tool's number as measured, else as sold; undefined where only its label is known. */
 export function sizeOfTool(tool: OwnTool): number | undefined {
   return tool.measured ?? tool.nominal

@@ -4,7 +4,6 @@ import Button from '@mui/material/Button'
 import Chip from '@mui/material/Chip'
 import Typography from '@mui/material/Typography'
 import * as z from 'zod'
-import { FORMS } from '@/core/forms'
 import { ALLOY_TITLES, type AlloyId } from '@/core/metals'
 import { BLADES, findBlade, kerfOfMm } from '@/core/tables'
 import type { Job } from '@/server/db/repositories'
@@ -20,6 +19,8 @@ export interface FirstAnswers {
   readonly units: string
   readonly ringSystem: string
   readonly defaultAlloy: AlloyId
+  /** The form of the ring that things can be tried out on. */
+  readonly trialForm: string
 }
 
 const ANSWERS = z.object({ units: z.string(), ringSystem: z.string(), defaultAlloy: z.string(), blade: z.string(), trial: z.boolean() })
@@ -29,12 +30,11 @@ const USUAL_BLADE = '3/0'
 const BLADE_TITLES = Object.fromEntries(BLADES.map((blade) => [blade.name, `${blade.name}, ${blade.thicknessMm} mm`]))
 
 /** Four short questions for a workshop that is opened for the first time; all of it can be changed in Settings. */
-export function FirstStart({ answers }: { readonly answers: FirstAnswers }) {
+export function FirstStart({ answers: { trialForm, ...answers } }: { readonly answers: FirstAnswers }) {
   const act = useAct()
   const { settingsRevision, bench } = useWorkshop()
   async function addTrial(): Promise<number | null> {
-    const [ring] = FORMS
-    const added = await act('addPiece', { name: 'A ring to try', form: ring.id, jobTitle: 'To try out' }, { quiet: true })
+    const added = await act('addPiece', { name: 'A ring to try', form: trialForm, jobTitle: 'To try out' }, { quiet: true })
     return added.ok ? added.jobId : null
   }
   async function send({ blade, trial, ...answered }: Answers) {
