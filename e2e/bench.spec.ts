@@ -167,7 +167,9 @@ test('bench type is large and targets are for gloves', async ({ page }) => {
   await page.goto(`${DEMO}/bench/2`)
   const title = page.getByRole('heading', { level: 1 })
   expect(await title.evaluate((node) => Number.parseFloat(getComputedStyle(node).fontSize))).toBeGreaterThan(40)
-  for (const button of await page.getByRole('button').all()) expect((await button.boundingBox())?.height ?? 0).toBeGreaterThanOrEqual(56)
+  // all at one moment: what offers to connect an instrument goes as soon as one reads
+  const heights = await page.getByRole('button').evaluateAll((buttons) => buttons.map((button) => button.getBoundingClientRect().height))
+  expect(Math.min(...heights)).toBeGreaterThanOrEqual(56)
   const smallest = await page.evaluate(() =>
     Math.min(
       ...[...document.querySelectorAll('main *')]

@@ -64,7 +64,14 @@ export interface TrayFacts {
     readonly together: boolean
     readonly target?: { readonly dimension: string; readonly label: string; readonly valueMm: number }
   }[]
-  readonly entries: readonly { readonly token: string; readonly kind: string; readonly value: number | null; readonly at: string }[]
+  readonly entries: readonly {
+    readonly token: string
+    readonly kind: string
+    readonly stepId: string | null
+    readonly workpiece: number | null
+    readonly value: number | null
+    readonly at: string
+  }[]
 }
 
 /** What stands of a tray. */

@@ -22,6 +22,9 @@ export function beside(command, args, env = {}) {
   return new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 1)))
 }
 
+/** The database is compiled at -O1: as quick in use, within what can be measured, and ready in half the time of what it asks for itself. */
+const COMPILED = { CFLAGS: '-O1 -g0', CXXFLAGS: '-O1 -g0' }
+
 /**
  * Installs what package.json names, unless that has been done for this very lock file. What has to be compiled (the database) goes on until the
  * promise is kept; the rest is there at once.
@@ -31,7 +34,7 @@ export async function install() {
   const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex')
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return
   must('npm', ['install', '--no-audit', '--no-fund', '--ignore-scripts'])
-  const code = await beside('npm', ['rebuild', 'better-sqlite3', 'esbuild'])
+  const code = await beside('npm', ['rebuild', 'better-sqlite3', 'esbuild'], COMPILED)
   if (code !== 0) process.exit(code)
   writeFileSync(mark, lock)
 }
