@@ -12,14 +12,15 @@ interface Asked {
 
 /** Serious and critical faults of accessibility on the page as it stands, each with where it was found. */
 export async function seriousFaults(page: Page, asked?: Asked): Promise<string[]> {
-  await page.evaluate(axe)
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe)
   // what is still fading in has not its own colours yet
   await page.waitForFunction(() =>
     document.getAnimations().every((one) => one.playState !== 'running' || one.effect?.getComputedTiming().endTime === Infinity),
   )
   return page.evaluate(async (only) => {
     const context = only ? { include: [only.within] } : document
-    const options = { resultTypes: ['violations'], ...(only ? { runOnly: { type: 'rule', values: [...only.rules] } } : {}) }
+    // no rule that is asked reads style sheets
+    const options = { preload: false, resultTypes: ['violations'], ...(only ? { runOnly: { type: 'rule', values: [...only.rules] } } : {}) }
     const { violations } = await (
       window as unknown as {
         axe: {

@@ -1,1 +1,2 @@
 export declare const buildLongWork: () => Promise<unknown>
+export function buildCommands(outdir?: string): Promise<unknown>

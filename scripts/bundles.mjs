@@ -8,9 +8,17 @@ const node = {
   banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
 }
 
-/** The command line. */
-export const buildCommands = () =>
-  build({ ...common, external: ['sharp', 'exifr'], entryPoints: ['src/cli/anvil.ts'], outfile: 'dist/anvil.mjs', minify: true })
+/** The command line; what one command alone needs is a file of its own. */
+export const buildCommands = (outdir = 'dist') =>
+  build({
+    ...common,
+    external: ['sharp', 'exifr'],
+    entryPoints: { anvil: 'src/cli/anvil.ts' },
+    outdir,
+    splitting: true,
+    outExtension: { '.js': '.mjs' },
+    minify: true,
+  })
 
 /** The thread for long work; what one task alone needs is a file of its own, loaded by that task. */
 export const buildLongWork = () =>

@@ -2,7 +2,6 @@ import { readFileSync } from 'node:fs'
 import { isMainThread } from 'node:worker_threads'
 import { advise, COMMANDS, calc, type DoorAnswer, depthFault, listAdvisers, listForms, listTables, table } from '@/core/commands'
 import { layoutOnCores, searchInThread } from './layout-on-cores'
-import { outlineOfFile } from './outline-of-file'
 
 const USAGE = `usage: npm run -s anvil -- <command> [input]
   forms                 every form, with its schema and an example
@@ -67,7 +66,8 @@ const OWN_WAYS: ReadonlyMap<string, OwnWay> = new Map<string, OwnWay>([
   ['calc', (args) => calc(args[0] ?? '', readJson(args[1]))],
   ['advise', (args) => advise(args[0] ?? '', readJson(args[1]))],
   ['table', (args) => table(args[0] ?? '')],
-  ['outline', (args) => outlineOfFile(args[0], args[1] === undefined ? {} : readJson(args[1]))],
+  // what reads pictures takes as long to load as all the rest
+  ['outline', async (args) => (await import('./outline-of-file')).outlineOfFile(args[0], args[1] === undefined ? {} : readJson(args[1]))],
   ['layout', (args) => layoutOnCores(readJson(args[0]), new URL(import.meta.url))],
 ])
 

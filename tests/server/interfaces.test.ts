@@ -1,23 +1,17 @@
 import { spawnSync } from 'node:child_process'
-import { build } from 'esbuild'
 import { describe, expect, it } from 'vitest'
 import { advise, COMMANDS, calc, convert, listAdvisers, listForms, listTables, openApiDocument, table } from '@/core/commands'
 import { FORM_IDS } from '@/core/forms'
+import { buildCommands } from '../../scripts/bundles.mjs'
 
 const clock = () => 0
 const RING = { insideDiameterMm: 'US 7', thicknessMm: '18 ga', alloy: 'red-brass-c230' }
 
-await build({
-  entryPoints: ['src/cli/anvil.ts'],
-  outfile: 'node_modules/.cache/anvil-test.mjs',
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  alias: { '@': './src' },
-})
+const FOLDER = 'node_modules/.cache/anvil-test'
+await buildCommands(FOLDER)
 
 function anvil(args: string[], input = '') {
-  const done = spawnSync('node', ['node_modules/.cache/anvil-test.mjs', ...args], { input, encoding: 'utf8' })
+  const done = spawnSync('node', [`${FOLDER}/anvil.mjs`, ...args], { input, encoding: 'utf8' })
   return { code: done.status, out: done.stdout === '' ? undefined : (JSON.parse(done.stdout) as Record<string, unknown>), err: done.stderr }
 }
 

@@ -5,7 +5,7 @@ import { build } from 'esbuild'
 import { expect, it } from 'vitest'
 import { tempFolder } from '../support/temp-db'
 
-const KILLS = Number(process.env.KILLS ?? 30)
+const KILLS = Number(process.env.KILLS ?? 12)
 
 /** Runs the writer until a moment after its first acknowledgement, then kill -9; gives every token it was told is kept. */
 function writeAndKill(program: string, path: string, afterMs: number): Promise<string[]> {

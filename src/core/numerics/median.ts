@@ -1,4 +1,4 @@
 /** The middle of values, of two the greater; 0 where there are none. */
-export function median(values: readonly number[]): number {
-  return [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0
+export function median(values: ArrayLike<number>): number {
+  return Float64Array.from(values).sort()[values.length >> 1] ?? 0
 }

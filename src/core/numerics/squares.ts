@@ -17,23 +17,25 @@ export function makeSquares(unknowns: number): Squares {
   const matrix = Array.from({ length: unknowns }, () => new Float64Array(unknowns))
   const right = new Array<number>(unknowns).fill(0)
   let whole = 0
-  const addTo = (row: Float64Array, by: number, terms: ArrayLike<number>) => {
-    for (let j = 0; j < unknowns; j++) row[j] = (row[j] ?? 0) + by * (terms[j] ?? 0)
-  }
   return {
     add: (terms, value, weight = 1) => {
       whole += weight * value * value
-      for (const [i, row] of matrix.entries()) {
+      for (let i = 0; i < unknowns; i++) {
+        const row = matrix[i] as Float64Array
         const by = weight * (terms[i] ?? 0)
         right[i] = (right[i] ?? 0) + by * value
-        addTo(row, by, terms)
+        for (let j = i; j < unknowns; j++) row[j] = (row[j] as number) + by * (terms[j] ?? 0)
       }
     },
     hold: (factor, weight) => {
       const row = matrix[factor]
       if (row) row[factor] = (row[factor] ?? 0) + weight
     },
-    solve: () => solveDense(matrix, right),
+    solve: () => {
+      // the sums are the same on both sides of the diagonal: only one is kept
+      for (let i = 0; i < unknowns; i++) for (let j = 0; j < i; j++) (matrix[i] as Float64Array)[j] = matrix[j]?.[i] as number
+      return solveDense(matrix, right)
+    },
     left: (factors) => whole - factors.reduce((sum, factor, i) => sum + factor * (right[i] ?? 0), 0),
   }
 }

@@ -5,9 +5,11 @@ export interface Mask {
   readonly on: Uint8Array
 }
 
-/** Spreads from a place to its four neighbours, as long as `take` takes them; a place that was taken must not be taken again. */
-export function spreadFrom(start: number, { width, height }: Omit<Mask, 'on'>, take: (from: number, to: number) => boolean): void {
-  const stack = [start]
+type Size = Omit<Mask, 'on'>
+
+/** Spreads from places to their four neighbours, as long as `take` takes them; a place that was taken must not be taken again. */
+export function spreadFrom(starts: readonly number[], { width, height }: Size, take: (from: number, to: number) => boolean): void {
+  const stack = [...starts]
   const size = width * height
   for (let at = stack.pop(); at !== undefined; at = stack.pop()) {
     const x = at % width
@@ -28,7 +30,7 @@ export function numberPieces(mask: Mask): { readonly numbers: Int32Array; readon
     const number = counts.length
     let count = 1
     numbers[start] = number
-    spreadFrom(start, mask, (_, to) => {
+    spreadFrom([start], mask, (_, to) => {
       if (!on[to] || numbers[to]) return false
       numbers[to] = number
       count++

@@ -3,7 +3,7 @@ import { pixelsPerMm } from '../camera/camera'
 import { normalsOf } from '../thing/contour'
 import { bestPath } from './closed-path'
 import { slopeWeights } from './step-along'
-import { type Colour, colourAt, storedAt, type View } from './view'
+import { type Colour, lightFrom, type View } from './view'
 
 type Three = readonly [Float64Array, Float64Array, Float64Array]
 
@@ -75,19 +75,21 @@ interface RowShape {
 function rowsAcross(view: View, [x, y]: Point, [nx, ny]: Point, { weights, reach, acrossMm }: RowShape): Across[] {
   const half = (weights.length - 1) / 2
   const length = 2 * (reach + half) + 1
-  const rows = [0, 1, 2, 3].map(() => new Float64Array(length))
+  const [red, green, blue, stored] = [0, 1, 2, 3].map(() => new Float64Array(length)) as [Row, Row, Row, Row]
   for (let k = 0; k < length; k++) {
     const s = (k - reach - half) * acrossMm
-    const place: Point = [x + nx * s, y + ny * s]
-    for (const [channel, value] of [...colourAt(view, place), storedAt(view, place)].entries()) {
-      const row = rows[channel]
-      if (row) row[k] = value
-    }
+    const light = lightFrom(view, [x + nx * s, y + ny * s])
+    red[k] = light[0]
+    green[k] = light[1]
+    blue[k] = light[2]
+    stored[k] = light[3]
   }
-  return rows.map((row) => acrossOf(row, weights, reach))
+  return [red, green, blue, stored].map((row) => acrossOf(row, weights, reach))
 }
 
-function acrossOf(row: Float64Array, weights: Float64Array, reach: number): Across {
+type Row = Float64Array
+
+function acrossOf(row: Row, weights: Float64Array, reach: number): Across {
   const steps = new Float64Array(2 * reach + 1)
   const lights = new Float64Array(2 * reach + 1)
   for (let i = 0; i < steps.length; i++) {

@@ -1,7 +1,7 @@
 import type { Point } from '../../geometry/point'
 import { type Camera, pixelOf } from '../camera/camera'
 import { type Fringe, inChannel } from '../camera/fringe'
-import { CHANNELS, lightAt, type Picture, STORED, storedLightAt } from '../picture'
+import { type Channel, lightAt, type Picture, STORED, storedLightAt } from '../picture'
 
 /** A picture with all that is known of how it shows the card. */
 export interface View {
@@ -12,15 +12,13 @@ export interface View {
 
 export type Colour = readonly [number, number, number]
 
-/** Light in the three channels from a place on the card. */
-export function colourAt({ picture, camera, fringe }: View, place: Point): Colour {
+/** Light from a place on the card: in the three channels, and by what the file stores for every pixel, where the channels show it in the mean. */
+export function lightFrom({ picture, camera, fringe }: View, place: Point): readonly [number, number, number, number] {
   const pixel = pixelOf(camera, place)
-  const [r = 0, g = 0, b = 0] = CHANNELS.map((channel) => lightAt(picture, channel, ...inChannel(fringe, channel, picture, pixel)))
-  return [r, g, b]
-}
-
-/** Light by what the file stores for every pixel, from a place on the card: where the channels show it in the mean. */
-export function storedAt({ picture, camera, fringe }: View, place: Point): number {
-  const share = STORED[0] * fringe[0] + STORED[2] * fringe[2]
-  return storedLightAt(picture, ...inChannel([share, 0, 0], 0, picture, pixelOf(camera, place)))
+  const light = (channel: Channel) => {
+    const [x, y] = inChannel(fringe, channel, picture, pixel)
+    return lightAt(picture, channel, x, y)
+  }
+  const [x, y] = inChannel([STORED[0] * fringe[0] + STORED[2] * fringe[2], 0, 0], 0, picture, pixel)
+  return [light(0), light(1), light(2), storedLightAt(picture, x, y)]
 }

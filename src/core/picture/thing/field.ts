@@ -28,20 +28,28 @@ export const placeAt = (at: number): Point => [
   FIELD_HALF_MM[1] - Math.floor(at / WIDTH) * PIXEL_MM,
 ]
 
-/** Pixels of the picture for every place of the field. */
-function pixelsOf(camera: Camera): (column: number, row: number) => Point {
+/** Pixels of the picture for every place of a row of the field, one row after another. */
+function rowsOfPixels(camera: Camera): (row: number, xs: Float64Array, ys: Float64Array) => void {
   const across = Math.ceil(WIDTH / KNOT) + 1
   const knots = Array.from({ length: across * (Math.ceil(HEIGHT / KNOT) + 1) }, (_, i) => {
     const [column, row] = [(i % across) * KNOT, Math.floor(i / across) * KNOT]
     return pixelOf(camera, [column * PIXEL_MM - FIELD_HALF_MM[0], FIELD_HALF_MM[1] - row * PIXEL_MM])
   })
-  return (column, row) => {
-    const at = Math.floor(row / KNOT) * across + Math.floor(column / KNOT)
-    const [fx, fy] = [(column % KNOT) / KNOT, (row % KNOT) / KNOT]
-    const [a, b, c, d] = [knots[at], knots[at + 1], knots[at + across], knots[at + across + 1]]
-    if (!a || !b || !c || !d) return [0, 0]
-    const between = (k: 0 | 1) => (a[k] * (1 - fx) + b[k] * fx) * (1 - fy) + (c[k] * (1 - fx) + d[k] * fx) * fy
-    return [between(0), between(1)]
+  /** Between the knots above and below a place of a row. */
+  const knotOf = (row: number, knot: number): Point => {
+    const above = Math.floor(row / KNOT) * across + knot
+    const [[ax, ay], [bx, by]] = [knots[above] ?? [0, 0], knots[above + across] ?? [0, 0]]
+    const share = (row % KNOT) / KNOT
+    return [ax + (bx - ax) * share, ay + (by - ay) * share]
+  }
+  return (row, xs, ys) => {
+    for (let knot = 0; knot * KNOT < WIDTH; knot++) {
+      const [[ax, ay], [bx, by]] = [knotOf(row, knot), knotOf(row, knot + 1)]
+      for (let i = 0, column = knot * KNOT; i < KNOT && column < WIDTH; i++, column++) {
+        xs[column] = ax + ((bx - ax) * i) / KNOT
+        ys[column] = ay + ((by - ay) * i) / KNOT
+      }
+    }
   }
 }
 
@@ -49,21 +57,24 @@ function pixelsOf(camera: Camera): (column: number, row: number) => Point {
 export function flatten(picture: Picture, small: SmallPicture, camera: Camera, fringe: Fringe): Field {
   const [luma, red, blue] = [0, 1, 2].map(() => new Float32Array(WIDTH * HEIGHT)) as [Float32Array, Float32Array, Float32Array]
   const burntOut = new Uint8Array(WIDTH * HEIGHT)
-  const pixelAt = pixelsOf(camera)
-  const light = (channel: Channel, pixel: Point) => {
-    const [x, y] = inChannel(fringe, channel, picture, pixel)
-    return Math.max(LEAST_LIGHT, smallLightAt(small, channel, x, y))
+  const [xs, ys] = [new Float64Array(WIDTH), new Float64Array(WIDTH)]
+  const rowOfPixels = rowsOfPixels(camera)
+  const light = (channel: Channel, x: number, y: number) => {
+    const shown = inChannel(fringe, channel, picture, [x, y])
+    return Math.max(LEAST_LIGHT, smallLightAt(small, channel, shown[0], shown[1]))
   }
-  for (let row = 0, at = 0; row < HEIGHT; row++)
+  for (let row = 0, at = 0; row < HEIGHT; row++) {
+    rowOfPixels(row, xs, ys)
     for (let column = 0; column < WIDTH; column++, at++) {
-      const pixel = pixelAt(column, row)
-      const r = light(0, pixel)
-      const g = light(1, pixel)
-      const b = light(2, pixel)
+      const [x, y] = [xs[column] as number, ys[column] as number]
+      const r = light(0, x, y)
+      const g = light(1, x, y)
+      const b = light(2, x, y)
       luma[at] = Math.log(lumaOf(r, g, b))
       red[at] = Math.log(r / g)
       blue[at] = Math.log(b / g)
-      burntOut[at] = isBurntOut(picture, pixel[0], pixel[1]) ? 1 : 0
+      burntOut[at] = isBurntOut(picture, x, y) ? 1 : 0
     }
+  }
   return { width: WIDTH, height: HEIGHT, luma, red, blue, burntOut }
 }

@@ -17,7 +17,11 @@ export function grown(mask: Mask, radius: number): Mask {
   return { width, height, on: out }
 }
 
-export const opposite = ({ width, height, on }: Mask): Mask => ({ width, height, on: on.map((value) => 1 - value) })
+export function opposite({ width, height, on }: Mask): Mask {
+  const out = new Uint8Array(on.length)
+  for (let at = 0; at < on.length; at++) out[at] = 1 - (on[at] as number)
+  return { width, height, on: out }
+}
 export const shrunk = (mask: Mask, radius: number): Mask => opposite(grown(opposite(mask), radius))
 /** Bridges gaps and fills notches narrower than twice the radius. */
 export const closed = (mask: Mask, radius: number): Mask => shrunk(grown(mask, radius), radius)
@@ -27,32 +31,36 @@ export const opened = (mask: Mask, radius: number): Mask => grown(shrunk(mask, r
 export const countOn = ({ on }: Mask): number => on.reduce((sum, value) => sum + value, 0)
 
 /** Spreads from places to their neighbours as long as each step is allowed; gives all that were reached. */
-export function spread(size: Omit<Mask, 'on'>, from: Iterable<number>, mayStep: (from: number, to: number) => boolean): Mask {
+export function spread(size: Omit<Mask, 'on'>, from: readonly number[], mayStep: (from: number, to: number) => boolean): Mask {
   const on = new Uint8Array(size.width * size.height)
-  const starts = [...from]
-  for (const at of starts) on[at] = 1
-  for (const start of starts)
-    spreadFrom(start, size, (at, to) => {
-      if (on[to] || !mayStep(at, to)) return false
-      on[to] = 1
-      return true
-    })
+  for (const at of from) on[at] = 1
+  spreadFrom(from, size, (at, to) => {
+    if (on[to] || !mayStep(at, to)) return false
+    on[to] = 1
+    return true
+  })
   return { width: size.width, height: size.height, on }
 }
 
 /** The same without holes: all that cannot be reached from the edge. */
 export function filled(mask: Mask): Mask {
   const { width, height, on } = mask
-  const edge = new Set<number>()
-  for (let x = 0; x < width; x++) for (const at of [x, (height - 1) * width + x]) if (!on[at]) edge.add(at)
-  for (let y = 0; y < height; y++) for (const at of [y * width, y * width + width - 1]) if (!on[at]) edge.add(at)
+  const edge: number[] = []
+  for (let x = 0; x < width; x++) for (const at of [x, (height - 1) * width + x]) if (!on[at]) edge.push(at)
+  for (let y = 0; y < height; y++) for (const at of [y * width, y * width + width - 1]) if (!on[at]) edge.push(at)
   return opposite(spread(mask, edge, (_, to) => on[to] === 0))
 }
 
 /** The largest piece that hangs together, and how large the next one is, places. */
 export function largestPiece(mask: Mask): { readonly piece: Mask; readonly next: number } {
   const { numbers, counts } = numberPieces(mask)
-  const largest = counts.indexOf(Math.max(...counts))
-  const next = Math.max(0, ...counts.filter((_, number) => number !== largest))
-  return { piece: { ...mask, on: Uint8Array.from(numbers, (number) => (number > 0 && number === largest ? 1 : 0)) }, next }
+  let [largest, next] = [0, 0]
+  for (const [number, count] of counts.entries())
+    if (count > (counts[largest] ?? 0)) {
+      next = counts[largest] ?? 0
+      largest = number
+    } else if (number !== largest && count > next) next = count
+  const on = new Uint8Array(numbers.length)
+  if (largest > 0) for (let at = 0; at < on.length; at++) if (numbers[at] === largest) on[at] = 1
+  return { piece: { ...mask, on }, next }
 }

@@ -2,7 +2,7 @@ import { median } from '../../numerics/median'
 import type { Mask } from '../pieces'
 import { type BareCard, bareCardFrom } from './bare-card'
 import { type Field, PIXEL_MM } from './field'
-import { closed, filled, grown, largestPiece, opened, shrunk, spread } from './mask'
+import { closed, filled, grown, largestPiece, opened, opposite, shrunk, spread } from './mask'
 
 /** What lies on the card: where, and how it differs from the card. */
 export interface Lying {
@@ -47,22 +47,30 @@ function edgeOfColour(field: Field): number {
   return edge
 }
 
-function* placesOf(field: Field, is: (at: number) => boolean): Generator<number> {
-  for (let at = 0; at < field.luma.length; at++) if (is(at)) yield at
+/** The places of a field that are so. */
+function placesOf(field: Field, is: (at: number) => boolean): number[] {
+  const places: number[] = []
+  for (let at = 0; at < field.luma.length; at++) if (is(at)) places.push(at)
+  return places
 }
 
-const colourOff = (field: Field, bare: BareCard, at: number): number =>
-  Math.hypot((field.red[at] ?? 0) - (bare.red[at] ?? 0), (field.blue[at] ?? 0) - (bare.blue[at] ?? 0))
+/** How far the colour of a place is from the bare card's. */
+function colourOff(field: Field, bare: BareCard, at: number): number {
+  const [red, blue] = [(field.red[at] ?? 0) - (bare.red[at] ?? 0), (field.blue[at] ?? 0) - (bare.blue[at] ?? 0)]
+  return Math.sqrt(red * red + blue * blue)
+}
 const darkerBy = (field: Field, bare: BareCard, at: number) => (field.luma[at] ?? 0) - (bare.luma[at] ?? 0)
 
 /** All that bare card reaches from the ring without a step. */
 function reachBare(field: Field, bare: BareCard, isRing: (at: number) => boolean): Mask {
   const { luma } = field
-  const from = placesOf(field, (at) => isRing(at) && colourOff(field, bare, at) < STEP.colour)
+  const isOwnColour = new Uint8Array(luma.length)
+  for (let at = 0; at < luma.length; at++) isOwnColour[at] = colourOff(field, bare, at) < STEP.colour ? 1 : 0
+  const from = placesOf(field, (at) => isRing(at) && isOwnColour[at] === 1)
   return spread(field, from, (at, to) => {
-    if (Math.abs((luma[to] ?? 0) - (luma[at] ?? 0)) >= STEP.next || colourOff(field, bare, to) >= STEP.colour) return false
+    if (isOwnColour[to] === 0 || Math.abs((luma[to] as number) - (luma[at] as number)) >= STEP.next) return false
     const behind = luma[at + 2 * (at - to)]
-    return behind === undefined || Math.abs((luma[to] ?? 0) - behind) < STEP.over
+    return behind === undefined || Math.abs((luma[to] as number) - behind) < STEP.over
   })
 }
 
@@ -73,7 +81,7 @@ function asOneThing(mask: Mask) {
 
 /** By how much the middle of what a mask covers differs from bare card. */
 function differenceOf(field: Field, bare: BareCard, core: Mask): Pick<Lying, 'colourApart' | 'lighter'> {
-  const inside = [...placesOf(field, (at) => core.on[at] === 1)]
+  const inside = placesOf(field, (at) => core.on[at] === 1)
   return {
     colourApart: median(inside.map((at) => colourOff(field, bare, at))),
     lighter: median(inside.map((at) => darkerBy(field, bare, at))),
@@ -94,7 +102,7 @@ function withoutShadow(field: Field, bare: BareCard, mask: Mask, glare: Mask): M
   }
   const outside = placesOf(field, (at) => mask.on[at] === 0)
   const reached = spread(field, outside, (_, to) => isShadow(to))
-  return { width: field.width, height: field.height, on: reached.on.map((value) => 1 - value) }
+  return opposite(reached)
 }
 
 /** Bright places of the card's colour within a thing: light thrown back. */
@@ -126,7 +134,7 @@ export function findThing(field: Field): Lying {
     mask,
     bare,
     ...differenceOf(field, bare, shrunk(mask, 2)),
-    atEdge: [...placesOf(field, (at) => whole.mask.on[at] === 1 && withinEdge(field, at) < from + 1 / PIXEL_MM)].length,
+    atEdge: placesOf(field, (at) => whole.mask.on[at] === 1 && withinEdge(field, at) < from + 1 / PIXEL_MM).length,
     nextLargest: Math.max(next, whole.next),
   }
 }
