@@ -8,7 +8,6 @@ export interface Picture {
 }
 
 export type Channel = 0 | 1 | 2
-export const CHANNELS: readonly Channel[] = [0, 1, 2]
 
 /** Light, 0 to 1, of each encoded byte (source: iec-61966). */
 const LIGHT = Float32Array.from({ length: 256 }, (_, byte) => {
