@@ -397,7 +397,9 @@ const WRITES: Readonly<Record<Exclude<ActionName, 'openWorkshop' | 'restoreBacku
     path: '/book/lessons',
     ready: async (page) => {
       await page.getByLabel('Name of the lesson').fill('A lesson to delete')
+      const kept = answered(page)
       await page.getByRole('button', { name: 'Prepare it' }).click()
+      await kept
       await page.getByRole('button', { name: 'Delete A lesson to delete' }).first().click()
       return () => page.getByRole('dialog').getByRole('button', { name: 'Delete it' }).click()
     },

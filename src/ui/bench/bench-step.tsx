@@ -199,7 +199,12 @@ function Actions({ tray, step, bench, kept, isHeld }: StepProps & { readonly isH
   const { progress } = bench
   return (
     <Box
+      component="fieldset"
+      disabled={!bench.isRead}
       sx={{
+        border: 0,
+        m: 0,
+        minWidth: 0,
         display: 'flex',
         gap: { xs: 1, md: 2 },
         alignItems: 'center',
@@ -325,14 +330,11 @@ function Held({ against }: { readonly against: string }) {
   )
 }
 
-/** One step at a time, full screen, for full hands: a few keys and no drag. Where the tray stands is told here, server or no server. */
-export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
-  const bench = useBench(tray)
+/** The keys of a step: none before this device has been looked at, and not those that go on where something has to be put away first. */
+function useBenchKeys(bench: Bench, isHeld: boolean): void {
   const { panel, step } = bench
-  useAwake()
-  const bare = panel.kind === 'none'
-  const against = useChemistry(tray.beside, step)
-  const free = bare && against === ''
+  const bare = panel.kind === 'none' && bench.isRead
+  const free = bare && !isHeld
   useKeys({
     done: free && step ? (bench.isTest ? bench.passed : bench.done) : undefined,
     measure: free ? bench.measure : undefined,
@@ -344,6 +346,15 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
     choose2: panel.kind === 'ask' ? () => bench.answer(panel.far.readMm) : undefined,
     back: bench.onEsc,
   })
+}
+
+/** One step at a time, full screen, for full hands: a few keys and no drag. Where the tray stands is told here, server or no server. */
+export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
+  const bench = useBench(tray)
+  const { panel, step } = bench
+  useAwake()
+  const against = useChemistry(tray.beside, step)
+  useBenchKeys(bench, against !== '')
   const shell = { minHeight: '100vh', bgcolor: PALETTE.petrolDeep, color: PALETTE.petrolText, display: 'flex', flexDirection: 'column' }
   const unsent = (
     <WaitingEntries

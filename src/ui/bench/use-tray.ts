@@ -125,6 +125,7 @@ export function useTray(tray: BenchTrayView) {
     progress,
     add,
     waitingCount: waiting.length,
+    isRead: queue.isRead,
     refused: queue.queued.filter((item) => item.refused !== null),
     settled: queue.settled,
     drop: queue.drop,

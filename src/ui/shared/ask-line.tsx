@@ -51,17 +51,20 @@ function useAsking(beside: Beside | undefined, open: boolean) {
   const { ringSystem, defaultAlloy, bench } = useWorkshop()
   const [text, setText] = useState('')
   const deferred = useDeferredValue(text)
-  const things = useFoundThings(deferred, open && deferred.trim() !== '')
-  const recent = useFoundThings('', open)
+  const { things, thingsNow } = useFoundThings(deferred, open && deferred.trim() !== '')
+  const { things: recent } = useFoundThings('', open)
   const { answers, failed, bringAnswers } = useAskAnswers()
   const given = useMemo(
     () => ({ ringSystem, alloy: beside?.alloy ?? defaultAlloy, ...(beside?.thickness ? { thickness: beside.thickness } : {}), bench }),
     [ringSystem, defaultAlloy, bench, beside],
   )
   const answer = useMemo(() => answers?.answerAsk(deferred, given) ?? NOTHING, [answers, deferred, given])
-  /** The answer to the very words that stand there now. */
-  const answerNow = async () => (await bringAnswers())?.answerAsk(text, given) ?? NOTHING
-  return { text, setText, things, recent, answers, failed, bringAnswers, answer, answerNow }
+  /** The answer to the very words that stand there now, and what they name in the workshop where they may be only a name. */
+  const askedNow = async () => {
+    const asked = (await bringAnswers())?.answerAsk(text, given) ?? NOTHING
+    return { asked, named: asked.kind === 'size' ? await thingsNow(text) : [] }
+  }
+  return { text, setText, things, recent, answers, failed, bringAnswers, answer, askedNow }
 }
 
 /** One line to ask anything short: a piece with its sizes, a size, a conversion, a table, which tool. Answers as it is typed. */
@@ -73,7 +76,7 @@ export function AskLine({ beside }: { readonly beside?: Beside }) {
   const box = useRef<HTMLDivElement>(null)
   const field = useRef<HTMLInputElement>(null)
   useKeys({ find: () => field.current?.focus() })
-  const { text, setText, things, recent, answers, failed, bringAnswers, answer, answerNow } = useAsking(beside, open)
+  const { text, setText, things, recent, answers, failed, bringAnswers, answer, askedNow } = useAsking(beside, open)
   const isAsked = text.trim() !== ''
   const isOnlyAName = namesOnly(answer, things)
 
@@ -99,13 +102,13 @@ export function AskLine({ beside }: { readonly beside?: Beside }) {
     router.push(`/pieces/${added.id}`)
   }
   async function enter() {
-    const asked = await answerNow()
+    const { asked, named } = await askedNow()
     if (asked.kind === 'form') {
       if (asked.run?.ok) void make(asked, beside?.jobId)
       return
     }
-    const isName = namesOnly(asked, things)
-    const href = leadsTo(asked, isName ? things[0] : undefined)
+    const isName = namesOnly(asked, named)
+    const href = leadsTo(asked, isName ? named[0] : undefined)
     if (!href) return
     if (isName) leave()
     router.push(href)

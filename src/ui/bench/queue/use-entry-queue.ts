@@ -19,6 +19,8 @@ const TRY_MS = 2000
 const LONGEST_TRY_MS = 15_000
 
 export interface EntryQueue {
+  /** Whether what this device keeps has been looked at; before, nobody knows where a tray stands. */
+  readonly isRead: boolean
   readonly queued: readonly QueuedEntry[]
   /** What this device has sent: it stays known until the program tells it back. */
   readonly sent: readonly QueuedEntry[]
@@ -45,6 +47,7 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
   const [sent, setSent] = useState<readonly QueuedEntry[]>([])
   const [queued, setQueued] = useState<readonly QueuedEntry[]>([])
   const [reached, setReached] = useState(true)
+  const [isRead, setRead] = useState(false)
   const delay = useRef(TRY_MS)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const lastRound = useRef<Promise<void>>(Promise.resolve())
@@ -56,6 +59,7 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
     () =>
       oneAtATime(async () => {
         const kept = await keptHere().catch(() => undefined)
+        setRead(true)
         if (!kept) return
         setSent((before) => together(before, kept.sent))
         setQueued(kept.queued)
@@ -130,5 +134,5 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
     void forgetSent(tokens).catch(() => undefined)
   }, [])
   const settled = useCallback(() => lastRound.current, [])
-  return { queued, sent, toldBack, reached, add, settled, drop }
+  return { isRead, queued, sent, toldBack, reached, add, settled, drop }
 }
