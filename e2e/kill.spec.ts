@@ -1,11 +1,11 @@
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
-import { entryOf, folderOf, kill, type Started, seed, send, start, type TrayFacts, trayFacts } from './start'
+import { entryOf, folderOf, kill, piecesAt, type Started, seed, send, start, type TrayFacts, trayFacts } from './start'
 import { expect, test } from './test'
 
 const PORT = 4323
 const TRAY = 2
-/** How often the whole program is killed; `SERVER_KILLS=30` for a night. */
+/** How often the whole program is killed; more often by `SERVER_KILLS=30`. */
 const KILLS = Number(process.env.SERVER_KILLS ?? 2)
 
 type Entry = ReturnType<typeof entryOf>
@@ -14,7 +14,7 @@ type Entry = ReturnType<typeof entryOf>
 function workLeft(facts: TrayFacts): { readonly step: number; readonly entry: Entry }[] {
   const done = new Set(facts.entries.flatMap(({ kind, stepId, workpiece }) => (kind === 'done' ? [`${stepId} ${workpiece}`] : [])))
   return facts.steps.flatMap(({ id, together }, step) =>
-    (together ? [null] : Array.from({ length: facts.size }, (_, i) => i + 1)).flatMap((piece) =>
+    piecesAt(facts, together).flatMap((piece) =>
       done.has(`${id} ${piece}`) ? [] : [{ step, entry: entryOf(facts, piece, { kind: 'done', step: id }) }],
     ),
   )

@@ -107,11 +107,14 @@ export async function send(base: string, entry: object): Promise<number> {
   }
 }
 
+/** The pieces that a step is done by: each by itself, or all together as none. */
+export const piecesAt = ({ size }: TrayFacts, together: boolean): (number | null)[] =>
+  together ? [null] : Array.from({ length: size }, (_, i) => i + 1)
+
 /** What a device at the bench did while it was away from the program: steps of a tray from one up to another, for each of its pieces. */
 export async function work(base: string, facts: TrayFacts, from: number, to: number): Promise<number[]> {
   const answers: number[] = []
   for (const { id, together } of facts.steps.slice(from, to))
-    for (const n of together ? [null] : Array.from({ length: facts.size }, (_, i) => i + 1))
-      answers.push(await send(base, entryOf(facts, n, { kind: 'done', step: id })))
+    for (const n of piecesAt(facts, together)) answers.push(await send(base, entryOf(facts, n, { kind: 'done', step: id })))
   return answers
 }

@@ -8,6 +8,9 @@ const node = {
   banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
 }
 
+/** In pieces: what only one of the things that a program does needs is a file of its own, loaded when that is done. */
+const inPieces = { splitting: true, outExtension: { '.js': '.mjs' } }
+
 /** The command line; what one command alone needs is a file of its own. */
 export const buildCommands = (outdir = 'dist') =>
   build({
@@ -15,8 +18,7 @@ export const buildCommands = (outdir = 'dist') =>
     external: ['sharp', 'exifr'],
     entryPoints: { anvil: 'src/cli/anvil.ts' },
     outdir,
-    splitting: true,
-    outExtension: { '.js': '.mjs' },
+    ...inPieces,
     minify: true,
   })
 
@@ -26,8 +28,7 @@ export const buildLongWork = () =>
     ...node,
     entryPoints: { 'long-work': 'src/server/long/worker.ts' },
     outdir: 'dist',
-    splitting: true,
-    outExtension: { '.js': '.mjs' },
+    ...inPieces,
   })
 
 /** A program of the server's own that runs by itself. */

@@ -66,7 +66,7 @@ const OWN_WAYS: ReadonlyMap<string, OwnWay> = new Map<string, OwnWay>([
   ['calc', (args) => calc(args[0] ?? '', readJson(args[1]))],
   ['advise', (args) => advise(args[0] ?? '', readJson(args[1]))],
   ['table', (args) => table(args[0] ?? '')],
-  // what reads pictures takes as long to load as all the rest
+  // what reads pictures is loaded for this command alone
   ['outline', async (args) => (await import('./outline-of-file')).outlineOfFile(args[0], args[1] === undefined ? {} : readJson(args[1]))],
   ['layout', (args) => layoutOnCores(readJson(args[0]), new URL(import.meta.url))],
 ])

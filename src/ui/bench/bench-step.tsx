@@ -330,10 +330,10 @@ function Held({ against }: { readonly against: string }) {
   )
 }
 
-/** The keys of a step: none before this device has been looked at, and not those that go on where something has to be put away first. */
+/** The keys of a step; not those that go on where something has to be put away first. */
 function useBenchKeys(bench: Bench, isHeld: boolean): void {
   const { panel, step } = bench
-  const bare = panel.kind === 'none' && bench.isRead
+  const bare = panel.kind === 'none'
   const free = bare && !isHeld
   useKeys({
     done: free && step ? (bench.isTest ? bench.passed : bench.done) : undefined,

@@ -37,7 +37,7 @@ export function useBench(tray: BenchTrayView) {
   const router = useRouter()
   const { practice } = useWorkshop()
   const onTray = useTray(tray)
-  const { progress, entries, steps, add } = onTray
+  const { progress, entries, steps, add, isRead } = onTray
   const step = steps[progress.stepIndex] ?? null
   const [panel, setPanel] = useState<Panel>(NONE)
   const [said, setSaid] = useState('')
@@ -51,15 +51,17 @@ export function useBench(tray: BenchTrayView) {
   const serial = useSerial()
   const calipers = serial.reading ?? simulated
 
+  /** Nothing is written before this device has been looked at: until then nobody knows which piece is in hand. */
   const write = useCallback(
     async (entry: NewBenchEntry, words: string) => {
+      if (!isRead) return false
       setPanel(NONE)
       setHolding(false)
       const kept = await add(entry)
       setSaid(kept ? words : 'This device could not store it: its storage is full or blocked. Free some space, then do it again.')
       return kept
     },
-    [add],
+    [add, isRead],
   )
 
   const isTest = step !== null && TESTED.has(step.op)

@@ -9,6 +9,7 @@ import { formatPlain, mmToInch } from '@/core/units'
 import { PALETTE } from '../theme/palette'
 import { PageLink } from './page-link'
 
+/** What answers, and how each answer looks, are brought together. */
 export { answerAsk }
 
 type FormAnswer = Extract<AskAnswer, { kind: 'form' }>
