@@ -157,6 +157,31 @@ test('a piece that is done stays done, in whatever order the answers of the prog
   expect(seen.filter((place, i) => place !== seen[i - 1])).toEqual([0, 1, 2, 3].map((next) => `${first + next}`))
 })
 
+test('a press made before the device has been looked at counts, once', async ({ page }) => {
+  // a device whose storage takes its time
+  await page.addInitScript(() => {
+    const { open } = IDBFactory.prototype
+    IDBFactory.prototype.open = function (...asked) {
+      const request = open.apply(this, asked)
+      const listen = request.addEventListener.bind(request) as (kind: string, listener: (event: Event) => void) => void
+      const slowly = (kind: string, listener: (event: Event) => void) =>
+        listen(kind, kind === 'success' ? (event) => setTimeout(() => listener(event), 2000) : listener)
+      return Object.assign(request, { addEventListener: slowly })
+    }
+  })
+  await page.goto(`${DEMO}/bench/5`)
+  const number = page.getByTestId('piece-number')
+  const before = Number(await number.innerText())
+  await page.keyboard.press(' ')
+  await page.waitForTimeout(300)
+  await expect(number).toHaveText(`${before}`)
+  await expect(number).toHaveText(`${before + 1}`)
+  await page.waitForTimeout(1000)
+  await expect(number).toHaveText(`${before + 1}`)
+  await page.keyboard.press('u')
+  await expect(number).toHaveText(`${before}`)
+})
+
 test('an own workshop has no simulated calipers until practice is switched on, and counts nothing they read', async ({ page, request }) => {
   expect((await request.get(`${WORKSHOP}/api/instruments/calipers?near=10`)).status()).toBe(404)
   await page.goto(`${WORKSHOP}/settings`)

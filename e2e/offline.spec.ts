@@ -110,6 +110,7 @@ test('a phone works a tray while the computer is off: pages open, entries wait, 
   await page.getByRole('link', { name: 'Open the bench' }).click()
   await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible()
   await openPage(page, '/bench/5')
+  await expect(page.getByTestId('piece-number')).toHaveText('2')
   await page.getByRole('button', { name: /^Done/ }).click()
   await expect(page.getByTestId('piece-number')).toHaveText('3')
   await page.close()

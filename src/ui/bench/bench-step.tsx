@@ -199,12 +199,7 @@ function Actions({ tray, step, bench, kept, isHeld }: StepProps & { readonly isH
   const { progress } = bench
   return (
     <Box
-      component="fieldset"
-      disabled={!bench.isRead}
       sx={{
-        border: 0,
-        m: 0,
-        minWidth: 0,
         display: 'flex',
         gap: { xs: 1, md: 2 },
         alignItems: 'center',

@@ -51,17 +51,20 @@ export function useBench(tray: BenchTrayView) {
   const serial = useSerial()
   const calipers = serial.reading ?? simulated
 
-  /** Nothing is written before this device has been looked at: until then nobody knows which piece is in hand. */
+  const asSeen = useAsSeen(isRead, `${place}-${entries.length}`)
   const write = useCallback(
     async (entry: NewBenchEntry, words: string) => {
-      if (!isRead) return false
       setPanel(NONE)
       setHolding(false)
+      if (!(await asSeen())) {
+        setSaid('This device knew more than was shown. What is in hand now stands here: press once more.')
+        return false
+      }
       const kept = await add(entry)
       setSaid(kept ? words : 'This device could not store it: its storage is full or blocked. Free some space, then do it again.')
       return kept
     },
-    [add, isRead],
+    [add, asSeen],
   )
 
   const isTest = step !== null && TESTED.has(step.op)
@@ -233,6 +236,21 @@ export function useBench(tray: BenchTrayView) {
     seeRecord: () => void seeRecord(),
     show: (kind: 'type' | 'wrong' | 'failed' | 'colour') => setPanel(panel.kind === kind ? NONE : { kind }),
   }
+}
+
+/**
+ * Until this device has been looked at nobody knows which piece is in hand: a press made before waits for it,
+ * and counts only where what it was made on (`seen`) is still what stands there.
+ */
+function useAsSeen(isRead: boolean, seen: string): () => Promise<boolean> {
+  const waiting = useRef<{ readonly on: string; readonly settle: (counts: boolean) => void }[]>([])
+  useEffect(() => {
+    if (isRead) for (const { on, settle } of waiting.current.splice(0)) settle(on === seen)
+  }, [isRead, seen])
+  return useCallback(
+    () => (isRead ? Promise.resolve(true) : new Promise((settle) => waiting.current.push({ on: seen, settle }))),
+    [isRead, seen],
+  )
 }
 
 /** The dips or sprays of the piece in hand at a step that colours, and how many were planned. */

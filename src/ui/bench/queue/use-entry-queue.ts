@@ -98,6 +98,8 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
       if (document.visibilityState === 'visible') void nextRound()
     }
     document.addEventListener('visibilitychange', onSight)
+    // what the device keeps is known at once, however long the program takes to answer
+    void look()
     void nextRound()
     return () => {
       clearTimeout(timer.current)
