@@ -238,9 +238,9 @@ describe('what may be cut, asked of another library', () => {
         expect(wrong.tooNearMm).toBeLessThan(SURE.tooNearMm)
         expect(findIllegal(input, placements)).toEqual([])
       }),
-      { numRuns: Math.ceil(RUNS / 40) },
+      { numRuns: Math.ceil(RUNS / 100) },
     )
-    expect(placed).toBeGreaterThan(RUNS / 20)
+    expect(placed).toBeGreaterThan(RUNS / 50)
   }, 240_000)
 })
 

@@ -33,6 +33,9 @@ export interface SurfacedPart {
   readonly thicknessMm: number
   readonly outline: Outline
   readonly holes: readonly Outline[]
+  /** The blank its surface is planned by, and what else is cut from sheet for it. */
+  readonly blank: string
+  readonly beside: readonly string[]
   readonly faces: readonly PartFace[]
   readonly choices: SurfaceChoices | undefined
   readonly order: 'tumble-first' | 'patina-first'
@@ -101,6 +104,8 @@ export function surfacedParts(design: PieceDesign, plan: PiecePlan): readonly Su
         thicknessMm: blank.thicknessMm,
         outline: blank.outline,
         holes: ownHoles(result),
+        blank: blank.name,
+        beside: result.blanks.flatMap((other) => (other !== blank && other.stock === 'sheet' ? [other.name] : [])),
         faces: facesOf(result),
         choices,
         order: plan.assembly.schools.S14 === 'B' ? ('patina-first' as const) : ('tumble-first' as const),

@@ -1,5 +1,4 @@
 'use client'
-import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { asksForRework, FAILED, type FarOff, farOff, gapWords, PASSED, TEST_READINGS, TESTED } from '@/core/logbook'
 import { parseSize } from '@/core/sizes'
@@ -7,13 +6,12 @@ import { COLOUR_RUNS, plannedRuns, runNote, runsNoted } from '@/core/surface'
 import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
 import type { BenchEntry, BenchStepView, BenchTrayView } from './tray-view'
+import { useAsSeen } from './use-as-seen'
 import { useCalipers } from './use-calipers'
+import { useLeaving } from './use-leaving'
 import { useSerial } from './use-serial'
 import { type NewBenchEntry, useTray } from './use-tray'
 import { useWedge } from './use-wedge'
-
-/** Leaving waits at most so long for what is still on its way. */
-const LEAVING_MS = 1500
 
 /** What lies over the step: nothing, the box for a reading, a question about one, why a piece is lost. */
 export type Panel =
@@ -34,7 +32,6 @@ export interface WentWrong {
 
 /** One tray under the hands: what may be pressed, and what each press writes down. */
 export function useBench(tray: BenchTrayView) {
-  const router = useRouter()
   const { practice } = useWorkshop()
   const onTray = useTray(tray)
   const { progress, entries, steps, add, isRead } = onTray
@@ -51,6 +48,7 @@ export function useBench(tray: BenchTrayView) {
   const serial = useSerial()
   const calipers = serial.reading ?? simulated
 
+  const out = useLeaving(onTray, tray.pieceId, setSaid)
   const asSeen = useAsSeen(isRead, `${place}-${entries.length}`)
   const write = useCallback(
     async (entry: NewBenchEntry, words: string) => {
@@ -170,27 +168,8 @@ export function useBench(tray: BenchTrayView) {
       setHolding(false)
       return setSaid('')
     }
-    leave()
+    out.leave()
   }
-  const [wantsOut, setWantsOut] = useState(false)
-  /** What was just entered gets the moment it needs, so that the bench one comes to knows of it. */
-  const goOut = async () => {
-    await Promise.race([onTray.settled(), new Promise((done) => setTimeout(done, LEAVING_MS))])
-    router.push('/bench')
-  }
-  /** The record tells what the program has: what was entered last is let through first. */
-  const seeRecord = async () => {
-    if (!onTray.reached)
-      return setSaid('The program is not responding: the record opens when it does. What was entered is kept on this device.')
-    await onTray.settled()
-    router.push(`/pieces/${tray.pieceId}/record`)
-  }
-  const leave = () => {
-    if (onTray.reached || wantsOut || navigator.serviceWorker?.controller) return void goOut()
-    setWantsOut(true)
-    setSaid('The program is not responding: once left, this page may not open again until it does. Press once more to leave all the same.')
-  }
-
   return {
     ...onTray,
     step,
@@ -232,25 +211,9 @@ export function useBench(tray: BenchTrayView) {
     measure,
     takeBack: () => void takeBack(),
     onEsc,
-    leave,
-    seeRecord: () => void seeRecord(),
+    ...out,
     show: (kind: 'type' | 'wrong' | 'failed' | 'colour') => setPanel(panel.kind === kind ? NONE : { kind }),
   }
-}
-
-/**
- * Until this device has been looked at nobody knows which piece is in hand: a press made before waits for it,
- * and counts only where what it was made on (`seen`) is still what stands there.
- */
-function useAsSeen(isRead: boolean, seen: string): () => Promise<boolean> {
-  const waiting = useRef<{ readonly on: string; readonly settle: (counts: boolean) => void }[]>([])
-  useEffect(() => {
-    if (isRead) for (const { on, settle } of waiting.current.splice(0)) settle(on === seen)
-  }, [isRead, seen])
-  return useCallback(
-    () => (isRead ? Promise.resolve(true) : new Promise((settle) => waiting.current.push({ on: seen, settle }))),
-    [isRead, seen],
-  )
 }
 
 /** The dips or sprays of the piece in hand at a step that colours, and how many were planned. */

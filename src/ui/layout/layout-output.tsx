@@ -9,10 +9,10 @@ import { methodOfMarking, PATTERN_METHODS, type PatternMethod } from '@/core/dra
 import { ChoiceField } from '../shared/choice-field'
 import { useWorkshop } from '../shared/workshop-context'
 import { PrintLayout } from './print-layout'
-import type { useLayout } from './use-layout'
+import type { LayoutHand } from './use-layout'
 
 interface LayoutOutputProps {
-  readonly layout: ReturnType<typeof useLayout>
+  readonly layout: LayoutHand
   readonly layoutId: number
   readonly onCut: () => void
 }

@@ -279,3 +279,4 @@ export function useLayout({ jobId, items, sheets, draft, kerfMm, gapMm, marginMm
     },
   }
 }
+export type LayoutHand = ReturnType<typeof useLayout>

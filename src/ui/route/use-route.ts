@@ -37,13 +37,10 @@ export function useRoute(piece: RoutedPiece) {
     setProblem('')
     saving.saveSoon(() => ({ pieceId: piece.id, design: next as ActionInput<'saveDesign'>['design'] }), 0)
   }
-  const wanted = wantedOf(plan, design)
+  const wanted = useMemo(() => wantedOf(plan, design), [plan, design])
   const keep = (next: WantedRoute) => keepDesign(withRoute(design, plan, next))
   return {
-    design,
     plan,
-    options,
-    bench,
     wanted,
     keep,
     setParams: (id: string, params: Readonly<Record<string, unknown>>) => keep(changeParams(plan, wanted, id, params)),

@@ -47,6 +47,11 @@ export function TextureFields({ hand }: { readonly hand: SurfaceHand }) {
               It ends <b className="fig">{formatPlain(texture.outcome.afterMm, 2)} mm</b> thick. {texture.way.costs}
             </Typography>
           )}
+          {part.beside.length > 0 ? (
+            <Typography variant="body2">
+              This is for the {part.blank.toLowerCase()}; what is cut beside it ({part.beside.join(', ').toLowerCase()}) stays plain.
+            </Typography>
+          ) : null}
           <CheckList checks={texture.checks} label="What to look at of the texture" />
           {isLacking ? (
             <Button variant="outlined" onClick={hand.textureToRoute} sx={{ my: 0.5 }}>
