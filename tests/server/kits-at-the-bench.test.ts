@@ -8,7 +8,7 @@ import { KIT_PIECES } from '@/server/seed/demo-kits'
 import { keepEntry } from '@/server/services/keep-entry'
 import { stepsOf } from '@/server/services/ledger'
 import { ownAllowanceOfPiece } from '@/server/services/own-record'
-import { planDesign, planOptions, walkFrozen } from '@/server/services/piece-plan'
+import { planDesign, planOptions, torchBookOf, walkFrozen } from '@/server/services/piece-plan'
 import { trayState } from '@/server/services/tray-state'
 import { addPiece, enter, entryFor, saidOf, trayOf, workThrough } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
@@ -41,6 +41,11 @@ describe.each(KITS.map((kit) => [kit.id] as const))('a piece from the kit %s', (
     const tray = trayOf(to, pieceId, 3)
     expect(tray.plan.parts.map(({ part }) => part)).toEqual(design.parts.map((part) => part.id))
     expect(walkFrozen(tray.plan).steps).toHaveLength(tray.plan.steps.length)
+    // the bench says of each heat what its card says
+    const cards = torchBookOf(to, planDesign(design, planOptions(to))).heats
+    expect(tray.plan.steps.flatMap(({ heat }, step) => (heat ? [[step, heat.say, heat.reached]] : []))).toEqual(
+      cards.map((card) => [card.step, card.plan.say, card.reached]),
+    )
     const [main] = tray.plan.parts
     const outcome = main.outcomes.find(({ primary }) => primary)
     const at = tray.plan.steps.findLastIndex(

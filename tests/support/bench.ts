@@ -34,7 +34,7 @@ export function addPiece(to: Repositories, name: string, design: Design, quantit
 export function trayOf(to: Repositories, pieceId: number, size: number) {
   const piece = to.jobs.piece(pieceId)
   const plan = piece && planDesign(piece.design, planOptions(to))
-  const frozen = piece && plan && freezePlan(piece, plan)
+  const frozen = piece && plan && freezePlan(to, piece, plan)
   if (!frozen) throw new Error('no plan')
   const tray = to.trays.one(beginTray(to, pieceId, size, frozen))
   if (!tray) throw new Error('no tray')

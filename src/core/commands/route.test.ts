@@ -136,7 +136,7 @@ describe('joints at the interfaces', () => {
     const { ratio, seconds, say } = heats[1]?.plan ?? { ratio: 0, seconds: 0, say: '' }
     // 6.3 g of sterling at 245 J/kgK against 0.6 g of fine silver at 235
     expect(ratio).toBeCloseTo((6.3 * 245) / (0.6 * 235), 6)
-    expect(say).toContain('Heat plate')
+    expect(say).toContain('Heat the plate')
     expect(seconds).toBeGreaterThan(3)
     expect(seconds).toBeLessThan(60)
   })

@@ -8,11 +8,20 @@ export interface HeatedPart {
   readonly thicknessMm: number
 }
 
-export interface HeatPlan {
-  /** Heat that each part takes for one degree, J/K. */
-  readonly capacities: readonly { readonly part: string; readonly jPerK: number }[]
+/** Which side of a heat the flame goes to. */
+export interface FlameSides {
   /** Heat of the heavier side over that of the lighter; null where one side is not known. */
   readonly ratio: number | null
+  /** The parts the flame goes to, from below, and those that only follow; none where it goes round about. */
+  readonly heavy: readonly string[]
+  readonly light: readonly string[]
+  /** Those that slump before the others are hot. */
+  readonly thin: readonly string[]
+}
+
+export interface HeatPlan extends FlameSides {
+  /** Heat that each part takes for one degree, J/K. */
+  readonly capacities: readonly { readonly part: string; readonly jPerK: number }[]
   /** What to heat, and from where. */
   readonly say: string
   readonly warnings: readonly string[]
@@ -71,6 +80,18 @@ export function secondsToHeat(
 const UNEVEN = 1.5
 const THIN_MM = 0.4
 
+/** Where the flame goes in words, and what to keep it off; parts by what they are called. */
+export function flameWords({ ratio, heavy, light, thin }: FlameSides, name: (part: string) => string): Pick<HeatPlan, 'say' | 'warnings'> {
+  const names = (parts: readonly string[]) => parts.map((part) => `the ${name(part)}`).join(' and ')
+  const say =
+    ratio === null
+      ? 'Heat the whole piece evenly, the flame always moving.'
+      : heavy.length > 0
+        ? `Heat ${names(heavy)}, from below where it can be reached, and round about; ${names(light)} last, and only to follow.`
+        : 'Both sides take about the same heat: the flame round about, on neither alone.'
+  return { say, warnings: thin.map((part) => `Keep the flame off the ${name(part)}: thin beside the rest, and the first to slump.`) }
+}
+
 /** Where the flame goes: on the side that takes more heat, or on both alike; what is thin or small beside it. */
 export function planHeat(sides: readonly (readonly HeatedPart[])[], flowC: number, torchW = USUAL_TORCH_W): HeatPlan {
   const parts = sides.flat()
@@ -78,25 +99,21 @@ export function planHeat(sides: readonly (readonly HeatedPart[])[], flowC: numbe
   const sums = sides.map((side) => side.reduce((sum, part) => sum + heatCapacityJPerK(part), 0))
   const [a = 0, b = 0] = sums
   const ratio = a > 0 && b > 0 ? Math.max(a, b) / Math.min(a, b) : null
-  const heavy = (a >= b ? sides[0] : sides[1]) ?? []
-  const light = (a >= b ? sides[1] : sides[0]) ?? []
-  const names = (side: readonly HeatedPart[]) => side.map(({ id }) => id).join(' and ')
-  const say =
-    ratio === null
-      ? 'Heat the whole piece evenly, the flame always moving.'
-      : ratio > UNEVEN
-        ? `Heat ${names(heavy)}, from below where it can be reached, and round about; ${names(light)} last, and only to follow.`
-        : 'Both sides take about the same heat: the flame round about, on neither alone.'
-  const warnings = light.flatMap(({ id, thicknessMm }) =>
-    ratio !== null && ratio > UNEVEN && thicknessMm <= THIN_MM ? [`${id} is thin beside it: it slumps first. Keep the flame off it.`] : [],
-  )
+  const isUneven = ratio !== null && ratio > UNEVEN
+  const heavy = (isUneven && (a >= b ? sides[0] : sides[1])) || []
+  const light = (isUneven && (a >= b ? sides[1] : sides[0])) || []
+  const flame: FlameSides = {
+    ratio,
+    heavy: heavy.map(({ id }) => id),
+    light: light.map(({ id }) => id),
+    thin: light.filter(({ thicknessMm }) => thicknessMm <= THIN_MM).map(({ id }) => id),
+  }
   const timed = (share: number, surface: keyof typeof EMISSIVITY) =>
     parts.length > 0 ? secondsToHeat(parts, flowC, torchW * share, surface) : null
   return {
     capacities,
-    ratio,
-    say,
-    warnings,
+    ...flame,
+    ...flameWords(flame, (part) => part),
     seconds: timed(1, 'begun'),
     secondsFrom: timed(1 + TORCH_SHARE, 'bright'),
     secondsTo: timed(1 - TORCH_SHARE, 'scaled'),

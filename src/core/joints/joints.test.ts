@@ -105,7 +105,7 @@ describe('the heat of two sides', () => {
     const copper = { id: 'copper', alloy: 'copper-c110', massG: massOf('copper-c110', 1.628), thicknessMm: 1.628 } as const
     const silver = { id: 'silver', alloy: 'sterling-925', massG: massOf('sterling-925', 0.644), thicknessMm: 0.644 } as const
     expect(heatCapacityJPerK(copper) / heatCapacityJPerK(silver)).toBeCloseTo(3.43, 1)
-    expect(planHeat([[silver], [copper]], 738).say).toContain('Heat copper')
+    expect(planHeat([[silver], [copper]], 738).say).toContain('Heat the copper')
   })
   it('40 × 40 × 0.8 sterling under 200 W comes to 650 °C in about a quarter of a minute, and under 70 W never (own model)', () => {
     const massG = (40 * 40 * 0.8 * ALLOYS['sterling-925'].densityGPerCm3) / 1000

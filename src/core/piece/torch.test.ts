@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { findForm } from '../forms/registry'
 import { KITS } from '../kits/registry'
+import { ALLOYS } from '../metals/alloys'
 import { SOLDERS } from '../metals/solders'
 import { designFromKit } from './from-kit'
 import { planPiece } from './plan-piece'
@@ -34,6 +35,16 @@ describe.each(KITS.map((kit) => [kit.id] as const))('the heats of %s', (id) => {
         .facts.map(({ value }) => value)
         .join(' ')
       expect(said).toContain(`${SOLDERS[highest ?? 'hard-75'].liquidusC}`)
+    }
+  })
+  it('the flame goes to what takes half as much heat again as the rest, and parts are called by their names', () => {
+    for (const { plan: heat, names } of book.heats) {
+      const takes = (parts: readonly string[]) =>
+        plan.assembly.parts
+          .filter((part) => parts.includes(part.id))
+          .reduce((sum, { massG = 0, alloy }) => sum + massG * (alloy ? ALLOYS[alloy].specificHeatJPerKgK : 0), 0)
+      if (heat.heavy.length > 0) expect(takes(heat.heavy)).toBeGreaterThan(1.5 * takes(heat.light))
+      for (const part of [...heat.heavy, ...heat.light]) expect(heat.say).toContain(names.get(part))
     }
   })
   it('what is looked for comes in the order it gets hot', () => {

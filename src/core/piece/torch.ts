@@ -1,5 +1,6 @@
 import type { Assembly } from '../assembly/assembly'
 import { type Cue, coolDownOf, cuesOf, type WorkshopFlux } from '../joints/cues'
+import { flameWords } from '../joints/heat-plan'
 import { type TorchHeat, type TorchPlan, torchPlan, withSolders } from '../joints/torch-plan'
 import { ALLOYS, type AlloyId } from '../metals/alloys'
 import { SOLDERS, type SolderId } from '../metals/solders'
@@ -41,7 +42,7 @@ export interface TorchBook {
 function cardOf(plan: PiecePlan, assembly: Assembly, heat: TorchHeat, flux: WorkshopFlux): HeatCard {
   const step = assembly.steps[heat.step]
   const names = thingNames(namedThings({ parts: plan.parts, assembly }))
-  const name = (id: string) => names.get(id) ?? id
+  const name = (id: string) => names.get(id) || id
   const joints = heat.joints.flatMap(({ joint }) => assembly.joints.find(({ id }) => id === joint) ?? [])
   const members = joints.flatMap(({ members: own }) => own)
   const isCupOnPlate = joints.some(({ kind, members: own }) => kind === 'tee' && own.some(({ place }) => place === 'foot'))
@@ -51,6 +52,7 @@ function cardOf(plan: PiecePlan, assembly: Assembly, heat: TorchHeat, flux: Work
   const operation = findOperation(step?.op ?? '')
   return {
     ...heat,
+    plan: { ...heat.plan, ...flameWords(heat.plan, name) },
     title: operation?.title ?? step?.op ?? '',
     what: [...new Set(members.map(({ thing }) => name(thing)))].join(' and '),
     solders,

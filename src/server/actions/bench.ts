@@ -56,7 +56,7 @@ export const startTray = ownAction({
     if (held) return refuse(`Not released to the bench: ${held}`)
     const [misfit] = plan.misfits
     if (misfit) return refuse(`Not released to the bench: ${misfit.message} Look at the route, and keep or drop what was changed there.`)
-    const frozen = freezePlan(piece, plan)
+    const frozen = freezePlan(repositories, piece, plan)
     if (!frozen) return refuse('The size is not complete.')
     const stop = stoppedBy(plan) ?? splitsAt(plan, walkFrozen(frozen))
     if (stop) return refuse(`Not released to the bench: ${stop} Change the route, or give a reason there to override it.`)

@@ -80,7 +80,7 @@ function addTrays(to: Repositories, pieceIds: readonly number[]): void {
   for (let i = 0; i < TRAYS; i++) {
     const piece = to.jobs.piece(pieceIds[i % 12 === 0 ? i % pieceIds.length : i % 7] ?? 0)
     const plan = piece && planDesign(piece.design, options)
-    const frozen = piece && plan && freezePlan(piece, plan)
+    const frozen = piece && plan && freezePlan(to, piece, plan)
     if (!piece || !frozen) continue
     const tray = to.trays.one(to.trays.add(piece.id, A_TRAY, frozen))
     if (!tray) continue

@@ -53,7 +53,7 @@ function addTray(to: Repositories, pieceId: number, size: number) {
   const piece = to.jobs.piece(pieceId)
   const plan = piece && planDesign(piece.design, planOptions(to))
   if (!piece || !plan?.ok) throw new Error(`demonstration piece ${pieceId} has no plan: ${JSON.stringify(plan)}`)
-  const frozen = freezePlan(piece, plan)
+  const frozen = freezePlan(to, piece, plan)
   if (!frozen) throw new Error(`demonstration piece ${pieceId} has open sizes`)
   const id = beginTray(to, pieceId, size, frozen)
   return { id, uid: to.trays.one(id)?.uid ?? '', frozen }

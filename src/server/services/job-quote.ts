@@ -1,10 +1,10 @@
 import { type Quote, type QuotePiece, quoteOf } from '@/core/costing'
 import { lossShare } from '@/core/logbook'
 import type { AlloyId } from '@/core/metals'
-import { type PiecePlan, type PlanOptions, torchBook } from '@/core/piece'
+import type { PiecePlan, PlanOptions } from '@/core/piece'
 import { type TookMinutes, workToBe } from '@/core/schedule'
 import type { Job, Piece, Repositories } from '../db/repositories'
-import { planDesign, planOptions } from './piece-plan'
+import { planDesign, planOptions, torchBookOf } from './piece-plan'
 
 /** A job with what it is to cost; pieces whose size is open are named apart. */
 export interface JobQuote {
@@ -39,8 +39,7 @@ function quotePieceOf(repositories: Repositories, piece: Piece, options: Require
   const plan = planDesign(piece.design, options)
   const [main] = plan.parts
   if (!plan.ok || !main?.metal) return undefined
-  const { torchW, flux } = repositories.settings.read()
-  const heats = torchBook(plan, { tools: options.tools, torchW, flux }).heats
+  const { heats } = torchBookOf(repositories, plan)
   const solderMm3 = heats.flatMap(({ joints }) => joints).reduce((sum, { amount }) => sum + (amount?.volumeMm3 ?? 0), 0)
   return {
     id: piece.id,

@@ -15,9 +15,11 @@ import {
   routeTemper,
   sizesAlong,
   subTraysOf,
+  type TorchBook,
+  torchBook,
 } from '@/core/piece'
 import { withLearned } from '@/core/tables'
-import type { Design, FrozenPart, FrozenPlan, Piece, Repositories } from '../db/repositories'
+import type { Design, FrozenPart, FrozenPlan, FrozenStep, Piece, Repositories } from '../db/repositories'
 
 /** What a workshop brings to every plan: its ring system, its own tools and figures, and its answers about the order of work. */
 export function planOptions({ settings, tools }: Pick<Repositories, 'settings' | 'tools'>): Required<PlanOptions> {
@@ -28,6 +30,21 @@ export function planOptions({ settings, tools }: Pick<Repositories, 'settings' |
 /** The plan of a stored design under the workshop's settings. */
 export function planDesign(design: Design, options: PlanOptions): PiecePlan {
   return planPiece(design, options)
+}
+
+/** The heats of a piece with what the workshop has at its torch. */
+export function torchBookOf({ settings, tools }: Pick<Repositories, 'settings' | 'tools'>, plan: PiecePlan): TorchBook {
+  const { torchW, flux } = settings.read()
+  return torchBook(plan, { tools: tools.owned(), torchW, flux })
+}
+
+/** Of each step that is a heat, by its place on the route, what the bench says of the flame. */
+function flamesOf({ heats }: TorchBook): ReadonlyMap<number, NonNullable<FrozenStep['heat']>> {
+  return new Map(
+    heats.map(
+      ({ step, plan: { say, warnings, heavy }, reached }) => [step, { say, warnings, reached, fromBelow: heavy.length > 0 }] as const,
+    ),
+  )
 }
 
 /** A blank with its marks, as the bench draws it; nothing where nothing is marked. */
@@ -64,11 +81,12 @@ function frozenParts({ design }: Piece, plan: PiecePlan): FrozenPart[] {
 }
 
 /** The plan as a tray takes it to the bench; it does not change when the design does. Undefined while sizes are open. */
-export function freezePlan(piece: Piece, plan: PiecePlan): FrozenPlan | undefined {
+export function freezePlan(repositories: Pick<Repositories, 'settings' | 'tools'>, piece: Piece, plan: PiecePlan): FrozenPlan | undefined {
   const [main, ...parts] = frozenParts(piece, plan)
   if (!plan.ok || !main) return undefined
   const { joints, others, schools } = plan.assembly
   const sizes = sizesAlong(plan, routeTemper(plan.assembly, metalsOf(plan)))
+  const flames = flamesOf(torchBookOf(repositories, plan))
   return {
     version: 2,
     coreVersion: plan.parts[0]?.result?.coreVersion ?? '',
@@ -80,6 +98,7 @@ export function freezePlan(piece: Piece, plan: PiecePlan): FrozenPlan | undefine
     steps: plan.steps.map(({ id, op, on, params, target: own, overrides }, i) => {
       const target = own ?? (sizes[i] && predictedTarget(sizes[i]))
       const known = sizes[i]?.before ?? []
+      const heat = flames.get(i)
       return {
         id,
         op,
@@ -88,6 +107,7 @@ export function freezePlan(piece: Piece, plan: PiecePlan): FrozenPlan | undefine
         ...(target ? { target } : {}),
         ...(known.length > 0 ? { sizes: [...known] } : {}),
         ...(overrides ? { overrides: [...overrides] } : {}),
+        ...(heat ? { heat } : {}),
       }
     }),
   }

@@ -134,7 +134,7 @@ function Work({ step, part }: { readonly step: BenchStepView; readonly part: Ben
   return part?.marked && blows.length > 0 ? (
     <BlowPicture marked={part.marked} blows={blows} metal={part.colour} />
   ) : (
-    <StepPicture op={step.op} params={step.params} metal={part?.colour ?? ''} />
+    <StepPicture op={step.op} params={step.params} metal={part?.colour ?? ''} fromBelow={step.heat?.fromBelow ?? false} />
   )
 }
 

@@ -58,11 +58,18 @@ function Facts(props: StepFactsProps) {
   )
 }
 
+/** Where the flame goes at a heat, what to keep it off, and what it reaches. */
+function flameLines(heat: BenchStepView['heat']): readonly string[] {
+  if (!heat) return []
+  const held = heat.reached.length > 0 ? [`Hold what is soldered already: ${heat.reached.join(', ')}. This heat reaches it.`] : []
+  return [heat.say, ...heat.warnings, ...held]
+}
+
 /** A step as it is read aloud: what to do, its figures, its caution. */
-function aloud({ words, caution, target }: BenchStepView): string {
+function aloud({ words, caution, target, heat }: BenchStepView): string {
   const facts = words.facts.map(({ label, value }) => `${label}: ${value}`)
   const aim = target ? `${target.label}: ${formatPlain(target.valueMm, 2)} millimetres` : ''
-  return [words.title, words.say, ...facts, aim, caution ?? ''].filter(Boolean).join('. ')
+  return [words.title, words.say, ...facts, aim, ...flameLines(heat), caution ?? ''].filter(Boolean).join('. ')
 }
 
 function Callout({ colour, label, children }: { readonly colour: string; readonly label: string; readonly children: string }) {
@@ -103,6 +110,11 @@ export function StepFacts(props: StepFactsProps) {
           {reason}
         </Callout>
       ))}
+      {step.heat ? (
+        <Callout colour={PALETTE.fireBench} label="Flame.">
+          {flameLines(step.heat).join(' ')}
+        </Callout>
+      ) : null}
       {step.lostBefore ? (
         <Callout colour={PALETTE.fireBench} label="Your record.">
           {step.lostBefore}

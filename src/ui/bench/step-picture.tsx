@@ -9,6 +9,8 @@ interface StepPictureProps {
   readonly op: string
   readonly params: Readonly<Record<string, unknown>>
   readonly metal: string
+  /** Of a heat: whether the flame goes under the heavier side. */
+  readonly fromBelow: boolean
 }
 
 function arc(cx: number, cy: number, r: number, half: number): string {
@@ -16,7 +18,7 @@ function arc(cx: number, cy: number, r: number, half: number): string {
   return `M${cx - dx} ${cy + dy}A${r} ${r} 0 0 0 ${cx + dx} ${cy + dy}`
 }
 
-function Dap({ params, metal }: Omit<StepPictureProps, 'op'>) {
+function Dap({ params, metal }: Pick<StepPictureProps, 'params' | 'metal'>) {
   const radius = Number(params.punchMm ?? 30) / 2
   const disc = Number(params.discMm ?? 20)
   const half = Math.min(Math.PI / 2, 2 * Math.asin(Math.min(Math.SQRT1_2, disc / (4 * radius))))
@@ -48,6 +50,22 @@ function Heat({ metal }: { readonly metal: string }) {
       <path d="M170 158h200" stroke={metal} strokeWidth={10} />
       <path
         d="M210 148c-16-34 10-44 6-84 30 24 40 54 24 84M262 148c-20-40 14-58 8-108 38 34 50 72 28 108M316 148c-14-30 8-40 6-72 26 22 34 46 20 72"
+        stroke={PALETTE.fireBench}
+        strokeWidth={4}
+      />
+    </>
+  )
+}
+
+/** The flame under what is heavy, on a mesh; what is light stands on it and only follows. */
+function HeatBelow({ metal }: { readonly metal: string }) {
+  return (
+    <>
+      <path d="M130 118h280" stroke={PALETTE.petrolLine} strokeWidth={6} strokeDasharray="10 7" />
+      <path d="M170 104h200" stroke={metal} strokeWidth={16} />
+      <path d="M246 84h48" stroke={metal} strokeWidth={22} opacity={0.75} />
+      <path
+        d="M210 206c-16-28 10-36 6-70 30 20 40 46 24 70M262 206c-20-34 14-48 8-82 38 26 50 58 28 82M316 206c-14-26 8-34 6-64 26 18 34 40 20 64"
         stroke={PALETTE.fireBench}
         strokeWidth={4}
       />
@@ -152,7 +170,7 @@ function Fumes({ metal }: { readonly metal: string }) {
 const isOfFumes = (agent: unknown) => FUMED.some((id) => id === agent)
 
 /** What the hands do at this step, drawn: the metal in its colour against the tool. */
-export function StepPicture({ op, params, metal }: StepPictureProps) {
+export function StepPicture({ op, params, metal, fromBelow }: StepPictureProps) {
   const pictures: Readonly<Record<string, React.ReactNode>> = {
     dap: <Dap params={params} metal={metal} />,
     bend: params.manner === 'fold' ? <Fold metal={metal} /> : <Band metal={metal} open />,
@@ -162,7 +180,7 @@ export function StepPicture({ op, params, metal }: StepPictureProps) {
     melt: <Heat metal={metal} />,
     'true-up': <Band metal={metal} open={false} />,
     anneal: <Heat metal={metal} />,
-    solder: <Heat metal={metal} />,
+    solder: fromBelow ? <HeatBelow metal={metal} /> : <Heat metal={metal} />,
     pickle: <Bath metal={metal} />,
     'patina-dip': <Bath metal={metal} />,
     'patina-spray': <Mist metal={metal} />,

@@ -89,7 +89,7 @@ export function useTray(tray: BenchTrayView) {
     () =>
       withRework(tray.steps, entries, (step, op) => ({
         ...step,
-        ...(op === 'solder' ? {} : tray.rework[op]),
+        ...(op === 'solder' ? {} : { ...tray.rework[op], heat: null }),
         target: null,
         sizes: [],
         reasons: [],

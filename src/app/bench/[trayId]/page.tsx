@@ -50,6 +50,7 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>, lost: Readonl
       caution: operation?.caution ?? null,
       lostBefore: lost.get(step.id) ?? null,
       target: step.target ?? null,
+      heat: step.heat ?? null,
       sizes: step.sizes ?? [],
       params: step.params,
       ...waitsOf(step.op, step.params),

@@ -1,6 +1,5 @@
 import { notFound } from 'next/navigation'
-import { torchBook } from '@/core/piece'
-import { planDesign, planOptions } from '@/server/services/piece-plan'
+import { planDesign, planOptions, torchBookOf } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 import { JointsStation } from '@/ui/joints/joints-station'
 
@@ -9,9 +8,7 @@ export default async function JointsPage({ params }: { params: Promise<{ id: str
   const repositories = workshop()
   const piece = repositories.jobs.piece(Number(id))
   if (!piece) notFound()
-  const options = planOptions(repositories)
-  const { torchW, flux } = repositories.settings.read()
-  const book = torchBook(planDesign(piece.design, options), { tools: options.tools, torchW, flux })
+  const book = torchBookOf(repositories, planDesign(piece.design, planOptions(repositories)))
   return (
     <JointsStation
       key={piece.id}

@@ -1,9 +1,8 @@
-import { torchBook } from '@/core/piece'
 import { torchCardsPdf } from '@/server/export/torch-cards-pdf'
 import { notFound } from '@/server/http/answer'
 import { ofWorkshop } from '@/server/http/of-workshop'
 import { pdfFile } from '@/server/http/pdf-file'
-import { planDesign, planOptions } from '@/server/services/piece-plan'
+import { planDesign, planOptions, torchBookOf } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
 
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
@@ -12,9 +11,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const repositories = workshop()
     const piece = repositories.jobs.piece(Number(id))
     if (!piece) return notFound('this piece is not there')
-    const options = planOptions(repositories)
-    const { torchW, flux, paper } = repositories.settings.read()
-    const book = torchBook(planDesign(piece.design, options), { tools: options.tools, torchW, flux })
+    const { paper } = repositories.settings.read()
+    const book = torchBookOf(repositories, planDesign(piece.design, planOptions(repositories)))
     if (book.heats.length === 0) return notFound('this piece has no joint that is made by heat')
     const bytes = await torchCardsPdf({ pieceName: piece.name, jobTitle: piece.jobTitle, book, paper })
     return pdfFile(bytes, `torch-${Number(id)}`)
