@@ -21,7 +21,7 @@ const VIEWS = [
   ['route', '/pieces/26/route'],
   ['record', '/pieces/2/record'],
   ['layout', '/layout/3'],
-  ['bench-step', '/bench/7'],
+  ['bench-step', '/pieces/31/route', /^Start a tray/],
   ['book', '/book'],
   ['tables', '/tables?q=18'],
   ['patina-run', '/pieces/37/route', /^Start a tray/],
@@ -37,7 +37,16 @@ const FILES = {
   },
 }
 
-/** What is done in a view before it is looked at: a tray is taken to its colour. */
+/** Takes a tray that was just begun to the step of that title. */
+async function benchTo(page, title) {
+  await page.waitForURL(/\/bench\/\d+/)
+  const heading = page.getByRole('heading', { level: 1 })
+  await heading.waitFor()
+  while (!title.test(await heading.innerText())) await page.keyboard.press('Space')
+  return heading
+}
+
+/** What is done in a view before it is looked at: a tray is taken to its heat or its colour. */
 const WALKS = {
   // the day is planned beside the page
   day: (page) => page.getByRole('region', { name: 'In this order' }).waitFor(),
@@ -50,15 +59,14 @@ const WALKS = {
     await page.getByRole('button', { name: 'That is what I think' }).click()
     await page.getByRole('status', { name: 'Answer' }).waitFor()
   },
+  'bench-step': (page) => benchTo(page, /Solder the joint/),
   'patina-run': async (page) => {
-    await page.waitForURL(/\/bench\/\d+/)
-    const title = page.getByRole('heading', { level: 1 })
-    await title.waitFor()
-    while (!/Dip in the patina/.test(await title.innerText())) await page.keyboard.press('Space')
+    const title = await benchTo(page, /Dip in the patina/)
     // what stands open for other trays is put away by then
     await page.clock.install({ time: Date.now() + 20 * 60_000 })
     await page.reload()
     await title.waitFor()
+    await page.locator('html[data-ready]').waitFor({ state: 'attached' })
     for (const key of ['m', '2']) await page.keyboard.press(key)
   },
 }

@@ -42,9 +42,10 @@ describe.each(KITS.map((kit) => [kit.id] as const))('a piece from the kit %s', (
     expect(tray.plan.parts.map(({ part }) => part)).toEqual(design.parts.map((part) => part.id))
     expect(walkFrozen(tray.plan).steps).toHaveLength(tray.plan.steps.length)
     // the bench says of each heat what its card says
-    const cards = torchBookOf(to, planDesign(design, planOptions(to))).heats
-    expect(tray.plan.steps.flatMap(({ heat }, step) => (heat ? [[step, heat.say, heat.reached]] : []))).toEqual(
-      cards.map((card) => [card.step, card.plan.say, card.reached]),
+    const options = planOptions(to)
+    const cards = torchBookOf(to, planDesign(design, options), options).heats
+    expect(tray.plan.steps.flatMap(({ heat }, step) => (heat ? [[step, heat.say, heat.warnings]] : []))).toEqual(
+      cards.map(({ step, plan }) => [step, plan.say, plan.warnings]),
     )
     const [main] = tray.plan.parts
     const outcome = main.outcomes.find(({ primary }) => primary)

@@ -5,7 +5,7 @@ import { onePart } from '@/core/piece'
 import { type Design, designSchema, itemUid, type Repositories } from '@/server/db/repositories'
 import { keepEntry } from '@/server/services/keep-entry'
 import { beginTray, stepsOf } from '@/server/services/ledger'
-import { freezePlan, planDesign, planOptions } from '@/server/services/piece-plan'
+import { freezePlan, planDesign, planOptions, torchBookOf } from '@/server/services/piece-plan'
 
 export const NOW = '2027-03-01T10:00:00.000Z'
 
@@ -33,8 +33,9 @@ export function addPiece(to: Repositories, name: string, design: Design, quantit
 /** A tray on a piece's plan as it stands. */
 export function trayOf(to: Repositories, pieceId: number, size: number) {
   const piece = to.jobs.piece(pieceId)
-  const plan = piece && planDesign(piece.design, planOptions(to))
-  const frozen = piece && plan && freezePlan(to, piece, plan)
+  const options = planOptions(to)
+  const plan = piece && planDesign(piece.design, options)
+  const frozen = piece && plan && freezePlan(piece, plan, torchBookOf(to, plan, options))
   if (!frozen) throw new Error('no plan')
   const tray = to.trays.one(beginTray(to, pieceId, size, frozen))
   if (!tray) throw new Error('no tray')

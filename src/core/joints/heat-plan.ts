@@ -100,8 +100,7 @@ export function planHeat(sides: readonly (readonly HeatedPart[])[], flowC: numbe
   const [a = 0, b = 0] = sums
   const ratio = a > 0 && b > 0 ? Math.max(a, b) / Math.min(a, b) : null
   const isUneven = ratio !== null && ratio > UNEVEN
-  const heavy = (isUneven && (a >= b ? sides[0] : sides[1])) || []
-  const light = (isUneven && (a >= b ? sides[1] : sides[0])) || []
+  const [heavy = [], light = []] = isUneven ? (a >= b ? sides : sides.toReversed()) : []
   const flame: FlameSides = {
     ratio,
     heavy: heavy.map(({ id }) => id),

@@ -17,7 +17,7 @@ export interface TorchBench {
   readonly flux: WorkshopFlux
 }
 
-/** One heat as it stands on its card. */
+/** One heat as it stands on its card: its parts by name, and among its warnings the joints made before that it reaches and nothing holds. */
 export interface HeatCard extends TorchHeat {
   readonly title: string
   /** What is joined, by name. */
@@ -28,8 +28,6 @@ export interface HeatCard extends TorchHeat {
   readonly coolDown: string
   /** How everything of the piece is called. */
   readonly names: ReadonlyMap<string, string>
-  /** Joints made before that the heat reaches and nothing holds, by name. */
-  readonly reached: readonly string[]
   readonly caution: string
 }
 
@@ -42,7 +40,7 @@ export interface TorchBook {
 function cardOf(plan: PiecePlan, assembly: Assembly, heat: TorchHeat, flux: WorkshopFlux): HeatCard {
   const step = assembly.steps[heat.step]
   const names = thingNames(namedThings({ parts: plan.parts, assembly }))
-  const name = (id: string) => names.get(id) || id
+  const name = (id: string) => names.get(id) ?? id
   const joints = heat.joints.flatMap(({ joint }) => assembly.joints.find(({ id }) => id === joint) ?? [])
   const members = joints.flatMap(({ members: own }) => own)
   const isCupOnPlate = joints.some(({ kind, members: own }) => kind === 'tee' && own.some(({ place }) => place === 'foot'))
@@ -50,9 +48,12 @@ function cardOf(plan: PiecePlan, assembly: Assembly, heat: TorchHeat, flux: Work
   const alloys = [...new Set(heat.joints.flatMap(({ metals }) => metals.map(({ alloy }) => alloy)))]
   const [highest] = [...solders].sort((a, b) => SOLDERS[b].liquidusC - SOLDERS[a].liquidusC)
   const operation = findOperation(step?.op ?? '')
+  const flame = flameWords(heat.plan, name)
+  const reached = [...new Set(heat.joints.flatMap(({ reaches }) => reaches.map(({ joint }) => name(joint))))]
+  const held = reached.length > 0 ? [`This heat reaches ${reached.join(', ')}: hold it with wire, or keep the flame off.`] : []
   return {
     ...heat,
-    plan: { ...heat.plan, ...flameWords(heat.plan, name) },
+    plan: { ...heat.plan, say: flame.say, warnings: [...flame.warnings, ...held] },
     title: operation?.title ?? step?.op ?? '',
     what: [...new Set(members.map(({ thing }) => name(thing)))].join(' and '),
     solders,
@@ -60,7 +61,6 @@ function cardOf(plan: PiecePlan, assembly: Assembly, heat: TorchHeat, flux: Work
     cues: highest ? cuesOf(highest, alloys, flux) : [],
     coolDown: coolDownOf({ answer: assembly.schools.S05, metals: alloys, isCupOnPlate }),
     names,
-    reached: [...new Set(heat.joints.flatMap(({ reaches }) => reaches.map(({ joint }) => name(joint))))],
     caution: operation?.caution ?? '',
   }
 }

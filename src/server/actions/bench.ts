@@ -4,7 +4,7 @@ import { type PiecePlan, type RouteTemper, SPLIT_RULE, splitsOf } from '@/core/p
 import type { TemperState } from '@/core/route'
 import { checkRoute, isOverridden } from '@/core/rules'
 import { beginTray } from '../services/ledger'
-import { freezePlan, planDesign, planOptions, walkFrozen } from '../services/piece-plan'
+import { freezePlan, planDesign, planOptions, torchBookOf, walkFrozen } from '../services/piece-plan'
 import { ownAction, refuse } from './action'
 
 /** Why a red step holds the tray. */
@@ -50,13 +50,14 @@ export const startTray = ownAction({
   run: (repositories, { pieceId, size }) => {
     const piece = repositories.jobs.piece(pieceId)
     if (!piece) return refuse('This piece is no longer there.', [], 'gone')
-    const plan = planDesign(piece.design, planOptions(repositories))
+    const options = planOptions(repositories)
+    const plan = planDesign(piece.design, options)
     if (!plan.ok) return refuse(plan.issues[0]?.message ?? 'The size is not complete.', plan.issues)
     const held = heldBy(plan)
     if (held) return refuse(`Not released to the bench: ${held}`)
     const [misfit] = plan.misfits
     if (misfit) return refuse(`Not released to the bench: ${misfit.message} Look at the route, and keep or drop what was changed there.`)
-    const frozen = freezePlan(repositories, piece, plan)
+    const frozen = freezePlan(piece, plan, torchBookOf(repositories, plan, options))
     if (!frozen) return refuse('The size is not complete.')
     const stop = stoppedBy(plan) ?? splitsAt(plan, walkFrozen(frozen))
     if (stop) return refuse(`Not released to the bench: ${stop} Change the route, or give a reason there to override it.`)

@@ -60,7 +60,6 @@ function drawCard(kit: Kit, page: PDFPage, print: TorchPrint, card: HeatCard, in
   write.say(card.plan.say, 14)
   for (const warning of card.plan.warnings) write.say(warning, 13, true, SAW)
   write.say(secondsWords(card), 12)
-  if (card.reached.length > 0) write.say(`Hold what is soldered already: ${card.reached.join(', ')}. This heat reaches it.`, 13, true)
   write.space()
   write.say('What to look for', 15, true)
   for (const { atC, see, act } of card.cues) write.say(`about ${atC} °C: ${see}. ${act}`, 13)

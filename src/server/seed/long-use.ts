@@ -7,7 +7,7 @@ import { databasePath } from '../db/connection'
 import { openDb } from '../db/open'
 import { designSchema, itemUid, makeRepositories, type Repositories, type Tray } from '../db/repositories'
 import { letFolderGo } from '../folder-lock'
-import { freezePlan, planDesign, planOptions } from '../services/piece-plan'
+import { freezePlan, planDesign, planOptions, torchBookOf } from '../services/piece-plan'
 
 /** A workshop after ten years: what the figures of long use are measured on. */
 const JOBS = 2000
@@ -80,7 +80,7 @@ function addTrays(to: Repositories, pieceIds: readonly number[]): void {
   for (let i = 0; i < TRAYS; i++) {
     const piece = to.jobs.piece(pieceIds[i % 12 === 0 ? i % pieceIds.length : i % 7] ?? 0)
     const plan = piece && planDesign(piece.design, options)
-    const frozen = piece && plan && freezePlan(to, piece, plan)
+    const frozen = piece && plan && freezePlan(piece, plan, torchBookOf(to, plan, options))
     if (!piece || !frozen) continue
     const tray = to.trays.one(to.trays.add(piece.id, A_TRAY, frozen))
     if (!tray) continue

@@ -7,7 +7,7 @@ import { findStartingSet, type ToolKind } from '@/core/toolwall'
 import { designSchema, itemUid, type NewEntry, type NewJob, type Repositories } from '../db/repositories'
 import { instanceOf } from '../services/cut-layout'
 import { beginTray, replayLedger } from '../services/ledger'
-import { freezePlan, frozenSubTrays, planDesign, planOptions } from '../services/piece-plan'
+import { freezePlan, frozenSubTrays, planDesign, planOptions, torchBookOf } from '../services/piece-plan'
 import {
   BATHS,
   BROKEN_BLADES,
@@ -51,9 +51,10 @@ function addPiece(to: Repositories, seed: SeedPiece): number {
 /** A tray on the piece's plan as it stands. */
 function addTray(to: Repositories, pieceId: number, size: number) {
   const piece = to.jobs.piece(pieceId)
-  const plan = piece && planDesign(piece.design, planOptions(to))
+  const options = planOptions(to)
+  const plan = piece && planDesign(piece.design, options)
   if (!piece || !plan?.ok) throw new Error(`demonstration piece ${pieceId} has no plan: ${JSON.stringify(plan)}`)
-  const frozen = freezePlan(to, piece, plan)
+  const frozen = freezePlan(piece, plan, torchBookOf(to, plan, options))
   if (!frozen) throw new Error(`demonstration piece ${pieceId} has open sizes`)
   const id = beginTray(to, pieceId, size, frozen)
   return { id, uid: to.trays.one(id)?.uid ?? '', frozen }
@@ -111,7 +112,8 @@ function finishedTray(to: Repositories, pieceId: number, growthsMm: readonly num
 /** Hard sheet domed as it came, annealed before the rim is planished. */
 function hardRoute(to: Repositories, pieceId: number): void {
   const piece = to.jobs.piece(pieceId)
-  const plan = piece && planDesign(piece.design, planOptions(to))
+  const options = planOptions(to)
+  const plan = piece && planDesign(piece.design, options)
   if (!piece || !plan?.ok) return
   const cold = plan.steps.filter((step) => !TOGETHER.has(step.op))
   const planish: DesignStep = {

@@ -39,7 +39,7 @@ function quotePieceOf(repositories: Repositories, piece: Piece, options: Require
   const plan = planDesign(piece.design, options)
   const [main] = plan.parts
   if (!plan.ok || !main?.metal) return undefined
-  const { heats } = torchBookOf(repositories, plan)
+  const { heats } = torchBookOf(repositories, plan, options)
   const solderMm3 = heats.flatMap(({ joints }) => joints).reduce((sum, { amount }) => sum + (amount?.volumeMm3 ?? 0), 0)
   return {
     id: piece.id,

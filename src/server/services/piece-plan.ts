@@ -33,18 +33,18 @@ export function planDesign(design: Design, options: PlanOptions): PiecePlan {
 }
 
 /** The heats of a piece with what the workshop has at its torch. */
-export function torchBookOf({ settings, tools }: Pick<Repositories, 'settings' | 'tools'>, plan: PiecePlan): TorchBook {
+export function torchBookOf(
+  { settings }: Pick<Repositories, 'settings'>,
+  plan: PiecePlan,
+  { tools }: Pick<Required<PlanOptions>, 'tools'>,
+): TorchBook {
   const { torchW, flux } = settings.read()
-  return torchBook(plan, { tools: tools.owned(), torchW, flux })
+  return torchBook(plan, { tools, torchW, flux })
 }
 
 /** Of each step that is a heat, by its place on the route, what the bench says of the flame. */
 function flamesOf({ heats }: TorchBook): ReadonlyMap<number, NonNullable<FrozenStep['heat']>> {
-  return new Map(
-    heats.map(
-      ({ step, plan: { say, warnings, heavy }, reached }) => [step, { say, warnings, reached, fromBelow: heavy.length > 0 }] as const,
-    ),
-  )
+  return new Map(heats.map(({ step, plan: { say, warnings, heavy } }) => [step, { say, warnings, fromBelow: heavy.length > 0 }] as const))
 }
 
 /** A blank with its marks, as the bench draws it; nothing where nothing is marked. */
@@ -81,12 +81,12 @@ function frozenParts({ design }: Piece, plan: PiecePlan): FrozenPart[] {
 }
 
 /** The plan as a tray takes it to the bench; it does not change when the design does. Undefined while sizes are open. */
-export function freezePlan(repositories: Pick<Repositories, 'settings' | 'tools'>, piece: Piece, plan: PiecePlan): FrozenPlan | undefined {
+export function freezePlan(piece: Piece, plan: PiecePlan, book: TorchBook): FrozenPlan | undefined {
   const [main, ...parts] = frozenParts(piece, plan)
   if (!plan.ok || !main) return undefined
   const { joints, others, schools } = plan.assembly
   const sizes = sizesAlong(plan, routeTemper(plan.assembly, metalsOf(plan)))
-  const flames = flamesOf(torchBookOf(repositories, plan))
+  const flames = flamesOf(book)
   return {
     version: 2,
     coreVersion: plan.parts[0]?.result?.coreVersion ?? '',

@@ -58,18 +58,14 @@ function Facts(props: StepFactsProps) {
   )
 }
 
-/** Where the flame goes at a heat, what to keep it off, and what it reaches. */
-function flameLines(heat: BenchStepView['heat']): readonly string[] {
-  if (!heat) return []
-  const held = heat.reached.length > 0 ? [`Hold what is soldered already: ${heat.reached.join(', ')}. This heat reaches it.`] : []
-  return [heat.say, ...heat.warnings, ...held]
-}
+/** Where the flame goes at a heat, and what to keep it off. */
+const flameWords = (heat: BenchStepView['heat']) => (heat ? [heat.say, ...heat.warnings].join(' ') : '')
 
 /** A step as it is read aloud: what to do, its figures, its caution. */
 function aloud({ words, caution, target, heat }: BenchStepView): string {
   const facts = words.facts.map(({ label, value }) => `${label}: ${value}`)
   const aim = target ? `${target.label}: ${formatPlain(target.valueMm, 2)} millimetres` : ''
-  return [words.title, words.say, ...facts, aim, ...flameLines(heat), caution ?? ''].filter(Boolean).join('. ')
+  return [words.title, words.say, ...facts, aim, flameWords(heat), caution ?? ''].filter(Boolean).join('. ')
 }
 
 function Callout({ colour, label, children }: { readonly colour: string; readonly label: string; readonly children: string }) {
@@ -112,7 +108,7 @@ export function StepFacts(props: StepFactsProps) {
       ))}
       {step.heat ? (
         <Callout colour={PALETTE.fireBench} label="Flame.">
-          {flameLines(step.heat).join(' ')}
+          {flameWords(step.heat)}
         </Callout>
       ) : null}
       {step.lostBefore ? (

@@ -171,6 +171,7 @@ const isOfFumes = (agent: unknown) => FUMED.some((id) => id === agent)
 
 /** What the hands do at this step, drawn: the metal in its colour against the tool. */
 export function StepPicture({ op, params, metal, fromBelow }: StepPictureProps) {
+  const flame = fromBelow ? <HeatBelow metal={metal} /> : <Heat metal={metal} />
   const pictures: Readonly<Record<string, React.ReactNode>> = {
     dap: <Dap params={params} metal={metal} />,
     bend: params.manner === 'fold' ? <Fold metal={metal} /> : <Band metal={metal} open />,
@@ -180,7 +181,8 @@ export function StepPicture({ op, params, metal, fromBelow }: StepPictureProps) 
     melt: <Heat metal={metal} />,
     'true-up': <Band metal={metal} open={false} />,
     anneal: <Heat metal={metal} />,
-    solder: fromBelow ? <HeatBelow metal={metal} /> : <Heat metal={metal} />,
+    solder: flame,
+    fuse: flame,
     pickle: <Bath metal={metal} />,
     'patina-dip': <Bath metal={metal} />,
     'patina-spray': <Mist metal={metal} />,

@@ -4,16 +4,9 @@ import type { BlankAndOutcomes } from '@/core/logbook'
 import type { PlacedMark } from '@/core/marks'
 import type { BenchWords } from '@/core/operations'
 import type { PartSize, RouteTemper } from '@/core/piece'
+import type { FrozenStep } from '@/server/db/repositories'
 import type { AgentBeside } from '@/server/services/bench-agents'
 import type { PieceThumb } from '@/server/services/piece-thumb'
-
-/** Where the flame goes at a heat, what to keep it off, and which joints it reaches that nothing holds. */
-interface HeatAtBench {
-  readonly say: string
-  readonly warnings: readonly string[]
-  readonly reached: readonly string[]
-  readonly fromBelow: boolean
-}
 
 /** A step of a tray with everything the bench shows of it. */
 export interface BenchStepView {
@@ -39,7 +32,7 @@ export interface BenchStepView {
   readonly lostBefore: string | null
   readonly target: Target | null
   /** Of a heat that joins: where the flame goes; null elsewhere, and where it was not kept. */
-  readonly heat: HeatAtBench | null
+  readonly heat: NonNullable<FrozenStep['heat']> | null
   /** What is known of the part's sizes before it. */
   readonly sizes: readonly PartSize[]
   readonly params: Readonly<Record<string, unknown>>

@@ -55,7 +55,7 @@ export function useBench(tray: BenchTrayView) {
       setPanel(NONE)
       setHolding(false)
       if (!(await asSeen())) {
-        setSaid('This device knew more than was shown. What is in hand now stands here: press once more.')
+        setSaid('More was done already than was shown, and nothing was written. What is in hand now stands here: press once more for it.')
         return false
       }
       const kept = await add(entry)

@@ -76,11 +76,6 @@ export function HeatCardView({ card, number }: { readonly card: HeatCard; readon
         </Typography>
         <Amounts card={card} />
         <Plan card={card} />
-        {card.reached.length > 0 ? (
-          <Typography sx={{ mt: 1, borderLeft: `4px solid ${PALETTE.ochre}`, pl: 1 }}>
-            This heat reaches {card.reached.join(', ')}: hold it with wire, or keep the flame off.
-          </Typography>
-        ) : null}
         <Typography variant="body2" sx={{ mt: 1 }}>
           {card.caution}
         </Typography>

@@ -7,7 +7,7 @@ import { KEY_REGISTRY } from '../keys/registry'
 import { TimedProgress } from '../shared/timed-progress'
 import { PALETTE } from '../theme/palette'
 import { BlankCounts } from './blank-counts'
-import type { LayoutTableProps } from './sheet-choices'
+import type { LayoutTableProps } from './layout-table-props'
 import { type LayoutHand, SEARCH_SECONDS, whatDiffers } from './use-layout'
 import { WhichSheet } from './which-sheet'
 

@@ -2,29 +2,11 @@
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { netAreaMm2 } from '@/core/geometry'
-import type { LayoutItem } from '@/core/layout'
 import { formatPlain } from '@/core/units'
 import { ChoiceField } from '../shared/choice-field'
-import type { CutView } from './cut-already'
-import { Differs, type GoneSheet, Reserved, SheetGone, sheetWords } from './sheet-words'
-import { type DraftLayout, inOrder, type LayoutHand, type SheetChoice } from './use-layout'
-
-export interface LayoutTableProps {
-  readonly jobId: number
-  readonly jobs: readonly { readonly id: number; readonly title: string }[]
-  readonly items: readonly { readonly item: LayoutItem; readonly name: string; readonly pieceId: number }[]
-  readonly sheets: readonly SheetChoice[]
-  readonly draft: DraftLayout | null
-  readonly cut: readonly CutView[]
-  /** Where the draft's sheet is no longer whole: what happened, and what is left of it. */
-  readonly gone: GoneSheet | null
-  readonly kerfMm: number
-  /** What blanks must have between them: the kerf, or more for other ways to cut them than the saw. */
-  readonly gapMm: number
-  /** The smith's own blade for this metal, where the wall has one. */
-  readonly ownBlade: string | null
-  readonly marginMm: number
-}
+import type { LayoutTableProps } from './layout-table-props'
+import { Differs, Reserved, SheetGone, sheetWords } from './sheet-words'
+import { inOrder, type LayoutHand } from './use-layout'
 
 /** Which job's blanks lie on which sheet, and what they have between them there. */
 export function SheetChoices({

@@ -36,7 +36,7 @@ export interface DraftLayout {
   readonly placements: readonly Placement[]
 }
 
-interface Setup {
+export interface LayoutSetup {
   readonly jobId: number
   readonly items: readonly { readonly item: LayoutItem; readonly name: string }[]
   readonly sheets: readonly SheetChoice[]
@@ -81,18 +81,18 @@ type Differs = 'nothing' | 'thickness' | 'metal'
 const ORDER: readonly Differs[] = ['nothing', 'thickness', 'metal']
 
 /** What is different about a sheet: nothing where a blank is of its metal and, within rolling tolerance, its thickness. */
-export function whatDiffers(sheet: SheetChoice, items: Setup['items']): Differs {
+export function whatDiffers(sheet: SheetChoice, items: LayoutSetup['items']): Differs {
   if (!items.some(({ item }) => item.alloy === sheet.alloy)) return 'metal'
   return items.some(({ item }) => isSameMetal(item, sheet.sheet)) ? 'nothing' : 'thickness'
 }
 
 /** The sheets, those that match first. */
-export function inOrder(sheets: readonly SheetChoice[], items: Setup['items']): readonly SheetChoice[] {
+export function inOrder(sheets: readonly SheetChoice[], items: LayoutSetup['items']): readonly SheetChoice[] {
   return [...sheets].sort((a, b) => ORDER.indexOf(whatDiffers(a, items)) - ORDER.indexOf(whatDiffers(b, items)))
 }
 
 /** The layout under the hands: which sheet, where each blank lies, what cannot be cut, and its saving. */
-export function useLayout({ jobId, items, sheets, draft, kerfMm, gapMm, marginMm }: Setup) {
+export function useLayout({ jobId, items, sheets, draft, kerfMm, gapMm, marginMm }: LayoutSetup) {
   const [firstFit] = inOrder(sheets, items)
   const [history] = useState(() =>
     createHistory<Lying>({ sheetId: draft?.sheetId ?? firstFit?.id ?? 0, placements: draft?.placements ?? [] }),

@@ -11,7 +11,8 @@ import type { RouteDoing, RouteSeen } from './use-route-view'
 /** The step that is chosen on a route, with all that can be changed of it. */
 export const ChosenStep = memo(function ChosenStep({ seen, does }: { readonly seen: RouteSeen; readonly does: RouteDoing }) {
   const { bench } = useWorkshop()
-  const { plan, view, index, chosen, skipped, things } = seen
+  const { plan, wanted, view, index, skipped, things } = seen
+  const chosen = wanted.steps[index]
   if (!chosen) return null
   const words = view.wordsFor(chosen)
   const thicknessMm = plan.parts.find(({ id }) => id === partOfStep(plan, chosen.on))?.metal?.thicknessMm ?? 1

@@ -96,6 +96,14 @@ function orderOffer({ wanted, plan, view }: RouteSeen, does: RouteDoing): OrderO
   }
 }
 
+interface NoticeProps {
+  readonly colour: string
+  readonly ground: string
+  readonly press: string
+  readonly onPress: () => void
+  readonly children: ReactNode
+}
+
 /** Something to be said of the route, and the one press that mends it. */
 function Notice({ colour, ground, press, onPress, children }: NoticeProps) {
   return (
@@ -106,13 +114,6 @@ function Notice({ colour, ground, press, onPress, children }: NoticeProps) {
       </Button>
     </Box>
   )
-}
-interface NoticeProps {
-  readonly colour: string
-  readonly ground: string
-  readonly press: string
-  readonly onPress: () => void
-  readonly children: ReactNode
 }
 
 /** What cannot be planned, what no longer fits the piece, and metal that may split. */

@@ -15,7 +15,7 @@ interface RouteStepsProps {
 }
 
 /** The wires of a route with their steps, and the metal beneath them, scrolled together. */
-export function RouteSteps({ seen: { wanted, view, chosen, skipped }, shown, does }: RouteStepsProps) {
+export function RouteSteps({ seen: { wanted, view, index, skipped }, shown, does }: RouteStepsProps) {
   return (
     <Box
       component="section"
@@ -29,7 +29,7 @@ export function RouteSteps({ seen: { wanted, view, chosen, skipped }, shown, doe
         colours={view.colours}
         names={view.names}
         findings={shown.findings.filter(({ level }) => level !== 'note')}
-        chosen={chosen?.id}
+        chosen={wanted.steps[index]?.id}
         onChoose={does.choose}
         onOver={does.lift}
         onDrop={does.reorder}

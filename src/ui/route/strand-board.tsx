@@ -19,7 +19,7 @@ import Typography from '@mui/material/Typography'
 import { memo, useId, useMemo } from 'react'
 import type { DesignStep, Strands } from '@/core/piece'
 import type { Finding } from '@/core/rules'
-import { useSteady } from '../shared/use-steady'
+import { useSteadyAll } from '../shared/use-steady'
 import { PALETTE } from '../theme/palette'
 import { type BoardShape, boardShape, COLUMN, LEFT } from './board-shape'
 import { StepMenu } from './step-menu'
@@ -204,10 +204,11 @@ export function StrandBoard({ strands, steps, colours, names, findings, chosen, 
   const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS))
   const shape = boardShape(strands)
   const indexOf = (id: unknown) => steps.findIndex(({ step }) => step.id === id)
-  const choose = useSteady(onChoose)
-  const move = useSteady((id: string, by: number) => onDrop(indexOf(id), indexOf(id) + by))
-  const remove = useSteady((id: string) => onRemove(indexOf(id)))
-  const hand = useMemo<StepHand>(() => ({ choose, move, remove }), [choose, move, remove])
+  const hand: StepHand = useSteadyAll({
+    choose: onChoose,
+    move: (id: string, by: number) => onDrop(indexOf(id), indexOf(id) + by),
+    remove: (id: string) => onRemove(indexOf(id)),
+  })
   const numbers = useMemo(() => new Map(steps.map(({ step }, i) => [step.id, i + 1])), [steps])
   const over = ({ active, over: target }: DragOverEvent) => target && onOver(indexOf(active.id), indexOf(target.id))
   const dropped = ({ active, over: target }: DragEndEvent) => onDrop(indexOf(active.id), target ? indexOf(target.id) : indexOf(active.id))

@@ -25,8 +25,8 @@ export interface RouteSeen {
   readonly plan: PiecePlan
   readonly wanted: WantedRoute
   readonly view: RouteView
+  /** Which step is chosen. */
   readonly index: number
-  readonly chosen: DesignStep | undefined
   /** What leaving the chosen anneal out would come to, while that is looked at. */
   readonly skipped: ReturnType<typeof skipHeat> | undefined
   /** What a step can be done to, by name; none where there is only one thing. */
@@ -57,8 +57,8 @@ export function useRouteView(hand: RouteHand) {
   )
   const seen = useMemo((): RouteSeen => {
     const isOne = plan.assembly.parts.length + plan.assembly.others.length < 2
-    return { plan, wanted, view, index, chosen, skipped, things: isOne ? {} : Object.fromEntries(view.names) }
-  }, [plan, wanted, view, index, chosen, skipped])
+    return { plan, wanted, view, index, skipped, things: isOne ? {} : Object.fromEntries(view.names) }
+  }, [plan, wanted, view, index, skipped])
   const putIn = (at: number, step: Omit<DesignStep, 'id'>) => {
     const id = newStepId(step.op)
     keep(addStep(wanted, at, { ...step, id }))

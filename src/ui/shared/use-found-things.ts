@@ -46,7 +46,7 @@ export function useFoundThings(text: string, wanted: boolean) {
     }
   }, [text, uid, wanted])
   const thingsNow = useCallback(
-    async (words: string) => (found.by === words ? found : ((await find(uid, words)) ?? found)).things,
+    async (words: string) => (found.by === words ? found : ((await find(uid, words)) ?? NONE)).things,
     [found, uid],
   )
   return { things: found.things, thingsNow }

@@ -1,20 +1,8 @@
 import { useRef, useState } from 'react'
 
-/** A function that stays the same for all that is drawn with it, and does what was given last. */
-export function useSteady<Args extends unknown[], Result>(latest: (...args: Args) => Result): (...args: Args) => Result {
-  const held = useRef(latest)
-  held.current = latest
-  const [steady] = useState(
-    () =>
-      (...args: Args) =>
-        held.current(...args),
-  )
-  return steady
-}
-
 type Doings = Readonly<Record<string, (...args: never[]) => unknown>>
 
-/** Several functions in one thing that stays the same, each doing what was given last. */
+/** Functions in one thing that stays the same for all that is drawn with it, each doing what was given last. */
 export function useSteadyAll<Fns extends Doings>(latest: Fns): Fns {
   const held = useRef(latest)
   held.current = latest

@@ -31,15 +31,8 @@ export const stepContentSchema = z.object({
   /** What is known of the part's sizes before it; steps frozen before sizes were followed have none. */
   sizes: z.array(size).readonly().optional(),
   overrides: z.array(reason).max(40).optional(),
-  /** Of a heat that joins: where the flame goes, what to keep it off, and which joints it reaches; steps frozen before it was kept have none. */
-  heat: z
-    .object({
-      say: z.string(),
-      warnings: z.array(z.string()).readonly(),
-      reached: z.array(z.string()).readonly(),
-      fromBelow: z.boolean(),
-    })
-    .optional(),
+  /** Of a heat that joins: where the flame goes, and what to keep it off; steps frozen before it was kept have none. */
+  heat: z.object({ say: z.string(), warnings: z.array(z.string()).readonly(), fromBelow: z.boolean() }).optional(),
 })
 
 /** One part of a piece: a form and what was typed into it. Its id is given once. */

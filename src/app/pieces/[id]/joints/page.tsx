@@ -8,7 +8,8 @@ export default async function JointsPage({ params }: { params: Promise<{ id: str
   const repositories = workshop()
   const piece = repositories.jobs.piece(Number(id))
   if (!piece) notFound()
-  const book = torchBookOf(repositories, planDesign(piece.design, planOptions(repositories)))
+  const options = planOptions(repositories)
+  const book = torchBookOf(repositories, planDesign(piece.design, options), options)
   return (
     <JointsStation
       key={piece.id}
