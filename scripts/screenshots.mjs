@@ -66,8 +66,12 @@ const WALKS = {
     await page.clock.install({ time: Date.now() + 20 * 60_000 })
     await page.reload()
     await title.waitFor()
-    await page.locator('html[data-ready]').waitFor({ state: 'attached' })
-    for (const key of ['m', '2']) await page.keyboard.press(key)
+    await page.getByRole('button', { name: /^Done/ }).waitFor()
+    await page.getByRole('img', { name: /Colours the film goes through/ }).waitFor()
+    await page.keyboard.press('m')
+    await page.getByRole('heading', { name: /what does the colour say/ }).waitFor()
+    await page.keyboard.press('2')
+    await page.getByRole('button', { name: /^Dip 2 of 3/ }).waitFor()
   },
 }
 
