@@ -116,6 +116,43 @@ test('what waits on the device when a tray is left is sent from the list of tray
   await expect(page.getByRole('status', { name: 'Waiting entries' })).toBeHidden()
 })
 
+test('what is still on its way when a tray is left arrives on the list of trays without asking again', async ({ page }) => {
+  await page.goto(`${DEMO}/bench`)
+  const tray = page.getByRole('article', { name: /^Tray 2,/ })
+  const step = async () => Number((await tray.innerText()).match(/step (\d+) of/)?.[1])
+  const before = await step()
+  await tray.getByRole('link', { name: 'Continue' }).click()
+  await expect(page.getByRole('button', { name: 'It went wrong' })).toBeVisible()
+  // an answer that takes longer than leaving waits for it
+  let arrive = () => {}
+  const arrives = new Promise<void>((settle) => {
+    arrive = settle
+  })
+  await page.route('**/api/v1/entries', async (route) => {
+    await arrives
+    await route.continue()
+  })
+  const asked = page.waitForRequest('**/api/v1/entries')
+  await page.keyboard.press(' ')
+  await asked
+  await page.keyboard.press('Escape')
+  await expect(page).toHaveURL(`${DEMO}/bench`)
+  expect(await step()).toBe(before)
+  arrive()
+  await expect.poll(step).toBe(before + 1)
+  // taken back, and one goes back by the browser: what it drew before is older than what arrived since
+  await tray.getByRole('link', { name: 'Continue' }).click()
+  await expect(page.getByRole('button', { name: 'It went wrong' })).toBeVisible()
+  const told = page.waitForResponse('**/api/v1/trays/2/entries')
+  const answered = page.waitForResponse('**/api/v1/entries')
+  await told
+  await page.keyboard.press('u')
+  await answered
+  await page.goBack()
+  await expect(page).toHaveURL(`${DEMO}/bench`)
+  await expect.poll(step).toBe(before)
+})
+
 test('a piece that is done stays done, in whatever order the answers of the program come', async ({ page }) => {
   await page.goto(`${DEMO}/bench/2`)
   const number = page.getByTestId('piece-number')

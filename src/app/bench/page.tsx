@@ -48,7 +48,9 @@ export default async function BenchPage({
   const { page: asked, look } = await searchParams
   const page = pageNumber(asked)
   const repositories = workshop()
-  const { trays } = repositories
+  const { trays, entries } = repositories
+  // asked first: what is written meanwhile is then newer than this says, never older
+  const upTo = entries.upTo()
   const options = planOptions(repositories)
   const counts = trays.counts()
   const open = trays.open({ page, size: TRAYS_A_PAGE })
@@ -60,6 +62,7 @@ export default async function BenchPage({
       </PageHead>
       <BenchHome
         trays={[...open, ...finished].map((tray) => viewOf(repositories, tray, options))}
+        upTo={upTo}
         lines={look === 'table' ? trays.lines(TRAYS_IN_TABLE) : []}
       />
       <Pager label="Pages of trays" page={page} pages={pagesOf(counts.open, TRAYS_A_PAGE)} />

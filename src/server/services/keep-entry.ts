@@ -219,9 +219,9 @@ function doneFault(repositories: Repositories, tray: Tray, item: Place['item'], 
   )
 }
 
-function keptAnswer(repositories: Repositories, tray: Tray, entry: Pick<Entry, 'token' | 'value'>): DoorAnswer {
+function keptAnswer(repositories: Repositories, tray: Tray, entry: Pick<Entry, 'id' | 'token' | 'value'>): DoorAnswer {
   const finished = repositories.trays.one(tray.id)?.finishedAt !== null
-  return { ok: true, body: { token: entry.token, finished, ...(entry.value === null ? {} : { valueMm: entry.value }) } }
+  return { ok: true, body: { token: entry.token, upTo: entry.id, finished, ...(entry.value === null ? {} : { valueMm: entry.value }) } }
 }
 
 function write(repositories: Repositories, tray: Tray, sent: Sent, receivedAt: string): DoorAnswer {
@@ -238,7 +238,7 @@ function write(repositories: Repositories, tray: Tray, sent: Sent, receivedAt: s
   if (reading && !reading.ok) return reading.answer
   const fault = moveFault(repositories, tray, sent, place.value)
   if (fault) return fault
-  repositories.entries.add({
+  const id = repositories.entries.add({
     token: sent.token,
     workshopUid: sent.workshop,
     device: sent.device,
@@ -257,7 +257,7 @@ function write(repositories: Repositories, tray: Tray, sent: Sent, receivedAt: s
   })
   standTray(repositories, tray, receivedAt)
   bookItems(repositories, tray, reversed.value ? reversed.value.workpiece : (place.value.item?.instance ?? null))
-  return keptAnswer(repositories, tray, { token: sent.token, value: reading?.value.valueMm ?? null })
+  return keptAnswer(repositories, tray, { id, token: sent.token, value: reading?.value.valueMm ?? null })
 }
 
 /** Keeps one entry of the bench. It is answered only when it is on disk; the same token again gives the same answer. */

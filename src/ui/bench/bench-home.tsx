@@ -96,8 +96,15 @@ function lineOf({ id, piece, size, lost, step, steps, startedAt, finishedAt }: T
   return { id, href: `/bench/${id}`, cells: { id, piece, size, lost, step: at, startedAt, finishedAt } }
 }
 
+interface BenchHomeProps {
+  readonly trays: readonly TrayView[]
+  readonly lines: readonly TrayLine[]
+  /** Where the ledger ended when these were drawn. */
+  readonly upTo: number
+}
+
 /** What to do next: the trays in progress, what waits, what is due. Dark, to be read from the stool. */
-export function BenchHome({ trays, lines }: { readonly trays: readonly TrayView[]; readonly lines: readonly TrayLine[] }) {
+export function BenchHome({ trays, lines, upTo }: BenchHomeProps) {
   const look = useLook()
   const rows = useMemo(() => lines.map(lineOf), [lines])
   if (look === 'table')
@@ -113,7 +120,7 @@ export function BenchHome({ trays, lines }: { readonly trays: readonly TrayView[
     )
   return (
     <Box sx={{ flex: 1, bgcolor: PALETTE.petrolDeep, color: PALETTE.petrolText, px: 3, py: 1 }}>
-      <SendWaiting />
+      <SendWaiting upTo={upTo} />
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: 2, flexWrap: 'wrap', pt: 1 }}>
         <KeptLine />
         <LookChoice drawn="Step by step" />

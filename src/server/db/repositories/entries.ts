@@ -115,6 +115,7 @@ export function makeEntryRepository(db: Db) {
     `INSERT INTO entries (token, workshop_uid, device, sequence, tray_id, item_uid, part, instance, step_id, kind, payload_json, quantity, value, unit,
       started_at, ended_at, received_at, simulated, reverses) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   )
+  const lastId = db.prepare('SELECT coalesce(max(id), 0) AS n FROM entries')
   const countAll = db.prepare('SELECT count(*) AS n FROM entries')
   const byToken = db.prepare('SELECT * FROM entries WHERE token = ?')
   const reversal = db.prepare('SELECT * FROM entries WHERE reverses = ?')
@@ -184,6 +185,8 @@ export function makeEntryRepository(db: Db) {
       ).id
     },
     count: () => countRow.parse(countAll.get()).n,
+    /** The place of the newest entry in the ledger; 0 where there is none. */
+    upTo: () => countRow.parse(lastId.get()).n,
     byToken: (token: string) => read(byToken.get(token)),
     /** The entry that takes this one back. */
     reversalOf: (token: string) => read(reversal.get(token)),

@@ -30,7 +30,7 @@ function device(tokens: readonly string[], program: (token: string, time: number
     },
     post: async ({ token }) => {
       posts.push(token)
-      return program(token, posts.length)
+      return { ...program(token, posts.length), upTo: posts.length }
     },
   }
   return { outbox, posts, left: () => queue }
@@ -39,13 +39,13 @@ function device(tokens: readonly string[], program: (token: string, time: number
 describe('sending what waits', () => {
   it('goes oldest first, and takes each off the device when it is acknowledged', async () => {
     const { outbox, posts, left } = device(['a', 'b', 'c'], () => OK)
-    expect(await sendRound(outbox)).toEqual({ sent: 3, through: true, message: '' })
+    expect(await sendRound(outbox)).toEqual({ sent: { workshop: 'w', upTo: 3 }, through: true, message: '' })
     expect(posts).toEqual(['a', 'b', 'c'])
     expect(left()).toEqual([])
   })
   it.each([0, 401, 403, 408, 429, 502, 503, 507])('stops at %i and keeps everything in order: nothing overtakes', async (status) => {
     const { outbox, posts, left } = device(['a', 'b', 'c'], (token) => (token === 'b' ? answer(status) : OK))
-    expect(await sendRound(outbox)).toEqual({ sent: 1, through: false, message: `said ${status}` })
+    expect(await sendRound(outbox)).toEqual({ sent: { workshop: 'w', upTo: 1 }, through: false, message: `said ${status}` })
     expect(posts).toEqual(['a', 'b'])
     expect(left().map((item) => [item.entry.token, item.refused])).toEqual([
       ['b', null],
@@ -54,19 +54,19 @@ describe('sending what waits', () => {
   })
   it.each([400, 404, 409, 413, 422])('keeps what is refused with %i in sight, with the reason, and goes on', async (status) => {
     const { outbox, left } = device(['a', 'b', 'c'], (token) => (token === 'b' ? answer(status) : OK))
-    expect(await sendRound(outbox)).toMatchObject({ sent: 2, through: true })
+    expect(await sendRound(outbox)).toMatchObject({ sent: { upTo: 3 }, through: true })
     expect(left()).toMatchObject([{ entry: { token: 'b' }, refused: `said ${status}` }])
-    expect(await sendRound(outbox)).toMatchObject({ sent: 0, through: true })
+    expect(await sendRound(outbox)).toMatchObject({ sent: null, through: true })
   })
   it('passes over entries of a workshop that is not open, without refusing them', async () => {
     const { outbox, left } = device(['a', 'b'], (token) => (token === 'a' ? answer(409, 'other-workshop') : OK))
-    expect(await sendRound(outbox)).toMatchObject({ sent: 1, through: true })
+    expect(await sendRound(outbox)).toMatchObject({ sent: { upTo: 2 }, through: true })
     expect(left()).toMatchObject([{ entry: { token: 'a' }, refused: null }])
   })
   it('sets an entry aside, in sight, that the program fails on five times, and lets the next through', async () => {
     const { outbox, left } = device(['poisoned', 'b'], (token) => (token === 'poisoned' ? answer(500) : OK))
-    for (let n = 0; n < 4; n++) expect(await sendRound(outbox)).toMatchObject({ sent: 0, through: false })
-    expect(await sendRound(outbox)).toMatchObject({ sent: 1, through: true })
+    for (let n = 0; n < 4; n++) expect(await sendRound(outbox)).toMatchObject({ sent: null, through: false })
+    expect(await sendRound(outbox)).toMatchObject({ sent: { upTo: 6 }, through: true })
     expect(left()).toMatchObject([{ entry: { token: 'poisoned' }, refused: 'said 500', faults: 5 }])
   })
   it('whatever the program answers, no entry is lost, none overtakes, and each arrives at most once acknowledged', () =>

@@ -14,10 +14,13 @@ export interface PostAnswer {
   readonly status: number
   readonly code: string
   readonly message: string
+  /** Where in the program’s ledger the entry stands, where it was kept. */
+  readonly upTo?: number | undefined
 }
 
 export interface SendRound {
-  readonly sent: number
+  /** Where in the ledger of which workshop the last that was sent stands; none where nothing was sent. */
+  readonly sent: { readonly workshop: string; readonly upTo: number } | null
   /** Whether everything that could be sent was; false where the program does not take entries now. */
   readonly through: boolean
   readonly message: string
@@ -42,7 +45,7 @@ function outcomeOf(entry: QueuedEntry, { status, code, message }: PostAnswer): '
  * program cannot take it now, the round ends and everything stays in order for the next.
  */
 export async function sendRound(outbox: Outbox): Promise<SendRound> {
-  let sent = 0
+  let sent: SendRound['sent'] = null
   for (const entry of await outbox.all()) {
     if (entry.refused !== null) continue
     const answer = await outbox.post(entry.entry, entry.order)
@@ -51,7 +54,7 @@ export async function sendRound(outbox: Outbox): Promise<SendRound> {
     if (outcome === 'pass') continue
     if (outcome === 'sent') {
       await outbox.drop(entry)
-      sent++
+      sent = { workshop: entry.entry.workshop, upTo: answer.upTo ?? 0 }
       continue
     }
     await outbox.mark(outcome)
@@ -72,8 +75,8 @@ export async function postEntry({ valueMm: _, ...entry }: OutgoingEntry, order: 
       signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
       redirect: 'error',
     })
-    const body = (await response.json()) as { error?: { code: string; message: string } }
-    return { status: response.status, code: body.error?.code ?? '', message: body.error?.message ?? '' }
+    const { error, upTo } = (await response.json()) as { error?: { code: string; message: string }; upTo?: number }
+    return { status: response.status, code: error?.code ?? '', message: error?.message ?? '', upTo }
   } catch {
     return { status: 0, code: '', message: 'The program is not responding.' }
   }

@@ -1,6 +1,7 @@
 'use client'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { oneAtATime } from '../../shared/one-at-a-time'
+import { onArrived, sayArrived } from './arrived'
 import { asOnlySender } from './claim'
 import { postEntry, sendRound } from './sender'
 import {
@@ -42,8 +43,11 @@ function together(before: readonly QueuedEntry[], now: readonly QueuedEntry[]): 
   return [...before, ...now.filter(({ entry }) => !known.has(entry.token))].sort((a, b) => a.order - b.order)
 }
 
-/** The entries of this device on their way to the program: kept first, sent in order, until each is acknowledged. */
-export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
+/**
+ * The entries of this device on their way to the program: kept first, sent in order, until each is acknowledged. Where any has arrived, from
+ * here or from another page, `onArrival` asks the program anew.
+ */
+export function useEntryQueue(onArrival: () => Promise<void>): EntryQueue {
   const [sent, setSent] = useState<readonly QueuedEntry[]>([])
   const [queued, setQueued] = useState<readonly QueuedEntry[]>([])
   const [reached, setReached] = useState(true)
@@ -52,7 +56,7 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const lastRound = useRef<Promise<void>>(Promise.resolve())
   const again = useRef<() => Promise<void>>(() => Promise.resolve())
-  const channel = useRef<BroadcastChannel>(undefined)
+  const isLeft = useRef(false)
 
   /** What this page knows as sent stays until this page is told it back: another may have been, and have it forgotten. */
   const look = useMemo(
@@ -78,22 +82,18 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
       const round = await sendRound({ all: queuedEntries, drop, mark: markQueued, post: postEntry })
       setReached(round.through)
       delay.current = round.through ? TRY_MS : Math.min(LONGEST_TRY_MS, 2 * delay.current)
-      if (round.sent > 0) {
-        channel.current?.postMessage('sent')
-        void onSent()
-      }
+      if (round.sent) sayArrived(round.sent)
     }).catch(() => undefined)
     await look()
-    timer.current = setTimeout(() => void again.current(), delay.current)
-  }, [look, onSent])
+    // a page that is left finishes its round and begins no other
+    if (!isLeft.current) timer.current = setTimeout(() => void again.current(), delay.current)
+  }, [look])
   const nextRound = useMemo(() => oneAtATime(send), [send])
   again.current = nextRound
 
   useEffect(() => {
-    channel.current = new BroadcastChannel('fold-anvil-bench')
-    channel.current.onmessage = () => {
-      void onSent().then(look)
-    }
+    isLeft.current = false
+    const stop = onArrived(() => void onArrival().then(look))
     const onSight = () => {
       if (document.visibilityState === 'visible') void nextRound()
     }
@@ -102,11 +102,12 @@ export function useEntryQueue(onSent: () => Promise<void>): EntryQueue {
     void look()
     void nextRound()
     return () => {
+      isLeft.current = true
       clearTimeout(timer.current)
       document.removeEventListener('visibilitychange', onSight)
-      channel.current?.close()
+      stop()
     }
-  }, [nextRound, look, onSent])
+  }, [nextRound, look, onArrival])
 
   const add = useCallback(
     async (entry: OutgoingEntry) => {
