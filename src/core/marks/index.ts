@@ -1,7 +1,7 @@
 export { marksGuide } from './guide'
 export { movedMark } from './move'
 export { footprint, isRound, type PlacedMark } from './placed'
-export { faceOf, type MarksAnswer, markPlan } from './plan'
+export { checkedMarks, faceOf, layMarks, type MarksAnswer, markPlan } from './plan'
 export { readDrawnMap } from './read-drawn-map'
 export { mapText, readMap } from './read-map'
 export { type Mark, type MarkLine, type MarksInput, mark as markSchema, marksInput } from './schema'

@@ -4,15 +4,11 @@ import { isInside, pointToOutlineMm } from '../geometry/distance'
 import { boundsOf, type Point } from '../geometry/point'
 import { figureOf, type OwnFigures } from '../tables/figures'
 import { capitalised, formatPlain } from '../units/format'
-import { type NearMarks, nearMarks } from './near-marks'
+import { nearnessOf } from './near-marks'
 import { footprint, isRound, type PlacedMark } from './placed'
 
 /** A face as it is seen: its outline and windows. */
 export type Face = Region
-
-/** The pair with the least metal between. */
-const nearestOf = (near: readonly NearMarks[]): NearMarks | undefined =>
-  near.reduce<NearMarks | undefined>((best, pair) => (best && best.apartMm <= pair.apartMm ? best : pair), undefined)
 
 const mm = (value: number) => ({ value, unit: 'mm' as const })
 
@@ -24,11 +20,15 @@ const awayMm = (point: Point, { outer, holes }: Face) => Math.min(...[outer, ...
 
 const isOn = (point: Point, { outer, holes }: Face) => isInside(point, outer) && !holes.some((hole) => isInside(point, hole))
 
-/** How much metal a mark has to the nearest edge, mm; none where it runs over one. */
-function edgeMm(mark: PlacedMark, face: Face): number {
+/** How much metal a mark has to the nearest edge, mm; none where it runs over one. Of one that has more than is asked, no less than that. */
+function edgeMm(mark: PlacedMark, face: Face, leastMm: number): number {
   const middle: Point = [mark.x, mark.y]
-  if (isRound(mark)) return isOn(middle, face) ? Math.max(0, awayMm(middle, face) - mark.widthMm / 2) : 0
+  const isOnMetal = isOn(middle, face)
+  const away = awayMm(middle, face)
+  if (isRound(mark)) return isOnMetal ? Math.max(0, away - mark.widthMm / 2) : 0
   const corners = footprint(mark)
+  const sureMm = away - Math.max(...corners.map(([x, y]) => Math.hypot(x - mark.x, y - mark.y)))
+  if (isOnMetal && sureMm >= leastMm) return sureMm
   if (!corners.every((corner) => isOn(corner, face))) return 0
   const { minX, maxX, minY, maxY } = boundsOf(corners)
   const isBeside = ([x, y]: Point) => x < minX || x > maxX || y < minY || y > maxY
@@ -39,7 +39,7 @@ function edgeMm(mark: PlacedMark, face: Face): number {
 /** What is too near an edge, or off the metal: the worst of a mark is told. */
 function edgeChecks(marks: readonly PlacedMark[], face: (mark: PlacedMark) => Face, figures: OwnFigures): Check[] {
   const leastMm = figureOf('mark-edge', figures)
-  const measured = marks.map((mark) => ({ mark, edge: edgeMm(mark, face(mark)) }))
+  const measured = marks.map((mark) => ({ mark, edge: edgeMm(mark, face(mark), leastMm) }))
   const off = measured.filter(({ edge }) => edge === 0)
   const near = measured.filter(({ edge }) => edge > 0 && edge < leastMm).sort((a, b) => a.edge - b.edge)
   const [first] = off
@@ -74,20 +74,17 @@ function edgeChecks(marks: readonly PlacedMark[], face: (mark: PlacedMark) => Fa
 /** Blows that would strike metal that is struck already, or leave hardly any between them. */
 function doubleChecks(marks: readonly PlacedMark[], figures: OwnFigures): Check[] {
   const leastMm = figureOf('mark-apart', figures)
-  const near = nearMarks(marks, leastMm)
-  const double = near.filter(({ apartMm }) => apartMm === 0)
-  const [one] = double
-  if (one)
+  const { double, nearest } = nearnessOf(marks, leastMm)
+  if (double)
     return [
       {
         level: 'warn',
         code: 'double-strike',
-        actual: { value: double.length, unit: 'count' },
+        actual: { value: double.pairs, unit: 'count' },
         source: 'closed-form',
-        message: `${capitalised(nameOf(one.first))} and ${nameOf(one.second)} run into each other${double.length > 1 ? `, and ${double.length - 1} more pairs` : ''}: the second blow would strike the first mark.`,
+        message: `${capitalised(nameOf(double.first))} and ${nameOf(double.second)} run into each other${double.pairs > 1 ? `, and ${double.pairs - 1} more pairs` : ''}: the second blow would strike the first mark.`,
       },
     ]
-  const nearest = nearestOf(near)
   return nearest
     ? [
         {
@@ -106,11 +103,9 @@ function doubleChecks(marks: readonly PlacedMark[], figures: OwnFigures): Check[
 const LEAST_WEB_MM = 1
 
 function webChecks(marks: readonly PlacedMark[]): Check[] {
-  const near = nearMarks(
-    marks.filter(({ kind }) => kind === 'hole'),
-    LEAST_WEB_MM,
-  )
-  const nearest = nearestOf(near)
+  const holes = marks.filter(({ kind }) => kind === 'hole')
+  const { double, nearest: apart } = nearnessOf(holes, LEAST_WEB_MM)
+  const nearest = double ? { ...double, apartMm: 0 } : apart
   return nearest
     ? [
         {

@@ -53,13 +53,16 @@ export function faceOf({ outer, holes }: Face, face: 'front' | 'back'): Face {
 interface Laid {
   readonly blows: readonly Unordered[]
   readonly lines: readonly Omit<MarkLineAnswer, 'mark'>[]
-  readonly checks: readonly Check[]
+  /** Worked out when it is asked for: what is drawn does not wait for it. */
+  readonly checks: () => readonly Check[]
 }
+
+const silent = () => []
 
 const faulty = (message: string): Laid => ({
   blows: [],
   lines: [],
-  checks: [{ level: 'stop', code: 'no-line', source: 'closed-form', message: `${capitalised(message)}.` }],
+  checks: () => [{ level: 'stop', code: 'no-line', source: 'closed-form', message: `${capitalised(message)}.` }],
 })
 
 function layLetters(mark: Extract<Mark, { kind: 'letters' }>, face: Face, input: MarksInput, log: WorkingLog): Laid {
@@ -81,7 +84,7 @@ function layLetters(mark: Extract<Mark, { kind: 'letters' }>, face: Face, input:
   return {
     blows: laid.rows.flatMap(({ marks }) => fromTheMiddle(marks.length).map((i) => marks[i] as Unordered)),
     lines: laid.rows.map(({ text, lengthMm, roomMm, marks }) => ({ text, count: marks.length, lengthMm, roomMm })),
-    checks: textChecks(laid.rows, face.outer, mark, widths, input.owned),
+    checks: () => textChecks(laid.rows, face.outer, mark, widths, input.owned),
   }
 }
 
@@ -111,7 +114,7 @@ function layBorder(mark: Extract<Mark, { kind: 'repeat' | 'holes' }>, face: Face
           },
         ]
       : []
-  return { blows: marks, lines: [{ text: mark.id ?? 'border', count: marks.length, lengthMm, pitchMm, leftOverMm }], checks: left }
+  return { blows: marks, lines: [{ text: mark.id ?? 'border', count: marks.length, lengthMm, pitchMm, leftOverMm }], checks: () => left }
 }
 
 function layMap(mark: Extract<Mark, { kind: 'map' }>, face: Face, log: WorkingLog): Laid {
@@ -129,7 +132,7 @@ function layMap(mark: Extract<Mark, { kind: 'map' }>, face: Face, log: WorkingLo
   return {
     blows: laid.marks,
     lines: [{ text: mark.id ?? 'map', count: laid.marks.length, lengthMm: 0, mmPerUnit: laid.mmPerUnit }],
-    checks: [],
+    checks: silent,
   }
 }
 
@@ -147,7 +150,7 @@ function lay(mark: Mark, face: Face, input: MarksInput, log: WorkingLog): Laid {
       const first = blows[0] as Unordered
       const last = blows[blows.length - 1] as Unordered
       const lengthMm = Math.hypot(last.x - first.x, last.y - first.y) + (first.widthMm + last.widthMm) / 2
-      return { blows, lines: [{ text: mark.id ?? 'hallmark', count: blows.length, lengthMm }], checks: [] }
+      return { blows, lines: [{ text: mark.id ?? 'hallmark', count: blows.length, lengthMm }], checks: silent }
     }
     case 'stamp':
       return {
@@ -164,7 +167,7 @@ function lay(mark: Mark, face: Face, input: MarksInput, log: WorkingLog): Laid {
           },
         ],
         lines: [],
-        checks: [],
+        checks: silent,
       }
   }
 }
@@ -260,30 +263,50 @@ function centreOf(
 /** Ends of two chords this much nearer or further from the centre belong to no one circle. */
 const UNROUND_MM = 0.3
 
-/** Where every blow goes on a blank, in which order, and what stands against it. Sizes in mm, turns in degrees counter-clockwise. */
-export function markPlan(input: MarksInput): MarksAnswer {
-  const log: WorkingLog = []
+/** Marks laid on a blank: where every blow goes and in which order, before anything is said of it. */
+export interface LaidMarks {
+  readonly input: MarksInput
+  readonly faces: Readonly<Record<'front' | 'back', Face>>
+  readonly marks: MarksAnswer['marks']
+  readonly lines: MarksAnswer['lines']
+  readonly checks: readonly Laid['checks'][]
+  readonly working: readonly WorkingStep[]
+}
+
+/** Where every blow goes on a blank, and in which order: all that its drawing needs. Sizes in mm, turns in degrees counter-clockwise. */
+export function layMarks(input: MarksInput): LaidMarks {
+  const working: WorkingLog = []
   const faces = { front: faceOf(input, 'front'), back: faceOf(input, 'back') }
-  const laid = input.marks.map((mark) => lay(mark, faces[mark.face], input, log))
+  const laid = input.marks.map((mark) => lay(mark, faces[mark.face], input, working))
   const marks = laid
     .flatMap(({ blows }, i) => blows.map((blow) => ({ ...blow, mark: i, face: (input.marks[i] as Mark).face })))
     .map((blow, i): PlacedMark => ({ ...blow, order: i + 1 }))
+  const lines = laid.flatMap(({ lines: own }, mark) => own.map((line) => ({ mark, ...line })))
+  return { input, faces, marks, lines, checks: laid.map(({ checks }) => checks), working }
+}
+
+/** What becomes of marks that were laid, and what stands against them. */
+export function checkedMarks({ input, faces, marks, lines, checks, working }: LaidMarks): MarksAnswer {
+  const log: WorkingLog = [...working]
   const centre = centreOf(input, log)
   const formed = formedMarks(input, marks, faces)
   const growsPercent = markGrowth(marks, input, input.thicknessMm, log)
   return {
     marks,
-    lines: laid.flatMap(({ lines }, mark) => lines.map((line) => ({ mark, ...line }))),
+    lines,
     ...(growsPercent === undefined ? {} : { growsPercent }),
     ...(formed.found ? { formed: formed.found } : {}),
     ...(centre.found ? { centre: centre.found } : {}),
     checks: [
       ...centre.checks,
       ...formed.checks,
-      ...laid.flatMap(({ checks }) => checks),
+      ...checks.flatMap((told) => told()),
       ...placeChecks(marks, (mark) => faces[mark.face], input.figures),
       ...strikeChecks(marks),
     ],
     working: log,
   }
 }
+
+/** Where every blow goes on a blank, in which order, and what stands against it. Sizes in mm, turns in degrees counter-clockwise. */
+export const markPlan = (input: MarksInput): MarksAnswer => checkedMarks(layMarks(input))

@@ -1,5 +1,5 @@
 'use client'
-import { type PointerEvent, useRef, useState } from 'react'
+import { memo, type PointerEvent, useRef, useState } from 'react'
 import type { Outline, Point } from '@/core/geometry'
 import { type Mark, type MarksAnswer, movedMark, type PlacedMark } from '@/core/marks'
 import { PALETTE } from '../theme/palette'
@@ -23,7 +23,19 @@ interface MarkDrawingProps {
 }
 
 /** A face of a blank in its metal with what is struck on it; any mark is taken hold of and moved. */
-export function MarkDrawing({ outer, holes, colour, blows, formed, marks, chosen, width, height, onChoose, onMove }: MarkDrawingProps) {
+export const MarkDrawing = memo(function MarkDrawing({
+  outer,
+  holes,
+  colour,
+  blows,
+  formed,
+  marks,
+  chosen,
+  width,
+  height,
+  onChoose,
+  onMove,
+}: MarkDrawingProps) {
   const svg = useRef<SVGSVGElement>(null)
   const [held, setHeld] = useState<{ readonly mark: number; readonly from: Point; readonly was: Mark }>()
   const scale = faceScale(outer, width, height)
@@ -82,4 +94,4 @@ export function MarkDrawing({ outer, holes, colour, blows, formed, marks, chosen
       <LetterLayer blows={blows} inkOf={({ mark }) => inkOf(mark === chosen)} scale={scale} width={width} height={height} />
     </div>
   )
-}
+})

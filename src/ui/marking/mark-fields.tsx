@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import OutlinedInput from '@mui/material/OutlinedInput'
 import Typography from '@mui/material/Typography'
-import { useId, useState } from 'react'
+import { useId, useMemo, useState } from 'react'
 import type { Outline } from '@/core/geometry'
 import { type Mark, mapText, readDrawnMap, readMap } from '@/core/marks'
 import { ChoiceField } from '../shared/choice-field'
@@ -138,7 +138,7 @@ function SharedFields({ mark, outer, onChange }: FieldsProps<'repeat' | 'holes'>
 function MapFields({ mark, onChange }: FieldsProps<'map'>) {
   const [text, setText] = useState(() => mapText(mark))
   const [said, setSaid] = useState('')
-  const read = readMap(text)
+  const read = useMemo(() => readMap(text), [text])
   const take = async (file: File) => {
     const drawn = file.name.toLowerCase().endsWith('.svg')
     const found = (drawn ? readDrawnMap : readMap)(await file.text())

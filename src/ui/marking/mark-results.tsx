@@ -1,13 +1,15 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import { memo } from 'react'
 import { boundsOf, type Outline } from '@/core/geometry'
 import type { MarksAnswer, PlacedMark } from '@/core/marks'
 import { formatPlain } from '@/core/units'
+import { WorkingSteps } from '../forms/answer-column'
 import { PALETTE } from '../theme/palette'
 
 /** Each line of marks: how long it is, what room it has, and how it is divided. */
-export function MarkLines({ lines }: { readonly lines: MarksAnswer['lines'] }) {
+function MarkLines({ lines }: { readonly lines: MarksAnswer['lines'] }) {
   return (
     <Box component="dl" aria-label="Lines" sx={{ m: 0, my: 1 }}>
       {lines.map(({ text, count, lengthMm, roomMm, pitchMm, leftOverMm, mmPerUnit }, i) => (
@@ -35,7 +37,7 @@ export function MarkLines({ lines }: { readonly lines: MarksAnswer['lines'] }) {
 const MOST_LISTED = 60
 
 /** Where each blow of a mark goes, in the order in which they are struck: what is scribed where no guide is stuck on. */
-export function BlowTable({ blows, outer }: { readonly blows: readonly PlacedMark[]; readonly outer: Outline }) {
+function BlowTable({ blows, outer }: { readonly blows: readonly PlacedMark[]; readonly outer: Outline }) {
   const listed = blows.slice(0, MOST_LISTED)
   const first = blows[0]?.order ?? 1
   const { minX, minY } = boundsOf(outer)
@@ -73,3 +75,26 @@ export function BlowTable({ blows, outer }: { readonly blows: readonly PlacedMar
     </Box>
   )
 }
+
+interface MarkFiguresProps {
+  readonly answer: MarksAnswer
+  readonly chosen: number
+  readonly outer: Outline
+}
+
+/** What the marks come to in figures: their lines, how the blank grows, the blows of the chosen mark, and the working. */
+export const MarkFigures = memo(function MarkFigures({ answer, chosen, outer }: MarkFiguresProps) {
+  return (
+    <>
+      <MarkLines lines={answer.lines} />
+      {answer.growsPercent === undefined ? null : (
+        <Typography variant="body2">
+          It grows by about {formatPlain(answer.growsPercent, 2)} % (half of that to twice) and warps: flatten it on a padded block, then
+          measure.
+        </Typography>
+      )}
+      <BlowTable blows={answer.marks.filter((blow) => blow.mark === chosen)} outer={outer} />
+      <WorkingSteps steps={answer.working} />
+    </>
+  )
+})

@@ -6,22 +6,24 @@ import FormControlLabel from '@mui/material/FormControlLabel'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import { type ReactNode, useState } from 'react'
+import { memo, type ReactNode, useMemo, useState } from 'react'
 import { faceOf, type Mark } from '@/core/marks'
-import { formatPlain } from '@/core/units'
 import { colourOf } from '../drawing/metal-colour'
 import { useSize } from '../drawing/use-size'
-import { CheckList, WorkingSteps } from '../forms/answer-column'
+import { CheckList } from '../forms/answer-column'
 import { SheetAndPanel } from '../layout/sheet-and-panel'
 import { ChoiceField } from '../shared/choice-field'
+import { useSteadyAll } from '../shared/use-steady'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { MarkDrawing } from './mark-drawing'
 import { MarkFields } from './mark-fields'
-import { BlowTable, MarkLines } from './mark-results'
+import { MarkFigures } from './mark-results'
 import { MARK_KINDS, markTitle } from './mark-words'
 import { newMark } from './new-mark'
 import type { BlankHand, MarkedPiece } from './use-marks'
+
+const Looked = memo(CheckList)
 
 const FACES = { front: 'front', back: 'back' } as const
 type Face = keyof typeof FACES
@@ -118,14 +120,18 @@ export interface ViewProps {
 /** What is struck and drilled on a part’s blank while it is flat: drawn where it goes, moved by hand, and followed into the formed piece. */
 export function StruckView({ piece, hand, top, foot }: ViewProps) {
   const { part, answer, chosen } = hand
+  const { choose: take, change } = useSteadyAll({ choose: hand.choose, change: hand.change })
   const { ref, width, height } = useSize({ width: 760, height: 620 })
   const [face, setFace] = useState<Face>('front')
   const [isFormed, setFormed] = useState(false)
   const mark = part.marks[chosen]
-  const seen = faceOf(part, face)
-  const isSeen = part.marks.map((one) => one.face === face)
-  const blows = (answer?.marks ?? []).filter((blow) => blow.face === face)
-  const orders = new Set(blows.map(({ order }) => order))
+  const { outer, holes } = part
+  const seen = useMemo(() => faceOf({ outer, holes }, face), [outer, holes, face])
+  const blows = useMemo(() => hand.blows.filter((blow) => blow.face === face), [hand.blows, face])
+  const formed = useMemo(
+    () => (isFormed ? answer?.formed?.filter((_, i) => answer.marks[i]?.face === face) : undefined),
+    [isFormed, answer, face],
+  )
   const choose = (at: number) => {
     hand.choose(at)
     setFace(part.marks[at]?.face ?? 'front')
@@ -169,13 +175,13 @@ export function StruckView({ piece, hand, top, foot }: ViewProps) {
             holes={seen.holes}
             colour={colourOf(part.alloy)}
             blows={blows}
-            formed={isFormed ? answer?.formed?.filter(({ order }) => orders.has(order)) : undefined}
+            formed={formed}
             marks={part.marks}
-            chosen={isSeen[chosen] ? chosen : -1}
+            chosen={mark?.face === face ? chosen : -1}
             width={width}
             height={height - 8}
-            onChoose={hand.choose}
-            onMove={hand.change}
+            onChoose={take}
+            onMove={change}
           />
         </Box>
       }
@@ -184,7 +190,7 @@ export function StruckView({ piece, hand, top, foot }: ViewProps) {
       <Typography variant="h2">Marks on the {part.blank.toLowerCase()}</Typography>
       <AddMark onAdd={add} />
       <MarkList marks={part.marks} chosen={chosen} onChoose={choose} />
-      {answer ? <CheckList checks={answer.checks} label="What to look at" /> : null}
+      {answer ? <Looked checks={answer.checks} label="What to look at" /> : null}
       {mark ? (
         <Box component="section" aria-label="This mark" sx={{ mt: 1.5 }}>
           <Typography variant="h3">{markTitle(mark)}</Typography>
@@ -215,15 +221,7 @@ export function StruckView({ piece, hand, top, foot }: ViewProps) {
       {foot}
       {answer ? (
         <>
-          <MarkLines lines={answer.lines} />
-          {answer.growsPercent === undefined ? null : (
-            <Typography variant="body2">
-              It grows by about {formatPlain(answer.growsPercent, 2)} % (half of that to twice) and warps: flatten it on a padded block,
-              then measure.
-            </Typography>
-          )}
-          <BlowTable blows={answer.marks.filter((blow) => blow.mark === chosen)} outer={part.outer} />
-          <WorkingSteps steps={answer.working} />
+          <MarkFigures answer={answer} chosen={chosen} outer={part.outer} />
           <Guide pieceId={piece.id} part={part.part} face={face} onBefore={hand.stored} />
         </>
       ) : null}

@@ -1,9 +1,10 @@
 'use client'
 import { useMemo, useState } from 'react'
 import { type EtchChoices, etchPlan } from '@/core/etching'
-import { type Mark, markPlan } from '@/core/marks'
+import { checkedMarks, layMarks, type Mark, type PlacedMark } from '@/core/marks'
 import { etchQuestion, etchSteps, type LoggedRun, type MarkedPart, markSteps, marksQuestion } from '@/core/piece'
 import { usePartWork, type WorkedPiece } from '../acting/use-part-work'
+import { usePainted } from '../shared/use-painted'
 import { useWorkshop } from '../shared/workshop-context'
 
 export interface MarkedPiece extends WorkedPiece {
@@ -11,6 +12,8 @@ export interface MarkedPiece extends WorkedPiece {
   /** What was etched in the workshop’s baths. */
   readonly runs: readonly LoggedRun[]
 }
+
+const NO_BLOWS: readonly PlacedMark[] = []
 
 /** The marks of a piece under the hands: where each blow goes, drawn as it is changed, and kept as revisions of the piece. */
 export function useMarks(piece: MarkedPiece) {
@@ -21,10 +24,13 @@ export function useMarks(piece: MarkedPiece) {
   const stored = piece.parts.find(({ part }) => part === partId) ?? (piece.parts[0] as MarkedPart)
   const own = design.parts.find(({ id }) => id === stored.part)
   const part = useMemo((): MarkedPart => ({ ...stored, marks: own?.marks ?? [], etch: own?.etch }), [stored, own?.marks, own?.etch])
-  const answer = useMemo(
-    () => (part.marks.length > 0 ? markPlan(marksQuestion(part, { owned: [...bench.tools], figures: part.figures })) : undefined),
+  const laid = useMemo(
+    () => (part.marks.length > 0 ? layMarks(marksQuestion(part, { owned: [...bench.tools], figures: part.figures })) : undefined),
     [part, bench.tools],
   )
+  // the blows are drawn under the hand; what stands against them is worked out and written beside it after that
+  const drawn = usePainted(laid)
+  const answer = useMemo(() => drawn && checkedMarks(drawn), [drawn])
   const etched = useMemo(() => {
     const asked = etchQuestion(part, piece.runs)
     return asked && etchPlan(asked)
@@ -34,6 +40,9 @@ export function useMarks(piece: MarkedPiece) {
   return {
     ...saving,
     part,
+    /** Every blow as it goes on the blank. */
+    blows: laid?.marks ?? NO_BLOWS,
+    /** What is said of them. */
     answer,
     etched,
     /** What its marks and its etch ask for on the route. */
