@@ -39,17 +39,19 @@ function keysOf(world: World, act: Act, change: FactChange): Iterable<string> {
   }
 }
 
-function valueFor(world: World, key: string, { fact, to }: FactChange, params: Act['params']): FactValue | undefined {
+/** What a change makes of a fact, where that is always the same; undefined where it depends on what the fact was. */
+function steadyValueOf({ to }: FactChange, params: Act['params']): FactValue | undefined {
   if ('value' in to) return to.value
-  if ('add' in to) return Math.min(1, Number(factOf(world, key, fact)) + to.add)
-  const value = params[to.param]
+  const value = 'param' in to ? params[to.param] : undefined
   return typeof value === 'string' || typeof value === 'number' ? value : undefined
 }
 
-/** A change of an act; with its keys where they are always the same. */
+/** A change of an act; with its keys and its value where they are always the same. */
 interface KnownChange {
   readonly item: FactChange
   readonly keys: readonly string[] | undefined
+  readonly value: FactValue | undefined
+  readonly add: number | undefined
 }
 
 /** What each act changes, worked out once. */
@@ -64,19 +66,22 @@ function changesOf(world: World, act: Act): readonly KnownChange[] {
     .filter((item) => holdsFor(world, act, item.when))
     .map((item): KnownChange => {
       const isSteady = STEADY.has(item.scope) && item.when.every(({ on }) => on !== 'thing')
-      return { item, keys: isSteady ? [...keysOf(world, act, item)] : undefined }
+      return {
+        item,
+        keys: isSteady ? [...keysOf(world, act, item)] : undefined,
+        value: steadyValueOf(item, act.params),
+        add: 'add' in item.to ? item.to.add : undefined,
+      }
     })
+    .filter(({ value, add }) => value !== undefined || add !== undefined)
   CHANGES.set(act, changes)
   return changes
 }
 
 function change(world: World, act: Act): void {
-  for (const { item, keys } of changesOf(world, act)) {
-    for (const key of keys ?? keysOf(world, act, item)) {
-      const value = valueFor(world, key, item, act.params)
-      if (value !== undefined) setFact(world, key, item.fact, value)
-    }
-  }
+  for (const { item, keys, value, add = 0 } of changesOf(world, act))
+    for (const key of keys ?? keysOf(world, act, item))
+      setFact(world, key, item.fact, value ?? Math.min(1, Number(factOf(world, key, item.fact)) + add))
 }
 
 /** What a heat leaves: hot; from 400 °C on soft, scaled and without flux; what did not stand it is gone. */

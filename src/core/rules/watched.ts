@@ -120,13 +120,17 @@ function rawOf({ rule }: Watched, breach: Breach, act: Act, level: Raw['level'])
   }
 }
 
+const UNBROKEN: readonly Raw[] = []
+
 /** What an act breaks as things stand, just before it is done. */
-export function breachesOf(world: World, act: Act, memory: Walked): Raw[] {
-  const raw: Raw[] = []
+export function breachesOf(world: World, act: Act, memory: Walked): readonly Raw[] {
+  let raw: Raw[] | undefined
   for (const { watched, check } of lookedAt(world, act))
     for (const breach of check(world, memory)) {
       const level = levelOf(world, watched, breach, act)
-      if (level !== 'off') raw.push(rawOf(watched, breach, act, level))
+      if (level === 'off') continue
+      raw ??= []
+      raw.push(rawOf(watched, breach, act, level))
     }
-  return raw
+  return raw ?? UNBROKEN
 }

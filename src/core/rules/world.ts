@@ -164,22 +164,17 @@ export function factOf(world: World, key: string, fact: Fact): FactValue {
 
 /** Sets a fact of a thing, joint or place. */
 export function setFact(world: World, key: string, fact: Fact, value: FactValue): void {
-  setFacts(world, key, [[fact, value]])
+  const facts = world.facts.get(key)
+  const was = facts?.get(fact)
+  if (was === value) return
+  world.changes.push({ key, fact, was })
+  if (facts) facts.set(fact, value)
+  else world.facts.set(key, new Map([[fact, value]]))
 }
 
 /** Sets some facts of a thing, joint or place. */
 export function setFacts(world: World, key: string, some: readonly (readonly [Fact, FactValue])[]): void {
-  let facts = world.facts.get(key)
-  for (const [fact, value] of some) {
-    const was = facts?.get(fact)
-    if (was === value) continue
-    world.changes.push({ key, fact, was })
-    if (facts) facts.set(fact, value)
-    else {
-      facts = new Map([[fact, value]])
-      world.facts.set(key, facts)
-    }
-  }
+  for (const [fact, value] of some) setFact(world, key, fact, value)
 }
 
 /** The joints, of those made, that lie within these things. */

@@ -2,6 +2,7 @@ import { type Assembly, type AssemblyJoint, type AssemblyStep, HOT_JOINTS, type 
 import { readIncludes } from '../../operations/notation/includes'
 import { checkRoute, type Finding } from '../check'
 import { findRule } from '../table'
+import { sharesActs } from '../world'
 import { assemblyOfUnits, groupsOfUnits } from './apart'
 import { type Unit, unitsOf } from './units'
 
@@ -106,7 +107,7 @@ function withRepair({ assembly, places, proposed }: Draft, finding: Finding): Dr
   if (added.length === 0 || added.some(({ on }) => on.length === 0)) return undefined
   const steps = added.map((item) => stepOf(item, step))
   return {
-    assembly: { ...assembly, steps: [...assembly.steps.slice(0, late), ...steps, ...assembly.steps.slice(late)] },
+    assembly: sharesActs({ ...assembly, steps: [...assembly.steps.slice(0, late), ...steps, ...assembly.steps.slice(late)] }, assembly),
     places: [...places.slice(0, late), ...added.map(() => at), ...places.slice(late)],
     proposed: [...proposed.slice(0, late), ...added, ...proposed.slice(late)],
   }
@@ -154,9 +155,7 @@ function withProposals(assembly: Assembly, proposals: readonly Proposal[]): Asse
 export function proposeMissing(assembly: Assembly): readonly Proposal[] {
   const groups = groupsOfUnits(unitsOf(assembly))
   if (groups.length < 2) return proposedFor(assembly).proposals
-  const late = new Set(wrongIn(assembly).map(({ steps }) => steps.at(-1)))
-  const isWanting = (units: readonly Unit[]) => units.some(({ steps }) => steps.some((step) => late.has(step)))
-  const found = groups.filter(isWanting).map((units) => proposedForUnits(assembly, units))
+  const found = groups.map((units) => proposedForUnits(assembly, units))
   const proposals = found.flatMap((item) => item.proposals).sort((a, b) => a.at - b.at)
   const left = found.reduce((sum, item) => sum + item.left, 0)
   return wrongIn(withProposals(assembly, proposals)).length <= left ? proposals : proposedFor(assembly).proposals

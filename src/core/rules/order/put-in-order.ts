@@ -32,16 +32,47 @@ interface Known extends Order {
 const isMovable = (wrong: number) => wrong >= LASTING_WEIGHT
 
 /** What serves a heat stays with it at first; the others are tried where something is left that only a move puts right. */
-const WAYS: readonly Way[] = [{ isBound: true }, { isFarSighted: true, isBound: true }, {}, { isFarSighted: true }]
+const BOUND: Way = { isBound: true }
+const WAYS: readonly Way[] = [BOUND, { isFarSighted: true, isBound: true }, {}, { isFarSighted: true }]
+
+/** The orders of an assembly’s units that were looked for already: no search is made twice from the same order. */
+class Searched {
+  readonly assembly: Assembly
+  private readonly found = new Map<readonly Unit[], Map<Way, Known>>()
+  /** Where single moves have led. */
+  private readonly ends = new Set<readonly Unit[]>()
+
+  constructor(assembly: Assembly) {
+    this.assembly = assembly
+  }
+
+  /** The order found step by step in a way from another. */
+  stepByStep(units: readonly Unit[], way: Way): Known {
+    const ways = this.found.get(units) ?? new Map<Way, Known>()
+    this.found.set(units, ways)
+    const known = ways.get(way)
+    if (known) return known
+    const order = new Greedy(this.assembly, units, way).order(units)
+    const isNew = order.units.some((unit, i) => units[i] !== unit)
+    const found = { units: isNew ? order.units : units, because: order.because, wrong: wrongWith(this.assembly, order.units) }
+    ways.set(way, found)
+    return found
+  }
+
+  /** The best order that single moves lead to from another; what they led to leads nowhere else. */
+  bySettling({ units, because, wrong }: Known): Known {
+    if (this.ends.has(units)) return { units, because, wrong }
+    const best = settled(this.assembly, units)
+    this.ends.add(best.units)
+    return { ...best, because }
+  }
+}
 
 /** A better order than one that is known, found step by step; undefined where none is. */
-function stepByStep(assembly: Assembly, known: Known): Known | undefined {
+function stepByStep(searched: Searched, known: Known): Known | undefined {
   for (const way of isMovable(known.wrong) ? WAYS : WAYS.slice(0, 1)) {
-    const order = new Greedy(assembly, known.units, way).order(known.units)
-    const wrong = wrongWith(assembly, order.units)
-    if (wrong >= known.wrong) continue
-    const best = { ...order, wrong }
-    return isMovable(wrong) ? (stepByStep(assembly, best) ?? best) : best
+    const order = searched.stepByStep(known.units, way)
+    if (order.wrong < known.wrong) return order
   }
   return undefined
 }
@@ -73,7 +104,7 @@ function* withOneMoved(units: readonly Unit[], unit: Unit): Generator<Moved> {
 }
 
 /** The order in which one unit alone has moved and nothing is left that only a move puts right; undefined where there is none. */
-function oneMove(assembly: Assembly, { units, wrong, because }: Known): Known | undefined {
+function oneMove({ assembly }: Searched, { units, wrong, because }: Known): Known | undefined {
   if (!isMovable(wrong) || units.length ** 2 > MOST_WALKED) return undefined
   const trail = new Trail(assembly, units)
   let best: Known | undefined
@@ -87,24 +118,22 @@ function oneMove(assembly: Assembly, { units, wrong, because }: Known): Known | 
   return best
 }
 
-/** A better order by single moves, from the best that is known, and where that leaves something from what is found step by step. */
-function bySettling(assembly: Assembly, known: Known): Known | undefined {
+/** A better order by single moves, from the best that is known, and where that wins nothing from what is found step by step. */
+function bySettling(searched: Searched, known: Known): Known | undefined {
   if (known.units.length > MOST_SETTLED) return undefined
-  const best: Known = { ...settled(assembly, known.units), because: known.because }
-  if (best.wrong === 0) return best
-  const { units, because } = new Greedy(assembly, known.units, { isBound: true }).order(known.units)
-  const isKnown = units.every((unit, i) => known.units[i] === unit)
-  const other: Known = isKnown ? known : { ...settled(assembly, units), because }
-  const better = other.wrong < best.wrong ? other : best
-  return better.wrong < known.wrong ? better : undefined
+  const best = searched.bySettling(known)
+  if (best.wrong < known.wrong) return best
+  const other = searched.bySettling(searched.stepByStep(known.units, BOUND))
+  return other.wrong < known.wrong ? other : undefined
 }
 
 /** The best order known of units that may all concern one another: of few the best of all there are, of many step by step until nothing is better. */
 function bestOfGroup(assembly: Assembly, units: readonly Unit[]): Known {
+  const searched = new Searched(assembly)
   let best: Known = { units, because: new Map(), wrong: wrongWith(assembly, units) }
   for (let before = Number.POSITIVE_INFINITY; best.wrong > 0 && best.wrong < before; ) {
     before = best.wrong
-    for (const search of [oneMove, stepByStep, bySettling]) if (best.wrong > 0) best = search(assembly, best) ?? best
+    for (const search of [oneMove, stepByStep, bySettling]) if (best.wrong > 0) best = search(searched, best) ?? best
   }
   return units.length <= EXACT_UNITS ? { ...best, units: exactOrder(assembly, units, best.units) } : best
 }

@@ -82,14 +82,20 @@ export function unitsOf(assembly: Assembly): Unit[] {
   return units
 }
 
+/** Whether anything is in both; asked very often, so without a list of either. */
+function haveCommon(some: ReadonlySet<string>, others: ReadonlySet<string>): boolean {
+  for (const one of some) if (others.has(one)) return true
+  return false
+}
+
 /** Whether a unit does one of some operations, by itself or by what it includes. */
-export const does = ({ ops }: Pick<Unit, 'ops'>, some: ReadonlySet<string>) => [...ops].some((op) => some.has(op))
+export const does = ({ ops }: Pick<Unit, 'ops'>, some: ReadonlySet<string>) => haveCommon(ops, some)
 
 /** Whether each pinned unit stands in a row where it stood. */
 export const keepsPinned = (given: readonly Unit[], row: readonly Unit[]) => row.every((unit, i) => !unit.pinned || given[i] === unit)
 
 /** Whether two units are about the same thing or joint. */
-export const meets = (a: Unit, b: Unit) => [...a.about].some((id) => b.about.has(id))
+export const meets = (a: Unit, b: Unit) => haveCommon(a.about, b.about)
 
 /** How many of a row keep their order among each other: the rest were moved. */
 export function keptCount(row: readonly number[]): number {
@@ -98,12 +104,15 @@ export function keptCount(row: readonly number[]): number {
 
 /** The longest run of a row that rises. */
 export function keptOf(row: readonly number[]): Set<number> {
-  const ends: { readonly value: number; readonly run: readonly number[] }[] = []
+  /** Of the longest run that ends at each: its last but one, and how many it has. */
+  const ends: { readonly value: number; readonly before: number; readonly many: number }[] = []
+  const longest = (below: number) =>
+    ends.reduce((best, { value, many }, i) => (value < below && many > (ends[best]?.many ?? 0) ? i : best), -1)
   for (const value of row) {
-    const before = ends
-      .filter((end) => end.value < value)
-      .reduce<readonly number[]>((best, { run }) => (run.length > best.length ? run : best), [])
-    ends.push({ value, run: [...before, value] })
+    const before = longest(value)
+    ends.push({ value, before, many: 1 + (ends[before]?.many ?? 0) })
   }
-  return new Set(ends.reduce<readonly number[]>((best, { run }) => (run.length > best.length ? run : best), []))
+  const kept: number[] = []
+  for (let end = ends[longest(Number.POSITIVE_INFINITY)]; end; end = ends[end.before]) kept.push(end.value)
+  return new Set(kept.reverse())
 }
