@@ -6,7 +6,7 @@ import { useKeys } from '../keys/use-keys'
 import { FONTS } from '../theme/palette'
 import { BigButton } from './big-button'
 import { PartChoice } from './part-choice'
-import { ASKEW } from './use-bench'
+import { ASKEW } from './use-test'
 
 /** What a test shows; one key each, no typing with full hands. */
 const SEEN = {

@@ -5,7 +5,7 @@ import { formatPlain } from '@/core/units'
 import { FONTS, PALETTE } from '../theme/palette'
 import { BENCH_FIELD } from './bench-field'
 import { BigButton } from './big-button'
-import type { Panel } from './use-bench'
+import type { Panel } from './use-writing'
 
 interface ReadingBoxProps {
   readonly label: string

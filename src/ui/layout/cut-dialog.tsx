@@ -10,7 +10,7 @@ import { netAreaMm2, type Region } from '@/core/geometry'
 import { type LayoutItem, metalMm2, type Placement, placedRegion, remnantsOf, usefulIn } from '@/core/layout'
 import { findAlloy } from '@/core/metals'
 import { formatPlain } from '@/core/units'
-import type { SheetChoice } from './use-layout'
+import type { SheetChoice } from './layout-setup'
 
 interface CutDialogProps {
   readonly open: boolean

@@ -1,6 +1,6 @@
 import type { CutView } from './cut-already'
+import type { LayoutSetup } from './layout-setup'
 import type { GoneSheet } from './sheet-words'
-import type { LayoutSetup } from './use-layout'
 
 /** A job's layout as its page is given it: its blanks, the sheets of the drawer, and what was cut. */
 export interface LayoutTableProps extends LayoutSetup {

@@ -7,8 +7,9 @@ import { KEY_REGISTRY } from '../keys/registry'
 import { TimedProgress } from '../shared/timed-progress'
 import { PALETTE } from '../theme/palette'
 import { BlankCounts } from './blank-counts'
+import { whatDiffers } from './layout-setup'
 import type { LayoutTableProps } from './layout-table-props'
-import { type LayoutHand, SEARCH_SECONDS, whatDiffers } from './use-layout'
+import { type LayoutHand, SEARCH_SECONDS } from './use-layout'
 import { WhichSheet } from './which-sheet'
 
 /** The blanks of the job: how many lie there, the search for their places, and which of them cannot be cut as they lie. */

@@ -4,9 +4,10 @@ import { useRouter } from 'next/navigation'
 import { netAreaMm2 } from '@/core/geometry'
 import { formatPlain } from '@/core/units'
 import { ChoiceField } from '../shared/choice-field'
+import { inOrder } from './layout-setup'
 import type { LayoutTableProps } from './layout-table-props'
 import { Differs, Reserved, SheetGone, sheetWords } from './sheet-words'
-import { inOrder, type LayoutHand } from './use-layout'
+import type { LayoutHand } from './use-layout'
 
 /** Which job's blanks lie on which sheet, and what they have between them there. */
 export function SheetChoices({

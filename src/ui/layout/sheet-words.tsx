@@ -7,7 +7,7 @@ import { findAlloy } from '@/core/metals'
 import { formatPlain } from '@/core/units'
 import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
-import { type SheetChoice, whatDiffers } from './use-layout'
+import { type SheetChoice, whatDiffers } from './layout-setup'
 
 type Items = readonly { readonly item: LayoutItem; readonly name: string }[]
 

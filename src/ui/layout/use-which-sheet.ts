@@ -2,7 +2,7 @@
 import { netAreaMm2 } from '@/core/geometry'
 import { isSameMetal, type LayoutInput, type Placement } from '@/core/layout'
 import { bestPacked } from '@/workers/pack-client'
-import type { SheetChoice } from './use-layout'
+import type { SheetChoice } from './layout-setup'
 import { useOneByOne } from './use-one-by-one'
 
 /** What one sheet takes of a job. */

@@ -6,7 +6,7 @@ import { netAreaMm2 } from '@/core/geometry'
 import type { LayoutInput } from '@/core/layout'
 import { formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
-import type { SheetChoice } from './use-layout'
+import type { SheetChoice } from './layout-setup'
 import { type SheetTry, useWhichSheet } from './use-which-sheet'
 
 interface WhichSheetProps {
