@@ -241,3 +241,25 @@ test('bench type is large and targets are for gloves', async ({ page }) => {
   )
   expect(smallest).toBeGreaterThanOrEqual(16)
 })
+
+test('calipers that read too much on the check piece say so, until they read right; the band is as unsure as they are', async ({ page }) => {
+  await page.goto(`${DEMO}/bench/6`)
+  const piece = page.getByRole('group', { name: 'Check piece' })
+  await expect(piece).toContainText('The calipers were not checked today.')
+  const check = async (shown: string) => {
+    await piece.getByRole('button', { name: 'Check the calipers' }).click()
+    await page.getByLabel('On the check piece of 10 mm they show').fill(shown)
+    await page.keyboard.press('Enter')
+  }
+  await check('25')
+  await expect(page.getByText('25 mm is not of a check piece of 10 mm')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await check('10.04')
+  await expect(piece).toContainText('They read 0.04 mm too much: wipe the jaws, set them to zero, and check them again.')
+  const next = page.waitForResponse('**/api/v1/entries')
+  await check('10.01')
+  await next
+  await expect(piece).toContainText(/Checked at \d\d:\d\d. They read 0.01 mm too much, within what they tell./)
+  await page.reload()
+  await expect(piece).toContainText('They read 0.01 mm too much')
+})

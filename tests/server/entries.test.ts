@@ -63,6 +63,28 @@ describe('an entry', () => {
     expect(said(1, { kind: 'note', tray: 'nowhere' })).toBe('This tray is no longer there.')
     expect(saidOf(keepEntry(to, null, NOW))).not.toBe('kept')
   })
+  it('of the check piece says what the calipers are off by, and the last one that stands is known to every tray', () => {
+    const { to, tray } = aTray()
+    const check = (read: number, more: Record<string, unknown> = {}) => ({
+      kind: 'note',
+      dimension: 'check piece',
+      text: `check piece of 10 mm: ${read}`,
+      value: read,
+      ...more,
+    })
+    const said = (more: Record<string, unknown>) => saidOf(keepEntry(to, entryFor(to, tray, 1, more), NOW))
+    expect(to.entries.lastCheck()).toBeUndefined()
+    enter(to, tray, 1, check(10.01))
+    const second = enter(to, tray, 1, check(10.04))
+    expect(to.entries.lastCheck()).toMatchObject({ value: 10.04, dimension: 'check piece', text: 'check piece of 10 mm: 10.04' })
+    enter(to, tray, 1, { kind: 'reversal', reverses: second })
+    expect(to.entries.lastCheck()).toMatchObject({ value: 10.01 })
+    // it is no size of the piece in hand
+    expect(to.entries.readingsOf(tray.id)).toEqual([])
+    expect(said(check(12.7))).toMatch(/^12.7 mm is not of a check piece of 10 mm: /)
+    expect(said(check(10.02, { value: 10.03 }))).toMatch(/^a check is told as /)
+    expect(said(check(10.02, { text: 'looks right' }))).toMatch(/^a check is told as /)
+  })
   it('is never changed: a later one takes it back, once', () => {
     const { to, tray } = aTray()
     const token = enter(to, tray, 1, { kind: 'loss', text: 'dented' })

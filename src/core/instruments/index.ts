@@ -1,4 +1,13 @@
 export { type CaliperModel, readCaliper } from './caliper'
+export {
+  CHECK_PIECE,
+  checkFault,
+  checkSays,
+  checkWords,
+  type InstrumentCheck,
+  readCheck,
+  tellsWithinMm,
+} from './check-piece'
 export { bandWords } from './in-band'
 export { readInstrumentLine } from './line'
 export { readScale, type ScaleModel } from './scale'

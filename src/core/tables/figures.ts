@@ -158,6 +158,7 @@ export const FIGURES: Readonly<Record<string, Figure>> = {
   'wide-band-12': figure('Wider than 12 mm: add', 'US size', 0.75, [0, 3], 'low'),
   'rim-step': figure('The rim closes by at most so many thicknesses a punch', 'count', 5, [2, 12], 'low'),
   'hammer-spread': figure('Of what the hammer thins, the share that goes into the width', 'ratio', 0.5, [0, 1], 'low'),
+  'check-piece': figure('Check piece that the calipers are tried on', 'mm', 10, [1, 150]),
   'caliper-error': figure('Calipers may be off by, against a check piece', 'mm', 0.02, [0, 0.5], 'medium'),
   'labour-hour': figure('Charged for an hour of the hands', 'money/h', 35, [0, 10_000], 'low'),
   'consumables-hour': figure('Gas, abrasives and blades for an hour of the hands', 'money/h', 3, [0, 1000], 'low'),

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import type { DoorAnswer } from '@/core/commands'
+import { CHECK_PIECE, checkFault, readCheck } from '@/core/instruments'
 import { doMeet, FAILED, isWholeLoss, PASSED, READING_REACH, TEST_READINGS, TESTED } from '@/core/logbook'
 import { parseSize } from '@/core/sizes'
 import { formatPlain, issuesOf, plainWords, sayIssue } from '@/core/units'
@@ -129,9 +130,24 @@ function testReadingOf(sent: Sent): Checked<Reading> | undefined {
   return { ok: true, value: takenAs(sent, dimension, valueMm) }
 }
 
+/** The check piece between the jaws, as a note says it; a note that says nothing of it is no reading. */
+function checkReadingOf(sent: Sent): Checked<Reading> | undefined {
+  if (sent.dimension !== CHECK_PIECE) return undefined
+  const said = readCheck(sent.text ?? '', sent.at)
+  if (!said || said.readMm !== sent.value)
+    return no('bad-input', 'a check is told as “check piece of 10 mm: 10.01”, with the 10.01 as its value', 'text')
+  const fault = checkFault(said)
+  return fault ? no('bad-input', fault, 'value') : { ok: true, value: takenAs(sent, CHECK_PIECE, said.readMm) }
+}
+
+function measuredBy(repositories: Repositories, tray: Tray, sent: Sent, place: Place): Checked<Reading> | undefined {
+  if (sent.kind === 'reading') return readingOf(repositories, tray, sent, place)
+  if (sent.kind === 'test') return testReadingOf(sent)
+  return sent.kind === 'note' ? checkReadingOf(sent) : undefined
+}
+
 function measuredOf(repositories: Repositories, tray: Tray, sent: Sent, place: Place): Checked<Reading> | undefined {
-  const reading =
-    sent.kind === 'reading' ? readingOf(repositories, tray, sent, place) : sent.kind === 'test' ? testReadingOf(sent) : undefined
+  const reading = measuredBy(repositories, tray, sent, place)
   if (reading?.ok && reading.value.simulated && !isPracticeOn(repositories))
     return no('bad-input', 'The simulated calipers are off in this workshop. Settings can switch them on for practice.', 'instrument')
   return reading

@@ -11,6 +11,7 @@ import { useWorkshop } from '../shared/workshop-context'
 import { FONTS, PALETTE } from '../theme/palette'
 import { BigButton } from './big-button'
 import { BlowPicture, blowsAt } from './blow-picture'
+import { CheckLine } from './check-line'
 import { ColourPanel } from './colour-panel'
 import { EtchPanel } from './etch-panel'
 import { FailedPanel } from './failed-panel'
@@ -138,9 +139,34 @@ function Work({ step, part }: { readonly step: BenchStepView; readonly part: Ben
   )
 }
 
+/** Where what is measured comes from. */
+function sourceOf({ calipers, serial }: Bench, kept: number | null): string {
+  if (calipers) return serial.reading ? 'from the calipers' : 'from the simulated calipers'
+  return kept === null ? 'no calipers' : 'as kept'
+}
+
+/** The reading against its band, and what the calipers were found off by. */
+function Measured({ tray, step, bench, kept }: StepProps) {
+  if (!step.target) return null
+  const { check, calipers } = bench
+  const isOnPiece = bench.panel.kind === 'check'
+  return (
+    <>
+      <TargetBand
+        target={step.target}
+        valueMm={isOnPiece ? kept : (calipers?.valueMm ?? kept)}
+        predicted={[seriesHere(bench, step), comingOut(tray, bench, step)].filter(Boolean).join(' ')}
+        source={isOnPiece ? 'while the calipers are checked' : sourceOf(bench, kept)}
+        withinMm={check.withinMm}
+      />
+      {bench.isTest ? null : <CheckLine check={check} onCheck={() => bench.show('check')} />}
+    </>
+  )
+}
+
 /** The picture of the work with the reading against its band, or why a piece is lost. */
 function Side({ tray, step, bench, kept }: StepProps) {
-  const { panel, calipers } = bench
+  const { panel } = bench
   const parts = tray.parts.filter(({ id }) => step.subTray?.includes(id))
   const goal = useEtchGoal(step)
   return (
@@ -174,22 +200,7 @@ function Side({ tray, step, bench, kept }: StepProps) {
           <StepColours step={step} alloy={partOf(tray, step)?.alloy} />
         </Box>
       )}
-      {step.target && panel.kind !== 'wrong' ? (
-        <TargetBand
-          target={step.target}
-          valueMm={calipers?.valueMm ?? kept}
-          predicted={[seriesHere(bench, step), comingOut(tray, bench, step)].filter(Boolean).join(' ')}
-          source={
-            calipers
-              ? bench.serial.reading
-                ? 'from the calipers'
-                : 'from the simulated calipers'
-              : kept === null
-                ? 'no calipers'
-                : 'as kept'
-          }
-        />
-      ) : null}
+      {panel.kind === 'wrong' ? null : <Measured tray={tray} step={step} bench={bench} kept={kept} />}
     </Box>
   )
 }
@@ -394,6 +405,16 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
           value={bench.draft}
           onChange={bench.setDraft}
           onTake={(text) => bench.take(text, 'typed', 'type')}
+        />
+      ) : null}
+      {panel.kind === 'check' ? (
+        <ReadingBox
+          label={`On the check piece of ${formatPlain(bench.check.knownMm, 3)} mm they show`}
+          value={bench.draft}
+          onChange={bench.setDraft}
+          onTake={(text) => bench.take(text, 'typed', 'type')}
+          live={bench.calipers}
+          onLive={({ valueMm, instrument }) => bench.take(String(valueMm), instrument, 'none')}
         />
       ) : null}
       {panel.kind === 'ask' ? <FarQuestion panel={panel} onAnswer={bench.answer} onBack={bench.onEsc} /> : null}

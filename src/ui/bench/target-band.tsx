@@ -2,9 +2,7 @@
 import Box from '@mui/material/Box'
 import type { Target } from '@/core/forms'
 import { bandWords } from '@/core/instruments'
-import { figureOf } from '@/core/tables'
 import { formatPlain } from '@/core/units'
-import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 
 /** The reading against its band, read at arm's length: a triangle, a figure and a word. */
@@ -13,19 +11,21 @@ export function TargetBand({
   valueMm,
   source,
   predicted = '',
+  withinMm,
 }: {
   readonly target: Target
   readonly valueMm: number | null
   readonly source: string
   /** What it comes out at by what was measured before, in words. */
   readonly predicted?: string
+  /** What the calipers tell, give or take. */
+  readonly withinMm: number
 }) {
   const low = target.valueMm - target.plusMinusMm
   const high = target.valueMm + target.plusMinusMm
   const span = target.plusMinusMm * 6
   const place = valueMm === null ? 50 : Math.min(98, Math.max(2, 50 + ((valueMm - target.valueMm) / span) * 100))
-  const { bench } = useWorkshop()
-  const word = bandWords(valueMm, target, figureOf('caliper-error', bench.figures))
+  const word = bandWords(valueMm, target, withinMm)
   return (
     <Box sx={{ px: { xs: 3, md: 5 }, pb: 3, pt: 1 }}>
       <Box sx={{ position: 'relative', height: 66 }}>

@@ -1,5 +1,6 @@
 import type { Target } from '@/core/forms'
 import type { Outline } from '@/core/geometry'
+import type { InstrumentCheck } from '@/core/instruments'
 import type { BlankAndOutcomes } from '@/core/logbook'
 import type { PlacedMark } from '@/core/marks'
 import type { BenchWords } from '@/core/operations'
@@ -88,6 +89,8 @@ export interface BenchTrayView {
   /** The steps of a rework, as they read: those of a piece whose joint failed its test. */
   readonly rework: Readonly<Record<string, Pick<BenchStepView, 'title' | 'caution' | 'words' | 'waitS'>>>
   readonly entries: readonly BenchEntry[]
+  /** The last look at the check piece, of whatever tray, as the page was given. */
+  readonly checked: InstrumentCheck | null
   readonly walk: RouteTemper
   readonly thumb: PieceThumb | null
   /** Where the cuts of its blanks stand in their order; null where none of them lies on a sheet. */

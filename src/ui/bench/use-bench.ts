@@ -2,6 +2,7 @@
 import { useRef } from 'react'
 import { COLOUR_RUNS, plannedRuns, runNote, runsNoted } from '@/core/surface'
 import type { BenchEntry, BenchStepView, BenchTrayView } from './tray-view'
+import { useCheck } from './use-check'
 import { useLeaving } from './use-leaving'
 import { type InHand, useReading } from './use-reading'
 import { useTest } from './use-test'
@@ -28,13 +29,18 @@ export function useBench(tray: BenchTrayView) {
   const inHand: InHand = { step, workpiece, place }
   const writing = useWriting(onTray, `${place}-${entries.length}`)
   const { panel, setPanel, setSaid, write } = writing
-  const reading = useReading(inHand, writing)
+  const check = useCheck(entries, tray.checked, inHand, writing)
+  const reading = useReading(inHand, panel.kind === 'check' ? check.knownMm : (step?.target?.valueMm ?? null), writing)
   const test = useTest(inHand, writing)
   const out = useLeaving(onTray, tray.pieceId, setSaid)
   const colour = step ? colourRunOf(step, entries, workpiece) : null
   const here = { stepId: step?.id ?? null, workpiece }
 
-  const take: typeof reading.take = (typed, instrument, from) => (test.isTest ? test.take(typed) : reading.take(typed, instrument, from))
+  const take: typeof reading.take = (typed, instrument, from) => {
+    if (panel.kind === 'check') void check.take(typed, instrument)
+    else if (test.isTest) test.take(typed)
+    else reading.take(typed, instrument, from)
+  }
   useWedge(step?.target && panel.kind === 'none' ? (typed) => take(typed, 'typing-calipers', 'none') : undefined)
 
   /** M: the colour at a dip, the gap at a test, and the size where one is measured. */
@@ -80,6 +86,7 @@ export function useBench(tray: BenchTrayView) {
     calipers: reading.calipers,
     serial: reading.serial,
     answer: reading.answer,
+    check,
     take,
     measure,
     isTest: test.isTest,

@@ -15,11 +15,11 @@ export interface InHand {
   readonly place: string
 }
 
-/** The size that a step measures: the calipers' figure, waited for until it stands still, or one that is typed. */
-export function useReading({ step, workpiece, place }: InHand, writing: Writing) {
+/** The size that a step measures: the calipers' figure, waited for until it stands still, or one that is typed; the stand-in’s is about `nearMm`. */
+export function useReading({ step, workpiece, place }: InHand, nearMm: number | null, writing: Writing) {
   const { panel, setPanel, setDraft, setSaid, holding, setHolding, write } = writing
   const { practice } = useWorkshop()
-  const simulated = useCalipers(practice ? (step?.target?.valueMm ?? null) : null, place)
+  const simulated = useCalipers(practice ? nearMm : null, place)
   const serial = useSerial()
   const calipers = serial.reading ?? simulated
 

@@ -3,9 +3,9 @@ import type { FarOff } from '@/core/logbook'
 import { useAsSeen } from './use-as-seen'
 import type { NewBenchEntry, useTray } from './use-tray'
 
-/** What lies over the step: nothing, the box for a reading, a question about one, why a piece is lost. */
+/** What lies over the step: nothing, the box for a reading, a question about one, why a piece is lost; the box for the check piece. */
 export type Panel =
-  | { readonly kind: 'none' | 'type' | 'wrong' | 'failed' | 'colour' }
+  | { readonly kind: 'none' | 'type' | 'check' | 'wrong' | 'failed' | 'colour' }
   | { readonly kind: 'ask'; readonly far: FarOff; readonly typed: string; readonly instrument: string; readonly from: 'type' | 'none' }
 
 export const NO_PANEL: Panel = { kind: 'none' }

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { readCheck } from '@/core/instruments'
 import { REWORK_LOOP, waitsOf } from '@/core/logbook'
 import { markPlan } from '@/core/marks'
 import { ALLOYS, type AlloyId, findAlloy } from '@/core/metals'
@@ -106,6 +107,12 @@ function waitsBeside(repositories: Repositories, own: Tray): BenchTrayView['wait
   })
 }
 
+/** The last look at the check piece. */
+function checkedOf({ entries }: Repositories): BenchTrayView['checked'] {
+  const last = entries.lastCheck()
+  return (last && readCheck(last.text, last.at)) ?? null
+}
+
 /** The saw plan of the newest layout that holds blanks of a piece. */
 function sawPlanOf({ layouts }: Repositories, { id, jobId }: Piece): string | null {
   const layout = layouts.ofJob(jobId).find(({ placements }) => placements.some((place) => isItemOf(place.id, id)))
@@ -137,6 +144,7 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
         steps: stepViews(tray, options, lossHints(repositories, tray.plan.parts[0], tray.plan.steps)),
         rework: reworkViews(),
         entries: repositories.entries.standing(tray.id),
+        checked: checkedOf(repositories),
         walk: walkFrozen(tray.plan),
         thumb: piece ? thumbOf(planDesign(piece.design, options)) : null,
         sawPlan: piece ? sawPlanOf(repositories, piece) : null,

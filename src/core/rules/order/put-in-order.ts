@@ -63,8 +63,8 @@ class Searched {
   bySettling({ units, because, wrong }: Known): Known {
     if (this.ends.has(units)) return { units, because, wrong }
     const best = settled(this.assembly, units)
-    this.ends.add(best.units)
-    return { ...best, because }
+    if (best.isEnd) this.ends.add(best.units)
+    return { units: best.units, wrong: best.wrong, because }
   }
 }
 

@@ -50,11 +50,18 @@ function firstBetter(trail: Trail, tried: Set<string>): Moved | undefined {
   return undefined
 }
 
+export interface Settled {
+  readonly units: readonly Unit[]
+  readonly wrong: number
+  /** Whether no single move leaves less wrong; false where so many were tried that no more were. */
+  readonly isEnd: boolean
+}
+
 /**
  * Moves one unit after another where that leaves less wrong, as long as it does: what an order found step by step still lacks lies often one
  * move away. Gives the order it was given where nothing helps.
  */
-export function settled(assembly: Assembly, given: readonly Unit[]): { readonly units: readonly Unit[]; readonly wrong: number } {
+export function settled(assembly: Assembly, given: readonly Unit[]): Settled {
   const trail = new Trail(assembly, given)
   let hasWon = true
   while (hasWon && trail.wrong > 0) {
@@ -65,5 +72,5 @@ export function settled(assembly: Assembly, given: readonly Unit[]): { readonly 
       hasWon = true
     }
   }
-  return { units: trail.units, wrong: trail.wrong }
+  return { units: trail.units, wrong: trail.wrong, isEnd: trail.walked <= MOST_WALKED }
 }
