@@ -73,12 +73,13 @@ describe('an entry', () => {
       ...more,
     })
     const said = (more: Record<string, unknown>) => saidOf(keepEntry(to, entryFor(to, tray, 1, more), NOW))
-    expect(to.entries.lastCheck()).toBeUndefined()
+    expect(to.entries.lastCheck(0)).toBeUndefined()
     enter(to, tray, 1, check(10.01))
     const second = enter(to, tray, 1, check(10.04))
-    expect(to.entries.lastCheck()).toMatchObject({ value: 10.04, dimension: 'check piece', text: 'check piece of 10 mm: 10.04' })
+    expect(to.entries.lastCheck(0)).toMatchObject({ value: 10.04, dimension: 'check piece', text: 'check piece of 10 mm: 10.04' })
     enter(to, tray, 1, { kind: 'reversal', reverses: second })
-    expect(to.entries.lastCheck()).toMatchObject({ value: 10.01 })
+    expect(to.entries.lastCheck(0)).toMatchObject({ value: 10.01 })
+    expect(to.entries.lastCheck(tray.id)).toBeUndefined()
     // it is no size of the piece in hand
     expect(to.entries.readingsOf(tray.id)).toEqual([])
     expect(said(check(12.7))).toMatch(/^12.7 mm is not of a check piece of 10 mm: /)

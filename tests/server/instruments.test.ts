@@ -7,10 +7,10 @@ vi.mock('node:timers/promises', () => ({
     signal.aborted ? Promise.reject(new Error('aborted')) : Promise.resolve(),
 }))
 
-async function read(nearMm: number, count: number): Promise<InstrumentReading[]> {
+async function read(nearMm: number, count: number, isExact = false): Promise<InstrumentReading[]> {
   const stop = new AbortController()
   const shown: InstrumentReading[] = []
-  for await (const reading of simulatedCalipers.readings(nearMm, stop.signal)) {
+  for await (const reading of simulatedCalipers.readings({ nearMm, isExact }, stop.signal)) {
     shown.push(reading)
     if (shown.length === count) stop.abort()
   }
@@ -33,6 +33,20 @@ describe('the calipers that stand in for real ones', () => {
       expect(Math.abs(reading.valueMm * 100 - Math.round(reading.valueMm * 100))).toBeLessThan(1e-6)
       expect(Number.isNaN(Date.parse(reading.at))).toBe(false)
     }
+  })
+  it('wander from their zero by hundredths, no further than a few, until it is set again', async () => {
+    const shown = async () => (await read(10, 6, true)).at(-1)?.valueMm
+    const now = vi.spyOn(Date, 'now')
+    const began = 1_900_000_000_000
+    now.mockReturnValue(began)
+    simulatedCalipers.setZero()
+    expect(await shown()).toBe(10)
+    now.mockReturnValue(began + 41 * 60_000)
+    expect(await shown()).toBe(10.02)
+    now.mockReturnValue(began + 600 * 60_000)
+    expect(await shown()).toBe(10.04)
+    simulatedCalipers.setZero()
+    expect(await shown()).toBe(10)
   })
   it('stop when nobody looks any more', async () => expect(await read(10, 1)).toHaveLength(1))
   it('say what they are: simulated', () => expect(simulatedCalipers.title).toBe('Calipers (simulated)'))

@@ -8,12 +8,20 @@ export interface InstrumentReading {
   readonly steady: boolean
 }
 
+/** What is between the jaws: a piece about so large, or a check piece that is exactly so large. */
+export interface BetweenJaws {
+  readonly nearMm: number
+  readonly isExact: boolean
+}
+
 /** What a length-measuring instrument offers the bench; a real one and a stand-in look the same from here. */
 export interface LengthInstrument {
   readonly id: string
   readonly title: string
-  /** Streams readings until the signal aborts. `nearMm` tells a stand-in what is between the jaws. */
-  readonly readings: (nearMm: number, signal: AbortSignal) => AsyncIterable<InstrumentReading>
+  /** Streams readings until the signal aborts. What is between the jaws is told to a stand-in. */
+  readonly readings: (jaws: BetweenJaws, signal: AbortSignal) => AsyncIterable<InstrumentReading>
+  /** Sets its zero with the jaws closed. */
+  readonly setZero: () => void
 }
 
 /** What a scale offers the drawer; a real one and a stand-in look the same from here. */

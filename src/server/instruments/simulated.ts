@@ -1,5 +1,5 @@
 import { setTimeout as wait } from 'node:timers/promises'
-import { readCaliper, readScale, readSupply } from '@/core/instruments'
+import { readCaliper, readScale, readSupply, zeroDriftMm } from '@/core/instruments'
 import type { CurrentSupply, LengthInstrument, Scale } from './instrument'
 
 const INTERVAL_MS = 300
@@ -8,15 +8,24 @@ const PIECE_SCATTER_MM = 0.06
 const HAND_SCATTER_MM = 0.008
 const STEADY_AFTER = 3
 
-/** Stands in for calipers with a cable: a piece near the size asked for, jaws closing, then a steady figure with the hand's noise. */
+/** When the zero of the stand-in was set last. */
+let zeroedAtMs = Date.now()
+
+/** Stands in for calipers with a cable: a piece near the size asked for, jaws closing, then a steady figure with the hand's noise and a zero that wanders. */
 export const simulatedCalipers: LengthInstrument = {
   id: 'simulated-calipers',
   title: 'Calipers (simulated)',
-  async *readings(nearMm, signal) {
-    const trueMm = nearMm + (Math.random() * 2 - 1) * PIECE_SCATTER_MM
+  setZero: () => {
+    zeroedAtMs = Date.now()
+  },
+  async *readings({ nearMm, isExact }, signal) {
+    const trueMm = isExact ? nearMm : nearMm + (Math.random() * 2 - 1) * PIECE_SCATTER_MM
     for (let n = 0; !signal.aborted; n++) {
       const opening = n < STEADY_AFTER ? (STEADY_AFTER - n) * 0.9 : 0
-      const valueMm = readCaliper({ trueMm: trueMm + opening, handSdMm: HAND_SCATTER_MM, zeroErrorMm: 0 }, Math.random)
+      const valueMm = readCaliper(
+        { trueMm: trueMm + opening, handSdMm: HAND_SCATTER_MM, zeroErrorMm: zeroDriftMm(Date.now() - zeroedAtMs) },
+        Math.random,
+      )
       yield { valueMm, at: new Date().toISOString(), steady: n >= STEADY_AFTER }
       try {
         await wait(INTERVAL_MS, undefined, { signal })

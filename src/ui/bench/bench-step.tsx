@@ -164,6 +164,26 @@ function Measured({ tray, step, bench, kept }: StepProps) {
   )
 }
 
+/** What the calipers show on the check piece, typed or taken as it stands; a stand-in is set to zero here. */
+function OnCheckPiece({ bench }: { readonly bench: Bench }) {
+  const { check, calipers, serial } = bench
+  return (
+    <ReadingBox
+      label={`On the check piece of ${formatPlain(check.knownMm, 3)} mm they show`}
+      value={check.draft}
+      onChange={check.setDraft}
+      onTake={(text) => bench.take(text, 'typed', 'type')}
+    >
+      {calipers?.steady ? (
+        <BigButton onPress={() => bench.take(String(calipers.valueMm), calipers.instrument, 'none')}>
+          {`Take ${formatPlain(calipers.valueMm, 2)} mm`}
+        </BigButton>
+      ) : null}
+      {calipers && !serial.reading ? <BigButton onPress={() => void check.setZero()}>Set them to zero</BigButton> : null}
+    </ReadingBox>
+  )
+}
+
 /** The picture of the work with the reading against its band, or why a piece is lost. */
 function Side({ tray, step, bench, kept }: StepProps) {
   const { panel } = bench
@@ -407,16 +427,7 @@ export function BenchStep({ tray }: { readonly tray: BenchTrayView }) {
           onTake={(text) => bench.take(text, 'typed', 'type')}
         />
       ) : null}
-      {panel.kind === 'check' ? (
-        <ReadingBox
-          label={`On the check piece of ${formatPlain(bench.check.knownMm, 3)} mm they show`}
-          value={bench.draft}
-          onChange={bench.setDraft}
-          onTake={(text) => bench.take(text, 'typed', 'type')}
-          live={bench.calipers}
-          onLive={({ valueMm, instrument }) => bench.take(String(valueMm), instrument, 'none')}
-        />
-      ) : null}
+      {panel.kind === 'check' ? <OnCheckPiece bench={bench} /> : null}
       {panel.kind === 'ask' ? <FarQuestion panel={panel} onAnswer={bench.answer} onBack={bench.onEsc} /> : null}
       {panel.kind === 'ask' || panel.kind === 'wrong' || panel.kind === 'failed' ? null : (
         <Actions tray={tray} step={step} bench={bench} kept={kept} isHeld={against !== ''} />

@@ -1,11 +1,11 @@
 'use client'
 import Box from '@mui/material/Box'
 import InputBase from '@mui/material/InputBase'
+import type { ReactNode } from 'react'
 import { formatPlain } from '@/core/units'
 import { FONTS, PALETTE } from '../theme/palette'
 import { BENCH_FIELD } from './bench-field'
 import { BigButton } from './big-button'
-import type { LiveReading } from './use-calipers'
 import type { Panel } from './use-writing'
 
 interface ReadingBoxProps {
@@ -13,13 +13,12 @@ interface ReadingBoxProps {
   readonly value: string
   readonly onChange: (text: string) => void
   readonly onTake: (text: string) => void
-  /** What the calipers show meanwhile, to be taken as it is. */
-  readonly live?: LiveReading | null
-  readonly onLive?: (live: LiveReading) => void
+  /** Beside the box: other ways to the same reading. */
+  readonly children?: ReactNode
 }
 
 /** The box for a reading that is typed. */
-export function ReadingBox({ label, value, onChange, onTake, live, onLive }: ReadingBoxProps) {
+export function ReadingBox({ label, value, onChange, onTake, children }: ReadingBoxProps) {
   return (
     <Box
       component="form"
@@ -39,7 +38,7 @@ export function ReadingBox({ label, value, onChange, onTake, live, onLive }: Rea
         sx={{ ...BENCH_FIELD, width: 190, fontSize: 24, fontFamily: FONTS.mono, border: `2px solid ${PALETTE.verdigrisBench}` }}
       />
       <BigButton type="submit">Save</BigButton>
-      {live?.steady ? <BigButton onPress={() => onLive?.(live)}>{`Take ${formatPlain(live.valueMm, 2)} mm`}</BigButton> : null}
+      {children}
     </Box>
   )
 }

@@ -89,7 +89,7 @@ export interface BenchTrayView {
   /** The steps of a rework, as they read: those of a piece whose joint failed its test. */
   readonly rework: Readonly<Record<string, Pick<BenchStepView, 'title' | 'caution' | 'words' | 'waitS'>>>
   readonly entries: readonly BenchEntry[]
-  /** The last look at the check piece, of whatever tray, as the page was given. */
+  /** The last look at the check piece at any other tray, as the page was given. */
   readonly checked: InstrumentCheck | null
   readonly walk: RouteTemper
   readonly thumb: PieceThumb | null

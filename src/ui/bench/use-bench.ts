@@ -30,7 +30,11 @@ export function useBench(tray: BenchTrayView) {
   const writing = useWriting(onTray, `${place}-${entries.length}`)
   const { panel, setPanel, setSaid, write } = writing
   const check = useCheck(entries, tray.checked, inHand, writing)
-  const reading = useReading(inHand, panel.kind === 'check' ? check.knownMm : (step?.target?.valueMm ?? null), writing)
+  const reading = useReading(
+    inHand,
+    panel.kind === 'check' ? check.jaws : step?.target ? { nearMm: step.target.valueMm, isExact: false } : null,
+    writing,
+  )
   const test = useTest(inHand, writing)
   const out = useLeaving(onTray, tray.pieceId, setSaid)
   const colour = step ? colourRunOf(step, entries, workpiece) : null

@@ -8,16 +8,23 @@ export interface LiveReading {
   readonly title: string
 }
 
+/** What is between the jaws as far as the page knows: a piece about so large, or the check piece. */
+export interface InJaws {
+  readonly nearMm: number
+  readonly isExact: boolean
+}
+
 /** The calipers' live figure while a size is wanted; null while they are silent. */
-export function useCalipers(nearMm: number | null, key: string): LiveReading | null {
+export function useCalipers(jaws: InJaws | null, key: string): LiveReading | null {
+  const asked = jaws && `near=${jaws.nearMm}${jaws.isExact ? '&exact' : ''}`
   const [reading, setReading] = useState<LiveReading | null>(null)
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new workpiece opens the jaws again
   useEffect(() => {
     setReading(null)
-    if (nearMm === null) return
-    const source = new EventSource(`/api/instruments/calipers?near=${nearMm}`)
+    if (asked === null) return
+    const source = new EventSource(`/api/instruments/calipers?${asked}`)
     source.onmessage = (event) => setReading(JSON.parse(event.data) as LiveReading)
     return () => source.close()
-  }, [nearMm, key])
+  }, [asked, key])
   return reading
 }

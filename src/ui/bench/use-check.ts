@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { CHECK_PIECE, checkFault, checkSays, checkWords, type InstrumentCheck, readCheck, tellsWithinMm } from '@/core/instruments'
 import { parseSize } from '@/core/sizes'
 import { figureOf } from '@/core/tables'
@@ -7,7 +8,7 @@ import type { BenchEntry } from './tray-view'
 import type { InHand } from './use-reading'
 import type { Writing } from './use-writing'
 
-/** The newest look at the check piece: of this tray, or the one known when the page was given. */
+/** The newest look at the check piece: at this tray, or the one at another that was known when the page was given. */
 function newest(entries: readonly BenchEntry[], given: InstrumentCheck | null): InstrumentCheck | undefined {
   const here = entries.flatMap(({ kind, dimension, text, at }) =>
     kind === 'note' && dimension === CHECK_PIECE ? (readCheck(text, at) ?? []) : [],
@@ -19,7 +20,8 @@ function newest(entries: readonly BenchEntry[], given: InstrumentCheck | null): 
 /** The calipers tried on a check piece of known size: what they were found off by, and a new look. */
 export function useCheck(entries: readonly BenchEntry[], given: InstrumentCheck | null, { step, workpiece }: InHand, writing: Writing) {
   const { bench } = useWorkshop()
-  const { setDraft, setSaid, write } = writing
+  const { setSaid, write } = writing
+  const [draft, setDraft] = useState('')
   const knownMm = figureOf('check-piece', bench.figures)
   const errorMm = figureOf('caliper-error', bench.figures)
   const last = newest(entries, given)
@@ -38,5 +40,23 @@ export function useCheck(entries: readonly BenchEntry[], given: InstrumentCheck 
     )
     if (kept) setDraft('')
   }
-  return { knownMm, last, says: last && checkSays(last, errorMm), withinMm: tellsWithinMm(errorMm, last), take }
+  return {
+    knownMm,
+    draft,
+    setDraft,
+    jaws: { nearMm: knownMm, isExact: true },
+    last,
+    says: last && checkSays(last, errorMm),
+    withinMm: tellsWithinMm(errorMm, last),
+    take,
+    /** Sets the zero of the stand-in; of real calipers that is a press on them. */
+    setZero: async () => {
+      const answer = await fetch('/api/instruments/calipers', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: '{}',
+      }).catch(() => undefined)
+      setSaid(answer?.ok ? 'The simulated calipers are set to zero, their jaws closed.' : 'The program is not responding.')
+    },
+  }
 }

@@ -4,7 +4,7 @@ import { parseSize } from '@/core/sizes'
 import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
 import type { BenchStepView } from './tray-view'
-import { useCalipers } from './use-calipers'
+import { type InJaws, useCalipers } from './use-calipers'
 import { useSerial } from './use-serial'
 import type { Writing } from './use-writing'
 
@@ -15,11 +15,11 @@ export interface InHand {
   readonly place: string
 }
 
-/** The size that a step measures: the calipers' figure, waited for until it stands still, or one that is typed; the stand-in’s is about `nearMm`. */
-export function useReading({ step, workpiece, place }: InHand, nearMm: number | null, writing: Writing) {
+/** The size that a step measures: the calipers' figure, waited for until it stands still, or one that is typed. What is in the `jaws` is told to a stand-in. */
+export function useReading({ step, workpiece, place }: InHand, jaws: InJaws | null, writing: Writing) {
   const { panel, setPanel, setDraft, setSaid, holding, setHolding, write } = writing
   const { practice } = useWorkshop()
-  const simulated = useCalipers(practice ? nearMm : null, place)
+  const simulated = useCalipers(practice ? jaws : null, place)
   const serial = useSerial()
   const calipers = serial.reading ?? simulated
 

@@ -107,9 +107,9 @@ function waitsBeside(repositories: Repositories, own: Tray): BenchTrayView['wait
   })
 }
 
-/** The last look at the check piece. */
-function checkedOf({ entries }: Repositories): BenchTrayView['checked'] {
-  const last = entries.lastCheck()
+/** The last look at the check piece at another tray: those of this one are among its entries. */
+function checkedOf({ entries }: Repositories, tray: Tray): BenchTrayView['checked'] {
+  const last = entries.lastCheck(tray.id)
   return (last && readCheck(last.text, last.at)) ?? null
 }
 
@@ -144,7 +144,7 @@ export default async function TrayPage({ params }: { params: Promise<{ trayId: s
         steps: stepViews(tray, options, lossHints(repositories, tray.plan.parts[0], tray.plan.steps)),
         rework: reworkViews(),
         entries: repositories.entries.standing(tray.id),
-        checked: checkedOf(repositories),
+        checked: checkedOf(repositories, tray),
         walk: walkFrozen(tray.plan),
         thumb: piece ? thumbOf(planDesign(piece.design, options)) : null,
         sawPlan: piece ? sawPlanOf(repositories, piece) : null,

@@ -45,7 +45,7 @@ export const solder = defineOperation({
   }),
   words: ({ solder, what, to }, { alloy }) => ({
     title: `Solder ${what ?? 'the joint'}`,
-    say: 'Faces clean and touching all along: solder does not bridge a gap. Flux, heat the whole piece, and let the metal pull the solder through.',
+    say: 'Faces clean and touching all along: solder does not bridge a gap. Flux, heat the piece and not the solder, and let the metal pull the solder through.',
     facts: [
       { label: 'Solder', value: SOLDERS[solder].title },
       { label: 'Flows at', value: `${SOLDERS[solder].liquidusC} °C` },

@@ -129,7 +129,7 @@ export function makeEntryRepository(db: Db) {
   const ofItem = db.prepare(`SELECT e.* FROM entries e WHERE e.item_uid = ? AND ${STANDING} ORDER BY e.id`)
   const together = db.prepare(`SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'done' AND e.item_uid IS NULL AND ${STANDING}`)
   const lastCheck = db.prepare(
-    `SELECT e.* FROM entries e WHERE e.kind = 'note' AND e.quantity = 'check piece' AND ${STANDING} ORDER BY e.id DESC LIMIT 1`,
+    `SELECT e.* FROM entries e WHERE e.kind = 'note' AND e.quantity = 'check piece' AND e.tray_id <> ? AND ${STANDING} ORDER BY e.id DESC LIMIT 1`,
   )
   const lastDone = db.prepare(
     `SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'done' AND ${STANDING} ORDER BY e.id DESC LIMIT 1`,
@@ -200,8 +200,8 @@ export function makeEntryRepository(db: Db) {
     moves: (trayId: number) => moves.all(trayId).map((row) => moveRow.parse(row)),
     /** Everything that stands of one item, and what its whole tray went through. */
     ofItem: (trayId: number, item: string) => all([...together.all(trayId), ...ofItem.all(item)]),
-    /** The last look at the check piece, of whatever tray. */
-    lastCheck: () => read(lastCheck.get()),
+    /** The last look at the check piece at any other tray. */
+    lastCheck: (besideTrayId: number) => read(lastCheck.get(besideTrayId)),
     lastDone: (trayId: number) => read(lastDone.get(trayId)),
     /** What was noted at a step of a tray, in its order. */
     notesAt: (trayId: number, stepId: string) => all(notesAt.all(trayId, stepId)),
