@@ -1,5 +1,5 @@
 import { DEMO, WORKSHOP } from './places'
-import { expect, test } from './test'
+import { expect, type Page, test } from './test'
 
 test('the calipers stream into the band, M keeps the reading, X takes a piece out, Esc leaves', async ({ page }) => {
   await page.goto(`${DEMO}/bench/5`)
@@ -94,13 +94,19 @@ test('an entry the program will not take stays in sight until it is let go', asy
   await expect(waiting).toBeHidden()
 })
 
-test('what waits on the device when a tray is left is sent from the list of trays', async ({ page }) => {
+/** Opens tray 2 from the list of trays; gives its row there, and the step it stands at by that. */
+async function openSecond(page: Page) {
   await page.goto(`${DEMO}/bench`)
   const tray = page.getByRole('article', { name: /^Tray 2,/ })
   const step = async () => Number((await tray.innerText()).match(/step (\d+) of/)?.[1])
   const before = await step()
   await tray.getByRole('link', { name: 'Continue' }).click()
   await expect(page.getByRole('button', { name: 'It went wrong' })).toBeVisible()
+  return { tray, step, before }
+}
+
+test('what waits on the device when a tray is left is sent from the list of trays', async ({ page }) => {
+  const { step, before } = await openSecond(page)
   await page.route('**/api/v1/entries', (route) => route.abort())
   // the last piece of a step, or the whole tray: either way the next step follows
   await page.keyboard.press(' ')
@@ -117,12 +123,7 @@ test('what waits on the device when a tray is left is sent from the list of tray
 })
 
 test('what is still on its way when a tray is left arrives on the list of trays without asking again', async ({ page }) => {
-  await page.goto(`${DEMO}/bench`)
-  const tray = page.getByRole('article', { name: /^Tray 2,/ })
-  const step = async () => Number((await tray.innerText()).match(/step (\d+) of/)?.[1])
-  const before = await step()
-  await tray.getByRole('link', { name: 'Continue' }).click()
-  await expect(page.getByRole('button', { name: 'It went wrong' })).toBeVisible()
+  const { tray, step, before } = await openSecond(page)
   // an answer that takes longer than leaving waits for it
   let arrive = () => {}
   const arrives = new Promise<void>((settle) => {

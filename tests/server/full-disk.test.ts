@@ -18,7 +18,7 @@ const before = process.env.FOLD_ANVIL_DATA
 function smallFileSystem(): { folder: string; release: () => void } | undefined {
   const folder = tempFolder()
   try {
-    execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=1200k', 'tmpfs', folder], { stdio: 'ignore' })
+    execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=1300k', 'tmpfs', folder], { stdio: 'ignore' })
     return { folder, release: () => execFileSync('umount', ['-l', folder]) }
   } catch {
     return undefined
