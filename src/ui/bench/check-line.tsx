@@ -27,11 +27,11 @@ export function CheckLine({
       sx={{ px: { xs: 3, md: 5 }, pb: 2, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: 17 }}
     >
       {today === '' ? null : at && check.says && isToday ? (
-        <Box sx={{ flex: 1, color: check.says.isOff ? PALETTE.fireBench : PALETTE.petrolText }}>
+        <Box sx={{ flex: '1 1 260px', color: check.says.isOff ? PALETTE.fireBench : PALETTE.petrolText }}>
           Checked at <span className="fig">{timeOf(at)}</span>. {check.says.says}
         </Box>
       ) : (
-        <Box sx={{ flex: 1 }}>The calipers were not checked today.</Box>
+        <Box sx={{ flex: '1 1 260px' }}>The calipers were not checked today.</Box>
       )}
       <BigButton plain onPress={onCheck}>
         Check the calipers
