@@ -7,10 +7,10 @@ vi.mock('node:timers/promises', () => ({
     signal.aborted ? Promise.reject(new Error('aborted')) : Promise.resolve(),
 }))
 
-async function read(nearMm: number, count: number, isExact = false): Promise<InstrumentReading[]> {
+async function read(nearMm: number, count: number, more: { isExact?: boolean; zeroedAtMs?: number } = {}): Promise<InstrumentReading[]> {
   const stop = new AbortController()
   const shown: InstrumentReading[] = []
-  for await (const reading of simulatedCalipers.readings({ nearMm, isExact }, stop.signal)) {
+  for await (const reading of simulatedCalipers.readings({ nearMm, isExact: false, ...more }, stop.signal)) {
     shown.push(reading)
     if (shown.length === count) stop.abort()
   }
@@ -35,18 +35,12 @@ describe('the calipers that stand in for real ones', () => {
     }
   })
   it('wander from their zero by hundredths, no further than a few, until it is set again', async () => {
-    const shown = async () => (await read(10, 6, true)).at(-1)?.valueMm
-    const now = vi.spyOn(Date, 'now')
-    const began = 1_900_000_000_000
-    now.mockReturnValue(began)
-    simulatedCalipers.setZero()
-    expect(await shown()).toBe(10)
-    now.mockReturnValue(began + 41 * 60_000)
-    expect(await shown()).toBe(10.02)
-    now.mockReturnValue(began + 600 * 60_000)
-    expect(await shown()).toBe(10.04)
-    simulatedCalipers.setZero()
-    expect(await shown()).toBe(10)
+    const now = Date.now()
+    const shown = async (minutesAgo: number) =>
+      (await read(10, 6, { isExact: true, zeroedAtMs: now - minutesAgo * 60_000 })).at(-1)?.valueMm
+    expect(await shown(0)).toBe(10)
+    expect(await shown(41)).toBe(10.02)
+    expect(await shown(600)).toBe(10.04)
   })
   it('stop when nobody looks any more', async () => expect(await read(10, 1)).toHaveLength(1))
   it('say what they are: simulated', () => expect(simulatedCalipers.title).toBe('Calipers (simulated)'))

@@ -8,10 +8,11 @@ export interface InstrumentReading {
   readonly steady: boolean
 }
 
-/** What is between the jaws: a piece about so large, or a check piece that is exactly so large. */
+/** What is between the jaws: a piece about so large, or a check piece that is exactly so large; and when their zero was set, where that is known. */
 export interface BetweenJaws {
   readonly nearMm: number
   readonly isExact: boolean
+  readonly zeroedAtMs?: number | undefined
 }
 
 /** What a length-measuring instrument offers the bench; a real one and a stand-in look the same from here. */
@@ -20,8 +21,6 @@ export interface LengthInstrument {
   readonly title: string
   /** Streams readings until the signal aborts. What is between the jaws is told to a stand-in. */
   readonly readings: (jaws: BetweenJaws, signal: AbortSignal) => AsyncIterable<InstrumentReading>
-  /** Sets its zero with the jaws closed. */
-  readonly setZero: () => void
 }
 
 /** What a scale offers the drawer; a real one and a stand-in look the same from here. */

@@ -8,17 +8,14 @@ const PIECE_SCATTER_MM = 0.06
 const HAND_SCATTER_MM = 0.008
 const STEADY_AFTER = 3
 
-/** When the zero of the stand-in was set last. */
-let zeroedAtMs = Date.now()
+/** Its zero is right when the program begins. */
+const BEGAN_MS = Date.now()
 
 /** Stands in for calipers with a cable: a piece near the size asked for, jaws closing, then a steady figure with the hand's noise and a zero that wanders. */
 export const simulatedCalipers: LengthInstrument = {
   id: 'simulated-calipers',
   title: 'Calipers (simulated)',
-  setZero: () => {
-    zeroedAtMs = Date.now()
-  },
-  async *readings({ nearMm, isExact }, signal) {
+  async *readings({ nearMm, isExact, zeroedAtMs = BEGAN_MS }, signal) {
     const trueMm = isExact ? nearMm : nearMm + (Math.random() * 2 - 1) * PIECE_SCATTER_MM
     for (let n = 0; !signal.aborted; n++) {
       const opening = n < STEADY_AFTER ? (STEADY_AFTER - n) * 0.9 : 0

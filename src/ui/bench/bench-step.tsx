@@ -179,7 +179,7 @@ function OnCheckPiece({ bench }: { readonly bench: Bench }) {
           {`Take ${formatPlain(calipers.valueMm, 2)} mm`}
         </BigButton>
       ) : null}
-      {calipers && !serial.reading ? <BigButton onPress={() => void check.setZero()}>Set them to zero</BigButton> : null}
+      {calipers && !serial.reading ? <BigButton onPress={check.setZero}>Set them to zero</BigButton> : null}
     </ReadingBox>
   )
 }

@@ -32,7 +32,7 @@ export function useBench(tray: BenchTrayView) {
   const check = useCheck(entries, tray.checked, inHand, writing)
   const reading = useReading(
     inHand,
-    panel.kind === 'check' ? check.jaws : step?.target ? { nearMm: step.target.valueMm, isExact: false } : null,
+    panel.kind === 'check' ? check.jaws : step?.target ? { nearMm: step.target.valueMm, isExact: false, zeroed: check.zeroed } : null,
     writing,
   )
   const test = useTest(inHand, writing)

@@ -5,6 +5,7 @@ import { figureOf } from '@/core/tables'
 import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
 import type { BenchEntry } from './tray-view'
+import { setZeroHere } from './use-calipers'
 import type { InHand } from './use-reading'
 import type { Writing } from './use-writing'
 
@@ -22,6 +23,7 @@ export function useCheck(entries: readonly BenchEntry[], given: InstrumentCheck 
   const { bench } = useWorkshop()
   const { setSaid, write } = writing
   const [draft, setDraft] = useState('')
+  const [zeroed, setZeroed] = useState(0)
   const knownMm = figureOf('check-piece', bench.figures)
   const errorMm = figureOf('caliper-error', bench.figures)
   const last = newest(entries, given)
@@ -44,19 +46,17 @@ export function useCheck(entries: readonly BenchEntry[], given: InstrumentCheck 
     knownMm,
     draft,
     setDraft,
-    jaws: { nearMm: knownMm, isExact: true },
+    jaws: { nearMm: knownMm, isExact: true, zeroed },
     last,
     says: last && checkSays(last, errorMm),
     withinMm: tellsWithinMm(errorMm, last),
     take,
+    /** How often the stand-in was set to zero here. */
+    zeroed,
     /** Sets the zero of the stand-in; of real calipers that is a press on them. */
-    setZero: async () => {
-      const answer = await fetch('/api/instruments/calipers', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: '{}',
-      }).catch(() => undefined)
-      setSaid(answer?.ok ? 'The simulated calipers are set to zero, their jaws closed.' : 'The program is not responding.')
+    setZero: () => {
+      setSaid(setZeroHere() ? 'The simulated calipers are set to zero, their jaws closed.' : 'This device cannot keep their zero.')
+      setZeroed((times) => times + 1)
     },
   }
 }

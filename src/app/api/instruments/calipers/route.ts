@@ -1,18 +1,18 @@
-import { notFound, withJson } from '@/server/http/answer'
+import { notFound } from '@/server/http/answer'
 import { simulatedCalipers } from '@/server/instruments/simulated'
 import { isPracticeOn } from '@/server/services/keep-entry'
 import { workshop } from '@/server/workshop'
 
 export const dynamic = 'force-dynamic'
 
-const OFF = 'the simulated calipers are off in this workshop; Settings can switch them on for practice'
-
-/** Server-sent events: one reading of the calipers each, until the page closes the stream. */
+/** Server-sent events: one reading of the calipers each, until the page closes the stream. `zeroed` is when their zero was set last, ms. */
 export function GET(request: Request) {
-  if (!isPracticeOn(workshop())) return notFound(OFF)
+  if (!isPracticeOn(workshop()))
+    return notFound('the simulated calipers are off in this workshop; Settings can switch them on for practice')
   const asked = new URL(request.url).searchParams
   const near = Number(asked.get('near') ?? '10')
-  const jaws = { nearMm: Number.isFinite(near) && near > 0 ? near : 10, isExact: asked.has('exact') }
+  const zeroedAtMs = Number(asked.get('zeroed')) || undefined
+  const jaws = { nearMm: Number.isFinite(near) && near > 0 ? near : 10, isExact: asked.has('exact'), zeroedAtMs }
   const encoder = new TextEncoder()
   const stream = new ReadableStream({
     async start(controller) {
@@ -25,13 +25,4 @@ export function GET(request: Request) {
     },
   })
   return new Response(stream, { headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' } })
-}
-
-/** Sets the zero of the calipers, their jaws closed. */
-export function POST(request: Request) {
-  if (!isPracticeOn(workshop())) return notFound(OFF)
-  return withJson(request, () => {
-    simulatedCalipers.setZero()
-    return { ok: true, body: { zeroed: true } }
-  })
 }
