@@ -266,7 +266,7 @@ test('calipers that read too much on the check piece say so, until they read rig
   const next = page.waitForResponse('**/api/v1/entries')
   await check('10.01')
   await next
-  await expect(piece).toContainText(/Checked at \d\d:\d\d. They read 0.01 mm too much, within what they tell./)
+  await expect(piece).toContainText(/^Checked at .+\d\d.*\. They read 0.01 mm too much, within what they tell\./)
   await page.reload()
   await expect(piece).toContainText('They read 0.01 mm too much')
 })

@@ -61,7 +61,7 @@ function apartMm(one: Covering, other: Covering, betweenMm: number): number {
 }
 
 /** How near blows come to each other. */
-export interface Nearness {
+interface Nearness {
   /** Two that run into each other, and how many such pairs there are. */
   readonly double?: { readonly first: PlacedMark; readonly second: PlacedMark; readonly pairs: number }
   /** Where none do, the two with the least metal between them, of those with less than was asked. */

@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import { CHECK_PIECE, checkFault, checkSays, checkWords, type InstrumentCheck, readCheck, tellsWithinMm } from '@/core/instruments'
-import { parseSize } from '@/core/sizes'
 import { figureOf } from '@/core/tables'
 import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
@@ -21,7 +20,7 @@ function newest(entries: readonly BenchEntry[], given: InstrumentCheck | null): 
 /** The calipers tried on a check piece of known size: what they were found off by, and a new look. */
 export function useCheck(entries: readonly BenchEntry[], given: InstrumentCheck | null, { step, workpiece }: InHand, writing: Writing) {
   const { bench } = useWorkshop()
-  const { setSaid, write } = writing
+  const { sizeOf, setSaid, write } = writing
   const [draft, setDraft] = useState('')
   const [zeroed, setZeroed] = useState(0)
   const knownMm = figureOf('check-piece', bench.figures)
@@ -29,9 +28,9 @@ export function useCheck(entries: readonly BenchEntry[], given: InstrumentCheck 
   const last = newest(entries, given)
 
   const take = async (typed: string, instrument: string) => {
-    const size = parseSize(typed, { gaugeSystem: 'B&S' })
-    if (!('mm' in size)) return setSaid(size.kind === 'unknown' ? size.message : size.question)
-    const readMm = Number(size.mm.toFixed(3))
+    const sizeMm = sizeOf(typed)
+    if (sizeMm === undefined) return
+    const readMm = Number(sizeMm.toFixed(3))
     const check = { knownMm, readMm }
     const fault = checkFault(check)
     if (fault) return setSaid(`${fault}.`)

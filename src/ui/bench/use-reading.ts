@@ -1,6 +1,5 @@
 import { useEffect } from 'react'
 import { farOff } from '@/core/logbook'
-import { parseSize } from '@/core/sizes'
 import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
 import type { BenchStepView } from './tray-view'
@@ -17,7 +16,7 @@ export interface InHand {
 
 /** The size that a step measures: the calipers' figure, waited for until it stands still, or one that is typed. What is in the `jaws` is told to a stand-in. */
 export function useReading({ step, workpiece, place }: InHand, jaws: InJaws | null, writing: Writing) {
-  const { panel, setPanel, setDraft, setSaid, holding, setHolding, write } = writing
+  const { sizeOf, panel, setPanel, setDraft, setSaid, holding, setHolding, write } = writing
   const { practice } = useWorkshop()
   const simulated = useCalipers(practice ? jaws : null, place)
   const serial = useSerial()
@@ -33,12 +32,12 @@ export function useReading({ step, workpiece, place }: InHand, jaws: InJaws | nu
   /** A reading goes straight down where it is near the target; a far one is asked about first. */
   const take = (typed: string, instrument: string, from: 'type' | 'none') => {
     if (!step?.target) return
-    const size = parseSize(typed, { gaugeSystem: 'B&S' })
-    if (!('mm' in size)) return setSaid(size.kind === 'unknown' ? size.message : size.question)
-    const far = farOff(size.mm, step.target)
+    const sizeMm = sizeOf(typed)
+    if (sizeMm === undefined) return
+    const far = farOff(sizeMm, step.target)
     setHolding(false)
     if (far) setPanel({ kind: 'ask', far, typed, instrument, from })
-    else void keep(size.mm, typed, instrument)
+    else void keep(sizeMm, typed, instrument)
   }
 
   const steadyMm = calipers?.steady ? calipers.valueMm : null

@@ -1,5 +1,6 @@
 import { useCallback, useState } from 'react'
 import type { FarOff } from '@/core/logbook'
+import { parseSize } from '@/core/sizes'
 import { useAsSeen } from './use-as-seen'
 import type { NewBenchEntry, useTray } from './use-tray'
 
@@ -33,6 +34,13 @@ export function useWriting({ add, isRead }: Pick<ReturnType<typeof useTray>, 'ad
     },
     [add, asSeen],
   )
-  return { panel, setPanel, draft, setDraft, said, setSaid, holding, setHolding, write }
+  /** A size as it was typed, mm; undefined where it is none, and then that is said. */
+  const sizeOf = (typed: string): number | undefined => {
+    const size = parseSize(typed, { gaugeSystem: 'B&S' })
+    if ('mm' in size) return size.mm
+    setSaid(size.kind === 'unknown' ? size.message : size.question)
+    return undefined
+  }
+  return { sizeOf, panel, setPanel, draft, setDraft, said, setSaid, holding, setHolding, write }
 }
 export type Writing = ReturnType<typeof useWriting>

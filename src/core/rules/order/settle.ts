@@ -50,7 +50,7 @@ function firstBetter(trail: Trail, tried: Set<string>): Moved | undefined {
   return undefined
 }
 
-export interface Settled {
+interface Settled {
   readonly units: readonly Unit[]
   readonly wrong: number
   /** Whether no single move leaves less wrong; false where so many were tried that no more were. */

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { CHECK_PIECE } from '@/core/instruments'
 import type { Db } from '../db'
 import { writer } from '../write'
 import { countRow, jsonColumn, offsetOf, type Page } from './rows'
@@ -129,7 +130,7 @@ export function makeEntryRepository(db: Db) {
   const ofItem = db.prepare(`SELECT e.* FROM entries e WHERE e.item_uid = ? AND ${STANDING} ORDER BY e.id`)
   const together = db.prepare(`SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'done' AND e.item_uid IS NULL AND ${STANDING}`)
   const lastCheck = db.prepare(
-    `SELECT e.* FROM entries e WHERE e.kind = 'note' AND e.quantity = 'check piece' AND e.tray_id <> ? AND ${STANDING} ORDER BY e.id DESC LIMIT 1`,
+    `SELECT e.* FROM entries e WHERE e.kind = 'note' AND e.quantity = '${CHECK_PIECE}' AND e.tray_id <> ? AND ${STANDING} ORDER BY e.id DESC LIMIT 1`,
   )
   const lastDone = db.prepare(
     `SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'done' AND ${STANDING} ORDER BY e.id DESC LIMIT 1`,
