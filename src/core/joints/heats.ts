@@ -24,7 +24,7 @@ const isMaking = ({ op }: Act) => op.joins === 'hot'
 export function jointHeats(assembly: Assembly): JointHeat[] {
   const walk = Walk.of(assembly)
   const heats = new Map<number, JointHeat>()
-  for (const index of walkOrder(assembly)) {
+  for (const index of walkOrder(assembly.steps)) {
     const step = assembly.steps[index]
     if (!step) continue
     const acts = walk.acts(step, index)

@@ -52,7 +52,7 @@ function touchesOf(assembly: Assembly): ReadonlyMap<string, readonly Touch[]> {
     }
   }
   const seen = new Set<number>()
-  for (const index of walkOrder(assembly)) {
+  for (const index of walkOrder(assembly.steps)) {
     const step = assembly.steps[index]
     if (!step) continue
     const acts = walk.acts(step, index)

@@ -70,9 +70,11 @@ function traitOf(world: World, thing: string, name: string): unknown {
   return factOf(world, thing, 'closed')
 }
 
-/** The things of an act that its conditions of things let through. */
-export function thingsFor(world: World, things: readonly string[], when: readonly Condition[]): readonly string[] {
-  const asked = when.filter(({ on }) => on === 'thing')
+/** Conditions that are asked of single things. */
+export const askedOfThings = (when: readonly Condition[]) => when.filter(({ on }) => on === 'thing')
+
+/** The things of an act that some conditions of things let through. */
+export function thingsFor(world: World, things: readonly string[], asked: readonly Condition[]): readonly string[] {
   if (asked.length === 0) return things
   return things.filter((thing) => asked.every(({ name, test }) => passes(test, traitOf(world, thing, name))))
 }
@@ -148,7 +150,7 @@ export function heatOf(act: Act): number | undefined {
 }
 
 /** The steps of a route as they are walked: those of a repeated group twice through. */
-export function walkOrder({ steps }: Assembly): number[] {
+export function walkOrder(steps: readonly AssemblyStep[]): number[] {
   const order: number[] = []
   for (let i = 0; i < steps.length; ) {
     const group = steps[i]?.repeat

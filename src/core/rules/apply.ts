@@ -1,6 +1,6 @@
 import type { FactChange } from '../operations/notation/effect'
 import type { Fact, FactValue } from '../operations/notation/facts'
-import { heatOf, holdsFor, thingsFor } from './act'
+import { askedOfThings, heatOf, holdsFor, thingsFor } from './act'
 import type { Act } from './acted'
 import { attachedTo, withLink } from './links'
 import { factOf, isMetal, jointKey, jointsWithin, namesIn, placeKey, setFact, setFacts, thingsOf, type World } from './world'
@@ -22,7 +22,7 @@ const NOT_SCALING: ReadonlySet<string> = new Set(['fine-silver'])
 
 /** Whose facts a change is about. */
 function keysOf(world: World, act: Act, change: FactChange): Iterable<string> {
-  const things = thingsFor(world, act.things, change.when)
+  const things = thingsFor(world, act.things, askedOfThings(change.when))
   switch (change.scope) {
     case 'things':
       return things
@@ -54,18 +54,22 @@ interface KnownChange {
   readonly add: number | undefined
 }
 
-/** What each act changes, worked out once. */
-const CHANGES = new WeakMap<Act, readonly KnownChange[]>()
+/** What an act does, as far as it is always the same. */
+interface Done {
+  readonly changes: readonly KnownChange[]
+  readonly heatC: number | undefined
+}
+
+/** What each act does, worked out once. */
+const DONE = new WeakMap<Act, Done>()
 /** Whose facts are changed by these does not depend on what hangs together. */
 const STEADY: ReadonlySet<FactChange['scope']> = new Set(['things', 'joint', 'place', 'file'])
 
 function changesOf(world: World, act: Act): readonly KnownChange[] {
-  const before = CHANGES.get(act)
-  if (before) return before
-  const changes = act.op.does
+  return act.op.does
     .filter((item) => holdsFor(world, act, item.when))
     .map((item): KnownChange => {
-      const isSteady = STEADY.has(item.scope) && item.when.every(({ on }) => on !== 'thing')
+      const isSteady = STEADY.has(item.scope) && askedOfThings(item.when).length === 0
       return {
         item,
         keys: isSteady ? [...keysOf(world, act, item)] : undefined,
@@ -74,12 +78,18 @@ function changesOf(world: World, act: Act): readonly KnownChange[] {
       }
     })
     .filter(({ value, add }) => value !== undefined || add !== undefined)
-  CHANGES.set(act, changes)
-  return changes
 }
 
-function change(world: World, act: Act): void {
-  for (const { item, keys, value, add = 0 } of changesOf(world, act))
+function doneBy(world: World, act: Act): Done {
+  const known = DONE.get(act)
+  if (known) return known
+  const done = { changes: changesOf(world, act), heatC: heatOf(act) }
+  DONE.set(act, done)
+  return done
+}
+
+function change(world: World, act: Act, changes: readonly KnownChange[]): void {
+  for (const { item, keys, value, add = 0 } of changes)
     for (const key of keys ?? keysOf(world, act, item))
       setFact(world, key, item.fact, value ?? Math.min(1, Number(factOf(world, key, item.fact)) + add))
 }
@@ -141,12 +151,12 @@ function partLoose(world: World, act: Act): void {
 
 /** Does one act of the unfolded route to the state. */
 export function applyAct(world: World, act: Act): void {
-  const heatC = heatOf(act)
+  const { changes, heatC } = doneBy(world, act)
   const { joins } = act.op
   if (joins === 'loose') link(world, act, true)
   else if (joins === 'apart') partLoose(world, act)
   else if (joins) join(world, act)
   if (heatC !== undefined) heat(world, act, heatC)
-  change(world, act)
+  change(world, act, changes)
   if (act.op.divides) divide(world, act)
 }

@@ -1,4 +1,4 @@
-import type { Assembly, Override } from '../assembly/assembly'
+import type { Assembly, AssemblyStep, Override } from '../assembly/assembly'
 import type { FactValue } from '../operations/notation/facts'
 import { walkOrder } from './act'
 import { minutesOf } from './minutes'
@@ -8,10 +8,20 @@ import { Walk } from './walk'
 import type { Raw } from './watched'
 
 /** A rule that a route breaks: the most specific one, with the general ones it falls under. */
-export interface Finding extends Omit<Raw, 'says'> {
-  readonly message: string
+export interface Broken extends Raw {
   readonly under: readonly string[]
   readonly overridden: boolean
+}
+
+/** The same, put into words. */
+export interface Finding extends Omit<Broken, 'says'> {
+  readonly message: string
+}
+
+/** A step and the number it goes by, whatever its place. */
+export interface Numbered {
+  readonly step: AssemblyStep
+  readonly index: number
 }
 
 /** Whether a reason lifts a rule between these steps. */
@@ -23,7 +33,7 @@ export function isOverridden(assembly: Assembly, rule: string, steps: readonly n
 }
 
 /** One finding for each breach: general rules are named under the most specific one that the same step breaks. */
-function nest(raw: readonly Raw[]): (Raw & Pick<Finding, 'under'>)[] {
+function nest(raw: readonly Raw[]): Omit<Broken, 'overridden'>[] {
   return raw.flatMap((finding) => {
     const beside = raw.filter((item) => lateOf(item) === lateOf(finding) && item !== finding)
     if (beside.some((item) => isUnder(item.rule, finding.rule))) return []
@@ -63,6 +73,22 @@ function distinct(raw: readonly Raw[]): Raw[] {
   return [...found.values()]
 }
 
+/** What was broken on a walk, each breach once, with whether a reason lifts it. */
+function sorted(assembly: Assembly, raw: readonly Raw[]): Broken[] {
+  return nest(distinct(raw)).map((one) => ({ ...one, overridden: !one.fixed && isOverridden(assembly, one.rule, one.steps) }))
+}
+
+/** The rules that steps done one after another break; the words are put together only where they are read. */
+export function brokenIn(assembly: Assembly, row: readonly Numbered[]): Broken[] {
+  const walk = Walk.of(assembly)
+  const raw: Raw[] = []
+  for (const place of walkOrder(row.map(({ step }) => step))) {
+    const at = row[place]
+    if (at) raw.push(...walk.do(at.step, at.index))
+  }
+  return sorted(assembly, raw)
+}
+
 /**
  * Walks a route through the state of its assembly and says which rules of the order of work it breaks (common practice, no source). Steps on
  * what is not there and operations that are not in the catalogue change nothing; `assemblyIssues` names them.
@@ -72,7 +98,7 @@ export function checkRoute(assembly: Assembly, { withStates = false }: { readonl
   const raw: Raw[] = []
   const states: ReturnType<Walk['states']>[] = []
   const minutes = new Map<number, ReturnType<typeof minutesOf>>()
-  for (const index of walkOrder(assembly)) {
+  for (const index of walkOrder(assembly.steps)) {
     const step = assembly.steps[index]
     if (!step) continue
     const acts = walk.acts(step, index)
@@ -81,13 +107,7 @@ export function checkRoute(assembly: Assembly, { withStates = false }: { readonl
     raw.push(...walk.doActs(acts))
     if (withStates) states[index] = walk.states()
   }
-  const findings = nest(distinct(raw)).map(
-    ({ says, ...finding }): Finding => ({
-      ...finding,
-      message: says(),
-      overridden: !finding.fixed && isOverridden(assembly, finding.rule, finding.steps),
-    }),
-  )
+  const findings = sorted(assembly, raw).map(({ says, ...finding }): Finding => ({ ...finding, message: says() }))
   const all = [...minutes.values()]
   return {
     findings,
@@ -100,5 +120,8 @@ const sumOf = (numbers: readonly number[]) => numbers.reduce((sum, number) => su
 
 /** Whether a route breaks no rule: no stop and no warning that no reason lifts. */
 export function isLegal({ findings }: Pick<RouteCheck, 'findings'>): boolean {
-  return findings.every(({ level, overridden }) => overridden || level === 'note')
+  return !findings.some(counts)
 }
+
+/** Whether a broken rule counts against a route: a stop or a warning that no reason lifts. */
+export const counts = ({ level, overridden }: Pick<Broken, 'level' | 'overridden'>) => !overridden && level !== 'note'

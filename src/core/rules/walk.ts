@@ -75,7 +75,7 @@ export class Walk {
   doActs(acts: readonly Act[]): Raw[] {
     const raw: Raw[] = []
     for (const act of acts) {
-      raw.push(...breachesOf(this.world, act, this.memory))
+      for (const breach of breachesOf(this.world, act, this.memory)) raw.push(breach)
       this.apply(act)
     }
     return raw

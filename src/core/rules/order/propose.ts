@@ -1,10 +1,9 @@
 import { type Assembly, type AssemblyJoint, type AssemblyStep, HOT_JOINTS, type Ref } from '../../assembly/assembly'
 import { readIncludes } from '../../operations/notation/includes'
-import { checkRoute, type Finding } from '../check'
+import { type Broken, brokenIn, counts, type Numbered } from '../check'
 import { findRule } from '../table'
-import { sharesActs } from '../world'
 import { assemblyOfUnits, groupsOfUnits } from './apart'
-import { type Unit, unitsOf } from './units'
+import type { Unit } from './units'
 
 /** A step that a rule needs and that is missing: proposed, not slipped in. */
 export interface Proposal {
@@ -59,7 +58,7 @@ interface Repair {
 }
 
 /** The operations that put a finding right, in the order in which they are done. */
-function repairsOf({ rule, clauses, steps }: Finding): Repair[] {
+function repairsOf({ rule, clauses, steps }: Broken): Repair[] {
   const row = findRule(rule)
   if (!row || !(row.shape === 'needs' || row.shape === 'before' || row.shape === 'within')) return []
   return clauses.flatMap((i) => {
@@ -77,88 +76,77 @@ function asNumbers(params: Readonly<Record<string, string>>): Record<string, unk
   return Object.fromEntries(Object.entries(params).map(([name, value]) => [name, /^\d+$/.test(value) ? Number(value) : value]))
 }
 
-interface Draft {
-  readonly assembly: Assembly
-  /** For each step the place it had in the ordered route; of a proposed one the place it stands before. */
-  readonly places: readonly number[]
-  /** For each step what it is proposed as; undefined for those that were there. */
-  readonly proposed: readonly (Proposal | undefined)[]
+/** A step in the draft of a route; one that is proposed has a number that none of the route has. */
+interface Drafted extends Numbered {
+  /** The place it had in the ordered route; of a proposed one the place it stands before. */
+  readonly at: number
+  readonly proposed?: Proposal
 }
 
-const wrongIn = (assembly: Assembly) => checkRoute(assembly).findings.filter(({ level, overridden }) => level !== 'note' && !overridden)
+interface Draft {
+  readonly assembly: Assembly
+  readonly row: readonly Drafted[]
+}
+
+const wrongIn = ({ assembly, row }: Draft) => brokenIn(assembly, row).filter(counts)
 
 /** A proposal as a step before another, of the same repeated group as that. */
 const stepOf = ({ op, on, params }: Proposal, { repeat }: AssemblyStep): AssemblyStep => ({ op, on, params, ...(repeat ? { repeat } : {}) })
 
-function withRepair({ assembly, places, proposed }: Draft, finding: Finding): Draft | undefined {
-  const late = finding.steps.at(-1) ?? 0
-  const step = assembly.steps[late]
-  if (!step) return undefined
-  const at = places[late] ?? 0
-  const added = repairsOf(finding).map(
-    ({ op, params }): Proposal => ({
-      op,
-      params,
-      on: targetsOf(assembly, step, finding.on, op),
-      at,
-      because: [finding.rule],
-    }),
-  )
-  if (added.length === 0 || added.some(({ on }) => on.length === 0)) return undefined
-  const steps = added.map((item) => stepOf(item, step))
-  return {
-    assembly: sharesActs({ ...assembly, steps: [...assembly.steps.slice(0, late), ...steps, ...assembly.steps.slice(late)] }, assembly),
-    places: [...places.slice(0, late), ...added.map(() => at), ...places.slice(late)],
-    proposed: [...proposed.slice(0, late), ...added, ...proposed.slice(late)],
-  }
+function withRepair({ assembly, row }: Draft, broken: Broken): Draft | undefined {
+  const place = row.findIndex(({ index }) => index === broken.steps.at(-1))
+  const late = row[place]
+  if (!late) return undefined
+  const { step, at } = late
+  const added = repairsOf(broken).map(({ op, params }, i): Drafted => {
+    const proposed: Proposal = { op, params, on: targetsOf(assembly, step, broken.on, op), at, because: [broken.rule] }
+    return { step: stepOf(proposed, step), index: assembly.steps.length + row.length + i, at, proposed }
+  })
+  if (added.length === 0 || added.some(({ proposed }) => proposed?.on.length === 0)) return undefined
+  return { assembly, row: [...row.slice(0, place), ...added, ...row.slice(place)] }
 }
 
 /** What is proposed for a route, and how much is wrong with it then. */
 interface Proposed {
-  readonly proposals: readonly Proposal[]
+  readonly row: readonly Drafted[]
   readonly left: number
 }
 
-function proposedFor(assembly: Assembly): Proposed {
-  let draft: Draft = { assembly, places: assembly.steps.map((_, i) => i), proposed: assembly.steps.map(() => undefined) }
-  let wrong = wrongIn(assembly)
-  while (draft.proposed.length < assembly.steps.length + MOST) {
-    const better = firstBetter(draft, wrong)
+function proposedFor(assembly: Assembly, ordered: readonly Drafted[]): Proposed {
+  let best: Better = { draft: { assembly, row: ordered }, wrong: wrongIn({ assembly, row: ordered }) }
+  while (best.draft.row.length < ordered.length + MOST) {
+    const better = firstBetter(best.draft, best.wrong)
     if (!better) break
-    draft = better.draft
-    wrong = better.wrong
+    best = better
   }
-  return { proposals: draft.proposed.filter((item) => item !== undefined), left: wrong.length }
+  return { row: best.draft.row, left: best.wrong.length }
 }
 
-/** What is proposed for some units by themselves, at its places in the whole route. */
-function proposedForUnits(assembly: Assembly, units: readonly Unit[]): Proposed {
-  const places = units.flatMap((unit) => unit.steps)
-  const steps = places.flatMap((place) => assembly.steps[place] ?? [])
-  const { proposals, left } = proposedFor({ ...assemblyOfUnits(assembly, units), steps })
-  return { proposals: proposals.map((item) => ({ ...item, at: places[item.at] ?? item.at })), left }
-}
+const proposalsIn = (row: readonly Drafted[]) => row.flatMap(({ proposed }) => proposed ?? [])
 
-/** A route with what is proposed for it. */
-function withProposals(assembly: Assembly, proposals: readonly Proposal[]): Assembly {
-  const steps = assembly.steps.flatMap((step, place): AssemblyStep[] => [
-    ...proposals.filter(({ at }) => at === place).map((item) => stepOf(item, step)),
-    step,
-  ])
-  return { ...assembly, steps }
+/** The steps of a route, each after what is proposed before it. */
+function withProposals(route: readonly Drafted[], proposed: readonly Drafted[]): Drafted[] {
+  return route.flatMap((item) => [...proposed.filter(({ at }) => at === item.at), item])
 }
 
 /**
  * Steps that are missing in a route that is in order: each takes its finding away and brings no other. What never hangs together is looked at by
  * itself, unless the whole is the worse for it.
  */
-export function proposeMissing(assembly: Assembly): readonly Proposal[] {
-  const groups = groupsOfUnits(unitsOf(assembly))
-  if (groups.length < 2) return proposedFor(assembly).proposals
-  const found = groups.map((units) => proposedForUnits(assembly, units))
-  const proposals = found.flatMap((item) => item.proposals).sort((a, b) => a.at - b.at)
+export function proposeMissing(assembly: Assembly, ordered: readonly Unit[]): readonly Proposal[] {
+  const route = ordered.flatMap((unit) => unit.steps).map((index, at) => ({ step: assembly.steps[index], index, at }))
+  const rowOf = (units: readonly Unit[]) => {
+    const own = new Set(units.flatMap((unit) => unit.steps))
+    return route.flatMap(({ step, index, at }): Drafted[] => (step && own.has(index) ? [{ step, index, at }] : []))
+  }
+  const whole = () => proposalsIn(proposedFor(assembly, rowOf(ordered)).row)
+  const groups = groupsOfUnits(ordered)
+  if (groups.length < 2) return whole()
+  const found = groups.map((units) => proposedFor(assemblyOfUnits(assembly, units), rowOf(units)))
+  const proposed = found.flatMap(({ row }) => row.filter((item) => item.proposed))
   const left = found.reduce((sum, item) => sum + item.left, 0)
-  return wrongIn(withProposals(assembly, proposals)).length <= left ? proposals : proposedFor(assembly).proposals
+  const row = withProposals(rowOf(ordered), proposed)
+  return wrongIn({ assembly, row }).length <= left ? proposalsIn(row) : whole()
 }
 
 /** A repair may ask for another in its turn: so many deep at most. */
@@ -166,15 +154,15 @@ const DEEPEST = 4
 
 interface Better {
   readonly draft: Draft
-  readonly wrong: Finding[]
+  readonly wrong: readonly Broken[]
 }
 
 /** The first repair after which less is wrong than there may be; one that brings something else is followed by the repair of that. */
-function firstBetter(draft: Draft, wrong: readonly Finding[], most = wrong.length, depth = 0): Better | undefined {
+function firstBetter(draft: Draft, wrong: readonly Broken[], most = wrong.length, depth = 0): Better | undefined {
   for (const finding of wrong) {
     const next = withRepair(draft, finding)
     if (!next) continue
-    const left = wrongIn(next.assembly)
+    const left = wrongIn(next)
     if (left.length < most) return { draft: next, wrong: left }
     if (left.length > most || depth === DEEPEST) continue
     const deeper = firstBetter(
@@ -189,6 +177,6 @@ function firstBetter(draft: Draft, wrong: readonly Finding[], most = wrong.lengt
 }
 
 /** Whether a finding was not there before: another rule, other things, or another part of the rule. */
-function isNew({ rule, on, clauses }: Finding, before: readonly Finding[]): boolean {
+function isNew({ rule, on, clauses }: Broken, before: readonly Broken[]): boolean {
   return !before.some((item) => item.rule === rule && item.on.join() === on.join() && item.clauses.join() === clauses.join())
 }

@@ -1,5 +1,5 @@
 import type { Assembly } from '../../assembly/assembly'
-import { checkRoute } from '../check'
+import { brokenIn } from '../check'
 import { assemblyOfUnits, groupsOfUnits, inTheirPlaces, oneAfterAnother } from './apart'
 import { EXACT_UNITS, exactOrder } from './exact'
 import { Greedy, type Order, type Way } from './greedy'
@@ -35,15 +35,30 @@ const isMovable = (wrong: number) => wrong >= LASTING_WEIGHT
 const BOUND: Way = { isBound: true }
 const WAYS: readonly Way[] = [BOUND, { isFarSighted: true, isBound: true }, {}, { isFarSighted: true }]
 
-/** The orders of an assembly’s units that were looked for already: no search is made twice from the same order. */
+/** The orders of an assembly’s units that were looked for already: none is walked twice, and no search is made twice from the same. */
 class Searched {
-  readonly assembly: Assembly
+  private readonly assembly: Assembly
+  private readonly trails = new Map<readonly Unit[], Trail>()
   private readonly found = new Map<readonly Unit[], Map<Way, Known>>()
   /** Where single moves have led. */
   private readonly ends = new Set<readonly Unit[]>()
 
   constructor(assembly: Assembly) {
     this.assembly = assembly
+  }
+
+  /** An order as it was walked. */
+  trailOf(units: readonly Unit[]): Trail {
+    const known = this.trails.get(units)
+    // a trail that moves have led on is that of another order
+    const trail = known?.units === units ? known : new Trail(this.assembly, units)
+    this.trails.set(units, trail)
+    return trail
+  }
+
+  /** An order with what is wrong with it. */
+  known(units: readonly Unit[], because: Known['because'] = new Map()): Known {
+    return { units, because, wrong: this.trailOf(units).wrong }
   }
 
   /** The order found step by step in a way from another. */
@@ -54,7 +69,7 @@ class Searched {
     if (known) return known
     const order = new Greedy(this.assembly, units, way).order(units)
     const isNew = order.units.some((unit, i) => units[i] !== unit)
-    const found = { units: isNew ? order.units : units, because: order.because, wrong: wrongWith(this.assembly, order.units) }
+    const found = this.known(isNew ? order.units : units, order.because)
     ways.set(way, found)
     return found
   }
@@ -62,7 +77,9 @@ class Searched {
   /** The best order that single moves lead to from another; what they led to leads nowhere else. */
   bySettling({ units, because, wrong }: Known): Known {
     if (this.ends.has(units)) return { units, because, wrong }
-    const best = settled(this.assembly, units)
+    const trail = this.trailOf(units)
+    const best = settled(trail)
+    this.trails.set(best.units, trail)
     if (best.isEnd) this.ends.add(best.units)
     return { units: best.units, wrong: best.wrong, because }
   }
@@ -104,9 +121,9 @@ function* withOneMoved(units: readonly Unit[], unit: Unit): Generator<Moved> {
 }
 
 /** The order in which one unit alone has moved and nothing is left that only a move puts right; undefined where there is none. */
-function oneMove({ assembly }: Searched, { units, wrong, because }: Known): Known | undefined {
+function oneMove(searched: Searched, { units, wrong, because }: Known): Known | undefined {
   if (!isMovable(wrong) || units.length ** 2 > MOST_WALKED) return undefined
-  const trail = new Trail(assembly, units)
+  const trail = searched.trailOf(units)
   let best: Known | undefined
   for (const unit of misplaced(trail))
     for (const moved of withOneMoved(units, unit)) {
@@ -130,7 +147,7 @@ function bySettling(searched: Searched, known: Known): Known | undefined {
 /** The best order known of units that may all concern one another: of few the best of all there are, of many step by step until nothing is better. */
 function bestOfGroup(assembly: Assembly, units: readonly Unit[]): Known {
   const searched = new Searched(assembly)
-  let best: Known = { units, because: new Map(), wrong: wrongWith(assembly, units) }
+  let best = searched.known(units)
   for (let before = Number.POSITIVE_INFINITY; best.wrong > 0 && best.wrong < before; ) {
     before = best.wrong
     for (const search of [oneMove, stepByStep, bySettling]) if (best.wrong > 0) best = search(searched, best) ?? best
@@ -151,7 +168,7 @@ function bestOrder(assembly: Assembly, units: readonly Unit[]): Known {
   const because = new Map(ordered.flatMap((one) => [...one.because]))
   // minutes between two steps may be broken by another's steps between them: then each by itself, one after another
   for (const together of [inTheirPlaces(units, rows), oneAfterAnother(units, rows)]) {
-    const wrong = together ? wrongWith(assembly, together) : Number.POSITIVE_INFINITY
+    const wrong = together ? wrongWith(assembly, together, most + 1) : Number.POSITIVE_INFINITY
     if (together && wrong <= most) return { units: together, because, wrong }
   }
   return bestOfGroup(assembly, units)
@@ -182,13 +199,18 @@ export function putInOrder(given: Assembly): OrderedRoute {
   const steps = ordered.flatMap((unit) => unit.steps)
   const kept = keptOf(ordered.map((unit) => units.indexOf(unit)))
   const moved = ordered.filter((unit) => !kept.has(units.indexOf(unit)))
-  const broken = moved.length > 0 ? checkRoute(assembly).findings : []
+  const broken =
+    moved.length > 0
+      ? brokenIn(
+          assembly,
+          assembly.steps.map((step, index) => ({ step, index })),
+        )
+      : []
   const moves = moved.flatMap((unit) => {
     const told = broken.filter((finding) => finding.steps.some((step) => unit.steps.includes(step))).map(({ rule }) => rule)
     const own = [...(because.get(unit) ?? []), ...told]
     const why = [...new Set(own.length > 0 ? own : broken.map(({ rule }) => rule))].sort()
     return unit.steps.map((step): Move => ({ step, from: step, to: steps.indexOf(step), because: why }))
   })
-  const inOrder: Assembly = { ...assembly, steps: steps.flatMap((index) => assembly.steps[index] ?? []) }
-  return { steps, moves, proposed: wrong === 0 ? [] : proposeMissing(inOrder) }
+  return { steps, moves, proposed: wrong === 0 ? [] : proposeMissing(assembly, ordered) }
 }

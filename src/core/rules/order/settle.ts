@@ -1,7 +1,6 @@
-import type { Assembly } from '../../assembly/assembly'
 import type { Raw } from '../watched'
 import { providersOf } from './providers'
-import { type Moved, Trail, withMoved } from './trail'
+import { type Moved, type Trail, withMoved } from './trail'
 import { lasts } from './trial'
 import { does, meets, type Unit } from './units'
 
@@ -36,7 +35,7 @@ function triesOf(trail: Trail): Try[] {
 }
 
 /** The first order one move away in which less is wrong, of those that were not tried. */
-function firstBetter(trail: Trail, tried: Set<string>): Moved | undefined {
+function firstBetter(trail: Trail, tried: Set<string>, mostWalked: number): Moved | undefined {
   const { units } = trail
   for (const { from, to, wins } of triesOf(trail)) {
     const unit = units[from]
@@ -44,7 +43,7 @@ function firstBetter(trail: Trail, tried: Set<string>): Moved | undefined {
     if (!unit || tried.has(name)) continue
     tried.add(name)
     const moved = withMoved(units, unit, to)
-    if (trail.walked > MOST_WALKED) return undefined
+    if (trail.walked > mostWalked) return undefined
     if (moved && trail.wrongOf({ ...moved, to: wins }, trail.wrong) < trail.wrong) return moved
   }
   return undefined
@@ -61,16 +60,16 @@ interface Settled {
  * Moves one unit after another where that leaves less wrong, as long as it does: what an order found step by step still lacks lies often one
  * move away. Gives the order it was given where nothing helps.
  */
-export function settled(assembly: Assembly, given: readonly Unit[]): Settled {
-  const trail = new Trail(assembly, given)
+export function settled(trail: Trail): Settled {
+  const most = trail.walked + MOST_WALKED
   let hasWon = true
   while (hasWon && trail.wrong > 0) {
     hasWon = false
     const tried = new Set<string>()
-    for (let next = firstBetter(trail, tried); next; next = firstBetter(trail, tried)) {
+    for (let next = firstBetter(trail, tried, most); next; next = firstBetter(trail, tried, most)) {
       trail.follow(next)
       hasWon = true
     }
   }
-  return { units: trail.units, wrong: trail.wrong, isEnd: trail.walked <= MOST_WALKED }
+  return { units: trail.units, wrong: trail.wrong, isEnd: trail.walked <= most }
 }

@@ -20,18 +20,25 @@ export function withMoved(units: readonly Unit[], unit: Unit, to: number): Moved
   return { units: moved, from: Math.min(stood, to), to: Math.max(stood, to) }
 }
 
+/** A unit of an order as it was walked. */
+interface Place {
+  readonly before: WalkMark
+  /** What counts against the unit there. */
+  readonly raw: readonly Raw[]
+  /** What is wrong from the first unit to this one. */
+  readonly wrong: number
+}
+
 /** An order as it was walked, with the moment before each unit: another that differs from it from a place on is weighed from there. */
 export class Trail {
   units: readonly Unit[] = []
-  /** What counts against each unit. */
-  raw: (readonly Raw[])[] = []
   private readonly assembly: Assembly
   private readonly walk: Walk
-  private marks: WalkMark[] = []
-  /** What is wrong before each place. */
-  private wrongBefore: number[] = [0]
-  /** So many of its own units are walked now; what follows them in the walk may be of a trial. */
+  private places: Place[] = []
+  /** So many of its own units are walked now; what follows them in the walk is of a trial. */
   private stands = 0
+  /** The trial that the walk ends with, walked to its end. */
+  private trial: { readonly units: readonly Unit[]; readonly places: readonly Place[] } | undefined
   /** So many units were walked in all. */
   walked = 0
 
@@ -42,7 +49,12 @@ export class Trail {
   }
 
   get wrong(): number {
-    return this.wrongBefore[this.units.length] ?? 0
+    return this.wrongBefore(this.units.length)
+  }
+
+  /** What counts against each unit. */
+  get raw(): readonly (readonly Raw[])[] {
+    return this.places.map(({ raw }) => raw)
   }
 
   /**
@@ -51,43 +63,46 @@ export class Trail {
    */
   wrongOf({ units, from, to }: Moved, most: number): number {
     this.goTo(from)
-    let wrong = this.wrongBefore[from] ?? 0
-    for (let at = from; at < units.length && wrong < most; at++) {
-      wrong += this.do(units[at])
-      if (at === to && wrong >= (this.wrongBefore[to + 1] ?? 0)) return most
+    const places: Place[] = []
+    let wrong = this.wrongBefore(from)
+    for (let at = from; at < units.length; at++) {
+      const place = this.step(units[at], wrong)
+      wrong = place.wrong
+      if (wrong >= most || (at === to && wrong >= this.wrongBefore(to + 1))) return most
+      places.push(place)
     }
-    return Math.min(wrong, most)
+    this.trial = { units, places }
+    return wrong
   }
 
   /** Takes an order that differs from this one from a place on to be this one. */
   follow({ units, from }: Omit<Moved, 'to'>): void {
-    this.goTo(from)
+    if (this.trial?.units !== units) this.wrongOf({ units, from, to: units.length }, Number.POSITIVE_INFINITY)
+    this.places = [...this.places.slice(0, from), ...(this.trial?.places ?? [])]
     this.units = units
-    for (let at = from; at < units.length; at++) this.step(at)
     this.stands = units.length
+    this.trial = undefined
   }
 
-  /** The walk before a place of this order. */
+  private wrongBefore(place: number): number {
+    return this.places[place - 1]?.wrong ?? 0
+  }
+
+  /** The walk before a place of this order; a moment that was walked anew is known by its new mark alone. */
   private goTo(place: number): void {
-    const mark = this.marks[Math.min(place, this.stands)]
+    this.trial = undefined
+    const mark = this.places[Math.min(place, this.stands)]?.before
     if (mark) this.walk.takeBack(mark)
-    for (; this.stands < place; this.stands++) this.step(this.stands)
+    for (; this.stands < place; this.stands++) this.places[this.stands] = this.step(this.units[this.stands], this.wrongBefore(this.stands))
     this.stands = place
-    this.marks[place] = this.walk.mark()
+    const here = this.places[place]
+    if (here) this.places[place] = { ...here, before: this.walk.mark() }
   }
 
-  private step(at: number): void {
-    const unit = this.units[at]
-    if (!unit) return
-    this.marks[at] = this.walk.mark()
+  private step(unit: Unit | undefined, wrong: number): Place {
+    const before = this.walk.mark()
     this.walked++
-    const raw = doUnit(this.assembly, this.walk, unit)
-    this.raw[at] = raw
-    this.wrongBefore[at + 1] = (this.wrongBefore[at] ?? 0) + weightOf(raw)
-  }
-
-  private do(unit: Unit | undefined): number {
-    this.walked++
-    return unit ? weightOf(doUnit(this.assembly, this.walk, unit)) : 0
+    const raw = unit ? doUnit(this.assembly, this.walk, unit) : []
+    return { before, raw, wrong: wrong + weightOf(raw) }
   }
 }

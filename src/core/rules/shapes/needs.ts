@@ -1,6 +1,6 @@
 import { HOT_JOINTS } from '../../assembly/assembly'
 import { type Asked, readAsked, readClauses } from '../../operations/notation/effect'
-import { thingsFor } from '../act'
+import { askedOfThings, thingsFor } from '../act'
 import type { Act } from '../acted'
 import { type Check, NONE, type Watch } from '../breach'
 import { attachedTo } from '../links'
@@ -25,6 +25,9 @@ function smallOn(world: World, { joints }: Act): string[] {
     return small !== undefined && isCurved ? [small] : []
   })
 }
+
+/** Of these it is always the same that is asked, whatever was done before. */
+const STEADY: ReadonlySet<Of> = new Set(['joint', 'seams', 'place', 'jig', 'template', 'file', 'bath'])
 
 /** What is asked, by the key of its facts. */
 function askedOf(world: World, act: Act, of: Of, things: readonly string[]): Iterable<string> {
@@ -79,9 +82,11 @@ export function watchNeeds(clauses: readonly NeedsClause[]): Watch {
       if (!when) return []
       const metalAlone = of === 'things' && !when.some((condition) => condition.name === 'other')
       const things = metalAlone ? act.things.filter((thing) => isAsked(world, act, thing)) : act.things
+      const asksOf = askedOfThings(when)
+      const steady = STEADY.has(of) && asksOf.length === 0 ? [...askedOf(world, act, of, things)] : undefined
       return [
         (now) => {
-          const on = lacking(now, askedOf(now, act, of, thingsFor(now, things, when)), asked)
+          const on = lacking(now, steady ?? askedOf(now, act, of, thingsFor(now, things, asksOf)), asked)
           return on.length > 0 ? [{ clause, on, ...(fixed ? { fixed } : {}) }] : NONE
         },
       ]
