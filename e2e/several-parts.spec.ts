@@ -129,6 +129,51 @@ test('a step out of order is told by its rule, put right by one press, or lifted
   await expect(broken).toHaveCount(0)
 })
 
+test('a step is dragged along the route: while it is held its broken rules are drawn, and keys move it as a pointer does', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO}/pieces/4/route`)
+  await page.locator('html[data-ready]').waitFor({ state: 'attached' })
+  const board = page.getByRole('region', { name: 'Steps', exact: true })
+  const tag = (title: string) => board.getByRole('button', { name: `Drag ${title}`, exact: true }).first()
+  const titles = () =>
+    board.getByRole('button', { name: /^Drag / }).evaluateAll((tags) => tags.map((one) => one.getAttribute('aria-label')?.slice(5)))
+  const before = await titles()
+  const ruleOnBoard = board.locator('svg text').filter({ hasText: /^P\d+$/ })
+  await expect(ruleOnBoard).toHaveCount(0)
+
+  // held over the place before it is bent round, the joint is soldered too early
+  const solder = tag('Solder the joint')
+  await solder.scrollIntoViewIfNeeded()
+  const at = await solder.boundingBox()
+  const before4 = await tag('Bend it round').boundingBox()
+  if (!at || !before4) throw new Error('the steps are not in view')
+  const [x, y] = [at.x + at.width / 2, at.y + at.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x - 10, y)
+  await page.mouse.move(before4.x + before4.width / 2, y, { steps: 5 })
+  await expect(ruleOnBoard.first()).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Solder the joint would be number 6.' })).toBeAttached()
+  await page.keyboard.press('Escape')
+  await page.mouse.up()
+  await expect(ruleOnBoard).toHaveCount(0)
+  expect(await titles()).toEqual(before)
+
+  await tag('Saw the strip').focus()
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('status').filter({ hasText: 'Saw the strip, number 2, is taken up.' })).toBeAttached()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('status').filter({ hasText: 'Saw the strip would be number 3.' })).toBeAttached()
+  await page.keyboard.press('ArrowLeft')
+  await page.keyboard.press('ArrowLeft')
+  await expect(page.getByRole('status').filter({ hasText: 'Saw the strip would be number 1.' })).toBeAttached()
+  await page.keyboard.press('Space')
+  await expect.poll(titles).toEqual(['Saw the strip', 'Measure', ...before.slice(2)])
+  await page.keyboard.press('Control+z')
+  await expect.poll(titles).toEqual(before)
+})
+
 test('the parts of a piece are worked apart: another is taken up, one is made again, and the piece stays', async ({ page }) => {
   await page.goto(`${DEMO}/pieces/31/route`)
   await page.getByRole('button', { name: /Start a tray/ }).click()

@@ -2,10 +2,11 @@ import { type Assembly, type AssemblyJoint, type AssemblyPart, HOT_JOINTS } from
 import { ALLOYS, type AlloyId } from '../metals/alloys'
 import { SOLDERS, type SolderId } from '../metals/solders'
 import { namedSolder } from '../rules/act'
+import { recent } from '../working/recent'
 import { type SolderAmount, solderAmount, USUAL_GAP_MM } from './amounts'
 import { type HeatedPart, type HeatPlan, planHeat, USUAL_TORCH_W } from './heat-plan'
 import { type JointHeat, jointHeats } from './heats'
-import { chooseLadder, type LadderWorth, type Rung } from './ladder'
+import { chooseLadder, type Ladder, type LadderWorth, type Rung } from './ladder'
 
 /** One joint of a heat: its solder, how far that flows under what the heat reaches, and how much of it the seam takes. */
 export interface TorchJoint {
@@ -106,12 +107,18 @@ function rungsOf(assembly: Assembly, heats: readonly JointHeat[]): Rung[] {
     )
 }
 
+/** Ladders as they were chosen: most changes of a route leave its heats as they were. */
+const LADDERS = recent<Ladder>(50)
+
+const ladderOf = (rungs: readonly Rung[], owned: readonly SolderId[]) =>
+  LADDERS(JSON.stringify([rungs, owned]), () => chooseLadder(rungs, owned))
+
 /** The assembly with a solder for each joint that names none, chosen from those owned. */
 export function withSolders(assembly: Assembly, owned: readonly SolderId[]): Assembly {
   if (assembly.joints.every(({ kind, solder }) => solder !== undefined || !HOT_JOINTS.includes(kind))) return assembly
   const rungs = rungsOf(assembly, jointHeats(assembly))
   if (rungs.every(({ solder }) => solder !== undefined)) return assembly
-  const { solders } = chooseLadder(rungs, owned)
+  const { solders } = ladderOf(rungs, owned)
   return {
     ...assembly,
     joints: assembly.joints.map((joint) => {
@@ -125,7 +132,7 @@ export function withSolders(assembly: Assembly, owned: readonly SolderId[]): Ass
 export function torchPlan(assembly: Assembly, { owned, torchW = USUAL_TORCH_W }: TorchBench): TorchPlan {
   const heats = jointHeats(assembly)
   const soldered = heats.filter(({ op }) => op === 'solder')
-  const { solders, ...ladder } = chooseLadder(rungsOf(assembly, heats), owned)
+  const { solders, ...ladder } = ladderOf(rungsOf(assembly, heats), owned)
   return {
     ladder,
     change: changeFor(soldered, ladder.stops),

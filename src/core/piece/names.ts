@@ -26,9 +26,9 @@ export function thingNames({ parts, others, joints }: NamedThings): ReadonlyMap<
   return new Map([...names, ...joints.map((joint) => [joint.id, jointName(joint, names)] as const), ['piece', 'the whole piece']])
 }
 
-/** What a step is done to, by name; empty where a piece has only one thing. */
-export function onWords(things: NamedThings, on: readonly { readonly thing: string }[]): string {
-  if (things.parts.length + things.others.length < 2) return ''
+/** Says what a step is done to, by name; nothing where a piece has only one thing. */
+export function namerOf(things: NamedThings): (on: readonly { readonly thing: string }[]) => string {
+  if (things.parts.length + things.others.length < 2) return () => ''
   const names = thingNames(things)
-  return on.map(({ thing }) => names.get(thing) ?? thing).join(', ')
+  return (on) => on.map(({ thing }) => names.get(thing) ?? thing).join(', ')
 }

@@ -55,17 +55,23 @@ function isCut({ op, params }: AssemblyStep): boolean {
   )
 }
 
-/** How thick a part is after a step, as the ledger of the metal has it. */
-function thicknessAfter({ walk, at }: PartWalk, index: number): number {
-  return (walk.steps[at.findLastIndex((step) => step <= index)] ?? walk.start).thicknessMm
+/** How thick a part is after each of so many steps, as the ledger of the metal has it. */
+function thicknessesAfter({ walk, at }: PartWalk, count: number): number[] {
+  let walked = 0
+  return Array.from({ length: count }, (_, index) => {
+    while ((at[walked] ?? Number.POSITIVE_INFINITY) <= index) walked++
+    return (walk.steps[walked - 1] ?? walk.start).thicknessMm
+  })
+}
+
+/** The steps of a route, and the part whose metal each works. */
+interface Worked {
+  readonly steps: PiecePlan['steps']
+  readonly parts: readonly (string | undefined)[]
 }
 
 /** The sizes of one part as it is bought, and after every step of the route. */
-function sizesOfPart(
-  { result, cuts, id }: PlannedPart,
-  plan: Pick<PiecePlan, 'parts' | 'assembly' | 'steps'>,
-  metal: PartWalk | undefined,
-) {
+function sizesOfPart({ id, result, cuts }: PlannedPart, { steps, parts }: Worked, metal: PartWalk | undefined) {
   const [blank] = result?.blanks ?? []
   let isWhole = true
   const start = cuts.slice(0, 1).map(({ thicknessMm }) => thickness(thicknessMm, STOCK_BAND_MM))
@@ -73,14 +79,15 @@ function sizesOfPart(
   const put = (sizes: readonly PartSize[]) => {
     known = [...known.filter(({ dimension }) => !sizes.some((size) => size.dimension === dimension)), ...sizes]
   }
-  const after = plan.steps.map((step, index) => {
-    const isOwn = partOfStep(plan, step.on) === id
+  const thicknessMm = metal && thicknessesAfter(metal, steps.length)
+  const after = steps.map((step, index) => {
+    const isOwn = parts[index] === id
     if (isOwn && isWhole && blank && isCut(step)) {
       put(cutSizes(blank))
       isWhole = false
     }
     const [before] = known
-    const now = metal && before?.dimension === 'thicknessMm' ? thicknessAfter(metal, index) : undefined
+    const now = before?.dimension === 'thicknessMm' ? thicknessMm?.[index] : undefined
     if (now !== undefined && before && Math.abs(now - before.value) > SAME_MM)
       known = known.map((size) => thinned(size, now / before.value))
     if (isOwn && step.target) put([fromTarget(step.target)])
@@ -97,18 +104,11 @@ function thinned(size: PartSize, ratio: number): PartSize {
 
 /** What is known of every part's sizes after each step of the route, the part that the step works named. */
 export function sizesAlong(plan: Pick<PiecePlan, 'parts' | 'assembly' | 'steps'>, temper: RouteTemper) {
-  const byPart = new Map(
-    plan.parts.map((part) => [
-      part.id,
-      sizesOfPart(
-        part,
-        plan,
-        temper.parts.find((walk) => walk.part === part.id),
-      ),
-    ]),
-  )
-  return plan.steps.map((step, index) => {
-    const own = byPart.get(partOfStep(plan, step.on) ?? '')
+  const worked = { steps: plan.steps, parts: plan.steps.map(({ on }) => partOfStep(plan, on)) }
+  const walkOf = (id: string) => temper.parts.find(({ part }) => part === id)
+  const byPart = new Map(plan.parts.map((part) => [part.id, sizesOfPart(part, worked, walkOf(part.id))]))
+  return worked.parts.map((part, index) => {
+    const own = byPart.get(part ?? '')
     return { sizes: own?.after[index] ?? [], before: own?.after[index - 1] ?? own?.start ?? [] }
   })
 }

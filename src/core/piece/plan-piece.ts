@@ -198,7 +198,35 @@ export function planPiece(design: PieceDesign, options: PlanOptions = {}): Piece
   return PLANS(JSON.stringify([design, options]), () => workOut(design, options))
 }
 
-function workOut(design: PieceDesign, options: PlanOptions): PiecePlan {
+/** What of a piece does not depend on what the smith has changed of its route. */
+interface Unedited {
+  readonly parts: readonly PlannedPart[]
+  readonly usual: Assembly
+  /** The steps before the smith's edits. */
+  readonly base: readonly DesignStep[]
+}
+
+/** With each change of a route the piece is planned anew, and of it only the route has changed. */
+const UNEDITED = recent<Unedited>(20)
+
+function workOut({ route = NO_EDITS, ...design }: PieceDesign, options: PlanOptions): PiecePlan {
+  const { parts, usual, base } = UNEDITED(JSON.stringify([design, options]), () => workOutUnedited(design, options))
+  const { steps, misfits } = applyEdits(base, route)
+  const joints = usual.joints.map((joint) => measured(joint, parts))
+  const assembly = soldered({ ...usual, joints, steps }, ownedSolders(options.tools ?? []))
+  return {
+    ok: parts.every(({ result }) => result !== undefined) && parts.length > 0,
+    parts,
+    issues: parts.flatMap(({ issues }) => issues),
+    assembly,
+    base,
+    steps: assembly.steps,
+    misfits,
+    faults: [...assemblyIssues(assembly), ...excludingJoints(design.joints)],
+  }
+}
+
+function workOutUnedited(design: PieceDesign, options: PlanOptions): Unedited {
   const { inputs, issues: bound } = bindSizes(design.parts)
   const sizedParts = design.parts.map((part) => planPart(part, inputs.get(part.id) ?? part.input, options, bound))
   const metals = design.parts.flatMap((part, i) => {
@@ -214,17 +242,5 @@ function workOut(design: PieceDesign, options: PlanOptions): PiecePlan {
     return withSizes(own, actsOnLeatherOf(usual, id), { sizedSteps: result.companionSteps ?? [] })
   }, usual.steps)
   const base = named(withRivetHoles(usual, parts, sized), design.parts[0]?.id ?? '', usual.joints)
-  const { steps, misfits } = applyEdits(base, design.route ?? NO_EDITS)
-  const joints = usual.joints.map((joint) => measured(joint, parts))
-  const assembly = soldered({ ...usual, joints, steps }, ownedSolders(options.tools ?? []))
-  return {
-    ok: parts.every(({ result }) => result !== undefined) && parts.length > 0,
-    parts,
-    issues: parts.flatMap(({ issues }) => issues),
-    assembly,
-    base,
-    steps: assembly.steps,
-    misfits,
-    faults: [...assemblyIssues(assembly), ...excludingJoints(design.joints)],
-  }
+  return { parts, usual, base }
 }

@@ -1,9 +1,10 @@
 import type { Assembly, AssemblyStep } from '../assembly/assembly'
 import { findOperation } from '../operations/catalogue'
 import { type RouteStep, type TemperState, type TemperWalk, walkTemper } from '../route/temper'
-import { heatOf, walkOrder } from '../rules/act'
+import { heatOf } from '../rules/act'
 import type { Act } from '../rules/acted'
-import { Walk } from '../rules/walk'
+import { attachedTo } from '../rules/links'
+import { type WalkedStep, walkedOnce } from '../rules/walked-route'
 import { isMetalKnown } from '../tables/own-metal'
 import { recent } from '../working/recent'
 import type { PartMetal, PiecePlan } from './plan-piece'
@@ -33,32 +34,24 @@ function readable({ op, params }: Act): Readable | null {
 }
 
 /** Parts and others that an act touches: what it is done to, of a heat all that it reaches. */
-function touchedBy(walk: Walk, act: Act): Iterable<string> {
-  return heatOf(act) === undefined ? act.things : walk.attached(act.things)
+function touchedBy({ links }: WalkedStep, act: Act): Iterable<string> {
+  return heatOf(act) === undefined ? act.things : attachedTo({ links }, act.things)
 }
 
 /** The acts that touch each part, each repeated group once. */
 function touchesOf(assembly: Assembly): ReadonlyMap<string, readonly Touch[]> {
-  const walk = Walk.of(assembly)
   const touches = new Map<string, Touch[]>()
-  const note = (act: Act) => {
-    const read = readable(act)
-    if (!read) return
-    const touch = { step: act.index, ...read }
-    for (const part of touchedBy(walk, act)) {
-      const own = touches.get(part)
-      if (own) own.push(touch)
-      else touches.set(part, [touch])
+  for (const walked of walkedOnce(assembly)) {
+    for (const act of walked.acts) {
+      const read = readable(act)
+      if (!read) continue
+      const touch = { step: walked.index, ...read }
+      for (const part of touchedBy(walked, act)) {
+        const own = touches.get(part)
+        if (own) own.push(touch)
+        else touches.set(part, [touch])
+      }
     }
-  }
-  const seen = new Set<number>()
-  for (const index of walkOrder(assembly.steps)) {
-    const step = assembly.steps[index]
-    if (!step) continue
-    const acts = walk.acts(step, index)
-    walk.pass(acts)
-    if (!seen.has(index)) acts.forEach(note)
-    seen.add(index)
   }
   return touches
 }

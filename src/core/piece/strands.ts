@@ -1,6 +1,7 @@
 import type { Assembly } from '../assembly/assembly'
 import { findOperation } from '../operations/catalogue'
-import { Walk } from '../rules/walk'
+import { attachedTo, type Link } from '../rules/links'
+import { walkedOnce } from '../rules/walked-route'
 import { namesIn } from '../rules/world'
 
 /** What a step of the route does to the strands: which it touches, and which run together once it is done. */
@@ -31,11 +32,11 @@ function thingsOf({ parts, others, steps, joints }: Assembly): string[] {
   return ids.length > 0 ? ids : parts.map(({ id }) => id)
 }
 
-function groupsOf(walk: Walk, things: readonly string[]): string[][] {
+function groupsOf(links: readonly Link[], things: readonly string[]): string[][] {
   const left = new Set(things)
   return things.flatMap((thing) => {
     if (!left.has(thing)) return []
-    const attached = walk.attached([thing])
+    const attached = attachedTo({ links }, [thing])
     const group = things.filter((other) => other === thing || (attached.has(other) && left.has(other)))
     for (const one of group) left.delete(one)
     return [group]
@@ -46,11 +47,14 @@ function groupsOf(walk: Walk, things: readonly string[]): string[][] {
 export function strandsOf(assembly: Assembly): Strands {
   const things = thingsOf(assembly)
   const joinedTo = new Map(assembly.joints.map(({ id, members }) => [id, members.map(({ thing }) => thing)]))
-  const walk = Walk.of(assembly)
+  const linksAfter = new Map(walkedOnce(assembly).map(({ index, links }) => [index, links]))
+  let joined: readonly Link[] = []
+  let groups = groupsOf(joined, things)
   const steps = assembly.steps.map((step, i): StrandStep => {
-    const before = groupsOf(walk, things).length
-    walk.pass(walk.acts(step, i))
-    const groups = groupsOf(walk, things)
+    const before = groups.length
+    const links = linksAfter.get(i) ?? joined
+    if (links !== joined) groups = groupsOf(links, things)
+    joined = links
     const on = step.on.flatMap(({ thing }) => (thing === 'piece' ? things : (joinedTo.get(thing) ?? [thing])))
     const joins = findOperation(step.op)?.joins === 'hot' ? 'hot' : 'cold'
     return { on: [...new Set(on)].filter((thing) => things.includes(thing)), groups, joins: groups.length < before ? joins : undefined }

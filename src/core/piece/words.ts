@@ -10,7 +10,9 @@ import type { PartMetal, PiecePlan } from './plan-piece'
 /** Metal of which nothing is known yet. */
 const SOME_METAL: OperationContext = { alloy: ALLOYS['sterling-925'], thicknessMm: 1, widthMm: 20 }
 
-function contextOf(metal: Pick<PartMetal, 'alloy' | 'thicknessMm' | 'widthMm' | 'figures'> | undefined): OperationContext {
+type WordedMetal = Pick<PartMetal, 'alloy' | 'thicknessMm' | 'widthMm' | 'figures'>
+
+function contextOf(metal: WordedMetal | undefined): OperationContext {
   if (!metal) return SOME_METAL
   return {
     alloy: alloyWith(metal.alloy, metal.figures ?? {}),
@@ -19,8 +21,20 @@ function contextOf(metal: Pick<PartMetal, 'alloy' | 'thicknessMm' | 'widthMm' | 
   }
 }
 
+/** The words of each step on each metal, put together once. */
+const WORDS = new WeakMap<RouteStep, WeakMap<object, BenchWords>>()
+const NO_METAL = {}
+
 /** What the smith reads at a step; one whose sizes are still open reads as its operation, and an unknown operation as its own id. */
-export function wordsOf(step: RouteStep, metal: Pick<PartMetal, 'alloy' | 'thicknessMm' | 'widthMm' | 'figures'> | undefined): BenchWords {
+export function wordsOf(step: RouteStep, metal: WordedMetal | undefined): BenchWords {
+  const known = WORDS.get(step) ?? new WeakMap<object, BenchWords>()
+  WORDS.set(step, known)
+  const words = known.get(metal ?? NO_METAL) ?? worded(step, metal)
+  known.set(metal ?? NO_METAL, words)
+  return words
+}
+
+function worded(step: RouteStep, metal: WordedMetal | undefined): BenchWords {
   const operation = findOperation(step.op)
   if (!operation) return { title: step.op, say: 'This version does not know this step; see the route.', facts: [] }
   const own = Object.fromEntries(Object.entries(step.params ?? {}).filter(([name]) => name in operation.params.shape))
@@ -33,8 +47,13 @@ export function partOfStep(
   { parts, assembly }: { readonly parts: readonly { readonly id: string }[]; readonly assembly: Pick<PiecePlan['assembly'], 'joints'> },
   on: readonly Ref[],
 ): string | undefined {
-  const ids = on.flatMap(({ thing }) => [thing, ...(assembly.joints.find(({ id }) => id === thing)?.members.map((ref) => ref.thing) ?? [])])
-  return ids.find((id) => parts.some((part) => part.id === id)) ?? parts[0]?.id
+  const isPart = (thing: string) => parts.some(({ id }) => id === thing)
+  for (const { thing } of on) {
+    if (isPart(thing)) return thing
+    const joined = assembly.joints.find(({ id }) => id === thing)?.members.find((member) => isPart(member.thing))
+    if (joined) return joined.thing
+  }
+  return parts[0]?.id
 }
 
 /** What of a plan has a name: its parts by their own, those that only a route knows by their id. */

@@ -1,4 +1,4 @@
-import type { Assembly, AssemblyJoint, AssemblyStep } from '../assembly/assembly'
+import type { AssemblyJoint, AssemblyStep } from '../assembly/assembly'
 import { coolsSlowly } from '../metals/alloys'
 import { SOLDERS, type SolderId } from '../metals/solders'
 import { findOperation } from '../operations/catalogue'

@@ -1,10 +1,11 @@
-import type { Assembly, AssemblyStep, Override } from '../assembly/assembly'
+import type { Assembly, Override } from '../assembly/assembly'
 import type { FactValue } from '../operations/notation/facts'
-import { walkOrder } from './act'
+import type { Act } from './acted'
 import { minutesOf } from './minutes'
 import { isReason } from './reason'
 import { CHECKED } from './table'
-import { Walk } from './walk'
+import type { Walk } from './walk'
+import { type Numbered, rowOf, type WalkedStep, walkedRoute, walkSteps } from './walked-route'
 import type { Raw } from './watched'
 
 /** A rule that a route breaks: the most specific one, with the general ones it falls under. */
@@ -16,12 +17,6 @@ export interface Broken extends Raw {
 /** The same, put into words. */
 export interface Finding extends Omit<Broken, 'says'> {
   readonly message: string
-}
-
-/** A step and the number it goes by, whatever its place. */
-export interface Numbered {
-  readonly step: AssemblyStep
-  readonly index: number
 }
 
 /** Whether a reason lifts a rule between these steps. */
@@ -74,19 +69,16 @@ function distinct(raw: readonly Raw[]): Raw[] {
 }
 
 /** What was broken on a walk, each breach once, with whether a reason lifts it. */
-function sorted(assembly: Assembly, raw: readonly Raw[]): Broken[] {
-  return nest(distinct(raw)).map((one) => ({ ...one, overridden: !one.fixed && isOverridden(assembly, one.rule, one.steps) }))
+function brokenOn(assembly: Assembly, walked: readonly WalkedStep[]): Broken[] {
+  return nest(distinct(walked.flatMap(({ raw }) => raw))).map((one) => ({
+    ...one,
+    overridden: !one.fixed && isOverridden(assembly, one.rule, one.steps),
+  }))
 }
 
 /** The rules that steps done one after another break; the words are put together only where they are read. */
 export function brokenIn(assembly: Assembly, row: readonly Numbered[]): Broken[] {
-  const walk = Walk.of(assembly)
-  const raw: Raw[] = []
-  for (const place of walkOrder(row.map(({ step }) => step))) {
-    const at = row[place]
-    if (at) raw.push(...walk.do(at.step, at.index))
-  }
-  return sorted(assembly, raw)
+  return brokenOn(assembly, walkSteps(assembly, row))
 }
 
 /**
@@ -94,26 +86,24 @@ export function brokenIn(assembly: Assembly, row: readonly Numbered[]): Broken[]
  * what is not there and operations that are not in the catalogue change nothing; `assemblyIssues` names them.
  */
 export function checkRoute(assembly: Assembly, { withStates = false }: { readonly withStates?: boolean } = {}): RouteCheck {
-  const walk = Walk.of(assembly)
-  const raw: Raw[] = []
   const states: ReturnType<Walk['states']>[] = []
-  const minutes = new Map<number, ReturnType<typeof minutesOf>>()
-  for (const index of walkOrder(assembly.steps)) {
-    const step = assembly.steps[index]
-    if (!step) continue
-    const acts = walk.acts(step, index)
-    const own = acts.map(minutesOf)
-    minutes.set(index, { handsOn: sumOf(own.map((item) => item.handsOn)), waiting: sumOf(own.map((item) => item.waiting)) })
-    raw.push(...walk.doActs(acts))
-    if (withStates) states[index] = walk.states()
+  const keep = (index: number, walk: Walk) => {
+    states[index] = walk.states()
   }
-  const findings = sorted(assembly, raw).map(({ says, ...finding }): Finding => ({ ...finding, message: says() }))
+  const walked = withStates ? walkSteps(assembly, rowOf(assembly), keep) : walkedRoute(assembly)
+  const minutes = new Map(walked.map(({ index, acts }) => [index, minutesOfAll(acts)]))
+  const findings = brokenOn(assembly, walked).map(({ says, ...finding }): Finding => ({ ...finding, message: says() }))
   const all = [...minutes.values()]
   return {
     findings,
     states,
     minutes: { handsOn: sumOf(all.map((item) => item.handsOn)), waiting: sumOf(all.map((item) => item.waiting)) },
   }
+}
+
+function minutesOfAll(acts: readonly Act[]): RouteCheck['minutes'] {
+  const own = acts.map(minutesOf)
+  return { handsOn: sumOf(own.map((item) => item.handsOn)), waiting: sumOf(own.map((item) => item.waiting)) }
 }
 
 const sumOf = (numbers: readonly number[]) => numbers.reduce((sum, number) => sum + number, 0)

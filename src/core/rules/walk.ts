@@ -3,7 +3,7 @@ import type { FactValue } from '../operations/notation/facts'
 import { actsOf } from './act'
 import type { Act } from './acted'
 import { applyAct } from './apply'
-import { attachedTo, withLink } from './links'
+import { attachedTo, type Link, withLink } from './links'
 import { Memory, type MemoryMark } from './memory'
 import { reachedBy } from './shapes/flow'
 import type { Soldered } from './shapes/walked'
@@ -85,6 +85,11 @@ export class Walk {
   joinAll(): void {
     for (const joint of this.world.joints.values())
       this.world.links = withLink(this.world.links, { joint: joint.id, things: thingsOf(joint), loose: false })
+  }
+
+  /** What is joined now. */
+  get links(): readonly Link[] {
+    return this.world.links
   }
 
   /** Everything that hangs together with these things now. */

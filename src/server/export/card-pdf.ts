@@ -3,7 +3,7 @@ import { type DrawingShape, type DrawingView, viewBounds } from '@/core/drawing'
 import type { FormResult } from '@/core/forms'
 import { countWords } from '@/core/logbook'
 import { ALLOYS } from '@/core/metals'
-import { metalsOf, namedThings, onWords, type PiecePlan, partOfStep, wordsOf } from '@/core/piece'
+import { metalsOf, namedThings, namerOf, type PiecePlan, partOfStep, wordsOf } from '@/core/piece'
 import { formatPlain, formatValue } from '@/core/units'
 import { FAINT, INK, type Kit, makeKit, PAPERS, type Paper, PT_PER_MM, pathOf, printable, SAW, wrap } from './pdf-kit'
 
@@ -80,14 +80,14 @@ function drawSteps(kit: Kit, print: CardPrint, page: PDFPage, at: { x: number; y
   let y = drawLines(page, ['Steps'], at, { size: 11, font: kit.bold }) - 2
   const { plan } = print
   const metals = metalsOf(plan)
-  const things = namedThings(plan)
+  const nameOn = namerOf(namedThings(plan))
   const size = plan.steps.length > STEP_ROWS / 2 ? 7 : 9
   plan.steps.forEach((step, i) => {
     const words = wordsOf(step, metals.get(partOfStep(plan, step.on) ?? ''))
     const target = step.target
       ? `  (${step.target.label.toLowerCase()} ${formatPlain(step.target.valueMm, 2)} ± ${formatPlain(step.target.plusMinusMm, 2)} mm)`
       : ''
-    const done = onWords(things, step.on)
+    const done = nameOn(step.on)
     const reasons = step.overrides?.map(({ rule, reason }) => `  [${rule} all the same: ${reason}]`).join('') ?? ''
     page.drawRectangle({ x: at.x, y: y - 1, width: size - 2, height: size - 2, borderColor: INK, borderWidth: 0.6 })
     const lines = wrap(

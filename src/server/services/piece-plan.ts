@@ -5,7 +5,7 @@ import {
   markedParts,
   marksQuestion,
   metalsOf,
-  onWords,
+  namerOf,
   type PartMetal,
   type PiecePlan,
   type PlanOptions,
@@ -131,7 +131,7 @@ export function partOfFrozen({ parts, joints }: FrozenPlan, on: readonly Ref[]):
 
 /** What a frozen step is done to, by name; empty where a piece has only one part. */
 export function namesOfFrozen({ parts, others, joints }: FrozenPlan, on: readonly Ref[]): string {
-  return onWords({ parts: parts.map(({ part, name }) => ({ id: part, name })), others, joints }, on)
+  return namerOf({ parts: parts.map(({ part, name }) => ({ id: part, name })), others, joints })(on)
 }
 
 /** A frozen plan as the rules of work see it. */

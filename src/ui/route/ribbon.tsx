@@ -193,10 +193,13 @@ function isSame(a: RibbonStepProps, b: RibbonStepProps): boolean {
   )
 }
 
+/** Under the strands of a route there are a hundred bars, each as high as the other: what is out of view is not drawn. */
+const NOT_OUT_OF_VIEW = { contentVisibility: 'auto', containIntrinsicHeight: `${HEIGHT}px` } as const
+
 const RibbonStep = memo(function RibbonStep({ state, dark, isNow, piece, isNamed, onAnneal, without }: RibbonStepProps) {
   const text = dark ? PALETTE.petrolText : PALETTE.ink
   return (
-    <li title={sayState(state)} style={{ flex: 1, minWidth: 0, position: 'relative' }}>
+    <li title={sayState(state)} style={{ ...(isNamed || onAnneal ? {} : NOT_OUT_OF_VIEW), flex: 1, minWidth: 0, position: 'relative' }}>
       <Bar state={state} dark={dark} isNow={isNow} piece={piece} without={without} />
       <div
         style={{
@@ -284,13 +287,13 @@ export function Ribbon({ walk, dark = false, now, piece = null, onAnneal, hasHea
       >
         <Box
           component="ol"
+          style={under ? { width: walk.steps.length * under.column } : { minWidth: walk.steps.length * 66 }}
           sx={{
             listStyle: 'none',
             m: 0,
             p: 0,
             display: 'flex',
             position: 'relative',
-            ...(under ? { width: walk.steps.length * under.column } : { minWidth: walk.steps.length * 66 }),
             pt: dark ? '16px' : '12px',
           }}
         >

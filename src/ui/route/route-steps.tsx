@@ -36,14 +36,14 @@ export function RouteSteps({ seen: { wanted, view, index, skipped }, shown, does
         onRemove={does.remove}
       />
       {shown.temper.steps.length > 0 ? (
-        <Box sx={{ width: LEFT + wanted.steps.length * COLUMN + 12, mt: 1, bgcolor: PALETTE.white }}>
+        <div style={{ width: LEFT + wanted.steps.length * COLUMN + 12, marginTop: 8, backgroundColor: PALETTE.white }}>
           <Ribbon
             walk={shown.temper}
             onAnneal={does.addAnneal}
             without={skipped?.without}
             under={{ left: LEFT, column: COLUMN, ids: shown.board.map(({ step }) => step.id) }}
           />
-        </Box>
+        </div>
       ) : null}
     </Box>
   )

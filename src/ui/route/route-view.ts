@@ -4,7 +4,7 @@ import {
   type DesignStep,
   metalsOf,
   namedThings,
-  onWords,
+  namerOf,
   type PiecePlan,
   partOfStep,
   routeTemper,
@@ -34,7 +34,7 @@ export function routeView(plan: PiecePlan, steps: readonly DesignStep[]) {
   const assembly = { ...plan.assembly, steps }
   const metals = metalsOf(plan)
   const names = namesIn(plan)
-  const things = namedThings(plan)
+  const nameOn = namerOf(namedThings(plan))
   const wordsFor = (step: DesignStep) => wordsOf(step, metals.get(partOfStep(plan, step.on) ?? ''))
   const temper = routeTemper(assembly, metals)
   return {
@@ -46,7 +46,7 @@ export function routeView(plan: PiecePlan, steps: readonly DesignStep[]) {
     sizes: sizesAlong({ ...plan, assembly, steps }, temper),
     findings: checkRoute(assembly).findings,
     colours: new Map([...metals].map(([id, { alloy }]) => [id, ALLOYS[alloy].colour.face] as const)),
-    board: steps.map((step): BoardStep => ({ step, title: wordsFor(step).title, on: onWords(things, step.on) })),
+    board: steps.map((step): BoardStep => ({ step, title: wordsFor(step).title, on: nameOn(step.on) })),
     wordsFor,
   }
 }

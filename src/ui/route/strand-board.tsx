@@ -1,22 +1,9 @@
 'use client'
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  type DraggableAttributes,
-  type DraggableSyntheticListeners,
-  type DragOverEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core'
-import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from '@dnd-kit/sortable'
-import { CSS } from '@dnd-kit/utilities'
+import { DndContext, type DraggableAttributes, type DraggableSyntheticListeners, useDraggable } from '@dnd-kit/core'
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
-import { memo, useId, useMemo } from 'react'
+import { memo, useEffect, useId, useMemo, useRef, useState } from 'react'
 import type { DesignStep, Strands } from '@/core/piece'
 import type { Finding } from '@/core/rules'
 import { useSteadyAll } from '../shared/use-steady'
@@ -24,6 +11,7 @@ import { PALETTE } from '../theme/palette'
 import { type BoardShape, boardShape, COLUMN, LEFT } from './board-shape'
 import { StepMenu } from './step-menu'
 import { StepNumbers, StepTag } from './step-tag'
+import { roomFor, useStepDrag } from './use-step-drag'
 
 export interface BoardStep {
   readonly step: DesignStep
@@ -48,8 +36,14 @@ interface StrandBoardProps {
 /** What is no metal: a strand of its own, thin and dotted. */
 const PLAIN = PALETTE.muted
 
+/** What the lines of the board are drawn by, and the steps they stand at. */
+interface Lines {
+  readonly shape: BoardShape
+  readonly ids: readonly string[]
+}
+
 /** The wires of the route: one for each part, bent to the one it is joined to, and from there side by side. */
-function Cords({ shape, colours, names }: { readonly shape: BoardShape } & Pick<StrandBoardProps, 'colours' | 'names'>) {
+function Cords({ shape, ids, colours, names }: Lines & Pick<StrandBoardProps, 'colours' | 'names'>) {
   return (
     <>
       {shape.cords.map(({ thing, path, from }) => {
@@ -73,7 +67,7 @@ function Cords({ shape, colours, names }: { readonly shape: BoardShape } & Pick<
         )
       })}
       {shape.tags.map(({ x, y, others, joins }, i) => (
-        <g key={`${x}-${i}`}>
+        <g key={ids[i]}>
           {others.map((other) => (
             <g key={other}>
               <line x1={x} x2={x} y1={y} y2={other} stroke={PALETTE.steelEdge} strokeWidth={1.5} />
@@ -91,7 +85,7 @@ function Cords({ shape, colours, names }: { readonly shape: BoardShape } & Pick<
 }
 
 /** A broken rule, from the step it begins at to the one that breaks it; a word at each end says which. */
-function Breaks({ shape, findings }: { readonly shape: BoardShape; readonly findings: readonly Finding[] }) {
+function Breaks({ shape, ids, findings }: Lines & Pick<StrandBoardProps, 'findings'>) {
   return findings.map(({ rule, level, steps, overridden }) => {
     const [first, last] = [shape.tags[steps[0] ?? 0], shape.tags[steps.at(-1) ?? 0]]
     if (!first || !last) return null
@@ -102,7 +96,7 @@ function Breaks({ shape, findings }: { readonly shape: BoardShape; readonly find
         ? `M${last.x - 16} ${dip}h32`
         : `M${first.x} ${first.y + 18}C${first.x} ${dip + 10} ${last.x} ${dip + 10} ${last.x} ${last.y + 18}`
     return (
-      <g key={`${rule}-${steps.join('-')}`}>
+      <g key={`${rule} ${steps.map((i) => ids[i]).join(' ')}`}>
         <path d={path} fill="none" stroke={colour} strokeWidth={2} strokeDasharray={overridden ? '2 4' : '7 4'} />
         <text x={last.x + 19} y={last.y + 20} fontSize={12} fontWeight={700} fill={colour}>
           {rule}
@@ -111,10 +105,6 @@ function Breaks({ shape, findings }: { readonly shape: BoardShape; readonly find
     )
   })
 }
-
-/** How a step is taken up; said once, so that a board drawn anew keeps its steps as they are. */
-const BY_POINTER = { activationConstraint: { distance: 4 } }
-const BY_KEYS = { coordinateGetter: sortableKeyboardCoordinates }
 
 /** What can be done with a step; the same functions as long as the board is there. */
 interface StepHand {
@@ -176,16 +166,22 @@ const StepFace = memo(function StepFace({ id, title, on, isFirst, isLast, y, isC
 
 interface ColumnProps extends Omit<FaceProps, 'attributes' | 'listeners'> {
   readonly height: number
+  /** How far it makes room for a step that is held, px. */
+  readonly room: number
+  /** Whether it is not drawn where it is out of view. */
+  readonly isLeftOut: boolean
 }
 
-function StepColumn({ height, ...face }: ColumnProps) {
-  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: face.id })
+const StepColumn = memo(function StepColumn({ height, room, isLeftOut, ...face }: ColumnProps) {
+  const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id: face.id })
   return (
     <li
       ref={setNodeRef}
       style={{
-        transform: CSS.Translate.toString(transform),
-        transition,
+        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : room ? `translateX(${room}px)` : undefined,
+        contentVisibility: isLeftOut ? 'auto' : undefined,
+        transition: isDragging ? 'none' : undefined,
+        zIndex: isDragging ? 1 : undefined,
         width: COLUMN,
         flexShrink: 0,
         position: 'relative',
@@ -196,13 +192,17 @@ function StepColumn({ height, ...face }: ColumnProps) {
       <StepFace {...face} attributes={attributes} listeners={listeners} />
     </li>
   )
-}
+})
 
 /** The route as the metal runs: a wire for each part, a stamped tag on it for each step, wires bound together where they are joined. */
 export function StrandBoard({ strands, steps, colours, names, findings, chosen, onChoose, onOver, onDrop, onRemove }: StrandBoardProps) {
   const dndId = useId()
-  const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS))
   const shape = boardShape(strands)
+  const ids = steps.map(({ step }) => step.id)
+  const row = useRef<HTMLOListElement>(null)
+  const [rowPx, setRowPx] = useState<number>()
+  // drawn once as a whole, the row keeps its height, and what is out of view need not be drawn anew
+  useEffect(() => setRowPx(row.current?.offsetHeight), [])
   const indexOf = (id: unknown) => steps.findIndex(({ step }) => step.id === id)
   const hand: StepHand = useSteadyAll({
     choose: onChoose,
@@ -210,44 +210,50 @@ export function StrandBoard({ strands, steps, colours, names, findings, chosen, 
     remove: (id: string) => onRemove(indexOf(id)),
   })
   const numbers = useMemo(() => new Map(steps.map(({ step }, i) => [step.id, i + 1])), [steps])
-  const over = ({ active, over: target }: DragOverEvent) => target && onOver(indexOf(active.id), indexOf(target.id))
-  const dropped = ({ active, over: target }: DragEndEvent) => onDrop(indexOf(active.id), target ? indexOf(target.id) : indexOf(active.id))
+  const { held, ...drag } = useStepDrag({ steps: steps.map(({ step, title }) => ({ id: step.id, title })), onOver, onDrop })
   return (
-    <Box sx={{ position: 'relative', width: shape.width }}>
+    <div style={{ position: 'relative', width: shape.width }}>
       <svg width={shape.width} height={shape.height} style={{ position: 'absolute', left: 0, top: 0 }} aria-hidden="true">
-        <Cords shape={shape} colours={colours} names={names} />
-        <Breaks shape={shape} findings={findings} />
+        <Cords shape={shape} ids={ids} colours={colours} names={names} />
+        <Breaks shape={shape} ids={ids} findings={findings} />
       </svg>
-      <DndContext
-        id={dndId}
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragOver={over}
-        onDragEnd={dropped}
-        onDragCancel={() => onDrop(0, 0)}
-      >
-        <SortableContext items={steps.map(({ step }) => step.id)} strategy={horizontalListSortingStrategy}>
-          <StepNumbers value={numbers}>
-            <Box component="ol" aria-label="Steps in order" sx={{ listStyle: 'none', m: 0, p: 0, pl: `${LEFT}px`, display: 'flex' }}>
-              {steps.map((item, i) => (
-                <StepColumn
-                  key={item.step.id}
-                  id={item.step.id}
-                  title={item.title}
-                  on={item.on}
-                  isFirst={i === 0}
-                  isLast={i === steps.length - 1}
-                  y={shape.tags[i]?.y ?? 0}
-                  height={shape.height}
-                  isChosen={item.step.id === chosen}
-                  hand={hand}
-                />
-              ))}
-            </Box>
-          </StepNumbers>
-        </SortableContext>
+      <DndContext id={dndId} {...drag}>
+        <StepNumbers value={numbers}>
+          <Box
+            component="ol"
+            ref={row}
+            aria-label="Steps in order"
+            style={{ minHeight: rowPx }}
+            sx={{
+              listStyle: 'none',
+              m: 0,
+              p: 0,
+              pl: `${LEFT}px`,
+              display: 'flex',
+              // put down, the steps stand at once where they were held
+              ...(held ? { '& > li': { transition: 'transform 160ms' } } : {}),
+            }}
+          >
+            {steps.map((item, i) => (
+              <StepColumn
+                key={item.step.id}
+                id={item.step.id}
+                title={item.title}
+                on={item.on}
+                isFirst={i === 0}
+                isLast={i === steps.length - 1}
+                y={shape.tags[i]?.y ?? 0}
+                height={shape.height}
+                room={roomFor(held, i)}
+                isLeftOut={rowPx !== undefined}
+                isChosen={item.step.id === chosen}
+                hand={hand}
+              />
+            ))}
+          </Box>
+        </StepNumbers>
       </DndContext>
       {steps.length === 0 ? <Typography sx={{ p: 2 }}>There is no step yet.</Typography> : null}
-    </Box>
+    </div>
   )
 }

@@ -1,5 +1,4 @@
 'use client'
-import { arrayMove } from '@dnd-kit/sortable'
 import { useMemo, useState } from 'react'
 import {
   addStep,
@@ -33,6 +32,10 @@ export interface RouteSeen {
   readonly things: Readonly<Record<string, string>>
 }
 
+/** A list with one of it at another place. */
+const withMoved = <T>(list: readonly T[], from: number, to: number): T[] =>
+  list.toSpliced(from, 1).toSpliced(to, 0, ...list.slice(from, from + 1))
+
 /** What the station shows of a route under the hands, and what can be done with it: the same functions as long as the station is there. */
 export function useRouteView(hand: RouteHand) {
   const { plan, wanted, keep } = hand
@@ -42,7 +45,7 @@ export function useRouteView(hand: RouteHand) {
   const [skipId, setSkip] = useState<string>()
   const view = useMemo(() => routeView(plan, wanted.steps), [plan, wanted.steps])
   const shown = useMemo(
-    () => (lifted && lifted[0] !== lifted[1] ? routeView(plan, arrayMove([...wanted.steps], ...lifted)) : view),
+    () => (lifted && lifted[0] !== lifted[1] ? routeView(plan, withMoved(wanted.steps, ...lifted)) : view),
     [lifted, plan, wanted.steps, view],
   )
   const index = Math.max(
@@ -72,7 +75,7 @@ export function useRouteView(hand: RouteHand) {
     lift: (from: number, to: number) => setLifted([from, to]),
     reorder: (from: number, to: number) => {
       setLifted(undefined)
-      if (from !== to && from >= 0 && to >= 0) keep({ ...wanted, steps: arrayMove([...wanted.steps], from, to) })
+      if (from !== to && from >= 0 && to >= 0) keep({ ...wanted, steps: withMoved(wanted.steps, from, to) })
     },
     remove: (at: number) => {
       keep({ ...wanted, steps: wanted.steps.filter((_, i) => i !== at) })

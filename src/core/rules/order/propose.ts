@@ -1,7 +1,8 @@
 import { type Assembly, type AssemblyJoint, type AssemblyStep, HOT_JOINTS, type Ref } from '../../assembly/assembly'
 import { readIncludes } from '../../operations/notation/includes'
-import { type Broken, brokenIn, counts, type Numbered } from '../check'
+import { type Broken, brokenIn, counts } from '../check'
 import { findRule } from '../table'
+import type { Numbered } from '../walked-route'
 import { assemblyOfUnits, groupsOfUnits } from './apart'
 import type { Unit } from './units'
 

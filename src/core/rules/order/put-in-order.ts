@@ -1,5 +1,6 @@
 import type { Assembly } from '../../assembly/assembly'
 import { brokenIn } from '../check'
+import { rowOf } from '../walked-route'
 import { assemblyOfUnits, groupsOfUnits, inTheirPlaces, oneAfterAnother } from './apart'
 import { EXACT_UNITS, exactOrder } from './exact'
 import { Greedy, type Order, type Way } from './greedy'
@@ -199,13 +200,7 @@ export function putInOrder(given: Assembly): OrderedRoute {
   const steps = ordered.flatMap((unit) => unit.steps)
   const kept = keptOf(ordered.map((unit) => units.indexOf(unit)))
   const moved = ordered.filter((unit) => !kept.has(units.indexOf(unit)))
-  const broken =
-    moved.length > 0
-      ? brokenIn(
-          assembly,
-          assembly.steps.map((step, index) => ({ step, index })),
-        )
-      : []
+  const broken = moved.length > 0 ? brokenIn(assembly, rowOf(assembly)) : []
   const moves = moved.flatMap((unit) => {
     const told = broken.filter((finding) => finding.steps.some((step) => unit.steps.includes(step))).map(({ rule }) => rule)
     const own = [...(because.get(unit) ?? []), ...told]
