@@ -212,8 +212,7 @@ const UNEDITED = recent<Unedited>(20)
 function workOut({ route = NO_EDITS, ...design }: PieceDesign, options: PlanOptions): PiecePlan {
   const { parts, usual, base } = UNEDITED(JSON.stringify([design, options]), () => workOutUnedited(design, options))
   const { steps, misfits } = applyEdits(base, route)
-  const joints = usual.joints.map((joint) => measured(joint, parts))
-  const assembly = soldered({ ...usual, joints, steps }, ownedSolders(options.tools ?? []))
+  const assembly = soldered({ ...usual, steps }, ownedSolders(options.tools ?? []))
   return {
     ok: parts.every(({ result }) => result !== undefined) && parts.length > 0,
     parts,
@@ -242,5 +241,5 @@ function workOutUnedited(design: PieceDesign, options: PlanOptions): Unedited {
     return withSizes(own, actsOnLeatherOf(usual, id), { sizedSteps: result.companionSteps ?? [] })
   }, usual.steps)
   const base = named(withRivetHoles(usual, parts, sized), design.parts[0]?.id ?? '', usual.joints)
-  return { parts, usual, base }
+  return { parts, usual: { ...usual, joints: usual.joints.map((joint) => measured(joint, parts)) }, base }
 }

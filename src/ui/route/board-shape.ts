@@ -9,24 +9,30 @@ const TOP = 30
 /** Strands that run together lie so far apart. */
 const TOGETHER = 4
 
-export interface Cord {
+/** A piece of a strand’s wire, as a path. */
+export interface Wire {
   readonly thing: string
   readonly path: string
-  /** Where its name stands. */
-  readonly from: readonly [number, number]
+}
+
+/** What is drawn at a step: the wires that pass, from the left side of its column, and where its tag hangs. */
+export interface BoardColumn {
+  readonly wires: readonly Wire[]
+  readonly y: number
+  /** Where the other strands are that the step touches. */
+  readonly others: readonly number[]
+  readonly joins: 'hot' | 'cold' | undefined
 }
 
 export interface BoardShape {
   readonly width: number
   readonly height: number
-  readonly cords: readonly Cord[]
-  /** Where the tag of each step hangs, and the other strands that it touches there. */
-  readonly tags: readonly {
-    readonly x: number
-    readonly y: number
-    readonly others: readonly number[]
-    readonly joins: 'hot' | 'cold' | undefined
-  }[]
+  /** What each strand is called, and where that stands on the board. */
+  readonly names: readonly { readonly thing: string; readonly at: readonly [number, number] }[]
+  /** The wires before the first step, and behind the last. */
+  readonly lead: readonly Wire[]
+  readonly tail: readonly Wire[]
+  readonly columns: readonly BoardColumn[]
 }
 
 /** Height of a strand once its group is known: a group lies on the lane of its first strand, side by side. */
@@ -42,7 +48,13 @@ function heightsAfter(strands: Strands, index: number): Map<string, number> {
   return heights
 }
 
-const columnX = (index: number) => LEFT + index * COLUMN + COLUMN / 2
+/** Middle of a step’s column on the board. */
+export const columnX = (index: number) => LEFT + index * COLUMN + MIDDLE
+const MIDDLE = COLUMN / 2
+
+/** How high each strand runs: before the first step, and after each. */
+type Heights = readonly ReadonlyMap<string, number>[]
+const heightOf = (heights: Heights, thing: string, i: number) => heights[i]?.get(thing) ?? 0
 
 /** Where a strand begins and ends: with the route, or at the step that divides it off or up. */
 function spanOf({ divided, steps }: Strands, thing: string) {
@@ -51,40 +63,46 @@ function spanOf({ divided, steps }: Strands, thing: string) {
   return { born, last: ends ? ends.step : steps.length }
 }
 
-function cordOf(strands: Strands, thing: string, heights: readonly ReadonlyMap<string, number>[]): Cord {
-  const at = (i: number) => heights[i]?.get(thing) ?? 0
+/** The wire of a strand through the column of a step; none where it is not there yet, or no longer. */
+function wireAt(strands: Strands, heights: Heights, thing: string, i: number): Wire[] {
   const { born, last } = spanOf(strands, thing)
-  const first = born ? born.step + 1 : 0
-  const pieces = heights.slice(first + 1, last + 1).map((_, n) => {
-    const i = first + n
-    const [x, y, before] = [columnX(i), at(i + 1), at(i)]
-    // a strand bends to the one it is joined to just before the step that joins them
-    return before === y ? `H${x}` : `H${x - 34}C${x - 18} ${before} ${x - 16} ${y} ${x} ${y}`
-  })
-  const end = last < strands.steps.length ? columnX(last) : columnX(heights.length - 1) - COLUMN / 2 + 8
-  if (!born) return { thing, path: `M8 ${at(0)}${pieces.join('')}H${end}`, from: [10, at(0) - 7] }
-  const [x, parent, own] = [columnX(born.step), heights[born.step]?.get(born.of) ?? 0, at(first)]
-  // what is divided off leaves the part it was of at the step that divides it
-  return {
-    thing,
-    path: `M${x} ${parent}C${x + 16} ${parent} ${x + 14} ${own} ${x + 30} ${own}${pieces.join('')}H${end}`,
-    from: [x + 34, own - 7],
+  const [before, y] = [heightOf(heights, thing, i), heightOf(heights, thing, i + 1)]
+  if (i > last || (born && i < born.step)) return []
+  if (born?.step === i) {
+    // what is divided off leaves the part it was of at the step that divides it
+    const of = heightOf(heights, born.of, i)
+    return [{ thing, path: `M${MIDDLE} ${of}C${MIDDLE + 16} ${of} ${MIDDLE + 14} ${y} ${MIDDLE + 30} ${y}H${COLUMN}` }]
   }
+  if (i === last) return [{ thing, path: `M0 ${before}H${MIDDLE}` }]
+  // a strand bends to the one it is joined to just before the step that joins them
+  const bend = before === y ? '' : `H${MIDDLE - 34}C${MIDDLE - 18} ${before} ${MIDDLE - 16} ${y} ${MIDDLE} ${y}`
+  return [{ thing, path: `M0 ${before}${bend}H${COLUMN}` }]
+}
+
+/** Where a strand’s name stands: over its beginning. */
+function nameAt(strands: Strands, heights: Heights, thing: string): readonly [number, number] {
+  const { born } = spanOf(strands, thing)
+  return born ? [columnX(born.step) + 34, heightOf(heights, thing, born.step + 1) - 7] : [10, heightOf(heights, thing, 0) - 7]
 }
 
 /** Where every strand runs and every tag hangs. */
 export function boardShape(strands: Strands): BoardShape {
-  const heights = [-1, ...strands.steps.keys()].map((i) => heightsAfter(strands, i))
-  const tags = strands.steps.map(({ on, joins }, i) => {
+  const { things, steps } = strands
+  const heights = [-1, ...steps.keys()].map((i) => heightsAfter(strands, i))
+  const columns = steps.map(({ on, joins }, i): BoardColumn => {
     const ys = [...new Set(on.map((thing) => Math.round(heights[i + 1]?.get(thing) ?? TOP)))].sort((a, b) => a - b)
     const apart = ys.filter((y, n) => n === 0 || y - (ys[n - 1] ?? 0) > 2 * TOGETHER)
     const [y = TOP, ...others] = apart
-    return { x: columnX(i), y, others, joins }
+    return { wires: things.flatMap((thing) => wireAt(strands, heights, thing, i)), y, others, joins }
   })
   return {
-    width: LEFT + strands.steps.length * COLUMN + 12,
-    height: TOP + Math.max(0, strands.things.length - 1) * laneOf(strands) + 30,
-    cords: strands.things.map((thing) => cordOf(strands, thing, heights)),
-    tags,
+    width: LEFT + steps.length * COLUMN + 12,
+    height: TOP + Math.max(0, things.length - 1) * laneOf(strands) + 30,
+    names: things.map((thing) => ({ thing, at: nameAt(strands, heights, thing) })),
+    lead: things.flatMap((thing) => (spanOf(strands, thing).born ? [] : [{ thing, path: `M8 ${heightOf(heights, thing, 0)}H${LEFT}` }])),
+    tail: things.flatMap((thing) =>
+      spanOf(strands, thing).last < steps.length ? [] : [{ thing, path: `M0 ${heightOf(heights, thing, steps.length)}H8` }],
+    ),
+    columns,
   }
 }

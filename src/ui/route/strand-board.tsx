@@ -8,10 +8,11 @@ import type { DesignStep, Strands } from '@/core/piece'
 import type { Finding } from '@/core/rules'
 import { useSteadyAll } from '../shared/use-steady'
 import { PALETTE } from '../theme/palette'
-import { type BoardShape, boardShape, COLUMN, LEFT } from './board-shape'
+import { type BoardShape, boardShape, COLUMN, columnX, LEFT } from './board-shape'
 import { StepMenu } from './step-menu'
 import { StepNumbers, StepTag } from './step-tag'
 import { roomFor, useStepDrag } from './use-step-drag'
+import { Wires } from './wires'
 
 export interface BoardStep {
   readonly step: DesignStep
@@ -33,72 +34,37 @@ interface StrandBoardProps {
   readonly onRemove: (index: number) => void
 }
 
-/** What is no metal: a strand of its own, thin and dotted. */
-const PLAIN = PALETTE.muted
-
-/** What the lines of the board are drawn by, and the steps they stand at. */
-interface Lines {
+/** What is drawn over the wires, and the steps it stands at. */
+interface Over {
   readonly shape: BoardShape
   readonly ids: readonly string[]
 }
 
-/** The wires of the route: one for each part, bent to the one it is joined to, and from there side by side. */
-function Cords({ shape, ids, colours, names }: Lines & Pick<StrandBoardProps, 'colours' | 'names'>) {
-  return (
-    <>
-      {shape.cords.map(({ thing, path, from }) => {
-        const colour = colours.get(thing)
-        return (
-          <g key={thing}>
-            <path
-              d={path}
-              fill="none"
-              stroke={PALETTE.steelEdge}
-              strokeWidth={colour ? 5.5 : 1.5}
-              strokeDasharray={colour ? undefined : '2 4'}
-            />
-            {colour ? <path d={path} fill="none" stroke={colour} strokeWidth={3.5} /> : null}
-            {shape.cords.length > 1 ? (
-              <text x={from[0]} y={from[1]} fontSize={13} fill={colour ? PALETTE.ink : PLAIN} fontWeight={600}>
-                {names.get(thing) ?? thing}
-              </text>
-            ) : null}
-          </g>
-        )
-      })}
-      {shape.tags.map(({ x, y, others, joins }, i) => (
-        <g key={ids[i]}>
-          {others.map((other) => (
-            <g key={other}>
-              <line x1={x} x2={x} y1={y} y2={other} stroke={PALETTE.steelEdge} strokeWidth={1.5} />
-              <circle cx={x} cy={other} r={4} fill={PALETTE.steel} stroke={PALETTE.steelEdge} />
-            </g>
-          ))}
-          {joins === 'hot' ? <path d={`M${x - 26} ${y + 14}l8 -15 8 15z`} fill={PALETTE.fire} /> : null}
-          {joins === 'cold' ? (
-            <rect x={x - 25} y={y + 4} width={10} height={10} fill="none" stroke={PALETTE.ink} strokeWidth={1.5} />
-          ) : null}
-        </g>
-      ))}
-    </>
-  )
+/** What each wire is called, where there are several. */
+function Names({ shape: { names: places }, colours, names }: Pick<Over, 'shape'> & Pick<StrandBoardProps, 'colours' | 'names'>) {
+  if (places.length < 2) return null
+  return places.map(({ thing, at: [x, y] }) => (
+    <text key={thing} x={x} y={y} fontSize={13} fill={colours.has(thing) ? PALETTE.ink : PALETTE.muted} fontWeight={600}>
+      {names.get(thing) ?? thing}
+    </text>
+  ))
 }
 
 /** A broken rule, from the step it begins at to the one that breaks it; a word at each end says which. */
-function Breaks({ shape, ids, findings }: Lines & Pick<StrandBoardProps, 'findings'>) {
+function Breaks({ shape, ids, findings }: Over & Pick<StrandBoardProps, 'findings'>) {
   return findings.map(({ rule, level, steps, overridden }) => {
-    const [first, last] = [shape.tags[steps[0] ?? 0], shape.tags[steps.at(-1) ?? 0]]
+    const [from, to] = [steps[0] ?? 0, steps.at(-1) ?? 0]
+    const [first, last] = [shape.columns[from], shape.columns[to]]
     if (!first || !last) return null
+    const [fromX, toX] = [columnX(from), columnX(to)]
     const colour = overridden ? PALETTE.muted : level === 'stop' ? PALETTE.fire : PALETTE.ochre
     const dip = Math.min(shape.height - 4, Math.max(first.y, last.y) + 26)
     const path =
-      first === last
-        ? `M${last.x - 16} ${dip}h32`
-        : `M${first.x} ${first.y + 18}C${first.x} ${dip + 10} ${last.x} ${dip + 10} ${last.x} ${last.y + 18}`
+      from === to ? `M${toX - 16} ${dip}h32` : `M${fromX} ${first.y + 18}C${fromX} ${dip + 10} ${toX} ${dip + 10} ${toX} ${last.y + 18}`
     return (
       <g key={`${rule} ${steps.map((i) => ids[i]).join(' ')}`}>
         <path d={path} fill="none" stroke={colour} strokeWidth={2} strokeDasharray={overridden ? '2 4' : '7 4'} />
-        <text x={last.x + 19} y={last.y + 20} fontSize={12} fontWeight={700} fill={colour}>
+        <text x={toX + 19} y={last.y + 20} fontSize={12} fontWeight={700} fill={colour}>
           {rule}
         </text>
       </g>
@@ -213,8 +179,9 @@ export function StrandBoard({ strands, steps, colours, names, findings, chosen, 
   const { held, ...drag } = useStepDrag({ steps: steps.map(({ step, title }) => ({ id: step.id, title })), onOver, onDrop })
   return (
     <div style={{ position: 'relative', width: shape.width }}>
+      <Wires shape={shape} ids={ids} colours={colours} />
       <svg width={shape.width} height={shape.height} style={{ position: 'absolute', left: 0, top: 0 }} aria-hidden="true">
-        <Cords shape={shape} ids={ids} colours={colours} names={names} />
+        <Names shape={shape} colours={colours} names={names} />
         <Breaks shape={shape} ids={ids} findings={findings} />
       </svg>
       <DndContext id={dndId} {...drag}>
@@ -242,7 +209,7 @@ export function StrandBoard({ strands, steps, colours, names, findings, chosen, 
                 on={item.on}
                 isFirst={i === 0}
                 isLast={i === steps.length - 1}
-                y={shape.tags[i]?.y ?? 0}
+                y={shape.columns[i]?.y ?? 0}
                 height={shape.height}
                 room={roomFor(held, i)}
                 isLeftOut={rowPx !== undefined}
