@@ -30,6 +30,41 @@ test('an offcut photographed on the card goes into the drawer true to shape', as
   await expect(page.getByText(/It is in the drawer as S-\d+/)).toBeVisible()
 })
 
+test('a thing on plain paper is measured by two points on the rule beside it, and how much less sure that is is said', async ({ page }) => {
+  await page.goto(`${DEMO}/drawer/outline`)
+  await page.getByLabel('Photograph or drawing file').setInputFiles('tests/fixtures/photographs/bare-tag-red.jpg')
+  await page.getByLabel('Its scale by').selectOption('points')
+  const board = page.getByRole('group', { name: 'Photograph with two points' })
+  await expect(board).toBeVisible()
+  await page.getByLabel('Distance of the points').fill('10 cm')
+  // the ends of the dark bar of 100 mm, as the camera shows them: pixels of a picture 1900 wide
+  const lay = async (name: RegExp, [x, y]: readonly [number, number]) => {
+    const cross = page.getByRole('button', { name })
+    const [at, box] = [await cross.boundingBox(), await board.boundingBox()]
+    if (!at || !box) throw new Error('the picture is not in view')
+    await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(box.x + (x * box.width) / 1900, box.y + (y * box.width) / 1900, { steps: 4 })
+    await page.mouse.up()
+  }
+  await lay(/^First point/, [614, 912])
+  await expect(page.getByText('Nothing has been read in yet.')).toBeVisible()
+  await lay(/^Second point/, [1200, 978])
+  // the arrow keys bring it where it belongs
+  const second = page.getByRole('button', { name: /^Second point/ })
+  await second.focus()
+  for (const key of ['Shift+ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight'])
+    await second.press(key)
+  await expect(second).toHaveAccessibleName(/121[567] right and 97[789] down/)
+  const told = page.getByRole('status').filter({ hasText: '19 times in 20' })
+  await expect(told).toBeVisible({ timeout: 60_000 })
+  // a tag of 62 × 34 mm, seen 3° askew
+  await expect(told).toContainText(/^6[123]\.?\d* × 3[345]\.?\d* mm/)
+  await expect(
+    page.getByText(/Without the card this is about \d+ times less sure: its edge ± 1\.\d+ mm, where the card would give ± 0\.1/i),
+  ).toBeVisible()
+})
+
 test('a drawing without a unit is asked for a length, and an open one shows where', async ({ page }) => {
   await page.goto(`${DEMO}/drawer/outline`)
   const file = (name: string, text: string) => ({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })

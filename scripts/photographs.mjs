@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
@@ -7,6 +7,7 @@ import sharp from 'sharp'
 
 /** Takes the photographs of the measuring card that the tests look at: drawn, never taken. `node scripts/photographs.mjs` writes them anew, or those it is given. */
 const OUT = 'tests/fixtures/photographs'
+const TRUTH = join(OUT, 'truth.json')
 
 const around = (count, radius) =>
   Array.from({ length: count }, (_, i) => {
@@ -62,6 +63,7 @@ const seen = (id, shape, material, more = {}) => ({ id, outline: shape, material
 /** What is on each photograph; `asks` is what is asked of it, `refused` why it must not be measured. */
 export function shots(M) {
   const small = { width: 1900 }
+  const bare = { width: 1900, field: 'paper' }
   return [
     seen('strip-red', put(SHAPES.strip, -22, 4, 3), M.red, { seed: 1 }),
     seen('star-dark', put(SHAPES.star, 11, -8, 4), M.dark, { seed: 2, tiltDeg: 6 }),
@@ -73,6 +75,10 @@ export function shots(M) {
     seen('tag-red-stretched', put(SHAPES.tag, 8, 6, 6), M.red, { seed: 8, printScale: [1.012, 0.994], bowMm: [0.6, 0] }),
     seen('tag-blue-one-side', put(SHAPES.tag, 12, 4, 5), M.blue, { seed: 17, tiltTowardsDeg: 20, rollDeg: 3 }),
     seen('tag-blue-other-side', put(SHAPES.tag, 12, 4, 5), M.blue, { seed: 18, tiltTowardsDeg: 230, rollDeg: 176, tiltDeg: 8 }),
+    seen('bare-tag-red', put(SHAPES.tag, 14, 6, 12), M.red, { seed: 19, ...bare, tiltDeg: 3 }),
+    seen('bare-corner-blue', put(SHAPES.corner, -20, -4, 14), M.blue, { seed: 20, ...bare, tiltDeg: 6, tiltTowardsDeg: 100, lens: -0.03 }),
+    seen('bare-oval-high', put(SHAPES.oval, 30, 8, 16), M.copper, { seed: 21, ...bare, tiltDeg: 2, heightMm: 4 }),
+    seen('refused-bare-edge', put(SHAPES.tag, 0, 128, 0), M.red, { seed: 22, ...bare, refused: 'over-frame' }),
     seen('refused-silver-on-white', put(SHAPES.oval, 20, 0, 0), M.silver, { seed: 9, ...small, refused: 'like-card|in-pieces' }),
     seen('refused-over-frame', put(SHAPES.tag, 0, 88, 0), M.red, { seed: 10, ...small, refused: 'over-frame' }),
     seen('refused-marks-hidden', put(SHAPES.disc, 0, 0, 0), M.red, { seed: 11, ...small, hideMarks: [0, 3], refused: 'marks-hidden' }),
@@ -94,19 +100,22 @@ export function shots(M) {
 /** The program that draws them, bundled. */
 export async function darkroom() {
   const outfile = join(mkdtempSync(join(tmpdir(), 'fold-anvil-darkroom-')), 'darkroom.mjs')
-  const stdin = { contents: "export { photograph, MATERIALS } from './tests/support/photograph'", resolveDir: '.', loader: 'ts' }
+  const stdin = { contents: "export { BAR, photograph, MATERIALS } from './tests/support/photograph'", resolveDir: '.', loader: 'ts' }
   await build({ stdin, outfile, bundle: true, platform: 'node', format: 'esm', alias: { '@': './src' }, logLevel: 'warning' })
   return import(pathToFileURL(outfile).href)
 }
 
 if (process.argv[1]?.endsWith('photographs.mjs')) {
-  const { photograph, MATERIALS } = await darkroom()
+  const { BAR, photograph, MATERIALS } = await darkroom()
   mkdirSync(OUT, { recursive: true })
   const told = []
   const only = process.argv.slice(2)
+  const before = existsSync(TRUTH) ? JSON.parse(readFileSync(TRUTH, 'utf8')) : []
   for (const shot of shots(MATERIALS)) {
+    let points = before.find(({ id }) => id === shot.id)?.points
     if (only.length === 0 || only.includes(shot.id)) {
-      const { width, height, rgba } = photograph(shot)
+      const { width, height, rgba, pixelOf } = photograph(shot)
+      if (shot.field === 'paper') points = [BAR.from, BAR.to].map((place) => pixelOf(place).map((px) => Number(px.toFixed(1))))
       await sharp(Buffer.from(rgba.buffer), { raw: { width, height, channels: 4 } })
         .removeAlpha()
         .jpeg({ quality: 86, chromaSubsampling: '4:2:0' })
@@ -119,8 +128,9 @@ if (process.argv[1]?.endsWith('photographs.mjs')) {
       heightMm,
       printScale,
       ...(refused ? { refused } : {}),
+      ...(points ? { points } : {}),
     })
     process.stdout.write(`${id}\n`)
   }
-  writeFileSync(join(OUT, 'truth.json'), `${JSON.stringify(told, null, 1)}\n`)
+  writeFileSync(TRUTH, `${JSON.stringify(told, null, 1)}\n`)
 }

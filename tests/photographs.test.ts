@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { DoorAnswer } from '@/core/commands'
-import type { OutlineAnswer } from '@/core/picture'
+import { answerOutline, type OutlineAnswer } from '@/core/picture'
 import { readPicture } from '@/files/read-picture'
 import { runTask } from '@/server/long/run-task'
 import type { Xy } from './support/photograph'
@@ -12,6 +12,8 @@ interface Truth {
   readonly heightMm: number
   readonly printScale: Xy
   readonly refused?: string
+  /** Ends of the bar of 100 mm that lies beside the thing where there is no card, pixels. */
+  readonly points?: readonly [Xy, Xy]
 }
 
 const FOLDER = 'tests/fixtures/photographs'
@@ -50,9 +52,10 @@ const quantile = (values: readonly number[], share: number) => sorted(values)[Ma
 const LOOKED = new Map<string, Promise<DoorAnswer>>()
 
 /** What is measured of a photograph, once, by the thread that measures it in use. */
-function look({ id, heightMm, printScale }: Truth): Promise<DoorAnswer> {
+function look({ id, heightMm, printScale, points }: Truth): Promise<DoorAnswer> {
   const card = { lineXMm: 100 * printScale[0], lineYMm: 100 * printScale[1] }
-  const known = LOOKED.get(id) ?? measure(id, { heightMm, card })
+  const asked = points ? { points, apartMm: 100 } : { card }
+  const known = LOOKED.get(id) ?? measure(id, { heightMm, ...asked })
   LOOKED.set(id, known)
   return known
 }
@@ -66,13 +69,13 @@ function measured(answer: DoorAnswer): OutlineAnswer {
 }
 
 describe('outlines of photographs whose truth is known', () => {
-  const seen = TRUTHS.filter((truth) => !truth.refused)
+  const seen = TRUTHS.filter((truth) => !truth.refused && !truth.points)
 
   it.each(seen)('$id: near the truth, all round', async (truth) => {
     const answer = measured(await look(truth))
     const off = answer.outline.map((point) => distanceTo(point, truth.outline))
     const missed = truth.outline.map((point) => distanceTo(point, answer.outline))
-    const most = truth.heightMm > 0 ? 0.3 : answer.card.field === 'coloured' ? 0.25 : 0.15
+    const most = truth.heightMm > 0 ? 0.3 : answer.card?.field === 'coloured' ? 0.25 : 0.15
     expect(quantile(off, 0.95)).toBeLessThan(most)
     expect(quantile(missed, 0.95)).toBeLessThan(2 * most)
     // no place runs off, and the edge crosses itself nowhere
@@ -93,6 +96,118 @@ describe('outlines of photographs whose truth is known', () => {
     if (answer.ok) throw new Error('it was measured')
     expect(answer.body.error.code).toMatch(new RegExp(`^(${truth.refused})$`))
     expect(answer.body.error.message.length).toBeGreaterThan(30)
+  })
+})
+
+const middleOf = (line: readonly Xy[]) => line.reduce<Xy>(([mx, my], [x, y]) => [mx + x / line.length, my + y / line.length], [0, 0])
+/** A line about a place that becomes its origin, turned. */
+function laid(line: readonly Xy[], [mx, my]: Xy, angle: number): Xy[] {
+  const [cos, sin] = [Math.cos(angle), Math.sin(angle)]
+  return line.map(([x, y]) => [(x - mx) * cos - (y - my) * sin, (x - mx) * sin + (y - my) * cos])
+}
+/** Points as far apart from each other along a line, so that its middle is that of its length. */
+function evenly(line: readonly Xy[], stepMm: number): Xy[] {
+  return line.flatMap((from, i) => {
+    const to = line[(i + 1) % line.length] ?? from
+    const steps = Math.max(1, Math.round(Math.hypot(to[0] - from[0], to[1] - from[1]) / stepMm))
+    return Array.from(
+      { length: steps },
+      (_, k): Xy => [from[0] + ((to[0] - from[0]) * k) / steps, from[1] + ((to[1] - from[1]) * k) / steps],
+    )
+  })
+}
+
+describe('outlines of photographs without the card, beside a bar of 100 mm', () => {
+  const bare = TRUTHS.filter(({ points, refused }) => points && !refused)
+
+  it('has some', () => expect(bare.length).toBeGreaterThan(2))
+
+  it.each(bare)('$id: as near the truth as it says, however it lies', async (truth) => {
+    const answer = measured(await look(truth))
+    const outline = answer.outline as readonly Xy[]
+    const own = laid(outline, middleOf(evenly(outline, 0.3)), 0)
+    const some = own.filter((_, i) => i % 12 === 0)
+    const middle = middleOf(evenly(truth.outline, 0.3))
+    const turns = Array.from({ length: 360 }, (_, k) => {
+      const line = laid(truth.outline, middle, (k * Math.PI) / 180)
+      return { line, worst: Math.max(...some.map((point) => distanceTo(point, line))) }
+    })
+    const { line: truly } = turns.reduce((best, one) => (one.worst < best.worst ? one : best))
+    const held = own.filter((point, i) => distanceTo(point, truly) <= (answer.offMm[i] ?? 0)).length
+    expect(held / own.length).toBeGreaterThan(0.9)
+    expect(Math.abs(answer.areaMm2 - areaOf(truth.outline))).toBeLessThan(answer.areaOffMm2)
+  })
+
+  it.each(bare)('$id: says how much less sure that is', async (truth) => {
+    const answer = measured(await look(truth))
+    expect(answer.card).toBeUndefined()
+    expect(answer.withoutCard?.timesLessSure).toBeGreaterThan(3)
+    expect(answer.notes[0]).toMatch(
+      /^without the card this is about \d+ times less sure: its edge ± [\d.]+ mm, where the card would give ± 0\.\d+/,
+    )
+    // half a millimetre of a hundred is not told by two points in a hand-held picture
+    expect(answer.uncertainty.plusMinus).toBeGreaterThan(0.5)
+  })
+
+  it('gives the same of a picture that is turned on its side', async () => {
+    const [truth] = bare
+    if (!truth?.points) throw new Error('no photograph')
+    const upright = measured(await look(truth))
+    const picture = await readPicture(readFileSync(`${FOLDER}/${truth.id}.jpg`))
+    const { width, height } = picture
+    const rgba = new Uint8Array(picture.rgba.length)
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++)
+        for (let channel = 0; channel < 4; channel++)
+          rgba[4 * (x * height + (height - 1 - y)) + channel] = picture.rgba[4 * (y * width + x) + channel] ?? 0
+    const turned = ([x, y]: Xy): [number, number] => [height - 1 - y, x]
+    const points: [[number, number], [number, number]] = [turned(truth.points[0]), turned(truth.points[1])]
+    const side = answerOutline({ ...picture, width: height, height: width, rgba }, { heightMm: 0, heightOffMm: 0.2, points, apartMm: 100 })
+    if ('ok' in side) throw new Error(side.message)
+    expect(side.lengthMm).toBeCloseTo(upright.lengthMm, 1)
+    expect(side.areaMm2 / upright.areaMm2).toBeCloseTo(1, 2)
+  })
+
+  it('grows as the bar is said to be longer', async () => {
+    const [truth] = bare
+    if (!truth?.points) throw new Error('no photograph')
+    const twice = measured(await measure(truth.id, { points: truth.points, apartMm: '20 cm' }))
+    expect(twice.lengthMm / measured(await look(truth)).lengthMm).toBeCloseTo(2, 3)
+  })
+
+  it('says what is wrong with the points', async () => {
+    const far: readonly Xy[] = [
+      [300, 900],
+      [900, 900],
+    ]
+    for (const [asked, code] of [
+      [
+        {
+          points: [
+            [10, 10],
+            [40, 30],
+          ],
+          apartMm: 100,
+        },
+        'points-near',
+      ],
+      [
+        {
+          points: [
+            [-5, 10],
+            [900, 900],
+          ],
+          apartMm: 100,
+        },
+        'points-outside',
+      ],
+      [{ points: far }, 'distance-missing'],
+      [{ apartMm: 100 }, 'points-missing'],
+      [{ points: far, apartMm: 0 }, 'bad-input'],
+    ] as const) {
+      const answer = await measure('bare-tag-red', asked)
+      expect(answer.ok ? 'measured' : answer.body.error.code).toBe(code)
+    }
   })
 })
 

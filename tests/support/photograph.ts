@@ -22,7 +22,8 @@ export const MATERIALS = {
 export interface Shot {
   readonly outline: readonly Xy[]
   readonly material: Rgb
-  readonly field: 'white' | 'green'
+  /** What the thing lies on: the white or the green card, or plain paper with a dark bar on it, `BAR`. */
+  readonly field: 'white' | 'green' | 'paper'
   readonly width: number
   readonly heightMm?: number
   readonly tiltDeg?: number
@@ -95,11 +96,14 @@ function distanceField(outline: readonly Xy[], stepMm = 0.1, marginMm = 12) {
 }
 
 const INK: Rgb = [0.035, 0.035, 0.035]
-const FIELDS = { white: [0.86, 0.86, 0.85], green: [0.05, 0.36, 0.12] } as const satisfies Record<string, Rgb>
 const PAPER: Rgb = [0.86, 0.86, 0.85]
+const FIELDS = { white: PAPER, green: [0.05, 0.36, 0.12] } as const satisfies Record<string, Rgb>
+/** The bar that lies on plain paper: from where to where, mm, and how wide. */
+export const BAR = { from: [-50, -42], to: [50, -42], wideMm: 9 } as const
 
 /** The colour printed at a place on the card, mm. */
 function printedAt(x: number, y: number, field: Shot['field'], hidden: readonly number[]): Rgb {
+  if (field === 'paper') return Math.abs(x) < BAR.to[0] && Math.abs(y - BAR.to[1]) < BAR.wideMm / 2 ? INK : PAPER
   if (Math.abs(x) < COLOUR_HALF_MM[0] && Math.abs(y) < COLOUR_HALF_MM[1]) return FIELDS[field]
   for (let i = 0; i < MARK_CENTRES.length; i++) {
     const dx = x - (MARK_CENTRES[i]?.[0] ?? 0)
@@ -297,5 +301,13 @@ export function photograph(shot: Shot) {
       for (const [channel, plane] of planes.entries()) rgba[to + channel] = Math.round(255 * (plane[y * width + x] ?? 0))
       rgba[to + 3] = 255
     }
-  return { width, height, rgba, focal35Mm: shot.focal35Mm ?? 26 }
+  /** Where the picture shows a place on the ground. */
+  const pixelOf = ([x, y]: Xy): Xy => {
+    const way = [x - stand[0], y - stand[1], -stand[2]] as const
+    const along = (axes: readonly number[]) => way.reduce((sum, part, i) => sum + part * (axes[i] ?? 0), 0)
+    const [u, v] = [along(right) / along(ahead), along(down) / along(ahead)]
+    const bent = 1 + lens * (u * u + v * v)
+    return [axis[0] + focal * u * bent, axis[1] + focal * v * bent]
+  }
+  return { width, height, rgba, focal35Mm: shot.focal35Mm ?? 26, pixelOf }
 }

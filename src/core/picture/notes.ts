@@ -8,24 +8,21 @@ import type { Doubts } from './uncertainty'
 /** From where on something is worth a word. */
 const WORTH = { fewPixelsPerMm: 7, softMm: 0.25, unevenPx: 0.08, highMm: 4, tiltDeg: 20, squareDeg: 8, lensShare: 0.1 }
 
-/** What was cut off the edge because no picture of this size shows it. */
-interface CutOff {
+/** What is worth a word of an edge, in millimetres of the thing. */
+interface Told extends Pick<Doubts, 'heightMm' | 'hasGlare' | 'blurMm'> {
+  /** How often something so thin was cut off it that no picture of this size shows it, and how thin. */
   readonly threads: number
   readonly thinMm: number
+  readonly mmPerUnit: number
 }
 
 /** What a smith should know beside the figures. */
-export function notesOf(
-  picture: Picture,
-  card: SeenCard,
-  { blurMm, isMeasured, hasGlare, heightMm, threads, thinMm }: Doubts & CutOff,
-): string[] {
-  const pixels = pixelsPerMm(card.camera)
+export function notesOf(picture: Picture, card: SeenCard, { blurMm, hasGlare, heightMm, threads, thinMm, mmPerUnit }: Told): string[] {
+  const pixels = pixelsPerMm(card.camera) / mmPerUnit
   const tilt = tiltOf(card)
   const isLensOther = picture.focal35Mm !== undefined && Math.abs(card.camera.focalPx / expectedFocal(picture).px - 1) > WORTH.lensShare
-  const isHeightVague = heightMm > 0 && picture.focal35Mm === undefined && tilt < WORTH.squareDeg
+  const isHeightVague = card.dots > 0 && heightMm > 0 && picture.focal35Mm === undefined && tilt < WORTH.squareDeg
   const said = [
-    !isMeasured && 'the printed lines of this card have not been measured: sizes may be 0.5 % off',
     pixels < WORTH.fewPixelsPerMm && `only ${pixels.toFixed(1)} pixels to a millimetre: 7 or more tell an edge better`,
     blurMm > WORTH.softMm && `the picture is soft (an edge is blurred by ${blurMm.toFixed(2)} mm)`,
     card.hidden.length > 0 && `the ${card.hidden.join(' and ')} mark is hidden`,

@@ -19,7 +19,23 @@ export const REFUSALS = {
     'more than one thing lies on the card, or light cuts the one in two: lay one thing down, move the lamp, and use the green card for silver, steel and grey.',
   glare: (share: string) =>
     `light is thrown back at the edge (${share} % of it): move the lamp or turn the piece, and take another photograph.`,
+  'points-missing': () =>
+    'a distance is given, but not between which two points of the picture: give “points” too, pixels from its upper left.',
+  'distance-missing': () => 'two points are given, but not how far apart they are: give “apartMm” too.',
+  'points-outside': () => 'a point of the known distance lies outside the picture: both are pixels from its upper left corner.',
+  'points-near': (px: number) =>
+    `the two points are only ${px} pixels apart: point at two that lie further apart, such as the ends of a steel rule beside the thing.`,
 } as const
+
+/** What is said otherwise where there is no card. */
+const WITHOUT_CARD: Partial<Record<RefusalCode, string>> = {
+  'too-bright': 'what it lies on is burnt out: lower the exposure by one step, or take light away.',
+  empty: 'nothing stands out from what it lies on: lay it on plain paper of another colour that fills the picture.',
+  'over-frame': 'it lies too near the edge of the picture: plain paper must be seen all round it.',
+  'like-card': 'it looks too much like what it lies on to tell where it ends: lay it on paper of another colour.',
+  'in-pieces':
+    'more than one thing lies there, or light cuts the one in two: leave only the thing and what the two points are on, on plain paper.',
+}
 
 export type RefusalCode = keyof typeof REFUSALS
 
@@ -36,3 +52,6 @@ export function refuse<Code extends RefusalCode>(code: Code, ...given: Parameter
   const say = REFUSALS[code] as (...words: readonly Given[]) => string
   return { ok: false, code, message: say(...(given as readonly Given[])) }
 }
+
+/** The same in words that speak of no card. */
+export const withoutCard = (refused: Refused): Refused => ({ ...refused, message: WITHOUT_CARD[refused.code] ?? refused.message })

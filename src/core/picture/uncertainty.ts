@@ -1,4 +1,6 @@
-import type { Point } from '../geometry/point'
+import { netAreaMm2, perimeterMm } from '../geometry/outline'
+import type { Outline, Point } from '../geometry/point'
+import { type Camera, pixelsPerMm, standOf } from './camera/camera'
 import type { SeenCard } from './camera/see-card'
 import { movedByHeight } from './edge/height'
 import type { Smooth } from './edge/smooth-outline'
@@ -9,14 +11,15 @@ const FLOOR_MM = { flat: 0.035, high: 0.06, coloured: 0.06 }
 const SOFT_SHARE = 0.25
 const BURNT_SHARE = 0.5
 /** What a printer's scale may be off by as long as its lines are not measured, and after. */
-const SCALE_OFF = { unmeasured: 0.005, measured: 0.0003 }
+const PRINTED_OFF = { unmeasured: 0.005, measured: 0.0003 }
 /** Deviations within which 19 of 20 lie. */
 const SURE = 1.96
 
 export interface Doubts {
   readonly heightMm: number
   readonly heightOffMm: number
-  readonly isMeasured: boolean
+  /** What the scale may be off by at a place, as a share, 19 times in 20. */
+  readonly scaleOff: (place: Point) => number
   readonly isColoured: boolean
   readonly hasGlare: boolean
   readonly blurMm: number
@@ -25,7 +28,31 @@ export interface Doubts {
 const floorOf = ({ heightMm, isColoured, blurMm }: Doubts) =>
   Math.hypot(heightMm > 0 ? FLOOR_MM.high : FLOOR_MM.flat, isColoured ? FLOOR_MM.coloured : 0, SOFT_SHARE * blurMm)
 
-const scaleOff = ({ isMeasured }: Doubts) => (isMeasured ? SCALE_OFF.measured : SCALE_OFF.unmeasured)
+/** What the scale of a printed card may be off by, everywhere the same. */
+export const printedOff = (isMeasured: boolean) => () => (isMeasured ? PRINTED_OFF.measured : PRINTED_OFF.unmeasured)
+
+/** How far a hand holds a camera from straight down (one deviation, from memory), rad; and what a lens that nobody knows bends, as a share. */
+const HELD = { askewRad: (6 * Math.PI) / 180, lens: 0.03 }
+/** How well a point is pointed at in a picture (one deviation, from memory), pixels. */
+const POINTED_PX = 1.5
+
+/**
+ * What the scale may be off by where two points of a known distance tell it and no card: how well they are pointed at, and from the middle
+ * between them outwards how far the camera looks askew and what its lens bends.
+ */
+export function pointedOff(camera: Camera, from: Point, to: Point): (place: Point) => number {
+  const apart = Math.hypot(to[0] - from[0], to[1] - from[1])
+  const middle: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]
+  const standing = standOf(camera)[2]
+  const pointing = (Math.SQRT2 * POINTED_PX) / pixelsPerMm(camera) / apart
+  const bentAt = ([x, y]: Point) => HELD.lens * ((x * x + y * y) / (standing * standing))
+  return (place) => {
+    const away = Math.hypot(place[0] - middle[0], place[1] - middle[1])
+    const askew = (away * Math.sin(HELD.askewRad)) / standing
+    const bent = 3 * Math.abs(bentAt(place) - bentAt(middle))
+    return SURE * Math.hypot(pointing, 1 - Math.cos(HELD.askewRad), askew, bent)
+  }
+}
 
 /** What each point of an outline may be off by, 19 times in 20, mm. */
 export function pointsOffMm({ line, leftMm, fittedTo }: Smooth, { camera, focalOffShare }: SeenCard, doubts: Doubts): number[] {
@@ -35,11 +62,12 @@ export function pointsOffMm({ line, leftMm, fittedTo }: Smooth, { camera, focalO
   return line.map((point, i) => {
     const fit = (leftMm[i] ?? 0) / Math.sqrt(Math.max(1, (fittedTo[i] ?? 4) / 4))
     const fromMiddle = Math.hypot(point[0] - middle[0], point[1] - middle[1])
-    return SURE * Math.hypot(fit, floorOf(doubts), movedByHeight(camera, point) * high, burnt) + scaleOff(doubts) * fromMiddle
+    return SURE * Math.hypot(fit, floorOf(doubts), movedByHeight(camera, point) * high, burnt) + doubts.scaleOff(point) * fromMiddle
   })
 }
 
-/** What an area may be off by: an edge that lies wrong everywhere by the same, and the printer's scale twice, mm². */
-export function areaOffBy(areaMm2: number, perimeterMm: number, doubts: Doubts): number {
-  return Math.hypot(perimeterMm * floorOf(doubts), 2 * scaleOff(doubts) * areaMm2)
+/** What an area may be off by: an edge that lies wrong everywhere by the same, and the scale twice. */
+export function areaOffBy(line: Outline, doubts: Doubts): number {
+  const scaleOff = line.reduce((sum, point) => sum + doubts.scaleOff(point), 0) / line.length
+  return Math.hypot(perimeterMm(line) * floorOf(doubts), 2 * scaleOff * netAreaMm2(line))
 }

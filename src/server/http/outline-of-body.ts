@@ -4,12 +4,22 @@ import { problem, respond } from './answer'
 /** Types of what is drawn; all else is taken for a picture. */
 const DRAWN = /svg|dxf|^text\//
 
-/** Options beside the body: numbers of the address as numbers, the card’s own lines together. */
+/** Options beside the body: numbers of the address as numbers, the card’s own lines together, and so the two points. */
 function optionsOf(asked: URLSearchParams): Record<string, unknown> {
-  const { card, cardLineXMm, cardLineYMm, ...rest } = Object.fromEntries(asked)
+  const { card, cardLineXMm, cardLineYMm, points, ...rest } = Object.fromEntries(asked)
   const lines = { ...(cardLineXMm ? { lineXMm: Number(cardLineXMm) } : {}), ...(cardLineYMm ? { lineYMm: Number(cardLineYMm) } : {}) }
   const isMeasured = Object.keys(lines).length > 0
-  return { ...rest, ...(card || isMeasured ? { card: isMeasured ? { field: card ?? 'white', ...lines } : card } : {}) }
+  const [fromX, fromY, toX, toY] = (points ?? '').split(',').map(Number)
+  const pointed =
+    points === undefined
+      ? {}
+      : {
+          points: [
+            [fromX, fromY],
+            [toX, toY],
+          ],
+        }
+  return { ...rest, ...pointed, ...(card || isMeasured ? { card: isMeasured ? { field: card ?? 'white', ...lines } : card } : {}) }
 }
 
 /** A picture is worked out within so many seconds, in a thread of its own. */

@@ -3,11 +3,15 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Link from '@mui/material/Link'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
+import type { Point } from '@/core/geometry'
+import { ChoiceField } from '../shared/choice-field'
 import { DropFile } from '../shared/drop-file'
 import { SizeField } from '../shared/size-field'
 import { useCardLines } from './use-card-lines'
 import { isDrawing, type OutlineTyped } from './use-outline'
+import { usePictureUrl } from './use-picture-url'
+import { useTwoPoints } from './use-two-points'
 
 const FILES = {
   'image/jpeg': ['.jpg', '.jpeg'],
@@ -63,12 +67,32 @@ export function usePictureInput() {
   const [height, setHeight] = useState('0')
   const [longest, setLongest] = useState('')
   const { lineX, lineY, setLineX, setLineY } = useCardLines()
-  const typed: OutlineTyped = { height, lineX, lineY, longest }
-  return { file, typed, setFile, setHeight, setLongest, setLineX, setLineY }
+  const [scaleBy, setScaleBy] = useState<ScaleBy>('card')
+  const [apart, setApart] = useState('')
+  const isPointed = scaleBy === 'points' && file !== undefined && !isDrawing(file)
+  const picture = usePictureUrl(isPointed ? file : undefined)
+  const { points, lay } = useTwoPoints(picture?.size)
+  const typed: OutlineTyped = useMemo(() => {
+    const [from, to] = points?.places ?? [NOWHERE, NOWHERE]
+    const known = { from, to, isLaid: points?.isLaid.every(Boolean) ?? false, apart }
+    return { height, lineX, lineY, longest, points: isPointed ? known : undefined }
+  }, [height, lineX, lineY, longest, isPointed, points, apart])
+  return { file, typed, scaleBy, apart, picture, points, lay, setFile, setHeight, setLongest, setLineX, setLineY, setScaleBy, setApart }
+}
+
+/** What tells the scale of a photograph. */
+const SCALES = { card: 'the measuring card', points: 'two points, without the card' } as const
+type ScaleBy = keyof typeof SCALES
+const NOWHERE: Point = [0, 0]
+
+interface PictureInputProps {
+  readonly hand: ReturnType<typeof usePictureInput>
+  /** Whether two points may tell the scale: what is measured within tenths needs the card. */
+  readonly mayPoint?: boolean
 }
 
 /** The card, the file and its sizes. */
-export function PictureInput({ hand }: { readonly hand: ReturnType<typeof usePictureInput> }) {
+export function PictureInput({ hand, mayPoint = false }: PictureInputProps) {
   const { file, typed } = hand
   const lines = [
     ['x', typed.lineX, hand.setLineX],
@@ -95,16 +119,35 @@ export function PictureInput({ hand }: { readonly hand: ReturnType<typeof usePic
             unit="mm"
             help="0 for sheet; of a stone or a piece, how high its edge stands over the card."
           />
-          {lines.map(([way, value, set]) => (
-            <SizeField
-              key={way}
-              label={`100 mm line along ${way}`}
-              value={value}
-              onChange={set}
-              unit="mm"
-              help="As measured with calipers; kept on this device."
+          {mayPoint ? (
+            <ChoiceField
+              label="Its scale by"
+              width={200}
+              value={hand.scaleBy}
+              options={SCALES}
+              onChange={(by) => hand.setScaleBy(by as ScaleBy)}
             />
-          ))}
+          ) : null}
+          {hand.scaleBy === 'points' ? (
+            <SizeField
+              label="Distance of the points"
+              value={hand.apart}
+              onChange={hand.setApart}
+              unit="mm"
+              help="On plain paper, from straight above; the further apart, the surer."
+            />
+          ) : (
+            lines.map(([way, value, set]) => (
+              <SizeField
+                key={way}
+                label={`100 mm line along ${way}`}
+                value={value}
+                onChange={set}
+                unit="mm"
+                help="As measured with calipers; kept on this device."
+              />
+            ))
+          )}
         </>
       )}
     </Box>

@@ -2,8 +2,10 @@
 import { useEffect, useRef, useState } from 'react'
 import { readDrawnInput, readOutlineInput } from '@/core/commands'
 import { type DrawnAnswer, type DrawnRefused, readDrawn } from '@/core/drawn'
+import type { Point } from '@/core/geometry'
 import type { OutlineAnswer } from '@/core/picture'
 import { outlineInWorker } from '@/workers/outline-client'
+import { sizeOf } from './use-picture-url'
 
 /** What is typed beside the file. */
 export interface OutlineTyped {
@@ -11,6 +13,8 @@ export interface OutlineTyped {
   readonly lineX: string
   readonly lineY: string
   readonly longest: string
+  /** Two points of a known distance, where the picture shows no card; undefined where the card tells the scale. */
+  readonly points?: { readonly from: Point; readonly to: Point; readonly isLaid: boolean; readonly apart: string } | undefined
 }
 
 export interface PictureSeen {
@@ -43,18 +47,13 @@ async function seeDrawing(file: File, { longest }: OutlineTyped): Promise<Outlin
   return answer.lines.length > 0 ? { kind: 'open', answer } : { kind: 'problem', says: answer.message }
 }
 
-async function sizeOf(url: string): Promise<readonly [number, number]> {
-  const image = new Image()
-  image.src = url
-  await image.decode()
-  return [image.naturalWidth, image.naturalHeight]
-}
-
 async function seePicture(file: File, typed: OutlineTyped, signal: AbortSignal): Promise<OutlineSeen> {
-  const read = readOutlineInput({
-    heightMm: orNothing(typed.height),
-    card: { lineXMm: numberOf(typed.lineX), lineYMm: numberOf(typed.lineY) },
-  })
+  const { points } = typed
+  if (points && (!points.isLaid || points.apart.trim() === '')) return { kind: 'none' }
+  const scale = points
+    ? { points: [points.from, points.to], apartMm: points.apart }
+    : { card: { lineXMm: numberOf(typed.lineX), lineYMm: numberOf(typed.lineY) } }
+  const read = readOutlineInput({ heightMm: orNothing(typed.height), ...scale })
   if (!read.ok) return sayIssues(read.issues)
   const url = URL.createObjectURL(file)
   try {
@@ -71,12 +70,12 @@ async function seePicture(file: File, typed: OutlineTyped, signal: AbortSignal):
 export function useOutline(file: File | undefined, typed: OutlineTyped): OutlineSeen {
   const [seen, setSeen] = useState<OutlineSeen>({ kind: 'none' })
   const url = useRef('')
-  const { height, lineX, lineY, longest } = typed
+  const { height, lineX, lineY, longest, points } = typed
   useEffect(() => {
     if (!file) return
     const ending = new AbortController()
     setSeen({ kind: 'measuring' })
-    const asked = { height, lineX, lineY, longest }
+    const asked = { height, lineX, lineY, longest, points }
     const wait = setTimeout(() => {
       const work = isDrawing(file) ? seeDrawing(file, asked) : seePicture(file, asked, ending.signal)
       work
@@ -92,6 +91,6 @@ export function useOutline(file: File | undefined, typed: OutlineTyped): Outline
       clearTimeout(wait)
       ending.abort()
     }
-  }, [file, height, lineX, lineY, longest])
+  }, [file, height, lineX, lineY, longest, points])
   return seen
 }

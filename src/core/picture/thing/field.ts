@@ -28,6 +28,15 @@ export const placeAt = (at: number): Point => [
   FIELD_HALF_MM[1] - Math.floor(at / WIDTH) * PIXEL_MM,
 ]
 
+/** The places of the field within a reach of a place on the card. */
+export function placesAbout([x, y]: Point, reachMm: number): number[] {
+  const reach = Math.round(reachMm / PIXEL_MM)
+  const [column, row] = [Math.round((x + FIELD_HALF_MM[0]) / PIXEL_MM), Math.round((FIELD_HALF_MM[1] - y) / PIXEL_MM)]
+  const across = Array.from({ length: 2 * reach + 1 }, (_, i) => column + i - reach).filter((at) => at >= 0 && at < WIDTH)
+  const down = Array.from({ length: 2 * reach + 1 }, (_, i) => row + i - reach).filter((at) => at >= 0 && at < HEIGHT)
+  return down.flatMap((at) => across.map((beside) => at * WIDTH + beside))
+}
+
 /** Pixels of the picture for every place of a row of the field, one row after another. */
 function rowsOfPixels(camera: Camera): (row: number, xs: Float64Array, ys: Float64Array) => void {
   const across = Math.ceil(WIDTH / KNOT) + 1

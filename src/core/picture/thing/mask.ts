@@ -51,16 +51,15 @@ export function filled(mask: Mask): Mask {
   return opposite(spread(mask, edge, (_, to) => on[to] === 0))
 }
 
-/** The largest piece that hangs together, and how large the next one is, places. */
-export function largestPiece(mask: Mask): { readonly piece: Mask; readonly next: number } {
+/** The largest piece that hangs together, and how large the next one is, places; `beside` are places whose pieces are left out where there are others. */
+export function largestPiece(mask: Mask, beside: readonly number[] = []): { readonly piece: Mask; readonly next: number } {
   const { numbers, counts } = numberPieces(mask)
-  let [largest, next] = [0, 0]
-  for (const [number, count] of counts.entries())
-    if (count > (counts[largest] ?? 0)) {
-      next = counts[largest] ?? 0
-      largest = number
-    } else if (number !== largest && count > next) next = count
+  const leftOut = new Set(beside.map((at) => numbers[at] ?? 0))
+  const all = [...counts.keys()].slice(1)
+  const others = all.filter((number) => !leftOut.has(number))
+  const sizeOf = (number: number | undefined) => (number === undefined ? 0 : (counts[number] ?? 0))
+  const [largest, second] = (others.length > 0 ? others : all).sort((a, b) => sizeOf(b) - sizeOf(a))
   const on = new Uint8Array(numbers.length)
-  if (largest > 0) for (let at = 0; at < on.length; at++) if (numbers[at] === largest) on[at] = 1
-  return { piece: { ...mask, on }, next }
+  if (largest !== undefined) for (let at = 0; at < on.length; at++) if (numbers[at] === largest) on[at] = 1
+  return { piece: { ...mask, on }, next: sizeOf(second) }
 }

@@ -1,7 +1,8 @@
+import type { Point } from '../../geometry/point'
 import { median } from '../../numerics/median'
 import type { Mask } from '../pieces'
 import { type BareCard, bareCardFrom } from './bare-card'
-import { type Field, PIXEL_MM } from './field'
+import { type Field, PIXEL_MM, placesAbout } from './field'
 import { closed, filled, grown, largestPiece, opened, opposite, shrunk, spread } from './mask'
 
 /** What lies on the card: where, and how it differs from the card. */
@@ -74,8 +75,8 @@ function reachBare(field: Field, bare: BareCard, isRing: (at: number) => boolean
   })
 }
 
-function asOneThing(mask: Mask) {
-  const { piece, next } = largestPiece(filled(closed(mask, 2)))
+function asOneThing(mask: Mask, beside: readonly number[]) {
+  const { piece, next } = largestPiece(filled(closed(mask, 2)), beside)
   return { mask: opened(piece, 2), next }
 }
 
@@ -113,8 +114,12 @@ function glareOn(field: Field, bare: BareCard, mask: Mask): Mask {
   return { width: field.width, height: field.height, on }
 }
 
-/** Finds the largest thing that lies in the field. */
-export function findThing(field: Field): Lying {
+/** What is pointed at is known by so much about the point. */
+const POINTED_MM = 1.5
+
+/** Finds the largest thing that lies in the field, but for what is pointed at where something else lies there. */
+export function findThing(field: Field, pointedAt: readonly Point[] = []): Lying {
+  const beside = pointedAt.flatMap((point) => placesAbout(point, POINTED_MM))
   const edge = edgeOfColour(field)
   const [from, to] = [edge + RING.withinMm / PIXEL_MM, edge + (RING.withinMm + RING.wideMm) / PIXEL_MM]
   const isRing = (at: number) => withinEdge(field, at) >= from && withinEdge(field, at) < to
@@ -127,9 +132,9 @@ export function findThing(field: Field): Lying {
   const bare = bareCardFrom(field, (at) => again.on[at] === 1 && withinEdge(field, at) >= from)
   const on = again.on.map((value, at) => (value || withinEdge(field, at) < from ? 0 : 1))
   const raw: Mask = { width: field.width, height: field.height, on }
-  const whole = asOneThing(raw)
+  const whole = asOneThing(raw, beside)
   const glare = glareOn(field, bare, whole.mask)
-  const { mask, next } = asOneThing(withoutShadow(field, bare, whole.mask, glare))
+  const { mask, next } = asOneThing(withoutShadow(field, bare, whole.mask, glare), beside)
   return {
     mask,
     bare,
