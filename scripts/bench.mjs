@@ -8,7 +8,7 @@ import Database from 'better-sqlite3'
 import { build } from 'esbuild'
 import { BROWSER } from './browser.mjs'
 import { buildProgram } from './bundles.mjs'
-import { layoutFamilies } from './layout-families.mjs'
+import { timeLayouts } from './time-layouts.mjs'
 import { timeMarks, typedToPaint } from './time-marks.mjs'
 
 /** Measures the figures the project promises; run after `npm run build`. Prints, never fails. */
@@ -166,33 +166,6 @@ async function timeBlanks() {
   const options = '{"heightMm":2.4,"card":{"field":"white","lineXMm":100,"lineYMm":100}}'
   spawnSync('node', ['dist/anvil.mjs', 'outline', 'tests/fixtures/photographs/corner-copper-high.jpg', options])
   report('a photograph measured, by the command line', performance.now() - began, 3000)
-}
-
-/** Orders laid out, each in the seconds it has: how many blanks found a place, what share of the sheet they are, and that none is in another's way. */
-async function timeLayouts() {
-  const { packLayout, findIllegal, layoutInput } = await bundled(`export { packLayout } from './src/core/layout/pack'
-    export { findIllegal } from './src/core/layout/legal'
-    export { layoutInput } from './src/core/layout/schema'`)
-  for (const family of layoutFamilies()) {
-    const input = layoutInput.parse(family)
-    const began = performance.now()
-    const elapsedS = () => (performance.now() - began) / 1000
-    let firstS
-    const tell = () => {
-      firstS ??= elapsedS()
-    }
-    const solution = packLayout(input, { elapsedS, shouldStop: () => elapsedS() >= input.seconds, tell })
-    const asked = input.items.reduce((sum, item) => sum + item.qty, 0)
-    const wrong = findIllegal(input, solution.placements).length
-    const used = new Set(solution.placements.map(({ sheet }) => sheet)).size
-    const share =
-      input.objective === 'length'
-        ? ((solution.utilisation * input.container.outer[1][0]) / solution.lengthUsedMm).toFixed(3)
-        : `${solution.utilisation.toFixed(3)}${input.sheets ? ` of ${used} sheets` : ''}`
-    process.stdout.write(
-      `${family.name.padEnd(52)} ${`${solution.placements.length} of ${asked}`.padStart(9)}  ${share} laid  ${elapsedS().toFixed(1)} s of ${input.seconds}, the first after ${firstS.toFixed(2)}${wrong > 0 ? `, ${wrong} ILLEGAL` : ''}\n`,
-    )
-  }
 }
 
 /** The metal worked out: forming as it is dragged and as it is let go, the walk of a long route, the bands, and mesh convergence. */
@@ -632,7 +605,7 @@ const MEASURES = {
   '--routes': timeRoutes,
   '--metal': timeMetal,
   '--blanks': timeBlanks,
-  '--layout': timeLayouts,
+  '--layout': () => timeLayouts(bundled),
   '--days': timeDays,
   '--command': timeCommand,
   '--screens': timeScreens,

@@ -148,6 +148,19 @@ const CONCAVE = [
   [0, 40],
 ]
 
+/** The mixed order from 10 blanks to 300, each on a sheet that takes it, in five seconds. */
+export function growingOrders() {
+  return [10, 20, 40, 80, 150, 300].map((count) => ({
+    name: `mixed order of about ${count}`,
+    objective: 'length',
+    kerfMm: 0.4,
+    marginMm: 1,
+    seconds: 5,
+    container: { outer: rectangle(Math.max(120, 7.5 * count), 100) },
+    items: mixedItems(count / 41),
+  }))
+}
+
 /** The families, each with the seconds it has; `name` says what it is. */
 export function layoutFamilies() {
   return [
@@ -189,7 +202,6 @@ export function layoutFamilies() {
       kerfMm: 0.4,
       marginMm: 1,
       seconds: 1,
-      iterations: 80,
       container: { outer: rectangle(400, 100) },
       items: mixedItems(80 / 41),
     },

@@ -1,6 +1,7 @@
 import { netAreaMm2, perimeterMm } from '../geometry/outline'
 import { boundsOf } from '../geometry/point'
 import { seededRandom } from '../numerics/random'
+import { boxLayout } from './box-layout'
 import { drawIn } from './draw-in'
 import { fewerSheets } from './fewer-sheets'
 import { firstLayout } from './first-layout'
@@ -10,7 +11,7 @@ import { type Remnant, remnantsOf } from './remnants'
 import type { LayoutInput, LayoutSheet } from './schema'
 import { placeItem } from './shape'
 import { shorten } from './shorten'
-import { isAllLaid, type LayoutControl, laidMm2, type OnSheet, type Placement, placementsIn, type Spread } from './spread'
+import { isAllLaid, type LayoutControl, laidMm2, type OnSheet, type Placement, placementsIn, type Spread, sheetsOf } from './spread'
 import { Workbench } from './workbench'
 
 export interface LayoutSolution {
@@ -62,6 +63,7 @@ const ROUNDS_A_SECOND = 500
  */
 export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSolution {
   // where it is told how many attempts to make, no clock but the caller’s stop has a say in what comes of them
+  if (input.iterations === null) tellBoxes(input, control)
   const firstS = input.iterations === null ? Math.min(FIRST.mostS, FIRST.share * input.seconds) : Infinity
   const first = firstLayout(input, { ...control, shouldStop: () => control.shouldStop() || control.elapsedS() > firstS })
   const most = (input.iterations ?? Infinity) - first.iterations
@@ -77,6 +79,12 @@ export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSo
   if (isAllLaid(spread) && input.objective === 'place') spread = fewerSheets(spread, bench)
   if (isAllLaid(spread) && input.objective !== 'value') spread = shorten(spread, bench)
   return solutionOf(input, spread, control, first.iterations + bench.attempted)
+}
+
+/** Tells boxes in columns, where any find a place: there is something to look at while the first layout is looked for, which lays no less. */
+function tellBoxes(input: LayoutInput, { tell }: LayoutControl): void {
+  const placements = placementsIn(boxLayout(input, sheetsOf(input)))
+  if (placements.length > 0) tell?.(placements)
 }
 
 /** Where the blanks come to lie in a plain first layout, without what stays of the sheets: what fits so fits, what does not may still. */
