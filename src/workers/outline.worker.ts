@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import { type DrawnAnswer, type DrawnQuestion, type DrawnRefused, readDrawn } from '@/core/drawn'
 import { answerOutline, type OutlineAnswer, type OutlineInput, type Refused } from '@/core/picture'
 import { focal35Of } from '@/files/focal-length'
 import { unpack } from './unpack'
@@ -7,6 +8,10 @@ const api = {
   /** Measures what lies on the card of a photograph. The picture stays on this machine. */
   async measure(file: Blob, input: OutlineInput): Promise<OutlineAnswer | Refused> {
     return answerOutline({ ...(await unpack(file)), focal35Mm: await focal35Of(file) }, input)
+  },
+  /** Reads the outlines that a drawing draws. */
+  async read(file: Blob, question: DrawnQuestion): Promise<DrawnAnswer | DrawnRefused> {
+    return readDrawn(await file.text(), question)
   },
 }
 

@@ -1,2 +1,2 @@
 export type { Gap } from './loops'
-export { type DrawnAnswer, type DrawnRefused, readDrawn } from './read-drawn'
+export { type DrawnAnswer, type DrawnQuestion, type DrawnRefused, readDrawn } from './read-drawn'

@@ -2,11 +2,11 @@
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useRef, useState } from 'react'
-import { readDrawn } from '@/core/drawn'
 import type { EtchChoices } from '@/core/etching'
 import { boundsOf, middleOf, type Outline, type Point, type Region } from '@/core/geometry'
 import { formatPlain } from '@/core/units'
 import { artworkInWorker } from '@/workers/artwork-client'
+import { drawingInWorker } from '@/workers/outline-client'
 import { DropFile } from '../shared/drop-file'
 import { PALETTE } from '../theme/palette'
 import { AmountField } from './amount-field'
@@ -68,7 +68,7 @@ export function ArtworkFile({ etch, outer, onChange }: ArtworkFileProps) {
   }
   const take = async (file: File) => {
     if (isPicture(file)) return readPicture(file)
-    const read = readDrawn(await file.text())
+    const read = await drawingInWorker(file, {})
     if (!read.ok) return setSaid(`${file.name}: ${read.message}`)
     setPicture(undefined)
     setSaid([...(read.isSizeKnown ? [] : ['The file names no unit: set its width.']), ...read.notes].join(' '))

@@ -1,10 +1,10 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
 import { readDrawnInput, readOutlineInput } from '@/core/commands'
-import { type DrawnAnswer, type DrawnRefused, readDrawn } from '@/core/drawn'
+import type { DrawnAnswer, DrawnRefused } from '@/core/drawn'
 import type { Point } from '@/core/geometry'
 import type { OutlineAnswer } from '@/core/picture'
-import { outlineInWorker } from '@/workers/outline-client'
+import { drawingInWorker, outlineInWorker } from '@/workers/outline-client'
 import { sizeOf } from './use-picture-url'
 
 /** What is typed beside the file. */
@@ -39,10 +39,10 @@ const sayIssues = (issues: readonly { readonly message: string }[]): OutlineSeen
 })
 const orNothing = (typed: string) => (typed.trim() === '' ? undefined : typed)
 
-async function seeDrawing(file: File, { longest }: OutlineTyped): Promise<OutlineSeen> {
+async function seeDrawing(file: File, { longest }: OutlineTyped, signal: AbortSignal): Promise<OutlineSeen> {
   const read = readDrawnInput({ longestMm: orNothing(longest) })
   if (!read.ok) return sayIssues(read.issues)
-  const answer = readDrawn(await file.text(), read.input)
+  const answer = await drawingInWorker(file, read.input, signal)
   if (answer.ok) return { kind: 'drawing', answer }
   return answer.lines.length > 0 ? { kind: 'open', answer } : { kind: 'problem', says: answer.message }
 }
@@ -77,7 +77,7 @@ export function useOutline(file: File | undefined, typed: OutlineTyped): Outline
     setSeen({ kind: 'measuring' })
     const asked = { height, lineX, lineY, longest, points }
     const wait = setTimeout(() => {
-      const work = isDrawing(file) ? seeDrawing(file, asked) : seePicture(file, asked, ending.signal)
+      const work = isDrawing(file) ? seeDrawing(file, asked, ending.signal) : seePicture(file, asked, ending.signal)
       work
         .then((now) => {
           if (ending.signal.aborted) return
