@@ -73,13 +73,18 @@ describe('an entry', () => {
       ...more,
     })
     const said = (more: Record<string, unknown>) => saidOf(keepEntry(to, entryFor(to, tray, 1, more), NOW))
-    expect(to.entries.lastCheck(0)).toBeUndefined()
+    expect(to.entries.lastCheck(0, true)).toBeUndefined()
     enter(to, tray, 1, check(10.01))
     const second = enter(to, tray, 1, check(10.04))
-    expect(to.entries.lastCheck(0)).toMatchObject({ value: 10.04, dimension: 'check piece', text: 'check piece of 10 mm: 10.04' })
+    expect(to.entries.lastCheck(0, true)).toMatchObject({ value: 10.04, dimension: 'check piece', text: 'check piece of 10 mm: 10.04' })
     enter(to, tray, 1, { kind: 'reversal', reverses: second })
-    expect(to.entries.lastCheck(0)).toMatchObject({ value: 10.01 })
-    expect(to.entries.lastCheck(tray.id)).toBeUndefined()
+    expect(to.entries.lastCheck(0, true)).toMatchObject({ value: 10.01 })
+    expect(to.entries.lastCheck(tray.id, true)).toBeUndefined()
+    // what was found at the stand-in says nothing of real calipers
+    to.settings.write({ practice: true })
+    enter(to, tray, 1, check(10.03, { instrument: 'simulated-calipers' }))
+    expect(to.entries.lastCheck(0, true)).toMatchObject({ value: 10.03 })
+    expect(to.entries.lastCheck(0, false)).toMatchObject({ value: 10.01 })
     // it is no size of the piece in hand
     expect(to.entries.readingsOf(tray.id)).toEqual([])
     expect(said(check(12.7))).toMatch(/^12.7 mm is not of a check piece of 10 mm: /)

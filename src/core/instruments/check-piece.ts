@@ -2,6 +2,8 @@ import { formatPlain } from '../units/format'
 
 /** What an entry is called that holds a look at the check piece: a thing of known size between the jaws. */
 export const CHECK_PIECE = 'check piece'
+/** What the stand-in for calipers goes by in the ledger. */
+export const STAND_IN_CALIPERS = 'simulated-calipers'
 /** What is read further from the known size than this is of something else, mm. */
 const MOST_OFF_MM = 1
 

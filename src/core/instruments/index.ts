@@ -6,6 +6,7 @@ export {
   checkWords,
   type InstrumentCheck,
   readCheck,
+  STAND_IN_CALIPERS,
   tellsWithinMm,
 } from './check-piece'
 export { bandWords } from './in-band'

@@ -1,5 +1,5 @@
 import { setTimeout as wait } from 'node:timers/promises'
-import { readCaliper, readScale, readSupply, zeroDriftMm } from '@/core/instruments'
+import { readCaliper, readScale, readSupply, STAND_IN_CALIPERS, zeroDriftMm } from '@/core/instruments'
 import type { CurrentSupply, LengthInstrument, Scale } from './instrument'
 
 const INTERVAL_MS = 300
@@ -13,7 +13,7 @@ const BEGAN_MS = Date.now()
 
 /** Stands in for calipers with a cable: a piece near the size asked for, jaws closing, then a steady figure with the hand's noise and a zero that wanders. */
 export const simulatedCalipers: LengthInstrument = {
-  id: 'simulated-calipers',
+  id: STAND_IN_CALIPERS,
   title: 'Calipers (simulated)',
   async *readings({ nearMm, isExact, zeroedAtMs = BEGAN_MS }, signal) {
     const trueMm = isExact ? nearMm : nearMm + (Math.random() * 2 - 1) * PIECE_SCATTER_MM

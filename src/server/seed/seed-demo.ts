@@ -1,4 +1,5 @@
 import { findForm } from '@/core/forms'
+import { STAND_IN_CALIPERS } from '@/core/instruments'
 import { findKit } from '@/core/kits'
 import { packLayout } from '@/core/layout'
 import type { BoughtTemper } from '@/core/metals'
@@ -98,7 +99,7 @@ function addReadings(to: Repositories, tray: ReturnType<typeof addTray>, growths
   growthsMm.forEach((growth, i) => {
     const valueMm = Number(((outcome?.valueMm ?? 0) + growth).toFixed(2))
     const dimension = outcome?.dimension ?? ''
-    const reading = { dimension, valueMm, typed: String(valueMm), instrument: 'simulated-calipers', simulated: true }
+    const reading = { dimension, valueMm, typed: String(valueMm), instrument: STAND_IN_CALIPERS, simulated: true }
     log(to, tray, i + 1, { kind: 'reading', stepId, reading })
   })
 }

@@ -71,6 +71,8 @@ export interface BenchEntry {
   readonly text: string
   readonly dimension: string | null
   readonly value: number | null
+  /** What it was measured with; empty where nothing was. */
+  readonly instrument: string
   /** Of a loss, the part that is made again. */
   readonly again: string | null
   readonly at: string

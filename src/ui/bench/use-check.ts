@@ -1,5 +1,14 @@
 import { useState } from 'react'
-import { CHECK_PIECE, checkFault, checkSays, checkWords, type InstrumentCheck, readCheck, tellsWithinMm } from '@/core/instruments'
+import {
+  CHECK_PIECE,
+  checkFault,
+  checkSays,
+  checkWords,
+  type InstrumentCheck,
+  readCheck,
+  STAND_IN_CALIPERS,
+  tellsWithinMm,
+} from '@/core/instruments'
 import { figureOf } from '@/core/tables'
 import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
@@ -8,24 +17,27 @@ import { setZeroHere } from './use-calipers'
 import type { InHand } from './use-reading'
 import type { Writing } from './use-writing'
 
-/** The newest look at the check piece: at this tray, or the one at another that was known when the page was given. */
-function newest(entries: readonly BenchEntry[], given: InstrumentCheck | null): InstrumentCheck | undefined {
-  const here = entries.flatMap(({ kind, dimension, text, at }) =>
-    kind === 'note' && dimension === CHECK_PIECE ? (readCheck(text, at) ?? []) : [],
-  )
+/**
+ * The newest look at the check piece: at this tray, or the one at another that was known when the page was given. One at the stand-in says nothing
+ * of real calipers: it counts only where it is practised.
+ */
+function newest(entries: readonly BenchEntry[], given: InstrumentCheck | null, practice: boolean): InstrumentCheck | undefined {
+  const counts = ({ kind, dimension, instrument }: BenchEntry) =>
+    kind === 'note' && dimension === CHECK_PIECE && (practice || instrument !== STAND_IN_CALIPERS)
+  const here = entries.filter(counts).flatMap(({ text, at }) => readCheck(text, at) ?? [])
   const all = given ? [given, ...here] : here
   return all.toSorted((a, b) => a.at.localeCompare(b.at)).at(-1)
 }
 
 /** The calipers tried on a check piece of known size: what they were found off by, and a new look. */
 export function useCheck(entries: readonly BenchEntry[], given: InstrumentCheck | null, { step, workpiece }: InHand, writing: Writing) {
-  const { bench } = useWorkshop()
+  const { bench, practice } = useWorkshop()
   const { sizeOf, setSaid, write } = writing
   const [draft, setDraft] = useState('')
   const [zeroed, setZeroed] = useState(0)
   const knownMm = figureOf('check-piece', bench.figures)
   const errorMm = figureOf('caliper-error', bench.figures)
-  const last = newest(entries, given)
+  const last = newest(entries, given, practice)
 
   const take = async (typed: string, instrument: string) => {
     const sizeMm = sizeOf(typed)

@@ -34,6 +34,7 @@ function asEntry({ entry }: QueuedEntry): BenchEntry {
     text: entry.text ?? '',
     dimension: entry.dimension ?? null,
     value: entry.valueMm ?? null,
+    instrument: entry.instrument ?? '',
     again: entry.kind === 'loss' ? (entry.part ?? null) : null,
     at: entry.at,
     reverses: entry.reverses ?? null,

@@ -9,6 +9,7 @@ import { type PlanOptions, wordsOf } from '@/core/piece'
 import { toolNotes } from '@/core/route'
 import type { FrozenPart, Piece, Repositories, Tray } from '@/server/db/repositories'
 import { agentsBeside } from '@/server/services/bench-agents'
+import { isPracticeOn } from '@/server/services/keep-entry'
 import { isItemOf } from '@/server/services/layout-items'
 import { lossHints } from '@/server/services/loss-hints'
 import {
@@ -108,8 +109,8 @@ function waitsBeside(repositories: Repositories, own: Tray): BenchTrayView['wait
 }
 
 /** The last look at the check piece at another tray: those of this one are among its entries. */
-function checkedOf({ entries }: Repositories, tray: Tray): BenchTrayView['checked'] {
-  const last = entries.lastCheck(tray.id)
+function checkedOf(repositories: Repositories, tray: Tray): BenchTrayView['checked'] {
+  const last = repositories.entries.lastCheck(tray.id, isPracticeOn(repositories))
   return (last && readCheck(last.text, last.at)) ?? null
 }
 

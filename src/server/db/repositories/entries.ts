@@ -130,7 +130,7 @@ export function makeEntryRepository(db: Db) {
   const ofItem = db.prepare(`SELECT e.* FROM entries e WHERE e.item_uid = ? AND ${STANDING} ORDER BY e.id`)
   const together = db.prepare(`SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'done' AND e.item_uid IS NULL AND ${STANDING}`)
   const lastCheck = db.prepare(
-    `SELECT e.* FROM entries e WHERE e.kind = 'note' AND e.quantity = '${CHECK_PIECE}' AND e.tray_id <> ? AND ${STANDING} ORDER BY e.id DESC LIMIT 1`,
+    `SELECT e.* FROM entries e WHERE e.kind = 'note' AND e.quantity = '${CHECK_PIECE}' AND e.tray_id <> ? AND (? OR e.simulated = 0) AND ${STANDING} ORDER BY e.id DESC LIMIT 1`,
   )
   const lastDone = db.prepare(
     `SELECT e.* FROM entries e WHERE e.tray_id = ? AND e.kind = 'done' AND ${STANDING} ORDER BY e.id DESC LIMIT 1`,
@@ -201,8 +201,8 @@ export function makeEntryRepository(db: Db) {
     moves: (trayId: number) => moves.all(trayId).map((row) => moveRow.parse(row)),
     /** Everything that stands of one item, and what its whole tray went through. */
     ofItem: (trayId: number, item: string) => all([...together.all(trayId), ...ofItem.all(item)]),
-    /** The last look at the check piece at any other tray. */
-    lastCheck: (besideTrayId: number) => read(lastCheck.get(besideTrayId)),
+    /** The last look at the check piece at any other tray; those at the stand-in count only where it is practised. */
+    lastCheck: (besideTrayId: number, isPractised: boolean) => read(lastCheck.get(besideTrayId, isPractised ? 1 : 0)),
     lastDone: (trayId: number) => read(lastDone.get(trayId)),
     /** What was noted at a step of a tray, in its order. */
     notesAt: (trayId: number, stepId: string) => all(notesAt.all(trayId, stepId)),
