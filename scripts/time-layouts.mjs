@@ -36,7 +36,7 @@ export async function timeLayouts(bundled) {
     export { findIllegal } from './src/core/layout/legal'
     export { layoutInput } from './src/core/layout/schema'
     export { netAreaMm2 } from './src/core/geometry/outline'`)
-  const print = (family, more = '') => {
+  const print = (family) => {
     const run = laidOut(core, family)
     const { input, solution, asked, told, tookS } = run
     const wrong = core.findIllegal(input, solution.placements).length
@@ -47,7 +47,7 @@ export async function timeLayouts(bundled) {
         : `${solution.utilisation.toFixed(3)}${input.sheets ? ` of ${used} sheets` : ''}`
     const count = `${solution.placements.length} of ${asked}`.padStart(10)
     const times = `${tookS.toFixed(1)} s of ${input.seconds}, the first after ${told[0].atS.toFixed(2)}`
-    process.stdout.write(`${family.name.padEnd(52)} ${count}  ${share} laid  ${times}${more}${wrong > 0 ? `, ${wrong} ILLEGAL` : ''}\n`)
+    process.stdout.write(`${family.name.padEnd(52)} ${count}  ${share} laid  ${times}${wrong > 0 ? `, ${wrong} ILLEGAL` : ''}\n`)
     if (input.objective !== 'length' && !input.sheets && input.seconds >= 20)
       process.stdout.write(`  share laid by then: ${shareByMoments(run, core.netAreaMm2)}\n`)
   }

@@ -31,7 +31,7 @@ const floorOf = ({ heightMm, isColoured, blurMm }: Doubts) =>
 /** What the scale of a printed card may be off by, everywhere the same. */
 export const printedOff = (isMeasured: boolean) => () => (isMeasured ? PRINTED_OFF.measured : PRINTED_OFF.unmeasured)
 
-/** How far a hand holds a camera from straight down (one deviation, from memory), rad; and what a lens that nobody knows bends, as a share. */
+/** How far a hand holds a camera from straight down, rad, and by which share of the square of its slope a lens that nobody knows bends (one deviation each, from memory). */
 const HELD = { askewRad: (6 * Math.PI) / 180, lens: 0.03 }
 /** How well a point is pointed at in a picture (one deviation, from memory), pixels. */
 const POINTED_PX = 1.5
@@ -49,6 +49,7 @@ export function pointedOff(camera: Camera, from: Point, to: Point): (place: Poin
   return (place) => {
     const away = Math.hypot(place[0] - middle[0], place[1] - middle[1])
     const askew = (away * Math.sin(HELD.askewRad)) / standing
+    // a place at r is shown at r + k·r³: lengths along r are 1 + 3·k·r² times as long there
     const bent = 3 * Math.abs(bentAt(place) - bentAt(middle))
     return SURE * Math.hypot(pointing, 1 - Math.cos(HELD.askewRad), askew, bent)
   }

@@ -90,7 +90,7 @@ export function PointsOnPicture({ picture, points, onLay }: PointsProps) {
                 key={which}
                 role="button"
                 tabIndex={0}
-                aria-label={`${NAMES[which]}, ${Math.round(at[0])} right and ${Math.round(at[1])} down${points.isLaid[which] ? '' : ', not laid yet'}`}
+                aria-label={`${NAMES[which]}, ${Math.round(at[0])} right and ${Math.round(at[1])} down, pixels${points.isLaid[which] ? '' : ', not laid yet'}`}
                 style={{ cursor: 'move' }}
                 onKeyDown={(event) => nudge(which, event)}
                 onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}

@@ -125,9 +125,10 @@ function proposedFor(assembly: Assembly, ordered: readonly Drafted[]): Proposed 
 
 const proposalsIn = (row: readonly Drafted[]) => row.flatMap(({ proposed }) => proposed ?? [])
 
-/** The steps of a route, each after what is proposed before it. */
-function withProposals(route: readonly Drafted[], proposed: readonly Drafted[]): Drafted[] {
-  return route.flatMap((item) => [...proposed.filter(({ at }) => at === item.at), item])
+/** The steps of a route, each after what is proposed before it; what was proposed apart from one another takes numbers of its own in the whole. */
+function withProposals(assembly: Assembly, route: readonly Drafted[], proposed: readonly Drafted[]): Drafted[] {
+  const row = route.flatMap((item) => [...proposed.filter(({ at }) => at === item.at), item])
+  return row.map((item, place) => (item.proposed ? { ...item, index: assembly.steps.length + place } : item))
 }
 
 /**
@@ -146,7 +147,7 @@ export function proposeMissing(assembly: Assembly, ordered: readonly Unit[]): re
   const found = groups.map((units) => proposedFor(assemblyOfUnits(assembly, units), rowOf(units)))
   const proposed = found.flatMap(({ row }) => row.filter((item) => item.proposed))
   const left = found.reduce((sum, item) => sum + item.left, 0)
-  const row = withProposals(rowOf(ordered), proposed)
+  const row = withProposals(assembly, rowOf(ordered), proposed)
   return wrongIn({ assembly, row }).length <= left ? proposalsIn(row) : whole()
 }
 
