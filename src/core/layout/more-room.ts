@@ -30,7 +30,8 @@ export function makeRoom(spread: Spread, bench: Workbench): Spread {
     bench.attempt()
     const { lying, more } = turn
     const search = bench.on(lying.sheet)
-    const found = search.withMore(lying.blanks, more, beginningOf(lying, search.isHeld))
+    const effort = { from: beginningOf(lying, search.isHeld), effort: 1 + lying.failures }
+    const found = search.withMore(lying.blanks, more, effort)
     if (found === lying.blanks) {
       lying.failures++
       continue

@@ -54,7 +54,7 @@ function solutionOf(input: LayoutInput, spread: Spread, control: LayoutControl, 
 const FIRST = { share: 0.15, mostS: 0.7 } as const
 
 /** Rounds of moves for each second that an instance allows: small ones come to an end before it, alike on every machine. */
-const ROUNDS_A_SECOND = 500
+const ROUNDS_A_SECOND = 2000
 
 /**
  * Lays blanks on sheets. A plain first layout comes first; then room is made for what it left over. Where all have their place, `place` goes on

@@ -5,7 +5,7 @@ import { metalMm2, type OnSheet, type Spread } from './spread'
 import type { Workbench } from './workbench'
 
 /** Shares of what is wasted that are tried to be saved at once: at first, at most, at least; and how the next follows from one found or not. */
-const STEP = { first: 0.2, most: 0.4, least: 0.003, found: 1.1, failed: 0.4 } as const
+const STEP = { first: 0.2, most: 0.4, least: 0.06, found: 1.1, failed: 0.4 } as const
 
 /** Attempts in vain after which what remains of a sheet is good enough, where not the least length was asked for. */
 const ENOUGH = 4
@@ -38,7 +38,7 @@ export function shortenOn(sheet: LayoutSheet, there: readonly OnSheet[], bench: 
     bench.attempt()
     const next = Math.min(lengthMm - step * (lengthMm - leastMm), idle === 0 ? leastMm / EASY_LAID : Infinity)
     const nextX = Math.max(fromX + next, toX)
-    const found = search.within(blanks, nextX, fromX + lengthMm, idle % 2 === 0 ? 'as-laid' : 'mixed')
+    const found = search.within(blanks, nextX, fromX + lengthMm, { from: idle % 2 === 0 ? 'as-laid' : 'mixed', effort: 1 + idle })
     step = found ? Math.min(STEP.most, step * STEP.found) : Math.max(STEP.least, step * STEP.failed)
     idle = found ? 0 : idle + 1
     if (!found) continue

@@ -38,9 +38,8 @@ function isThrough([px, py, qx, qy]: readonly [number, number, number, number], 
 function isBoxIn(box: Bounds, rings: readonly Ring[]): boolean {
   if (!isInRings((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2, rings)) return false
   return rings.every((ring) => {
-    for (let i = 0; i < ring.length; i += 2) {
-      const j = (i + 2) % ring.length
-      if (isThrough([ring[i] as number, ring[i + 1] as number, ring[j] as number, ring[j + 1] as number], box)) return false
+    for (let i = 0; i + 3 < ring.length; i += 2) {
+      if (isThrough([ring[i] as number, ring[i + 1] as number, ring[i + 2] as number, ring[i + 3] as number], box)) return false
     }
     return true
   })
@@ -71,10 +70,8 @@ interface Grid {
 /** Calls for each edge of some rings. */
 function eachEdge(rings: readonly Ring[], call: (px: number, py: number, qx: number, qy: number) => void): void {
   for (const ring of rings)
-    for (let i = 0; i < ring.length; i += 2) {
-      const j = (i + 2) % ring.length
-      call(ring[i] as number, ring[i + 1] as number, ring[j] as number, ring[j + 1] as number)
-    }
+    for (let i = 0; i + 3 < ring.length; i += 2)
+      call(ring[i] as number, ring[i + 1] as number, ring[i + 2] as number, ring[i + 3] as number)
 }
 
 /** The cell a place lies in, and the last there is where it lies past it. */

@@ -48,4 +48,21 @@ describe('going down a smooth function', () => {
     goDown(slow, Float64Array.of(3), { most: 500, until: 0, alike: { steps: 2, share: 1 } })
     expect(asked - far).toBeLessThan(12)
   })
+  it('tells before each step how many were made and what is left, and ends there when told', () => {
+    const bowl: Sloped = (at, slope) => {
+      slope[0] = 0.02 * (at[0] ?? 0)
+      return 0.01 * (at[0] ?? 0) ** 2
+    }
+    const told: [number, number][] = []
+    const shouldStop = (step: number, value: number) => {
+      told.push([step, value])
+      return step === 3
+    }
+    const at = Float64Array.of(10)
+    const left = goDown(bowl, at, { most: 500, until: -1, shouldStop })
+    expect(told.map(([step]) => step)).toEqual(told.map((_, i) => i))
+    expect(told[0]).toEqual([0, 1])
+    expect(left).toBe(told.at(-1)?.[1])
+    expect(left).toBeCloseTo(0.01 * (at[0] ?? 0) ** 2, 12)
+  })
 })

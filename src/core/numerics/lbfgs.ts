@@ -8,14 +8,16 @@ interface Descent {
   readonly until: number
   /** Ends where so many steps brought less than this share of the value. */
   readonly alike?: { readonly steps: number; readonly share: number }
-  /** Asked before each step: it ends where the caller has no time left. */
-  readonly shouldStop?: () => boolean
+  /** Asked before each step: it ends where nothing good is to come any more, or the caller has no time left. */
+  readonly shouldStop?: (step: number, value: number) => boolean
 }
 
 /** Steps that are remembered. */
 const MEMORY = 8
 /** The share of the fall promised by the slope that a step has to bring (Armijo), and how much shorter one becomes that does not. */
 const [LEAST_FALL, SHORTER, MOST_SHORTENED] = [1e-4, 0.4, 18]
+/** A step that tells less than this of how the function bends tells nothing. */
+const LEAST_CURVE = 1e-18
 
 function dot(a: Float64Array, b: Float64Array): number {
   let sum = 0
@@ -23,90 +25,114 @@ function dot(a: Float64Array, b: Float64Array): number {
   return sum
 }
 
-function addTo(a: Float64Array, times: number, b: Float64Array): void {
-  for (let i = 0; i < a.length; i++) a[i] = (a[i] as number) + times * (b[i] as number)
+/** a + times b, into `to`. */
+function sumInto(to: Float64Array, a: Float64Array, times: number, b: Float64Array): void {
+  for (let i = 0; i < to.length; i++) to[i] = (a[i] as number) + times * (b[i] as number)
 }
 
 interface Step {
   readonly moved: Float64Array
   readonly bent: Float64Array
-  readonly curve: number
+  curve: number
+  share: number
 }
 
-/** The way down as the steps remembered bend it (the two loops of the method). */
-function wayDown(slope: Float64Array, steps: readonly Step[]): Float64Array {
-  const way = slope.map((value) => -value)
-  const shares: number[] = []
-  for (let k = steps.length - 1; k >= 0; k--) {
-    const { moved, bent, curve } = steps[k] as Step
-    const share = dot(moved, way) / curve
-    shares[k] = share
-    addTo(way, -share, bent)
+/** The last steps, and how the function bends by them; what is forgotten makes room for the next. */
+class Steps {
+  private readonly kept: Step[] = []
+  private readonly size: number
+
+  constructor(size: number) {
+    this.size = size
   }
-  const last = steps[steps.length - 1]
-  if (last) {
+
+  forget(): void {
+    this.kept.length = 0
+  }
+
+  /** Learns from a step; one that tells nothing is left out. */
+  learn(from: At, to: At): void {
+    const oldest = this.kept.length < MEMORY ? undefined : this.kept.shift()
+    const step = oldest ?? { moved: new Float64Array(this.size), bent: new Float64Array(this.size), curve: 0, share: 0 }
+    sumInto(step.moved, to.place, -1, from.place)
+    sumInto(step.bent, to.slope, -1, from.slope)
+    step.curve = dot(step.moved, step.bent)
+    if (step.curve > LEAST_CURVE) this.kept.push(step)
+  }
+
+  /** The way down as the steps remembered bend it (the two loops of the method), into `way`. */
+  wayDown(slope: Float64Array, way: Float64Array): void {
+    const { kept } = this
+    for (let i = 0; i < way.length; i++) way[i] = -(slope[i] as number)
+    for (let k = kept.length - 1; k >= 0; k--) {
+      const step = kept[k] as Step
+      step.share = dot(step.moved, way) / step.curve
+      sumInto(way, way, -step.share, step.bent)
+    }
+    const last = kept[kept.length - 1]
+    if (!last) return
     const scale = last.curve / dot(last.bent, last.bent)
     for (let i = 0; i < way.length; i++) way[i] = (way[i] as number) * scale
+    for (const { moved, bent, curve, share } of kept) sumInto(way, way, share - dot(bent, way) / curve, moved)
   }
-  steps.forEach(({ moved, bent, curve }, k) => {
-    addTo(way, (shares[k] as number) - dot(bent, way) / curve, moved)
-  })
-  return way
 }
 
-interface At {
+/** A place, with the slope and the value there. */
+class At {
   readonly place: Float64Array
   readonly slope: Float64Array
-  readonly value: number
+  value = 0
+
+  constructor(size: number) {
+    this.place = new Float64Array(size)
+    this.slope = new Float64Array(size)
+  }
+
+  /** Takes the place so far down a way from another. */
+  goFrom(from: At, length: number, way: Float64Array, f: Sloped): void {
+    sumInto(this.place, from.place, length, way)
+    this.value = f(this.place, this.slope)
+  }
 }
 
-/** The place a step down the way that brings enough, the step shortened until it does; undefined where none brings anything. */
-function stepDown(f: Sloped, from: At, way: Float64Array, falls: number): At | undefined {
-  const place = new Float64Array(way.length)
-  const slope = new Float64Array(way.length)
+/** Brings `to` a step down the way that brings enough, the step shortened until it does; false where none brings anything. */
+function stepDown(f: Sloped, from: At, to: At, way: Float64Array): boolean {
+  const falls = dot(way, from.slope)
   let length = 1
   for (let k = 0; k < MOST_SHORTENED; k++, length *= SHORTER) {
-    place.set(from.place)
-    addTo(place, length, way)
-    const value = f(place, slope)
-    if (value <= from.value + LEAST_FALL * length * falls) return value < from.value ? { place, slope, value } : undefined
+    to.goFrom(from, length, way, f)
+    if (to.value <= from.value + LEAST_FALL * length * falls) return to.value < from.value
   }
-  return undefined
+  return false
 }
-
-/** What a step tells of how the function bends; undefined where that is nothing. */
-function learned(from: At, to: At): Step | undefined {
-  const moved = to.place.map((one, i) => one - (from.place[i] as number))
-  const bent = to.slope.map((one, i) => one - (from.slope[i] as number))
-  const curve = dot(moved, bent)
-  return curve > LEAST_CURVE ? { moved, bent, curve } : undefined
-}
-const LEAST_CURVE = 1e-18
 
 /**
  * Goes down a smooth function from `start`, which is moved to the lowest place found; gives the value there. Limited-memory BFGS
  * (Nocedal, Wright, Numerical Optimization, 2nd edition, algorithm 7.5) with steps shortened until they bring enough.
  */
 export function goDown(f: Sloped, start: Float64Array, { most, until, alike, shouldStop = () => false }: Descent): number {
-  const slope = new Float64Array(start.length)
-  let here: At = { place: Float64Array.from(start), slope, value: f(start, slope) }
-  let steps: Step[] = []
+  const way = new Float64Array(start.length)
+  const steps = new Steps(start.length)
+  let here = new At(start.length)
+  let next = new At(start.length)
+  here.place.set(start)
+  here.value = f(here.place, here.slope)
   let before = Infinity
-  for (let n = 0; n < most && here.value > until && !shouldStop(); n++) {
+  for (let n = 0; n < most && here.value > until && !shouldStop(n, here.value); n++) {
     if (alike && n % alike.steps === 0) {
       if (here.value > before * (1 - alike.share)) break
       before = here.value
     }
-    let way = wayDown(here.slope, steps)
+    steps.wayDown(here.slope, way)
     if (!(dot(way, here.slope) < 0)) {
-      steps = []
-      way = wayDown(here.slope, steps)
+      steps.forget()
+      steps.wayDown(here.slope, way)
     }
-    const next = stepDown(f, here, way, dot(way, here.slope))
-    if (!next) break
-    const step = learned(here, next)
-    if (step) steps = [...steps.slice(1 - MEMORY), step]
+    if (!stepDown(f, here, next, way)) break
+    steps.learn(here, next)
+    const left = here
     here = next
+    next = left
   }
   start.set(here.place)
   return here.value

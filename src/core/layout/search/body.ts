@@ -2,6 +2,7 @@ import type { Region } from '../../geometry/clip'
 import { boundsOf, type Outline, type Point, placeOutline } from '../../geometry/point'
 import type { LayoutItem } from '../schema'
 import type { PlacedShape, Pose } from '../shape'
+import { type Edge, edgeAlong, NO_EDGE } from './edge'
 import { type Field, fieldOf } from './field'
 import { hullsOf } from './hulls'
 import { thinned } from './rings'
@@ -10,8 +11,8 @@ import { thinned } from './rings'
 export interface Body {
   /** Of a disc. */
   readonly radiusMm: number | undefined
-  /** x and y of each place along the edge, and along the windows’; none of a disc. */
-  readonly edge: Float64Array
+  /** Places along the edge, and along the windows’; none of a disc. */
+  readonly edge: Edge
   readonly field: Field | undefined
   /** The same as pieces without hollows, where it has few corners and no window. */
   readonly hulls: readonly Outline[] | undefined
@@ -46,19 +47,10 @@ const MOST_CORNERS = 16
 /** A field reaches so far past its gap, against the size of the blank. */
 const PAST = 0.02
 
-/** Places along an outline: each of its corners, and so many between that none is further from the next than a spacing. */
-function alongEdge(outline: Outline, spacingMm: number): number[] {
-  return outline.flatMap((p, i) => {
-    const q = outline[(i + 1) % outline.length] as Point
-    const parts = Math.max(1, Math.ceil(Math.hypot(q[0] - p[0], q[1] - p[1]) / spacingMm))
-    return Array.from({ length: parts }, (_, k) => [p[0] + ((q[0] - p[0]) * k) / parts, p[1] + ((q[1] - p[1]) * k) / parts]).flat()
-  })
-}
-
 function discBody(radiusMm: number, middle: Point): Body {
   return {
     radiusMm,
-    edge: new Float64Array(),
+    edge: NO_EDGE,
     field: undefined,
     hulls: undefined,
     middle,
@@ -86,7 +78,7 @@ function outlineBody(region: Region, { gapMm, largestDiscMm }: Making): Body {
   const field = fieldOf(outer, holes, { pastMm, stepMm })
   return {
     radiusMm: undefined,
-    edge: Float64Array.from(edges.flatMap((ring) => alongEdge(ring, spacingMm))),
+    edge: edgeAlong(edges, spacingMm),
     field,
     hulls: holes.length === 0 && outer.length <= MOST_CORNERS ? hullsOf(outer) : undefined,
     middle,

@@ -48,6 +48,18 @@ export class Contacts {
     return sum
   }
 
+  /** The deepest that anything was in the way when all were valued last, mm. */
+  get deepestMm(): number {
+    return this.stand.deepestMm
+  }
+
+  /** How deep a blank is in another at the most, or off its ground where `j` is past the last, mm. */
+  deepestOf(i: number, j: number): number {
+    this.stand.deepestMm = 0
+    this.of(i, j)
+    return this.stand.deepestMm
+  }
+
   /** Looks at blanks as they lie; what one has in its way is asked after. */
   look(at: Places): void {
     this.stand.read(at, this.stand.idle)

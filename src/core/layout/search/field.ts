@@ -1,5 +1,5 @@
-import type { Bounds, Outline } from '../../geometry/point'
-import { boxOf, distanceSqToRings, isInRings, type Ring, ringOf } from './rings'
+import type { Bounds, Outline, Point } from '../../geometry/point'
+import { boxOf, crossingX, distanceSqToEdge, type Ring, ringOf } from './rings'
 
 /** How deep places lie in a shape, mm, below zero outside it: on a grid, the places between by their neighbours. */
 export interface Field {
@@ -18,7 +18,7 @@ interface Grid {
   readonly stepMm: number
 }
 
-/** The field of a region, its edge exact at the points of the grid. */
+/** The field of a region, exact at the points of the grid. */
 export function fieldOf(outer: Outline, holes: readonly Outline[], { pastMm, stepMm }: Grid): Field {
   const rings = [outer, ...holes].map(ringOf)
   const box: Bounds = boxOf(ringOf(outer))
@@ -26,35 +26,59 @@ export function fieldOf(outer: Outline, holes: readonly Outline[], { pastMm, ste
   const [wide, high] = [Math.ceil(spanX / stepMm) + 2, Math.ceil(spanY / stepMm) + 2]
   const [fromX, fromY] = [box.minX - pastMm - stepMm, box.minY - pastMm - stepMm]
   const field = { fromX, fromY, stepMm, wide, high, depths: new Float64Array((wide + 1) * (high + 1)) }
-  measureRows(field, rings)
+  const edges = edgesIn(rings)
+  for (let j = 0; j <= high; j++) takeSides(field, edges, j)
+  for (let j = 0; j <= high; j += BLOCK) for (let i = 0; i <= wide; i += BLOCK) measureBlock(field, edges, i, j)
   return field
 }
 
-/** Places further from the edge than so many steps are taken from their neighbours: the field is all but flat between them. */
-const FLAT = 4
+/** Points of the grid that are measured together, along x and along y: only the edges near them can be nearest to one of them. */
+const BLOCK = 8
 
-/** Depths of every other place of every other row by the rings; those between only where the edge is near. */
-function measureRows(field: Field, rings: readonly Ring[]): void {
-  for (let j = 0; j <= field.high; j += 2) for (let i = 0; i <= field.wide; i += 2) measure(field, rings, i, j)
-  for (let j = 0; j <= field.high; j += 2) for (let i = 1; i <= field.wide; i += 2) fill(field, rings, [i, j], [1, 0])
-  for (let j = 1; j <= field.high; j += 2) for (let i = 0; i <= field.wide; i++) fill(field, rings, [i, j], [0, 1])
+/** The edges of some rings in a row, four numbers each. */
+function edgesIn(rings: readonly Ring[]): Float64Array {
+  const each = rings.flatMap((ring) => Array.from({ length: ring.length / 2 - 1 }, (_, k) => [...ring.subarray(2 * k, 2 * k + 4)]))
+  return Float64Array.from(each.flat())
 }
 
-function measure({ fromX, fromY, stepMm, wide, depths }: Field, rings: readonly Ring[], i: number, j: number): void {
-  const [x, y] = [fromX + i * stepMm, fromY + j * stepMm]
-  const distance = Math.sqrt(distanceSqToRings(x, y, rings))
-  depths[j * (wide + 1) + i] = isInRings(x, y, rings) ? distance : -distance
+/** Writes 1 where a point of a row lies in the metal and -1 where it does not: they change at each edge the row crosses. */
+function takeSides({ fromX, fromY, stepMm, wide, depths }: Field, edges: Float64Array, j: number): void {
+  const y = fromY + j * stepMm
+  const crossed: number[] = []
+  for (let k = 0; k < edges.length; k += 4) {
+    if ((edges[k + 1] as number) > y !== (edges[k + 3] as number) > y) crossed.push(crossingX(edges, k, y))
+  }
+  crossed.sort((a, b) => a - b)
+  let passed = 0
+  for (let i = 0; i <= wide; i++) {
+    while (passed < crossed.length && (crossed[passed] as number) < fromX + i * stepMm) passed++
+    depths[j * (wide + 1) + i] = passed % 2 === 1 ? 1 : -1
+  }
 }
 
-/** A place between two that are known, one step either way. */
-function fill(field: Field, rings: readonly Ring[], [i, j]: readonly [number, number], [di, dj]: readonly [0 | 1, 0 | 1]): void {
-  const { wide, high, depths, stepMm } = field
-  const at = j * (wide + 1) + i
-  const [before, after] = [depths[at - di - dj * (wide + 1)] as number, depths[at + di + dj * (wide + 1)] as number]
-  const isBetween = i + di <= wide && j + dj <= high
-  if (isBetween && before * after > 0 && Math.abs(before) > FLAT * stepMm && Math.abs(after) > FLAT * stepMm)
-    depths[at] = (before + after) / 2
-  else measure(field, rings, i, j)
+/** Turns the sides of some points into how deep they lie. */
+function measureBlock({ fromX, fromY, stepMm, wide, high, depths }: Field, edges: Float64Array, fromI: number, fromJ: number): void {
+  const half = ((BLOCK - 1) * stepMm) / 2
+  const near = edgesNear(edges, [fromX + fromI * stepMm + half, fromY + fromJ * stepMm + half], half * Math.SQRT2)
+  for (let j = fromJ; j < Math.min(fromJ + BLOCK, high + 1); j++)
+    for (let i = fromI; i < Math.min(fromI + BLOCK, wide + 1); i++) {
+      const x = fromX + i * stepMm
+      const y = fromY + j * stepMm
+      let least = Infinity
+      for (let k = 0; k < near.length; k++) least = Math.min(least, distanceSqToEdge(x, y, edges, near[k] as number))
+      const at = j * (wide + 1) + i
+      depths[at] = (depths[at] as number) * Math.sqrt(least)
+    }
+}
+
+/** Where the edges are that may be nearest to a place within a reach of another. */
+function edgesNear(edges: Float64Array, [x, y]: Point, reach: number): readonly number[] {
+  const away = new Float64Array(edges.length / 4)
+  for (let k = 0; k < away.length; k++) away[k] = Math.sqrt(distanceSqToEdge(x, y, edges, 4 * k))
+  const most = away.reduce((least, one) => Math.min(least, one), Infinity) + 2 * reach
+  const near: number[] = []
+  for (let k = 0; k < away.length; k++) if ((away[k] as number) <= most) near.push(4 * k)
+  return near
 }
 
 /** What was felt last: the depth, and how it grows along x and y. One for all, since it is asked for a million times a second. */

@@ -113,6 +113,7 @@ export class HullFeeler implements Feeler {
     const fy = 2 * least * (row[way + 1] as number)
     this.stand.push(i, 0, 0, fx, fy)
     this.stand.push(j, 0, 0, -fx, -fy)
+    this.stand.note(least)
     return least * least
   }
 
@@ -126,6 +127,7 @@ export class HullFeeler implements Feeler {
       const out = (past[k] as number) + marginMm + away - nx * (at[3 * i] as number) - ny * (at[3 * i + 1] as number)
       if (out <= 0) continue
       sum += out * out
+      this.stand.note(out)
       this.stand.push(i, 0, 0, -2 * out * nx, -2 * out * ny)
     }
     return sum

@@ -13,6 +13,12 @@ import type { Lot } from './stand'
 /** How an attempt begins: as the sheet lies, with two blanks changed about, or with all of them thrown on it anew. */
 export type Beginning = 'as-laid' | 'mixed' | 'afresh'
 
+/** How an attempt begins, and how many times as long as a first one it goes on: the more were in vain, the longer the next. */
+export interface Effort<From = Beginning> {
+  readonly from: From
+  readonly effort: number
+}
+
 /** Less than this more is not more. */
 const LEAST_MORE_MM2 = 1e-9
 
@@ -28,7 +34,7 @@ const MOST_BLANKS = 1000
 const PATIENCE = { some: 40, held: 60, discs: 400 } as const
 
 /** Where a line is not reached, those between it and the one before are tried. */
-const BETWEEN = [0.2, 0.4, 0.6, 0.8]
+const BETWEEN = [0.2, 0.4, 0.6, 0.8, 0.93]
 
 const RAD = Math.PI / 180
 
@@ -73,8 +79,8 @@ export class SheetSearch {
    * What lies on the sheet once more blanks were laid over it and moved out of one another’s way: all of them, or the most metal that was at any
    * moment in nobody’s way. The longer it goes on, the more.
    */
-  withMore(there: readonly OnSheet[], more: readonly LayoutItem[], from: Beginning): readonly OnSheet[] {
-    const { search } = this
+  withMore(there: readonly OnSheet[], more: readonly LayoutItem[], { from, effort }: Effort): readonly OnSheet[] {
+    const { search, untilMm } = this
     const all = [...there, ...more.map((item) => ({ item, pose: { x: 0, y: 0, rotationDeg: 0 } }))]
     if (all.length > MOST_BLANKS) return there
     const lot = this.lotOf(all, this.ground)
@@ -90,7 +96,7 @@ export class SheetSearch {
     const tell = () => {
       best = this.moreOf(best, this.clearOf(lot, contacts, at, all))
     }
-    settle(lot, contacts, at, search, { untilMm2: this.untilMm2, patience: this.patience, tell })
+    settle(lot, contacts, at, search, { untilMm, patience: effort * this.patience, tell })
     return best
   }
 
@@ -98,8 +104,14 @@ export class SheetSearch {
    * The same blanks, none of them beyond a line across the sheet, or beyond one on the way there from another; undefined where no such way to lay
    * them was found.
    */
-  within(there: readonly OnSheet[], toX: number, outX: number, from: 'as-laid' | 'mixed'): readonly OnSheet[] | undefined {
-    const { search, untilMm2, patience } = this
+  within(
+    there: readonly OnSheet[],
+    toX: number,
+    outX: number,
+    { from, effort }: Effort<'as-laid' | 'mixed'>,
+  ): readonly OnSheet[] | undefined {
+    const { search, untilMm } = this
+    const patience = effort * this.patience
     if (there.length > MOST_BLANKS) return undefined
     const lotTo = (x: number) => this.lotOf(there, asFarAs(this.ground, x))
     const lot = lotTo(toX)
@@ -109,16 +121,17 @@ export class SheetSearch {
     lot.bodies.slice(0, lot.moved).forEach(({ reachMm }, i) => {
       if ((at[3 * i] as number) > toX - BEYOND * reachMm) relocate({ lot, contacts, at, random: search.random }, i)
     })
-    if (settle(lot, contacts, at, search, { untilMm2, patience })) return this.legalOf(lot, at, there)
+    const laid = settle(lot, contacts, at, search, { untilMm, patience }) ? this.legalOf(lot, at, there) : undefined
+    if (laid) return laid
     for (const share of BETWEEN) {
       const wider = lotTo(toX + share * (outX - toX))
-      if (moveApart(wider, new Contacts(wider), at, untilMm2, search.shouldStop) <= untilMm2) return this.legalOf(wider, at, there)
+      if (moveApart(wider, new Contacts(wider), at, { untilMm, shouldStop: search.shouldStop }) === 0) return this.legalOf(wider, at, there)
     }
     return undefined
   }
 
-  private get untilMm2(): number {
-    return (LEFT * this.spareMm) ** 2
+  private get untilMm(): number {
+    return LEFT * this.spareMm
   }
 
   private bodyFor(item: LayoutItem): Body {
@@ -157,9 +170,9 @@ export class SheetSearch {
   /** The blanks that are in nobody’s way as a lot lies: again and again the one that is most in the way for its size is left out. */
   private clearOf(lot: Lot, contacts: Contacts, at: Places, blanks: readonly OnSheet[]): readonly OnSheet[] {
     contacts.look(at)
-    const isMet = (mm2: number) => mm2 > this.untilMm2
-    const met = blanks.map((_, i) => lot.bodies.flatMap((_, j) => (i !== j && isMet(contacts.of(i, j)) ? [j] : [])))
-    const off = blanks.map((_, i) => isMet(contacts.of(i, lot.bodies.length)))
+    const isMet = (i: number, j: number) => contacts.deepestOf(i, j) > this.untilMm
+    const met = blanks.map((_, i) => lot.bodies.flatMap((_, j) => (i !== j && isMet(i, j) ? [j] : [])))
+    const off = blanks.map((_, i) => isMet(i, lot.bodies.length))
     const dropped = new Set<number>()
     for (;;) {
       let [worst, most] = [-1, 0]

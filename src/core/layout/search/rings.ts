@@ -1,9 +1,9 @@
 import type { Bounds, Outline } from '../../geometry/point'
 
-/** A closed outline as its coordinates in a row: x, y, x, y. */
+/** A closed outline as its coordinates in a row, x, y, x, y, the first place again at the end: each four that begin at a place are an edge. */
 export type Ring = Float64Array
 
-export const ringOf = (outline: Outline): Ring => Float64Array.from(outline.flat())
+export const ringOf = (outline: Outline): Ring => Float64Array.from([...outline, ...outline.slice(0, 1)].flat())
 
 export function boxOf(ring: Ring): Bounds {
   let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity]
@@ -21,47 +21,41 @@ export function boxOf(ring: Ring): Bounds {
 export function isInRings(x: number, y: number, rings: readonly Ring[]): boolean {
   let inside = false
   for (const ring of rings) {
-    const end = ring.length
-    let px = ring[end - 2] as number
-    let py = ring[end - 1] as number
-    for (let i = 0; i < end; i += 2) {
-      const qx = ring[i] as number
-      const qy = ring[i + 1] as number
-      if (qy > y !== py > y && x < ((px - qx) * (y - qy)) / (py - qy) + qx) inside = !inside
-      px = qx
-      py = qy
+    for (let k = 0; k + 3 < ring.length; k += 2) {
+      const py = ring[k + 1] as number
+      const qy = ring[k + 3] as number
+      if (qy > y !== py > y && x < crossingX(ring, k, y)) inside = !inside
     }
   }
   return inside
 }
 
-/** Square of the distance from a point to the nearest edge of a ring, as far as it is under a bound. */
-function distanceSqToRing(x: number, y: number, ring: Ring, boundSq: number): number {
-  let least = boundSq
-  const end = ring.length
-  let px = ring[end - 2] as number
-  let py = ring[end - 1] as number
-  for (let i = 0; i < end; i += 2) {
-    const qx = ring[i] as number
-    const qy = ring[i + 1] as number
-    const dx = qx - px
-    const dy = qy - py
-    const lengthSq = dx * dx + dy * dy
-    const along = lengthSq === 0 ? 0 : ((x - px) * dx + (y - py) * dy) / lengthSq
-    const t = along < 0 ? 0 : Math.min(along, 1)
-    const ex = x - px - t * dx
-    const ey = y - py - t * dy
-    least = Math.min(least, ex * ex + ey * ey)
-    px = qx
-    py = qy
-  }
-  return least
+/** Where an edge that begins at `k` crosses a line along x. */
+export function crossingX(edges: Float64Array, k: number, y: number): number {
+  const py = edges[k + 1] as number
+  const qx = edges[k + 2] as number
+  const qy = edges[k + 3] as number
+  return (((edges[k] as number) - qx) * (y - qy)) / (py - qy) + qx
+}
+
+/** Square of the distance from a point to the edge that begins at `k`. */
+export function distanceSqToEdge(x: number, y: number, edges: Float64Array, k: number): number {
+  const px = edges[k] as number
+  const py = edges[k + 1] as number
+  const dx = (edges[k + 2] as number) - px
+  const dy = (edges[k + 3] as number) - py
+  const lengthSq = dx * dx + dy * dy
+  const along = lengthSq === 0 ? 0 : ((x - px) * dx + (y - py) * dy) / lengthSq
+  const t = along < 0 ? 0 : Math.min(along, 1)
+  const ex = x - px - t * dx
+  const ey = y - py - t * dy
+  return ex * ex + ey * ey
 }
 
 /** Square of the distance from a point to the nearest edge of some rings. */
 export function distanceSqToRings(x: number, y: number, rings: readonly Ring[]): number {
   let least = Infinity
-  for (const ring of rings) least = distanceSqToRing(x, y, ring, least)
+  for (const ring of rings) for (let k = 0; k + 3 < ring.length; k += 2) least = Math.min(least, distanceSqToEdge(x, y, ring, k))
   return least
 }
 

@@ -15,8 +15,8 @@ export interface Search {
 
 /** When a lot is settled, and how long that is tried. */
 export interface Settling {
-  /** Nothing is in the way where the squares of how deep all is in it come to no more than this, mm². */
-  readonly untilMm2: number
+  /** Nothing is in the way where nothing is deeper in it than this, mm. */
+  readonly untilMm: number
   /** Rounds in vain after which it is given up. */
   readonly patience: number
   /** Told of each place that is better than all before. */
@@ -31,9 +31,38 @@ const DOWN_DISCS = { most: 400 } as const
 
 const isDiscs = ({ bodies }: Lot) => bodies.every(({ radiusMm }) => radiusMm !== undefined)
 
-/** Moves all blanks at once as far out of one another’s way as they go; what is left of it, mm². */
-export function moveApart(lot: Lot, contacts: Contacts, at: Places, untilMm2: number, shouldStop: () => boolean): number {
-  return goDown(contacts.value, at, { ...(isDiscs(lot) ? DOWN_DISCS : DOWN), until: untilMm2, shouldStop })
+/** After so many steps a move of all is given up where more is left than so many times the least known, and so much of a blank’s size. */
+const HOPELESS = [
+  { steps: 5, times: 3, ofSize: 2 },
+  { steps: 10, times: 2, ofSize: 0.6 },
+  { steps: 20, times: 1.2, ofSize: 0.2 },
+] as const
+
+/** Whether a move of all will not come to less than was known before. */
+function isHopeless(step: number, value: number, least: number, sizeMm2: number): boolean {
+  return HOPELESS.some(({ steps, times, ofSize }) => step === steps && value > times * least + ofSize * sizeMm2)
+}
+
+/** What a move of all is held against: the least that was left before, and the size of a blank. */
+interface Known {
+  readonly least: number
+  readonly sizeMm2: number
+}
+
+/** Moves all blanks at once as far out of one another’s way as they go, or until that is hopeless; what is left of it, mm², none where nothing counts. */
+export function moveApart(
+  lot: Lot,
+  contacts: Contacts,
+  at: Places,
+  { untilMm, shouldStop, known }: { untilMm: number; shouldStop: () => boolean; known?: Known },
+): number {
+  let isClear = false
+  const isOver = (step: number, value: number) => {
+    isClear = contacts.deepestMm <= untilMm
+    return isClear || (known !== undefined && isHopeless(step, value, known.least, known.sizeMm2)) || shouldStop()
+  }
+  const left = goDown(contacts.value, at, { ...(isDiscs(lot) ? DOWN_DISCS : DOWN), until: 0, shouldStop: isOver })
+  return isClear ? 0 : left
 }
 
 /** Two blanks change places; where both turn freely, their angles too. */
@@ -102,6 +131,11 @@ function nestleAll(hands: Hands): void {
   for (const i of shuffled(contacts.inTheWay(), random)) nestle(hands, i)
 }
 
+/** The box of a blank, on the average, mm². */
+function sizeOf({ bodies, moved }: Lot): number {
+  return bodies.slice(0, moved).reduce((sum, { halfX, halfY }) => sum + 4 * halfX * halfY, 0) / moved
+}
+
 /** Whether all blanks are held to angles of a few. */
 const isHeld = ({ angles, moved }: Lot) => angles.slice(0, moved).every((held) => held !== undefined)
 
@@ -110,24 +144,25 @@ const isHeld = ({ angles, moved }: Lot) => angles.slice(0, moved).every((held) =
  * turns freely, or is a disc, begins again near the best; what is held to its angles goes on from where its blanks were moved one at a time, which
  * finds the one order in which they fit. `at` is left at the best; the result is whether nothing is in the way.
  */
-export function settle(lot: Lot, contacts: Contacts, at: Places, search: Search, { untilMm2, patience, tell }: Settling): boolean {
+export function settle(lot: Lot, contacts: Contacts, at: Places, search: Search, { untilMm, patience, tell }: Settling): boolean {
   const isOneByOne = isHeld(lot) && !isDiscs(lot)
   const begin = isOneByOne ? nestleAll : hop
   const now = Float64Array.from(at)
-  let least = moveApart(lot, contacts, at, untilMm2, search.shouldStop)
+  const sizeMm2 = sizeOf(lot)
+  let least = moveApart(lot, contacts, at, { untilMm, shouldStop: search.shouldStop })
   tell?.(at)
-  for (let idle = 0; least > untilMm2 && idle < patience; idle++) {
+  for (let idle = 0; least > 0 && idle < patience; idle++) {
     if (search.rounds <= 0 || search.shouldStop()) return false
     search.rounds--
     if (!isOneByOne) now.set(at)
     begin({ lot, contacts, at: now, random: search.random })
     const next = Float64Array.from(now)
-    const there = moveApart(lot, contacts, next, untilMm2, search.shouldStop)
+    const there = moveApart(lot, contacts, next, { untilMm, shouldStop: search.shouldStop, known: { least, sizeMm2 } })
     if (there >= least) continue
     if (there < least * (1 - WORTH)) idle = 0
     at.set(next)
     least = there
     tell?.(at)
   }
-  return least <= untilMm2
+  return least === 0
 }

@@ -19,6 +19,8 @@ export class Stand {
   readonly turns: Float64Array
   /** Pushes where nobody asks for the slope. */
   readonly idle: Float64Array
+  /** The deepest that any place was found in the way since this was last set, mm. */
+  deepestMm = 0
   at: Places = new Float64Array()
   slope: Float64Array
 
@@ -30,6 +32,7 @@ export class Stand {
   }
 
   read(at: Places, slope: Float64Array): void {
+    this.deepestMm = 0
     this.at = at
     this.slope = slope
     for (let i = 0; i < this.bodies.length; i++) this.turn(i)
@@ -41,11 +44,24 @@ export class Stand {
     this.turns[2 * i + 1] = Math.sin(angle)
   }
 
+  /** Takes note of how deep a place is in the way. */
+  note(deepMm: number): void {
+    if (deepMm > this.deepestMm) this.deepestMm = deepMm
+  }
+
   /** A push by (fx, fy) at the end of an arm of a blank. */
   push(i: number, armX: number, armY: number, fx: number, fy: number): void {
     const { slope } = this
     slope[3 * i] = (slope[3 * i] as number) + fx
     slope[3 * i + 1] = (slope[3 * i + 1] as number) + fy
     slope[3 * i + 2] = (slope[3 * i + 2] as number) + (armX * fy - armY * fx) / (this.bodies[i] as Body).reachMm
+  }
+
+  /** All that pushes a blank: the sum of it along x and y, and how it turns the blank about its middle. */
+  pushAll(i: number, fx: number, fy: number, turning: number): void {
+    const { slope } = this
+    slope[3 * i] = (slope[3 * i] as number) + fx
+    slope[3 * i + 1] = (slope[3 * i + 1] as number) + fy
+    slope[3 * i + 2] = (slope[3 * i + 2] as number) + turning / (this.bodies[i] as Body).reachMm
   }
 }
