@@ -50,8 +50,18 @@ function solutionOf(input: LayoutInput, spread: Spread, control: LayoutControl, 
   }
 }
 
-/** The plain first layout may take this share of the time, and no longer than so many seconds. */
-const FIRST = { share: 0.15, mostS: 0.7 } as const
+/** The plain first layout may take this share of the time, and no longer than so many seconds; where no clock has a say, it may ask so often. */
+const FIRST = { share: 0.15, mostS: 0.7, mostAsked: 20_000 } as const
+
+function clockedFirst({ seconds }: LayoutInput, { elapsedS }: LayoutControl): () => boolean {
+  const untilS = Math.min(FIRST.mostS, FIRST.share * seconds)
+  return () => elapsedS() > untilS
+}
+
+function countedFirst(): () => boolean {
+  let asked = 0
+  return () => ++asked > FIRST.mostAsked
+}
 
 /** Rounds of moves for each second that an instance allows: small ones come to an end before it, alike on every machine. */
 const ROUNDS_A_SECOND = 2000
@@ -64,8 +74,8 @@ const ROUNDS_A_SECOND = 2000
 export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSolution {
   // where it is told how many attempts to make, no clock but the caller’s stop has a say in what comes of them
   if (input.iterations === null) tellBoxes(input, control)
-  const firstS = input.iterations === null ? Math.min(FIRST.mostS, FIRST.share * input.seconds) : Infinity
-  const first = firstLayout(input, { ...control, shouldStop: () => control.shouldStop() || control.elapsedS() > firstS })
+  const isFirstOver = input.iterations === null ? clockedFirst(input, control) : countedFirst()
+  const first = firstLayout(input, { ...control, shouldStop: () => control.shouldStop() || isFirstOver() })
   const most = (input.iterations ?? Infinity) - first.iterations
   const bench = new Workbench(input, {
     control,
