@@ -211,6 +211,18 @@ describe('outlines of photographs without the card, beside a bar of 100 mm', () 
   })
 })
 
+describe('a picture with no card in it, and no two points given', () => {
+  it('is refused with both ways out: the whole card, or two places a known distance apart', async () => {
+    const answer = await measure('bare-tag-red', {})
+    expect(answer.ok ? '' : answer.body.error.message).toMatch(/no measuring card .* whole card.*two places .* known distance apart/)
+  })
+  it('is not said of one with two marks to be seen', async () => {
+    const answer = await measure('refused-marks-hidden', {})
+    expect(answer.ok ? '' : answer.body.error.message).toContain('only 2 of the card’s four marks')
+    expect(answer.ok ? '' : answer.body.error.message).not.toContain('known distance')
+  })
+})
+
 describe('what is said of a card that was not measured', () => {
   const truth = TRUTHS.find(({ id }) => id === 'strip-red')
   let told: OutlineAnswer
