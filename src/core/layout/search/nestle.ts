@@ -78,8 +78,8 @@ export function relocate(hands: Hands, i: number): void {
   hands.at.set((spots.list[0] as Spot).place, 3 * i)
 }
 
-/** Spots tried for a blank anywhere and near where it lies, and how many are refined. */
-const TRIED = { wide: 160, near: 24, refined: 1 } as const
+/** Spots tried for a blank anywhere, the more the more angles it may have, and near where it lies; and how many are refined. */
+const TRIED = { wide: 200, moreByAngle: 50, near: 24, refined: 1 } as const
 /** Steps of refining, and their length against the reach of the blank: at first, at last, and how it follows from one that helped or not. */
 const STEPS = { most: 30, first: 0.2, last: 5e-3, longer: 1.1, shorter: 0.6 } as const
 
@@ -148,8 +148,9 @@ export function nestle(hands: Hands, i: number): void {
   const from = placeAt(hands, i)
   const spots = new Spots(hands, i, TRIED.refined)
   spots.take()
-  for (let n = 0; n < TRIED.wide + TRIED.near && !spots.isFree(); n++) {
-    if (n < TRIED.wide) scatter(hands, i)
+  const wide = TRIED.wide + TRIED.moreByAngle * (hands.lot.angles[i]?.length ?? 1)
+  for (let n = 0; n < wide + TRIED.near && !spots.isFree(); n++) {
+    if (n < wide) scatter(hands, i)
     else putNear(hands, i, from)
     spots.take()
   }
