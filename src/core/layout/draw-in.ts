@@ -32,7 +32,7 @@ function drawInOn(sheet: LayoutSheet, there: readonly OnSheet[], more: readonly 
   const reach = Math.max(...more.map((item) => 2 * Math.max(...Object.values(placeItem(item, ORIGIN).bounds).map(Math.abs))))
   const long = drawnOut(sheet, moreMm2 / (EASY_LAID * (maxY - minY)) + reach)
   if (!long) return there
-  const all = bench.on(long).withMore(there, more, { from: 'as-laid', effort: 1 })
+  const all = bench.on(long).withMore(there, more, { from: 'as-laid', timesAsLong: 1 })
   if (all.length < there.length + more.length) return there
   const { marginMm } = bench.input
   const isOn = ({ item, pose }: OnSheet) => placeItem(item, pose).bounds.maxX + marginMm <= maxX + ROUNDED_MM

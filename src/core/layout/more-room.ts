@@ -30,7 +30,7 @@ export function makeRoom(spread: Spread, bench: Workbench): Spread {
     bench.attempt()
     const { lying, more } = turn
     const search = bench.on(lying.sheet)
-    const effort = { from: beginningOf(lying, search.isHeld), effort: 1 + lying.failures }
+    const effort = { from: beginningOf(lying, search.isHeld), timesAsLong: 1 + lying.failures }
     const found = search.withMore(lying.blanks, more, effort)
     if (found === lying.blanks) {
       lying.failures++

@@ -38,7 +38,7 @@ export function shortenOn(sheet: LayoutSheet, there: readonly OnSheet[], bench: 
     bench.attempt()
     const next = Math.min(lengthMm - step * (lengthMm - leastMm), idle === 0 ? leastMm / EASY_LAID : Infinity)
     const nextX = Math.max(fromX + next, toX)
-    const found = search.within(blanks, nextX, fromX + lengthMm, { from: idle % 2 === 0 ? 'as-laid' : 'mixed', effort: 1 + idle })
+    const found = search.within(blanks, nextX, fromX + lengthMm, { from: idle % 2 === 0 ? 'as-laid' : 'mixed', timesAsLong: 1 + idle })
     step = found ? Math.min(STEP.most, step * STEP.found) : Math.max(STEP.least, step * STEP.failed)
     idle = found ? 0 : idle + 1
     if (!found) continue

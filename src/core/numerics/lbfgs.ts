@@ -37,13 +37,18 @@ interface Step {
   share: number
 }
 
+const emptyStep = (size: number): Step => ({ moved: new Float64Array(size), bent: new Float64Array(size), curve: 0, share: 0 })
+
 /** The last steps, and how the function bends by them; what is forgotten makes room for the next. */
 class Steps {
   private readonly kept: Step[] = []
   private readonly size: number
+  /** Where the next step is written: it is kept only where it tells something. */
+  private spare: Step
 
   constructor(size: number) {
     this.size = size
+    this.spare = emptyStep(size)
   }
 
   forget(): void {
@@ -52,12 +57,14 @@ class Steps {
 
   /** Learns from a step; one that tells nothing is left out. */
   learn(from: At, to: At): void {
-    const oldest = this.kept.length < MEMORY ? undefined : this.kept.shift()
-    const step = oldest ?? { moved: new Float64Array(this.size), bent: new Float64Array(this.size), curve: 0, share: 0 }
+    const step = this.spare
     sumInto(step.moved, to.place, -1, from.place)
     sumInto(step.bent, to.slope, -1, from.slope)
     step.curve = dot(step.moved, step.bent)
-    if (step.curve > LEAST_CURVE) this.kept.push(step)
+    if (step.curve <= LEAST_CURVE) return
+    const oldest = this.kept.length < MEMORY ? undefined : this.kept.shift()
+    this.kept.push(step)
+    this.spare = oldest ?? emptyStep(this.size)
   }
 
   /** The way down as the steps remembered bend it (the two loops of the method), into `way`. */

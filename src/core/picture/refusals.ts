@@ -1,12 +1,12 @@
-/** Where so many of its four marks are not seen, there is no card. */
-const NO_CARD = 4
+/** Marks on the corners of the card: where none is seen, there is no card. */
+const MARKS = 4
 
 /** Why no outline is given, in words that say what to do. */
 export const REFUSALS = {
   'marks-hidden': (hidden: readonly string[]) =>
-    hidden.length >= NO_CARD
+    hidden.length >= MARKS
       ? 'no measuring card can be seen. Photograph the whole card, with nothing on its corners; or, without a card, point at two places in the picture a known distance apart, such as the ends of a steel rule.'
-      : `only ${4 - hidden.length} of the card’s four marks can be read; ${hidden.length > 0 ? `hidden or cut off: ${hidden.join(', ')}. ` : ''}Photograph the whole card, with nothing on its corners.`,
+      : `only ${MARKS - hidden.length} of the card’s four marks can be read; ${hidden.length > 0 ? `hidden or cut off: ${hidden.join(', ')}. ` : ''}Photograph the whole card, with nothing on its corners.`,
   mirrored: () => 'the card is seen as in a mirror: take the photograph with the rear camera, or switch mirroring off.',
   'no-dots': () => 'the frame of dots cannot be read: bring the whole card into the picture, sharp and evenly lit.',
   tilted: (deg: number) => `the camera looks at the card ${Math.round(deg)}° askew: hold it more nearly over the card, at most 45°.`,

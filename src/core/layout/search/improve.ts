@@ -16,7 +16,7 @@ export type Beginning = 'as-laid' | 'mixed' | 'afresh'
 /** How an attempt begins, and how many times as long as a first one it goes on: the more were in vain, the longer the next. */
 export interface Effort<From = Beginning> {
   readonly from: From
-  readonly effort: number
+  readonly timesAsLong: number
 }
 
 /** Less than this more is not more. */
@@ -79,7 +79,7 @@ export class SheetSearch {
    * What lies on the sheet once more blanks were laid over it and moved out of one another’s way: all of them, or the most metal that was at any
    * moment in nobody’s way. The longer it goes on, the more.
    */
-  withMore(there: readonly OnSheet[], more: readonly LayoutItem[], { from, effort }: Effort): readonly OnSheet[] {
+  withMore(there: readonly OnSheet[], more: readonly LayoutItem[], { from, timesAsLong }: Effort): readonly OnSheet[] {
     const { search, untilMm } = this
     const all = [...there, ...more.map((item) => ({ item, pose: { x: 0, y: 0, rotationDeg: 0 } }))]
     if (all.length > MOST_BLANKS) return there
@@ -96,7 +96,7 @@ export class SheetSearch {
     const tell = () => {
       best = this.moreOf(best, this.clearOf(lot, contacts, at, all))
     }
-    settle(lot, contacts, at, search, { untilMm, patience: effort * this.patience, tell })
+    settle(lot, contacts, at, search, { untilMm, patience: timesAsLong * this.patience, tell })
     return best
   }
 
@@ -108,10 +108,10 @@ export class SheetSearch {
     there: readonly OnSheet[],
     toX: number,
     outX: number,
-    { from, effort }: Effort<'as-laid' | 'mixed'>,
+    { from, timesAsLong }: Effort<'as-laid' | 'mixed'>,
   ): readonly OnSheet[] | undefined {
     const { search, untilMm } = this
-    const patience = effort * this.patience
+    const patience = timesAsLong * this.patience
     if (there.length > MOST_BLANKS) return undefined
     const lotTo = (x: number) => this.lotOf(there, asFarAs(this.ground, x))
     const lot = lotTo(toX)
@@ -121,11 +121,13 @@ export class SheetSearch {
     lot.bodies.slice(0, lot.moved).forEach(({ reachMm }, i) => {
       if ((at[3 * i] as number) > toX - BEYOND * reachMm) relocate({ lot, contacts, at, random: search.random }, i)
     })
-    const laid = settle(lot, contacts, at, search, { untilMm, patience }) ? this.legalOf(lot, at, there) : undefined
-    if (laid) return laid
+    const reached = settle(lot, contacts, at, search, { untilMm, patience }) && this.legalOf(lot, at, there)
+    if (reached) return reached
     for (const share of BETWEEN) {
       const wider = lotTo(toX + share * (outX - toX))
-      if (moveApart(wider, new Contacts(wider), at, { untilMm, shouldStop: search.shouldStop }) === 0) return this.legalOf(wider, at, there)
+      const left = moveApart(wider, new Contacts(wider), at, { untilMm, shouldStop: search.shouldStop })
+      const between = left === 0 && this.legalOf(wider, at, there)
+      if (between) return between
     }
     return undefined
   }

@@ -51,10 +51,7 @@ export class Stand {
 
   /** A push by (fx, fy) at the end of an arm of a blank. */
   push(i: number, armX: number, armY: number, fx: number, fy: number): void {
-    const { slope } = this
-    slope[3 * i] = (slope[3 * i] as number) + fx
-    slope[3 * i + 1] = (slope[3 * i + 1] as number) + fy
-    slope[3 * i + 2] = (slope[3 * i + 2] as number) + (armX * fy - armY * fx) / (this.bodies[i] as Body).reachMm
+    this.pushAll(i, fx, fy, armX * fy - armY * fx)
   }
 
   /** All that pushes a blank: the sum of it along x and y, and how it turns the blank about its middle. */
