@@ -97,3 +97,25 @@ test('a blank moved by key onto another is hatched, named, and cannot be cut', a
   for (let n = 0; n < 3; n++) await page.keyboard.press(`Shift+Arrow${isOnwards ? back : there}`)
   await expect(page.getByText(/cannot be cut as/)).toBeHidden()
 })
+
+test('how far one size may be off is typed for that size alone, kept, and taken back by leaving it empty', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/4`)
+  const measures = page.getByRole('region', { name: 'What it is to measure' })
+  const inside = measures.getByLabel(/^Inside diameter/)
+  const usual = (await inside.getAttribute('placeholder')) ?? ''
+  expect(usual).toMatch(/^± 0\.\d+$/)
+  await inside.fill('wide')
+  await expect(measures.getByRole('alert')).toContainText('it can be 0.005 to 20 mm')
+  await expect(inside).toHaveValue('wide')
+  const saved = page.waitForResponse('**/api/act/saveDesign')
+  await inside.fill('0,03')
+  await expect(inside).toHaveAttribute('placeholder', '± 0.03')
+  await saved
+  await expect(page.getByText(/would put it out of its ± 0\.03 mm, inside diameter/)).toBeVisible()
+  await page.goto(`${DEMO}/pieces/4`)
+  await expect(inside).toHaveValue('0,03')
+  const again = page.waitForResponse('**/api/act/saveDesign')
+  await inside.fill('')
+  await expect(inside).toHaveAttribute('placeholder', usual)
+  await again
+})

@@ -633,13 +633,13 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
 const IN_BOTH_WAYS: readonly string[] = ['saveDesign', 'saveLayout', 'startTray']
 /** Whether all are tried: by `TABS=all`. */
 const ALL = process.env.TABS === 'all'
-/** How a page meets what another tab changed, and takes back what it did, is one mechanism each: of the actions that have both, every one is tried in one of the two. */
+/** How a page meets what another tab changed, and takes back what it did, is one mechanism each: of the actions that have both, each second one is tried in one of the two. */
 const isTurnOf = (way: 'meanwhile' | 'undo', name: string) =>
-  ALL || IN_BOTH_WAYS.includes(name) || (ACTION_NAMES as readonly string[]).indexOf(name) % 2 === (way === 'undo' ? 1 : 0)
+  ALL || IN_BOTH_WAYS.includes(name) || (ACTION_NAMES as readonly string[]).indexOf(name) % 4 === (way === 'undo' ? 1 : 2)
 const hasMeanwhile = (name: string) => WRITES[name as keyof typeof WRITES].meanwhile !== undefined
-/** The way of a tab of another workshop is the same for all: of those that no other tab meets, every fifth. */
+/** The way of a tab of another workshop is the same for all: of those that no other tab meets, every tenth. */
 const isTriedOfAnother = (name: string, { meanwhile }: Write, at: number) =>
-  IN_BOTH_WAYS.includes(name) || (!meanwhile && (ALL || at % 5 === 0))
+  IN_BOTH_WAYS.includes(name) || (!meanwhile && (ALL || at % 10 === 0))
 
 for (const [at, [name, write]] of Object.entries(WRITES).entries()) {
   if (name === 'putBackCut') continue

@@ -12,8 +12,15 @@ async function answers(page: Page): Promise<void> {
   if (isProgram) await page.locator('html[data-ready]').waitFor({ state: 'attached' })
 }
 
+/** Pages that run something of a test’s own before all else: no other test is given them. */
+const SPOILT = new WeakSet<Page>()
+
 function patient(page: Page): void {
-  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)]
+  const [goto, reload, addInitScript] = [page.goto.bind(page), page.reload.bind(page), page.addInitScript.bind(page)]
+  page.addInitScript = (...asked) => {
+    SPOILT.add(page)
+    return addInitScript(...asked)
+  }
   page.goto = async (...asked) => {
     const response = await goto(...asked)
     await answers(page)
@@ -31,6 +38,23 @@ const KEPT = 'cookies,local_storage,indexeddb,websql,service_workers,cache_stora
 
 /** A page of this machine that stays open from test to test: with its last page a browser closes its window and the process that draws, and opening others takes nearly as long as a page of the program. */
 const idlePage = (context: BrowserContext) => context.pages()[0] as Page
+
+const LOOK = { width: 1280, height: 800 }
+
+/** Puts a page back to how it came, on nothing; gives whether it is as a new one. */
+async function emptied(page: Page): Promise<boolean> {
+  if (page.isClosed() || SPOILT.has(page)) return false
+  for (const heard of ['request', 'response', 'dialog', 'download', 'console', 'pageerror'] as const) page.removeAllListeners(heard)
+  await page.unrouteAll({ behavior: 'ignoreErrors' })
+  await page.mouse.move(0, 0)
+  await page.evaluate(() => sessionStorage.clear()).catch(() => undefined)
+  await page.goto('about:blank')
+  // what a page sends as it is left has arrived before another is asked for
+  await page.waitForTimeout(150)
+  await page.emulateMedia({ media: null, colorScheme: null, reducedMotion: null })
+  await page.setViewportSize(LOOK)
+  return true
+}
 
 /** Forgets everything that pages have kept on this device. */
 async function forget(context: BrowserContext, origins: ReadonlySet<string>): Promise<void> {
@@ -54,8 +78,14 @@ async function sayPage(page: Page): Promise<void> {
   process.stdout.write(`\n== the page at ${page.url()} read:\n${text.slice(0, MOST_SAID)}\n…\n${text.slice(-LAST_SAID)}\n==\n`)
 }
 
+/** A page that the last test has left, for the next: to open one takes a fifth of what a page of the program does. */
+interface Left {
+  page?: Page | undefined
+}
+
 /** Tests whose pages are waited for until they answer, in one browser that has the program's files, and forgets all else between tests. */
-export const test = base.extend<object, { device: BrowserContext; origins: Set<string> }>({
+export const test = base.extend<object, { device: BrowserContext; origins: Set<string>; left: Left }>({
+  left: [async ({ playwright: _ }, use) => use({}), { scope: 'worker' }],
   origins: [async ({ playwright: _ }, use) => use(new Set<string>()), { scope: 'worker' }],
   device: [
     async ({ origins }, use) => {
@@ -64,7 +94,7 @@ export const test = base.extend<object, { device: BrowserContext; origins: Set<s
         ...BROWSER,
         // one process draws the pages of all tests, and what it has compiled once serves the next
         args: [...BROWSER.args, '--process-per-site'],
-        viewport: { width: 1280, height: 800 },
+        viewport: LOOK,
         acceptDownloads: true,
       })
       await idlePage(context).route('**', (route) => route.fulfill({ body: 'idle' }))
@@ -82,15 +112,18 @@ export const test = base.extend<object, { device: BrowserContext; origins: Set<s
     },
     { scope: 'worker' },
   ],
-  context: async ({ device, origins }, use) => {
+  context: async ({ device, origins, left }, use) => {
     await use(device)
     await device.unrouteAll({ behavior: 'ignoreErrors' })
-    for (const page of device.pages()) if (page !== idlePage(device)) await page.close()
+    for (const page of device.pages()) if (page !== idlePage(device) && page !== left.page) await page.close()
     await forget(device, origins)
   },
-  page: async ({ context }, use, testInfo) => {
-    const page = await context.newPage()
+  page: async ({ context, left }, use, testInfo) => {
+    const page = left.page ?? (await context.newPage())
+    left.page = undefined
+    await page.bringToFront()
     await use(page)
     if (testInfo.status !== testInfo.expectedStatus) await sayPage(page)
+    else if (await emptied(page)) left.page = page
   },
 })

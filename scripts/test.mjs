@@ -36,15 +36,21 @@ const browser = needBrowser()
 const installed = install()
 const parts = Object.keys(PARTS)
 rmSync('test-results', { recursive: true, force: true })
-section('types', run('npx', ['next', 'typegen']) || run('npx', ['tsc', '--noEmit']))
-section('lint', run('npx', ['biome', 'ci', '.', '--diagnostic-level=error']))
-section('layers', run('npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']) || run('npx', ['knip']))
-section('form docs up to date', run('node', ['scripts/build-form-docs.mjs', '--check']))
-await installed
+/** What reads the sources alone keeps one processor busy; what is built of them the other. */
+async function readSources() {
+  section('types', (await beside('npx', ['next', 'typegen'])) || (await beside('npx', ['tsc', '--noEmit'])))
+  section('lint', await beside('npx', ['biome', 'ci', '.', '--diagnostic-level=error']))
+  section('layers', (await beside('npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs'])) || (await beside('npx', ['knip'])))
+  section('form docs up to date', await beside('node', ['scripts/build-form-docs.mjs', '--check']))
+}
+async function build() {
+  await installed
+  section('build', (await beside('npx', ['next', 'build'])) || (await beside('node', ['scripts/build-cli.mjs'])))
+}
+await Promise.all([readSources(), build()])
 const unit = run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'])
 section('unit', unit)
 count('test-results/unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }))
-section('build', run('npx', ['next', 'build']) || run('node', ['scripts/build-cli.mjs']))
 // the demonstration is written once, and copied by every test that starts from it
 const seeded = mkdtempSync(join(tmpdir(), 'fold-anvil-seeded-'))
 process.env.E2E_SEEDED = join(seeded, 'demo')

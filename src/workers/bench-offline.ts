@@ -44,14 +44,26 @@ const keyOf = (url: string) => new URL(url, here.location.origin).pathname
 
 const isWhole = (response: Response) => response.ok && !response.redirected && response.type === 'basic'
 
+/** So many are asked for at once: as many as a browser opens connections. */
+const AT_ONCE = 6
+
+/** Does a piece of work for each, a few at a time. */
+async function eachOf<T>(all: readonly T[], work: (one: T) => Promise<unknown>): Promise<void> {
+  const left = [...all]
+  const worker = async () => {
+    for (let next = left.shift(); next !== undefined; next = left.shift()) await work(next)
+  }
+  await Promise.all(Array.from({ length: AT_ONCE }, worker))
+}
+
 /** Copies the program’s files into this build’s cache, from an older one where they are there already. */
 async function keepFiles(): Promise<void> {
   const cache = await caches.open(OWN)
-  for (const file of here.foldAnvilFiles) {
+  await eachOf(here.foldAnvilFiles, async (file) => {
     const known = await caches.match(file)
     const response = known ?? (await fetch(file))
     if (isWhole(response)) await cache.put(file, response)
-  }
+  })
 }
 
 async function keepDocument(path: string): Promise<string> {
@@ -65,8 +77,22 @@ async function keepDocument(path: string): Promise<string> {
 async function keepBench(): Promise<number> {
   const home = await keepDocument('/bench')
   const trays = [...new Set([...home.matchAll(/\/bench\/(\d+)\b/g)].map(([path]) => path))].slice(0, MOST_TRAYS)
-  for (const path of trays) await keepDocument(path)
+  await eachOf(trays, keepDocument)
   return trays.length
+}
+
+/** So long the bench counts as just put here: the page that installed this worker asks for it a moment after. */
+const LATELY_MS = 10_000
+let keptLately: Promise<number> | undefined
+
+function keepNow(): Promise<number> {
+  const kept = keepBench()
+  const forget = () => {
+    if (keptLately === kept) keptLately = undefined
+  }
+  keptLately = kept
+  kept.then(() => setTimeout(forget, LATELY_MS), forget)
+  return kept
 }
 
 /** Older copies go only once this build’s are there. */
@@ -91,12 +117,12 @@ async function documentOf(request: Request): Promise<Response> {
 
 const fileOf = async (request: Request): Promise<Response> => (await caches.match(request)) ?? fetch(request)
 
-here.addEventListener('install', (event) => event.waitUntil(keepFiles().then(keepBench)))
+here.addEventListener('install', (event) => event.waitUntil(keepFiles().then(keepNow)))
 here.addEventListener('activate', (event) => event.waitUntil(dropOlder().then(() => here.clients.claim())))
 here.addEventListener('message', (event) => {
   if (event.data !== 'keep the bench') return
   const [answer] = event.ports
-  const kept = keepBench()
+  const kept = (keptLately ?? keepNow())
     .then(async (trays) => {
       await dropOlder()
       answer?.postMessage(trays)

@@ -6,7 +6,7 @@ import { findIllegal, type LayoutInput, type Placement, packLayout } from '@/cor
 type Ring = [number, number][]
 
 /** Runs of the whole suite; every one draws layouts of its own, the seed is printed where one fails. */
-const RUNS = Number(process.env.LEGALITY_RUNS ?? 5_000)
+const RUNS = Number(process.env.LEGALITY_RUNS ?? 3_000)
 
 /**
  * The same question by other means: blanks and sheet as polygons of another library, clearances by sampled distance. It says by how much a

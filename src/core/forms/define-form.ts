@@ -6,6 +6,7 @@ import type { Bench } from '../toolwall/tools'
 import { USUAL_BENCH } from '../toolwall/usual-bench'
 import { formatPlain } from '../units/format'
 import { CORE_VERSION } from '../version'
+import { banded, bandsOf, unmeasured, withBands } from './bands'
 import type { Check, FormPlan, FormResult, FormRun, FormSpec, Outcome } from './contract'
 import { describeFields } from './fields'
 import { bandOf, type Moving, markStepMm, outcomesOf, sensitivityOf } from './follows'
@@ -70,9 +71,13 @@ function planOf<S extends z.ZodObject>(spec: FormSpec<string, S>, moving: Moving
     refuseEmpty(plan, Number(asked.allowanceMm))
     const at = { ...moving, input }
     const outcomes = outcomesOf(at, plan.answer)
+    const bands = bandsOf(asked)
+    const sizedSteps = plan.sizedSteps.map((step) => (step.target ? { ...step, target: banded(step.target, bands) } : step))
+    const targets = [...outcomes, ...sizedSteps.flatMap(({ target }) => target ?? [])]
     return {
       ...plan,
-      checks: [...plan.checks, ...finerMark(Number(asked.roundUpMm), roundUpMm, outcomes)],
+      sizedSteps,
+      checks: [...plan.checks, ...finerMark(Number(asked.roundUpMm), roundUpMm, outcomes), ...unmeasured(bands, targets)],
       outcomes,
       sensitivity: sensitivityOf(at, plan.answer, outcomes),
       uncertainty: bandOf(at, plan.answer),
@@ -97,7 +102,7 @@ function once<T>(make: () => T): () => T {
  * it reads typed sizes, names every field that cannot be used, and otherwise gives the whole result.
  */
 export function defineForm<const Id extends string, S extends z.ZodObject>(spec: FormSpec<Id, S>) {
-  const schemaOf = once(spec.input)
+  const schemaOf = once(() => withBands(spec.input()))
   const fieldsOf = once(() => describeFields(schemaOf()))
   const upgrades: Upgrades = spec.upgrades ?? []
   const inputVersion = upgrades.length + 1

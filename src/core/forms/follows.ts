@@ -3,6 +3,7 @@ import { MM_PER_US_SIZE } from '../tables/rings/rings'
 import type { Bench } from '../toolwall/tools'
 import type { FieldMeta } from '../units/fields'
 import { formatPlain } from '../units/format'
+import { banded, bandsOf } from './bands'
 import type { Answer, FormResult, FormSpec, Outcome, OutcomeSpec, Sensitivity } from './contract'
 import type { FormField } from './fields'
 import { PlanRefusal } from './refusal'
@@ -178,7 +179,7 @@ export function outcomesOf<S extends z.ZodObject>(moving: Moving<S>, answer: Ans
   return spec.outcomes(input, bench).map((outcome, i) => {
     const moves = perBlankMm(moving, outcome)
     const answers = Math.abs(moves) >= UNMOVED
-    const { follows: _, ...target } = outcome
+    const { follows: _, ...target } = banded(outcome, bandsOf(input))
     return { ...target, valueMm: target.valueMm + extraMm * moves, blankPerMm: answers ? 1 / moves : 0, primary: i === 0 && answers }
   })
 }
@@ -192,7 +193,7 @@ const MARK_STEPS_MM = [0.5, 0.25, 0.1]
  */
 export function markStepMm<S extends z.ZodObject>(moving: Moving<S>): number {
   const asked = Number((moving.input as Values).roundUpMm)
-  const [first] = moving.spec.outcomes(moving.input, moving.bench)
+  const [first] = moving.spec.outcomes(moving.input, moving.bench).map((outcome) => banded(outcome, bandsOf(moving.input)))
   const moves = first ? Math.abs(perBlankMm(moving, first)) : 0
   if (!first || moves < UNMOVED) return asked
   const steps = [asked, ...MARK_STEPS_MM.filter((step) => step < asked)]

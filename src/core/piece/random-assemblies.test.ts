@@ -9,7 +9,7 @@ import type { DesignJoint, PieceDesign } from './design'
 import { usualAssembly } from './usual-route'
 
 /** So many in CI; ASSEMBLIES=10000 runs all. */
-const COUNT = Number(process.env.ASSEMBLIES ?? 500)
+const COUNT = Number(process.env.ASSEMBLIES ?? 300)
 const MOST_STEPS = 40
 /** Metals that stay solid where the highest of the usual solders flows. */
 const SOLDERED = ALLOY_IDS.filter((id) => ALLOYS[id].solidusC > SOLDERS['hard-75'].liquidusC)

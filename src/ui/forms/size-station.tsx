@@ -29,6 +29,7 @@ import { Schools } from './schools'
 import { SupplyPanel } from './supply-panel'
 import { useDesign } from './use-design'
 import { useLast } from './use-last'
+import { WhatComesOut } from './what-comes-out'
 
 interface SizeStationProps {
   readonly piece: {
@@ -242,14 +243,23 @@ export function SizeStation({ piece, partId, parts, methods, losses, supply, car
               count={(piece.quantity + piece.spares) * (part?.count ?? 1)}
               supply={<SupplyPanel supply={supply} />}
               record={
-                <OwnRecord
-                  own={ownAllowanceOf(result, methods)}
-                  appliedMm={result.understood.allowanceMm?.mm ?? (Number(typed.allowanceMm) || 0)}
-                  typed={typed.allowanceMm ?? '0'}
-                  error={issues.allowanceMm}
-                  onChange={(text) => design.change('allowanceMm', text)}
-                  onLeave={design.saveNow}
-                />
+                <>
+                  <OwnRecord
+                    own={ownAllowanceOf(result, methods)}
+                    appliedMm={result.understood.allowanceMm?.mm ?? (Number(typed.allowanceMm) || 0)}
+                    typed={typed.allowanceMm ?? '0'}
+                    error={issues.allowanceMm}
+                    onChange={(text) => design.change('allowanceMm', text)}
+                    onLeave={design.saveNow}
+                  />
+                  <WhatComesOut
+                    result={result}
+                    bands={design.bands}
+                    issues={issues}
+                    onChange={design.changeBand}
+                    onLeave={design.saveNow}
+                  />
+                </>
               }
             />
           ) : (

@@ -32,12 +32,26 @@ export function typedOf(formId: string, input: Readonly<Record<string, unknown>>
   return Object.fromEntries(fieldsOf(formId).map((field) => [field.name, textOf(input[field.name] ?? field.preset)]))
 }
 
+/** What a part’s input holds beside its fields: the methods, and how far each size may be off, as typed. */
+interface Chosen {
+  readonly schools: Readonly<Record<string, string>>
+  readonly bands: Typed
+}
+
+function chosenIn({ schools, bands }: Readonly<Record<string, unknown>>): Chosen {
+  const own = Object.entries((bands as Readonly<Record<string, unknown>> | undefined) ?? {})
+  return {
+    schools: (schools as Chosen['schools'] | undefined) ?? {},
+    bands: Object.fromEntries(own.map(([dimension, band]) => [dimension, String(band)])),
+  }
+}
+
 /** The input to work with: boxes that still hold a stored size keep what was understood then. */
 function inputOf(
   formId: string,
   typed: Typed,
   stored: Readonly<Record<string, unknown>>,
-  schools: Readonly<Record<string, string>>,
+  { schools, bands }: Chosen,
 ): Record<string, unknown> {
   const fields = fieldsOf(formId).flatMap(({ name, optional }): [string, unknown][] => {
     const text = typed[name] ?? ''
@@ -45,7 +59,8 @@ function inputOf(
     if (text.trim() === '' && optional) return []
     return [[name, isStored(kept) && kept.typed === text ? kept : text]]
   })
-  return { ...Object.fromEntries(fields), schools }
+  const own = Object.entries(bands).filter(([, text]) => text.trim() !== '')
+  return { ...Object.fromEntries(fields), schools, ...(own.length > 0 ? { bands: Object.fromEntries(own) } : {}) }
 }
 
 /** A design with something of one part changed. */
@@ -61,8 +76,6 @@ interface Piece {
   readonly design: PieceDesign
 }
 
-const schoolsIn = (input: Readonly<Record<string, unknown>>) => (input.schools as Readonly<Record<string, string>> | undefined) ?? {}
-
 /** One part of a piece under the hands: what is typed, what it comes to, and the saving of its design as revisions. */
 export function useDesign(piece: Piece, partId: string) {
   const { ringSystem, bench, orderSchools } = useWorkshop()
@@ -70,13 +83,13 @@ export function useDesign(piece: Piece, partId: string) {
   const formId = part?.form ?? ''
   const stored = part?.input ?? {}
   const [typed, setTyped] = useState(() => typedOf(formId, stored))
-  const [schools, setSchools] = useState<Readonly<Record<string, string>>>(schoolsIn(stored))
+  const [chosen, setChosen] = useState(() => chosenIn(stored))
   const saving = usePieceSaving(piece, () => {
     setTyped(typedOf(formId, stored))
-    setSchools(schoolsIn(stored))
+    setChosen(chosenIn(stored))
   })
 
-  const input = useMemo(() => inputOf(formId, typed, stored, schools), [formId, typed, stored, schools])
+  const input = useMemo(() => inputOf(formId, typed, stored, chosen), [formId, typed, stored, chosen])
   const design = useMemo(() => withPart(piece.design, part?.id, { input }), [piece.design, part?.id, input])
   const plan = useMemo(() => planPiece(design, { ringSystem, schools: orderSchools, ...bench }), [design, ringSystem, orderSchools, bench])
   const planned = plan.parts.find(({ id }) => id === part?.id)
@@ -108,7 +121,7 @@ export function useDesign(piece: Piece, partId: string) {
   return {
     formId,
     typed,
-    schools,
+    bands: chosen.bands,
     plan,
     part: planned,
     state: saving.state,
@@ -128,8 +141,12 @@ export function useDesign(piece: Piece, partId: string) {
       saveSoon(900)
     },
     choose: (question: string, school: string) => {
-      setSchools((before) => ({ ...before, [question]: school }))
+      setChosen((before) => ({ ...before, schools: { ...before.schools, [question]: school } }))
       saveSoon(250)
+    },
+    changeBand: (dimension: string, text: string) => {
+      setChosen((before) => ({ ...before, bands: { ...before.bands, [dimension]: text } }))
+      saveSoon(900)
     },
     saveNow: () => {
       if (saving.state === 'unsaved') void saving.stored()

@@ -16,13 +16,28 @@ interface SizeFieldProps {
   readonly help?: string
   readonly unit?: string
   readonly wide?: boolean
+  /** What stands where nothing is typed. */
+  readonly placeholder?: string
   readonly name?: string
   /** The input itself, for the form that moves the focus. */
   readonly inputRef?: Ref<HTMLInputElement>
 }
 
 /** A field for what a smith would write: the label beside it, the unit inside, what was understood underneath. */
-export function SizeField({ label, value, onChange, onBlur, understood, error, help, unit, wide, name, inputRef }: SizeFieldProps) {
+export function SizeField({
+  label,
+  value,
+  onChange,
+  onBlur,
+  understood,
+  error,
+  help,
+  unit,
+  wide,
+  placeholder,
+  name,
+  inputRef,
+}: SizeFieldProps) {
   const id = useId()
   const showUnit = unit !== undefined && unit !== '' && /^-?[\d.,\s]*$/.test(value)
   return (
@@ -31,6 +46,7 @@ export function SizeField({ label, value, onChange, onBlur, understood, error, h
         id={id}
         inputRef={inputRef}
         name={name}
+        placeholder={placeholder}
         value={value}
         error={error !== undefined}
         onChange={(event) => onChange(event.target.value)}
