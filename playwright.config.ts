@@ -2,7 +2,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { defineConfig } from '@playwright/test'
-import { PARTS, type PartName } from './e2e/parts.mjs'
+import { ALL, PARTS, type PartName } from './e2e/parts.mjs'
 import { BROWSER } from './scripts/browser.mjs'
 
 process.env.E2E_DATA ??= mkdtempSync(join(tmpdir(), 'fold-anvil-e2e-'))
@@ -31,6 +31,7 @@ function server(open: 'demo' | 'workshop', port: number) {
 export default defineConfig({
   testDir: 'e2e',
   ...part?.files,
+  ...(ALL ? {} : { grepInvert: /@more/ }),
   outputDir: `${results}/e2e`,
   workers: 1,
   timeout: 180_000,

@@ -1,5 +1,5 @@
 import { seriousFaults } from './axe'
-import { DEMO, VIEWS } from './places'
+import { ALIKE, DEMO, VIEWS } from './places'
 import { expect, type Page, test } from './test'
 
 /** A phone, 1280 looked at twice as large, and a large screen. */
@@ -9,8 +9,9 @@ async function tooWide(page: Page): Promise<number> {
   return page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - window.innerWidth - 1))
 }
 
-for (const view of VIEWS)
-  test(`${view}: no serious fault by axe in light, none of contrast in dark, and nothing scrolls sideways`, async ({ page }) => {
+for (const view of VIEWS) {
+  const tag = ALIKE.includes(view) ? '@more' : []
+  test(`${view}: no serious fault by axe in light, none of contrast in dark, and nothing scrolls sideways`, { tag }, async ({ page }) => {
     await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' })
     await page.goto(DEMO + view)
     await page.waitForLoadState('load')
@@ -26,6 +27,7 @@ for (const view of VIEWS)
       await expect.poll(async () => `${width}: ${await tooWide(page)} px too wide`).toBe(`${width}: 0 px too wide`)
     }
   })
+}
 
 for (const [view, within] of [
   ['/bench', 'article'],

@@ -1,4 +1,5 @@
 import { DEMO, WORKSHOP } from './places'
+import { trayFacts, work } from './start'
 import { expect, type Page, test } from './test'
 
 test('the calipers stream into the band, M keeps the reading, X takes a piece out, Esc leaves', async ({ page }) => {
@@ -269,4 +270,32 @@ test('calipers that read too much on the check piece say so, until they read rig
   await expect(piece).toContainText(/^Checked at .+\d\d.*\. They read 0.01 mm too much, within what they tell\./)
   await page.reload()
   await expect(piece).toContainText('They read 0.01 mm too much')
+})
+
+test('a heat is watched by the thermometer: what is left, when it is there, what is wrong with it, and what is kept of it', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO}/pieces/4/route`)
+  await page.getByRole('button', { name: /^Start a tray of \d+ at the bench$/ }).click()
+  await expect(page).toHaveURL(/\/bench\/\d+$/)
+  const id = Number(/\d+$/.exec(page.url())?.[0])
+  const facts = await trayFacts(DEMO, id)
+  const heat = facts.steps.findIndex(({ op }) => op === 'anneal')
+  expect(heat).toBeGreaterThan(0)
+  expect(await work(DEMO, facts, 0, heat)).not.toContain(0)
+  await page.goto(`${DEMO}/bench/${id}`)
+  await expect(page.getByRole('heading', { name: 'Anneal' })).toBeVisible()
+  const thermometer = page.getByRole('region', { name: 'Thermometer' })
+  const says = thermometer.getByRole('status', { name: 'What the thermometer says' })
+  await thermometer.getByRole('button', { name: 'Flame on' }).click()
+  await expect(says).toContainText(/^\d+ °C to go\./)
+  await thermometer.getByRole('button', { name: 'a broken wire', exact: true }).click()
+  await expect(says).toContainText('It shows nothing: a wire has come off')
+  await thermometer.getByRole('button', { name: 'mend: a broken wire' }).click()
+  await expect(says).toContainText(/It is there: hold it, \d+ s of \d+ s|Draw the heat back|Take the flame away/)
+  await thermometer.getByRole('button', { name: 'Flame away' }).click()
+  await expect(says).toContainText('The heat is off.')
+  await expect
+    .poll(async () => (await trayFacts(DEMO, id)).entries.filter(({ kind }) => kind === 'note').length, { timeout: 10_000 })
+    .toBe(1)
 })

@@ -33,7 +33,7 @@ test('a bangle is seen closing on its former, and what it springs to when it is 
   await expect(trial).toContainText('Not tried yet')
 })
 
-test('an anneal that is skipped is told in words and drawn over the ribbon', async ({ page }) => {
+test('an anneal that is skipped is told in words and drawn over the ribbon', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/4/route`)
   await page.getByLabel('Temper', { exact: true }).selectOption('hard')
   await page.getByRole('list', { name: 'Steps in order' }).getByText('Anneal').first().click()

@@ -13,6 +13,18 @@ test('the smallest metal to buy for all open jobs, after what the drawer takes',
   await expect(page.getByText(/Looking at/)).toBeHidden()
 })
 
+test('tools that open jobs want and the wall lacks, with what they cost, each and in all', async ({ page }) => {
+  await page.goto(`${DEMO}/drawer/buy`)
+  const tools = page.getByRole('region', { name: 'Tools that are wanted' })
+  await expect(
+    tools
+      .getByRole('listitem')
+      .filter({ hasText: / mm bit; / })
+      .first(),
+  ).toContainText(/about [\d.]+ EUR/)
+  await expect(tools).toContainText(/All of them new: about [\d.]+ EUR/)
+})
+
 test('what can still be made of an offcut: blanks of its metal, as many as it takes', async ({ page }) => {
   await page.goto(`${DEMO}/drawer`)
   await page.getByRole('button', { name: 'More of S-3', exact: true }).click()

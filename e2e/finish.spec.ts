@@ -105,7 +105,9 @@ test('a texture before the last cut: the sheet and the rough piece to begin with
   await expect(page.getByText('Roll to 1.1 mm').first()).toBeVisible()
 })
 
-test('lamp numbers inside a bangle: struck on the flat strip, and shown where they end once it is closed', async ({ page }) => {
+test('lamp numbers inside a bangle: struck on the flat strip, and shown where they end once it is closed', { tag: '@more' }, async ({
+  page,
+}) => {
   await page.goto(`${DEMO}/pieces/32/mark`)
   const marks = page.getByRole('region', { name: 'Marks', exact: true })
   const list = marks.getByRole('list', { name: 'Marks' }).getByRole('listitem')
@@ -123,7 +125,7 @@ test('lamp numbers inside a bangle: struck on the flat strip, and shown where th
   await expect(page.getByTestId('formed')).toHaveCount(8)
 })
 
-test('a mask is antiqued by a mist: planned, on its route, sprayed three times at the bench', async ({ page }) => {
+test('a mask is antiqued by a mist: planned, on its route, sprayed three times at the bench', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/34/finish`)
   const finish = page.getByRole('region', { name: panel, exact: true })
   await expect(finish.getByLabel('Put on')).toHaveValue('spray')

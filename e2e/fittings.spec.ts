@@ -1,7 +1,7 @@
 import { addStep, changeStep, DEMO } from './places'
 import { expect, test } from './test'
 
-test('a line with how many, how wide and a hole becomes a piece of just that', async ({ page }) => {
+test('a line with how many, how wide and a hole becomes a piece of just that', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/drawer`)
   await page.getByLabel('Ask the bench').fill('6 washers 24 mm window 9 copper 18ga')
   await expect(page.getByText('6 of them')).toBeVisible()
@@ -43,7 +43,7 @@ test('a rivet is drawn as it is cut and as it is headed, and heat after it is st
   await expect(page.getByText(/Heat softens the head of a rivet/)).toBeHidden()
 })
 
-test('links say what your strip comes to, before anything is cut', async ({ page }) => {
+test('links say what your strip comes to, before anything is cut', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/10`)
   await page.getByLabel('Growth on rolling', { exact: true }).fill('12')
   await page.getByLabel('I already have a strip', { exact: true }).fill('9 in')

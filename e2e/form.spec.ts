@@ -29,13 +29,13 @@ test('the Form station shows a dome stage by stage, and what an anneal that is l
   await expect(stages.getByRole('status')).toContainText('Against splitting')
 })
 
-test('a piece of which nothing is domed or bent has no Form station', async ({ page }) => {
+test('a piece of which nothing is domed or bent has no Form station', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/3`)
   await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Route' })).toBeVisible()
   await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Form' })).toHaveCount(0)
 })
 
-test('a dome of another height is tried by its mark, and looked at in 3D', async ({ page }) => {
+test('a dome of another height is tried by its mark, and looked at in 3D', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/1/form`)
   const section = page.getByRole('img', { name: /^Section after the/ })
   const heightOf = async () => Number(/: ([\d.]+) mm high/.exec((await section.getAttribute('aria-label')) ?? '')?.[1])
@@ -80,7 +80,7 @@ test('a crown that was measured is counted among the trials, and the band of the
   await expect(own).toContainText('Not tried yet')
 })
 
-test('a bangle’s strip is seen closing to a tube, and what its opening loses on the way', async ({ page }) => {
+test('a bangle’s strip is seen closing to a tube, and what its opening loses on the way', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/32/form`)
   const says = page.getByRole('status')
   const bore = async () => Number(/it is ([\d.]+) mm inside/.exec(await says.innerText())?.[1])

@@ -12,7 +12,7 @@ test('a cone is asked for in one line, and its two arcs are named', async ({ pag
   await expect(page.getByText(/Strike both arcs from one centre/)).toBeHidden()
 })
 
-test('tabs: a school, a count that must be exact, and what stays over the stone', async ({ page }) => {
+test('tabs: a school, a count that must be exact, and what stays over the stone', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/8`)
   await expect(page.getByText(/lies over the stone/)).toBeVisible()
   await page.getByRole('button', { name: /Edge and 3/ }).click()

@@ -209,6 +209,11 @@ const TRIES: Readonly<Record<KeyId, (page: Page) => Promise<void>>> = {
 }
 
 for (const [id, attempt] of Object.entries(TRIES))
-  test(`${id}: ${KEY_REGISTRY[id as KeyId].shown} does "${KEY_REGISTRY[id as KeyId].does}"`, async ({ page }) => attempt(page))
+  test(
+    `${id}: ${KEY_REGISTRY[id as KeyId].shown} does "${KEY_REGISTRY[id as KeyId].does}"`,
+    // the five reasons are one key with five figures
+    { tag: /^choose[2-4]$/.test(id) ? '@more' : [] },
+    async ({ page }) => attempt(page),
+  )
 
 test('every key of the registry is tried', () => expect(Object.keys(TRIES).sort()).toEqual(Object.keys(KEY_REGISTRY).sort()))

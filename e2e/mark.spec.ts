@@ -21,7 +21,7 @@ test('words on a token are laid round it, spread until they are clear, and stay'
   await expect(page.getByLabel('Spread them by')).toHaveValue('0.4')
 })
 
-test('a border says what is left over at a pitch, and is divided evenly by number', async ({ page }) => {
+test('a border says what is left over at a pitch, and is divided evenly by number', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/36/mark`)
   const marks = page.getByRole('region', { name: panel })
   await marks.getByLabel('Add').selectOption('repeat')

@@ -6,3 +6,5 @@ export interface Part {
   readonly ports: readonly [demo: number, workshop: number] | null
 }
 export const PARTS: Readonly<Record<PartName, Part>>
+/** Whether all is tried, with E2E=all. */
+export const ALL: boolean

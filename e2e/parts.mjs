@@ -3,6 +3,9 @@ const TABS = 'outline|several-parts|tables|tabs'
 const OWN = 'few-keys|typing-calipers|fuzz|kill|kits|lan|offline|one-folder|shared-sheet'
 const VIEWS = 'access|baths|finish|forms|interfaces|mark|print|size'
 
+/** Whether all is tried, with E2E=all: without it what is marked @more, each like another journey or held by tests below the screens, is left out. */
+export const ALL = process.env.E2E === 'all'
+
 const files = (names) => new RegExp(`/(${names})\\.spec\\.ts$`)
 
 export const PARTS = {

@@ -5,8 +5,8 @@ const [demo, workshop] = PARTS[(process.env.E2E_PART as PartName | undefined) ??
 export const DEMO = `http://127.0.0.1:${demo}`
 export const WORKSHOP = `http://127.0.0.1:${workshop}`
 
-/** Every view of the demonstration, by address; the first of each kind is always looked at. */
-const EVERY_VIEW = [
+/** Every view of the demonstration, by address. */
+export const VIEWS = [
   '/jobs',
   '/pieces/1',
   '/pieces/2',
@@ -61,8 +61,8 @@ const EVERY_VIEW = [
   '/no-such-place',
 ] as const
 
-/** Views of a kind that another stands for, as long as not all are asked for (VIEWS=all). */
-const ALIKE: readonly string[] = [
+/** Views of a kind that another stands for: looked at with E2E=all. */
+export const ALIKE: readonly string[] = [
   '/pieces/2',
   '/pieces/3',
   '/pieces/4',
@@ -76,7 +76,6 @@ const ALIKE: readonly string[] = [
   '/tables/advice/strike',
   '/bench/5',
 ]
-export const VIEWS = EVERY_VIEW.filter((view) => process.env.VIEWS === 'all' || !ALIKE.includes(view))
 
 /** Puts a step at the end of a route, as a smith would: by the first letters of what it is. */
 export async function addStep(page: Page, title: string, on?: string): Promise<void> {

@@ -44,7 +44,7 @@ test('a ring is seen in 3D, turned by key and hand, and unrolled into its blank'
   expect(errors).toEqual([])
 })
 
-test('a still piece costs nothing: no frame is drawn while nothing moves', async ({ page }) => {
+test('a still piece costs nothing: no frame is drawn while nothing moves', { tag: '@more' }, async ({ page }) => {
   await page.addInitScript(() => {
     const counted = window as unknown as { drawn: number }
     counted.drawn = 0

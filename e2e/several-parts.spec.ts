@@ -100,7 +100,7 @@ test('an assembly stands together, is taken apart, and a part is picked in the d
   await expect(page.getByLabel('Stone length', { exact: true })).toHaveValue('= bezel.stoneLengthMm')
 })
 
-test('a piece of one part is joined to another, and its route grows by the joint', async ({ page }) => {
+test('a piece of one part is joined to another, and its route grows by the joint', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/3`)
   await expect(page.getByRole('navigation', { name: 'Parts' })).toBeHidden()
   await page.getByRole('link', { name: 'Join it to something' }).click()

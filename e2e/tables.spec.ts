@@ -18,7 +18,7 @@ test('a bare number is asked back, a name is found, its neighbours stand beside 
   await expect(page.getByTestId('row-value')).toHaveText('1.150 mm')
 })
 
-test('drills, grits, rings and solders are found as they are said', async ({ page }) => {
+test('drills, grits, rings and solders are found as they are said', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/tables`)
   for (const [typed, value] of [
     ['#60', '1.016 mm'],
@@ -52,7 +52,7 @@ test('the ruler is walked by key, mark by mark, and looked at closer', async ({ 
   expect(Number.parseFloat((await ruler.getAttribute('aria-valuetext')) ?? '99')).toBeLessThan(17.323)
 })
 
-test('a table with no ruler is shown whole, with its cautions; a low value says it is a suggestion', async ({ page }) => {
+test('a table with no ruler is shown whole, with its cautions; a low value says it is a suggestion', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/tables`)
   await lookUp(page, '')
   await page.getByRole('button', { name: 'Incompatible materials' }).click()
@@ -70,7 +70,7 @@ test('a table leaves as CSV and as a one-page card', async ({ request }) => {
   expect((await request.get(`${DEMO}/api/tables/spoons/csv`)).status()).toBe(404)
 })
 
-test('the drill adviser names the missing bit and shows the fit', async ({ page }) => {
+test('the drill adviser names the missing bit and shows the fit', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/tables/advice/drill`)
   await page.getByLabel('Wire, tube or post').fill('14 ga')
   await expect(page.getByTestId('missing')).toHaveText('Use a 1.65 mm bit; the closest you have is #51, 0.07 over.')

@@ -1,6 +1,7 @@
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { ACTION_NAMES, type ActionName } from '../src/server/actions/names'
+import { ALL } from './parts.mjs'
 import { folderOf, kill, type Started, seed, start } from './start'
 import { expect, type Locator, type Page, test } from './test'
 
@@ -631,8 +632,6 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
 
 /** Every action is refused by the door itself (tests/server/action-checks.test.ts); here those that are tried in no other way, and some. */
 const IN_BOTH_WAYS: readonly string[] = ['saveDesign', 'saveLayout', 'startTray']
-/** Whether all are tried: by `TABS=all`. */
-const ALL = process.env.TABS === 'all'
 /** How a page meets what another tab changed, and takes back what it did, is one mechanism each: of the actions that have both, each second one is tried in one of the two. */
 const isTurnOf = (way: 'meanwhile' | 'undo', name: string) =>
   ALL || IN_BOTH_WAYS.includes(name) || (ACTION_NAMES as readonly string[]).indexOf(name) % 4 === (way === 'undo' ? 1 : 2)

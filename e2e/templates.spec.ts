@@ -27,7 +27,7 @@ test('a template is mirrored, divided, printed, and laid on its pair to see how 
   }
 })
 
-test('a measured outline becomes the stone of a bezel and of tabs', async ({ page }) => {
+test('a measured outline becomes the stone of a bezel and of tabs', { tag: '@more' }, async ({ page }) => {
   const stone = page.getByRole('article', { name: 'Signal arm, left', exact: true })
   await page.goto(`${DEMO}/drawer/templates`)
   await stone.getByRole('button', { name: 'Set it as a stone' }).click()

@@ -49,7 +49,7 @@ test('a new drill by hand and a set by tick; the adviser takes it at once', asyn
   await expect(page.getByText('8 tools hung up.')).toBeVisible()
 })
 
-test('a mandrel is read by its own calibration', async ({ page }) => {
+test('a mandrel is read by its own calibration', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/drawer/tools`)
   await page.getByRole('button', { name: /^ring mandrel/ }).click()
   await page.getByLabel('Mark', { exact: true }).fill('US 8')
@@ -61,7 +61,7 @@ test('a mandrel is read by its own calibration', async ({ page }) => {
   await expect(page.getByTestId('advice')).toHaveText('ring mandrel, US 1 to 15: at US 8')
 })
 
-test('the route says which of one’s own tools a step takes', async ({ page }) => {
+test('the route says which of one’s own tools a step takes', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/6/route`)
   await expect(page.getByText(/Yours: 6\/0 blade/)).toBeVisible()
   await page

@@ -22,7 +22,7 @@ test('a variant is made, changed and compared', async ({ page }) => {
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('3.5')
 })
 
-test('the drawer says what it holds, and what to buy where it is short', async ({ page }) => {
+test('the drawer says what it holds, and what to buy where it is short', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/2`)
   await expect(page.getByTestId('supply')).toContainText('Holds all 6, on S-4.')
   await expect(page.getByTestId('cost')).toContainText('metal cost')
@@ -30,7 +30,7 @@ test('the drawer says what it holds, and what to buy where it is short', async (
   await expect(page.getByTestId('supply')).toContainText('Buy Nickel silver wire, 2.5 mm, half hard, 300 mm of it')
 })
 
-test('corners that cross are refused by name, and what was typed stays', async ({ page }) => {
+test('corners that cross are refused by name, and what was typed stays', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/pieces/17`)
   const corners = page.getByLabel('Corners of a free outline')
   await expect(async () => {

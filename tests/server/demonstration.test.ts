@@ -12,10 +12,9 @@ import { printOf } from '@/server/services/print-layout'
 import { supplyFor } from '@/server/services/supply'
 import { trayState, waitingOf } from '@/server/services/tray-state'
 import { allPieces } from '../support/bench'
-import { tempWorkshop } from '../support/temp-db'
+import { demoWorkshop, tempWorkshop } from '../support/temp-db'
 
-const { repositories: to } = tempWorkshop()
-seedDemo(to)
+const { repositories: to } = demoWorkshop()
 const pieces = allPieces(to)
 const trays = [...to.trays.open({ page: 1, size: 99 }), ...to.trays.finished({ page: 1, size: 99 })]
 const layouts = to.jobs.jobs({ page: 1, size: 99 }).flatMap((job) => to.layouts.ofJob(job.id))

@@ -1,11 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { seedDemo } from '@/server/seed/seed-demo'
 import { makeableFrom, wantedMetals } from '@/server/services/open-items'
 import { planOptions } from '@/server/services/piece-plan'
-import { tempWorkshop } from '../support/temp-db'
+import { demoWorkshop } from '../support/temp-db'
 
-const to = tempWorkshop().repositories
-seedDemo(to)
+const to = demoWorkshop().repositories
 const options = planOptions(to)
 
 describe('what open jobs still need', () => {

@@ -2,14 +2,12 @@ import DxfParser from 'dxf-parser'
 import { describe, expect, it } from 'vitest'
 import { LINE_PURPOSES, patternDxf } from '@/core/drawing'
 import { boundsOf } from '@/core/geometry'
-import { seedDemo } from '@/server/seed/seed-demo'
 import { cutLayout } from '@/server/services/cut-layout'
 import { printOf } from '@/server/services/print-layout'
 import { ownBladeLife, sawBench } from '@/server/services/saw-plan'
-import { tempWorkshop } from '../support/temp-db'
+import { demoWorkshop } from '../support/temp-db'
 
-const to = tempWorkshop().repositories
-seedDemo(to)
+const to = demoWorkshop().repositories
 
 describe('how long a blade lasts', () => {
   it('is the smith’s own once three have broken since a layout was cut: metal sawn over blades broken', async () => {

@@ -5,10 +5,10 @@ import { findTable, TABLES } from '@/core/tables'
 import { findStartingSet } from '@/core/toolwall'
 import { benchCardPdf } from '@/server/export/bench-card-pdf'
 import { tableCsv } from '@/server/export/table-csv'
-import { seedDemo } from '@/server/seed/seed-demo'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
+import { toolsWanted } from '@/server/services/tools-wanted'
 import { allPieces } from '../support/bench'
-import { tempWorkshop } from '../support/temp-db'
+import { demoWorkshop, tempWorkshop } from '../support/temp-db'
 
 describe('the tool wall', () => {
   it('counts by what came and went: a dozen blades, one broken, one worn out', () => {
@@ -44,14 +44,26 @@ describe('the tool wall', () => {
     expect(() => db.prepare("INSERT INTO tools (uid, kind, label, nominal, created_at) VALUES ('u', 'drill', 'x', 0, '')").run()).toThrow()
   })
   it('plans pick from it: the dome takes one’s own punches by their measured size', () => {
-    const { repositories } = tempWorkshop()
-    seedDemo(repositories)
+    const { repositories } = demoWorkshop()
     const finial = allPieces(repositories).find((piece) => piece.name === 'Finial cup')
     const plan = finial && planDesign(finial.design, planOptions(repositories))
     const punches = plan?.ok ? plan.steps.filter((step) => step.op === 'dap').map((step) => step.params.punchMm) : []
     expect(punches.at(-1)).toBe(31.9)
     const usual = finial && planDesign(finial.design, { ringSystem: 'US' })
     expect(usual?.ok && usual.steps.filter((step) => step.op === 'dap').at(-1)?.params.punchMm).toBe(32)
+  })
+  it('what open jobs want and the wall lacks is told with what it costs, by one’s own price where there is one', () => {
+    const { repositories } = demoWorkshop()
+    const wanted = () => toolsWanted(repositories, planOptions(repositories))
+    const bits = () => wanted().filter(({ message }) => / mm bit; /.test(message))
+    expect(bits().length).toBeGreaterThan(0)
+    for (const { cost, pieces } of bits()) {
+      expect(cost).toBe(3)
+      expect(pieces.length).toBeGreaterThan(0)
+    }
+    expect(new Set(wanted().map(({ message }) => message)).size).toBe(wanted().length)
+    repositories.settings.write({ figures: { 'tool-price-drill': 4.25 } })
+    expect(bits().map(({ cost }) => cost)).toEqual(bits().map(() => 4.25))
   })
   it('a set hung twice would be the same tools', () => {
     const { tools } = tempWorkshop().repositories
@@ -62,9 +74,10 @@ describe('the tool wall', () => {
 
 describe('tables on paper', () => {
   it.each(['A4', 'Letter'] as const)(
-    'every card is one page of %s',
+    'cards are one page of %s',
     async (paper) => {
-      for (const { id } of TABLES) {
+      // on the second paper every fourth: what is set differs by its width alone
+      for (const { id } of paper === 'A4' ? TABLES : TABLES.filter((_, i) => i % 4 === 0)) {
         const card = benchCardOf(id)
         const bytes = card ? await benchCardPdf({ ...card, paper }) : new Uint8Array()
         expect((await PDFDocument.load(bytes)).getPageCount(), id).toBe(1)

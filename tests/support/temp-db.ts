@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { openDb } from '@/server/db/open'
 import { makeRepositories } from '@/server/db/repositories'
+import { seedDemo } from '@/server/seed/seed-demo'
 
 /** A folder of its own for one test. */
 export function tempFolder(): string {
@@ -33,4 +34,17 @@ export function tempWorkshop() {
   const made = workshopLike(emptyWorkshop())
   made.db.prepare('UPDATE workshop SET uid = lower(hex(randomblob(16)))').run()
   return made
+}
+
+let demonstration = ''
+
+/** The demonstration in a folder of its own: written once, what is opened is a copy of it. */
+export function demoWorkshop() {
+  if (demonstration === '') {
+    const { path, db, repositories } = workshopLike(emptyWorkshop())
+    seedDemo(repositories)
+    db.close()
+    demonstration = path
+  }
+  return workshopLike(demonstration)
 }

@@ -4,88 +4,126 @@ export interface Measured {
   readonly sizes: Readonly<Record<string, number>>
 }
 
-/** Two that go together: how far apart they are, and what is filed off the larger to make them alike. */
-export interface Pair {
-  readonly pieces: readonly [number, number]
-  /** Sum of what differs, each in its own tolerance. */
+/** Pieces that go together: how far apart they are, and what is filed off which to make them alike. */
+export interface MatchedSet {
+  readonly pieces: readonly number[]
+  /** Sum over the dimensions of the largest less the smallest, each in its own tolerance. */
   readonly apart: number
+  /** Down to the smallest of the set, where that is worth a stroke. */
   readonly file: readonly { readonly piece: number; readonly dimension: string; readonly byMm: number }[]
 }
 
-/** More pieces than this are not matched by trying everything. */
-export const MOST_MATCHED = 16
+/** Largest set that is matched. */
+export const MOST_IN_SET = 6
+/** More pieces than this are not matched by trying everything: the larger the sets, the more ways there are. */
+export const mostMatched = (inSet: number): number => [16, 16, 16, 15, 14, 12, 12][inSet] ?? 0
 
 const dimensionsOf = (pieces: readonly Measured[], tolerances: Readonly<Record<string, number>>) =>
   Object.keys(tolerances).filter((dimension) => pieces.every(({ sizes }) => sizes[dimension] !== undefined))
 
-function pairOf(a: Measured, b: Measured, dimensions: readonly string[], tolerances: Readonly<Record<string, number>>): Pair {
-  const differences = dimensions.map((dimension) => ({ dimension, byMm: (a.sizes[dimension] ?? 0) - (b.sizes[dimension] ?? 0) }))
+function setOf(pieces: readonly Measured[], dimensions: readonly string[], tolerances: Readonly<Record<string, number>>): MatchedSet {
+  const over = dimensions.map((dimension) => {
+    const smallest = Math.min(...pieces.map(({ sizes }) => sizes[dimension] ?? 0))
+    const tolerance = tolerances[dimension] ?? 1
+    return { tolerance, byPiece: pieces.map(({ id, sizes }) => ({ piece: id, dimension, byMm: (sizes[dimension] ?? 0) - smallest })) }
+  })
   return {
-    pieces: [a.id, b.id],
-    apart: differences.reduce((sum, { dimension, byMm }) => sum + Math.abs(byMm) / (tolerances[dimension] ?? 1), 0),
-    file: differences
-      .filter(({ dimension, byMm }) => Math.abs(byMm) > 0.1 * (tolerances[dimension] ?? 1))
-      .map(({ dimension, byMm }) => ({ piece: byMm > 0 ? a.id : b.id, dimension, byMm: Math.abs(byMm) })),
+    pieces: pieces.map(({ id }) => id),
+    apart: over.reduce((sum, { tolerance, byPiece }) => sum + Math.max(...byPiece.map(({ byMm }) => byMm)) / tolerance, 0),
+    file: over.flatMap(({ tolerance, byPiece }) => byPiece.filter(({ byMm }) => byMm > 0.1 * tolerance)),
   }
 }
 
-/** For each number of pairs and each subset of the pieces, the least that so many pairs of it differ, and with whom its highest piece goes then. */
+/** A set by its places in the list: its highest, the others as bits, and how far apart it is. */
+interface Candidate {
+  readonly others: number
+  readonly places: readonly number[]
+  readonly apart: number
+}
+
+/** Every choice of so many out of the first places. */
+function choices(below: number, count: number): number[][] {
+  if (count === 0) return [[]]
+  return Array.from({ length: below }, (_, last) => choices(last, count - 1).map((rest) => [...rest, last])).flat()
+}
+
+/** For each number of sets and each subset of the pieces, the least that so many sets of it are apart, and which set its highest piece is in then. */
 interface Table {
   readonly least: readonly Float64Array[]
   /** −1 where the highest piece stays over. */
-  readonly partner: readonly Int16Array[]
+  readonly chosen: readonly Int16Array[]
 }
 
-/** The best for one subset: its highest piece stays over, or goes with one of the others. */
-function settle(set: number, own: Float64Array, before: Float64Array, partner: Int16Array, costs: readonly (readonly number[])[]): void {
-  const first = 31 - Math.clz32(set)
-  const rest = set & ~(1 << first)
-  own[set] = own[rest] as number
-  for (let other = 0; other < first; other++) {
-    if (!(rest & (1 << other))) continue
-    const cost = (before[rest & ~(1 << other)] as number) + (costs[first]?.[other] as number)
-    if (cost >= (own[set] as number) - 1e-12) continue
-    own[set] = cost
-    partner[set] = other
+/** The best for one subset: its highest piece stays over, or is in one of the sets it can be in. */
+function settle(subset: number, own: Float64Array, before: Float64Array, chosen: Int16Array, candidates: readonly Candidate[]): void {
+  const rest = subset & ~(1 << (31 - Math.clz32(subset)))
+  own[subset] = own[rest] as number
+  for (const [at, { others, apart }] of candidates.entries()) {
+    if ((rest & others) !== others) continue
+    const cost = (before[rest & ~others] as number) + apart
+    if (cost >= (own[subset] as number) - 1e-12) continue
+    own[subset] = cost
+    chosen[subset] = at
   }
 }
 
-function tableOf(costs: readonly (readonly number[])[], wanted: number): Table {
-  const all = 1 << costs.length
+function tableOf(byHighest: readonly (readonly Candidate[])[], wanted: number): Table {
+  const all = 1 << byHighest.length
   const least = Array.from({ length: wanted + 1 }, (_, n) => new Float64Array(all).fill(n === 0 ? 0 : Number.POSITIVE_INFINITY))
-  const partner = Array.from({ length: wanted + 1 }, () => new Int16Array(all).fill(-1))
+  const chosen = Array.from({ length: wanted + 1 }, () => new Int16Array(all).fill(-1))
   for (let n = 1; n <= wanted; n++)
-    for (let set = 1; set < all; set++) settle(set, least[n] as Float64Array, least[n - 1] as Float64Array, partner[n] as Int16Array, costs)
-  return { least, partner }
+    for (let subset = 1; subset < all; subset++) {
+      const candidates = byHighest[31 - Math.clz32(subset)] ?? []
+      settle(subset, least[n] as Float64Array, least[n - 1] as Float64Array, chosen[n] as Int16Array, candidates)
+    }
+  return { least, chosen }
 }
 
-/** Which go together, read back from the table. */
-function readBack({ partner }: Table, count: number, wanted: number): (readonly [number, number])[] {
-  const pairs: (readonly [number, number])[] = []
-  for (let [set, n] = [(1 << count) - 1, wanted]; n > 0 && set > 0; ) {
-    const first = 31 - Math.clz32(set)
-    const other = (partner[n] as Int16Array)[set] as number
-    set &= ~(1 << first)
-    if (other < 0) continue
-    set &= ~(1 << other)
+/** Which go together, read back from the table, by their places. */
+function readBack({ chosen }: Table, byHighest: readonly (readonly Candidate[])[], wanted: number): (readonly number[])[] {
+  const sets: (readonly number[])[] = []
+  for (let [subset, n] = [(1 << byHighest.length) - 1, wanted]; n > 0 && subset > 0; ) {
+    const highest = 31 - Math.clz32(subset)
+    const candidate = byHighest[highest]?.[(chosen[n] as Int16Array)[subset] as number]
+    subset &= ~(1 << highest)
+    if (!candidate) continue
+    subset &= ~candidate.others
     n--
-    pairs.push([other, first])
+    sets.push(candidate.places)
   }
-  return pairs
+  return sets
 }
 
 /**
- * Which pieces go together so that the pairs differ least in all: every way is looked at (by subsets), so it is the best there is. `count` pairs are
- * wanted; the pieces that would differ most stay over. Only what was measured of all of them counts. Throws RangeError beyond 16 pieces.
+ * Which pieces go together, `inSet` to a set, so that the sets differ least in all: every way is looked at (by subsets), so it is the best there
+ * is. `count` sets are wanted; the pieces that would differ most stay over. Only what was measured of all of them counts.
+ * Throws RangeError for sets of less than two or more than six, and beyond the pieces that can be matched at once (16 as pairs).
  */
-export function bestPairs(pieces: readonly Measured[], count: number, tolerances: Readonly<Record<string, number>>): readonly Pair[] {
-  if (pieces.length > MOST_MATCHED) throw new RangeError(`at most ${MOST_MATCHED} pieces are matched at once, ${pieces.length} were given`)
-  const wanted = Math.min(count, Math.floor(pieces.length / 2))
+export function bestSets(
+  pieces: readonly Measured[],
+  inSet: number,
+  count: number,
+  tolerances: Readonly<Record<string, number>>,
+): readonly MatchedSet[] {
+  if (!(inSet >= 2 && inSet <= MOST_IN_SET)) throw new RangeError(`a set has 2 to ${MOST_IN_SET} pieces, ${inSet} were asked for`)
+  const most = mostMatched(inSet)
+  if (pieces.length > most) throw new RangeError(`at most ${most} pieces are matched at once, ${pieces.length} were given`)
+  const wanted = Math.min(count, Math.floor(pieces.length / inSet))
   const dimensions = dimensionsOf(pieces, tolerances)
   if (wanted === 0 || dimensions.length === 0) return []
-  const pair = (i: number, j: number) => pairOf(pieces[i] as Measured, pieces[j] as Measured, dimensions, tolerances)
-  const costs = pieces.map((_, i) => pieces.map((__, j) => (i === j ? 0 : pair(i, j).apart)))
-  return readBack(tableOf(costs, wanted), pieces.length, wanted)
-    .map(([i, j]) => pair(i, j))
+  const made = (places: readonly number[]) =>
+    setOf(
+      places.map((place) => pieces[place] as Measured),
+      dimensions,
+      tolerances,
+    )
+  const byHighest = pieces.map((_, highest) =>
+    choices(highest, inSet - 1).map((others): Candidate => {
+      const places = [...others, highest]
+      return { others: others.reduce((bits, place) => bits | (1 << place), 0), places, apart: made(places).apart }
+    }),
+  )
+  return readBack(tableOf(byHighest, wanted), byHighest, wanted)
+    .map(made)
     .sort((a, b) => a.apart - b.apart)
 }

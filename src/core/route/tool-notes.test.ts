@@ -54,6 +54,24 @@ describe('the solder for a joint', () => {
   ] as [OwnTool[], string, string][])('%j for %s', (tools, id, words) => expect(said('solder', { solder: id }, tools)).toBe(words))
 })
 
+describe('what would have to be bought', () => {
+  const buy = (op: string, params: Record<string, unknown>, tools: readonly OwnTool[], thicknessMm = 1) =>
+    toolNotes([{ op, params }], { tools, figures: {}, thicknessMm })[0]?.buy
+  it('is of the kind that is missing, and nothing where the wall has it', () => {
+    expect(buy('drill', { diameterMm: 1.2 }, [bit('#60', 1.016)])).toBe('drill')
+    expect(buy('drill', { diameterMm: 1.016 }, [bit('#60', 1.016)])).toBeUndefined()
+    expect(buy('dap', { punchMm: 20 }, [cup('18', 18)])).toBe('cup')
+    expect(buy('solder', { solder: 'hard-75' }, [solder('easy', 718)])).toBe('solder')
+    expect(buy('saw', {}, [bit('#60', 1.016)])).toBe('blade')
+  })
+  it('is no blade where no blade cuts metal so thin', () => {
+    const coarse: OwnTool = { kind: 'blade', label: 'coarse', nominal: 0.6, facts: { teethPerCm: 12, widthMm: 1 } }
+    const [note] = toolNotes([{ op: 'saw', params: {} }], { tools: [coarse], figures: {}, thicknessMm: 0.05 })
+    expect(note?.message).toContain('shears or a knife')
+    expect(note?.buy).toBeUndefined()
+  })
+})
+
 describe('a whole route', () => {
   const steps = [
     { op: 'saw', params: {} },

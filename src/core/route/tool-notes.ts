@@ -10,7 +10,12 @@ export interface ToolNote {
   readonly step: number
   readonly level: 'ok' | 'note'
   readonly message: string
+  /** The kind of tool that would have to be bought for it, where one would. */
+  readonly buy?: BoughtKind
 }
+
+/** Kinds of tool that a step may want bought: what one costs is a figure of the bench. */
+export type BoughtKind = 'blade' | 'drill' | 'cup' | 'solder'
 
 interface Piece extends Bench {
   readonly thicknessMm: number
@@ -30,11 +35,12 @@ function sayBlade(piece: Piece): Said {
   const { missing, answer, picks } = run.advice
   const own = picks.filter((pick) => pick.owned)
   if (own.some((pick) => pick.grade === 'right')) return { level: 'ok', message: `Yours: ${answer}` }
-  if (missing) return { level: 'note', message: missing }
+  if (missing) return { level: 'note', message: missing, buy: 'blade' }
   if (own.some((pick) => pick.grade === 'usable')) return { level: 'note', message: `Yours serves: ${answer}` }
   const right = picks.find((pick) => pick.grade === 'right')
   const words = right ? `Use a ${right.name}` : 'No blade has teeth enough in metal this thin: shears or a knife, or clamp it between card'
-  return { level: 'note', message: `${words}; ${own.length > 0 ? 'none of yours cuts it' : 'your wall has no blade'}.` }
+  const message = `${words}; ${own.length > 0 ? 'none of yours cuts it' : 'your wall has no blade'}.`
+  return right ? { level: 'note', message, buy: 'blade' } : { level: 'note', message }
 }
 
 /** The bit nearest a hole, with how far off it is. */
@@ -50,6 +56,7 @@ function sayDrill(diameterMm: number, piece: Piece): Said {
   return {
     level: 'note',
     message: `Use a ${formatPlain(diameterMm, 2)} mm bit; the closest you have is ${best.label}, ${Math.abs(off).toFixed(2)} ${off > 0 ? 'over' : 'under'}.`,
+    buy: 'drill',
   }
 }
 
@@ -59,7 +66,7 @@ function sayCup(punchMm: number, piece: Piece): Said {
   const cup = usable(piece.tools, 'cup').find((tool) => tool.size >= need - 1e-9)
   if (cup) return { level: 'ok', message: `Yours: the ${cup.label} cup` }
   return owns(piece, 'cup')
-    ? { level: 'note', message: `Use a cup of ${formatPlain(need, 1)} mm or over; none of yours is as wide.` }
+    ? { level: 'note', message: `Use a cup of ${formatPlain(need, 1)} mm or over; none of yours is as wide.`, buy: 'cup' }
     : undefined
 }
 
@@ -74,6 +81,7 @@ function saySolder(id: unknown, piece: Piece): Said {
     : {
         level: 'note',
         message: `Use a solder that flows near ${wanted} °C; the closest you have is ${best.label}, ${formatPlain(best.size, 0)} °C.`,
+        buy: 'solder',
       }
 }
 

@@ -1,4 +1,4 @@
-import type { SupplyModel, SupplyReading } from '@/core/instruments'
+import type { SupplyModel, SupplyReading, ThermometerModel } from '@/core/instruments'
 
 /** One value shown by a measuring instrument. */
 export interface InstrumentReading {
@@ -37,4 +37,12 @@ export interface CurrentSupply {
   readonly title: string
   /** What its meters show now. What was set, and since when, tells a stand-in what it would show. */
   readonly read: (set: SupplyModel) => SupplyReading
+}
+
+/** What a thermometer offers a heat; a real one and a stand-in look the same from here. */
+export interface Thermometer {
+  readonly id: string
+  readonly title: string
+  /** What it shows now, °C; null where it shows nothing. What is under its couple tells a stand-in what it would show. */
+  readonly read: (under: ThermometerModel) => number | null
 }

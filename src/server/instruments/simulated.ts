@@ -1,6 +1,6 @@
 import { setTimeout as wait } from 'node:timers/promises'
-import { readCaliper, readScale, readSupply, STAND_IN_CALIPERS, zeroDriftMm } from '@/core/instruments'
-import type { CurrentSupply, LengthInstrument, Scale } from './instrument'
+import { readCaliper, readScale, readSupply, readThermometer, STAND_IN_CALIPERS, zeroDriftMm } from '@/core/instruments'
+import type { CurrentSupply, LengthInstrument, Scale, Thermometer } from './instrument'
 
 const INTERVAL_MS = 300
 /** How far pieces scatter about what was aimed at, and how a hand holds the jaws (house model, low). */
@@ -50,6 +50,13 @@ export const simulatedSupply: CurrentSupply = {
   id: 'simulated-supply',
   title: 'Etching supply (simulated)',
   read: (set) => readSupply(set, Math.random),
+}
+
+/** Stands in for a thermocouple on the work or in the kiln: about how hot it is there, with slips and the fault that was put in. */
+export const simulatedThermometer: Thermometer = {
+  id: 'simulated-thermometer',
+  title: 'Thermometer (simulated)',
+  read: (under) => readThermometer(under, Math.random),
 }
 
 /** Instruments that only stand in for real ones. */

@@ -15,6 +15,7 @@ import { CheckLine } from './check-line'
 import { ColourPanel } from './colour-panel'
 import { EtchPanel } from './etch-panel'
 import { FailedPanel } from './failed-panel'
+import { HeatPanel, useHeatGoal } from './heat-panel'
 import { OtherWaits } from './other-waits'
 import { FarQuestion, ReadingBox } from './reading-box'
 import { StepColours } from './step-colours'
@@ -141,7 +142,7 @@ function Work({ step, part }: { readonly step: BenchStepView; readonly part: Ben
 
 /** Where what is measured comes from. */
 function sourceOf({ calipers, serial }: Bench, kept: number | null): string {
-  if (calipers) return serial.reading ? 'from the calipers' : 'from the simulated calipers'
+  if (calipers) return serial.shown ? 'from the calipers' : 'from the simulated calipers'
   return kept === null ? 'no calipers' : 'as kept'
 }
 
@@ -179,7 +180,7 @@ function OnCheckPiece({ bench }: { readonly bench: Bench }) {
           {`Take ${formatPlain(calipers.valueMm, 2)} mm`}
         </BigButton>
       ) : null}
-      {calipers && !serial.reading ? <BigButton onPress={check.setZero}>Set them to zero</BigButton> : null}
+      {calipers && !serial.shown ? <BigButton onPress={check.setZero}>Set them to zero</BigButton> : null}
     </ReadingBox>
   )
 }
@@ -189,6 +190,7 @@ function Side({ tray, step, bench, kept }: StepProps) {
   const { panel } = bench
   const parts = tray.parts.filter(({ id }) => step.subTray?.includes(id))
   const goal = useEtchGoal(step)
+  const heat = useHeatGoal(step, partOf(tray, step)?.alloy)
   return (
     <Box
       sx={{
@@ -216,7 +218,14 @@ function Side({ tray, step, bench, kept }: StepProps) {
         <ColourPanel run={`${bench.colour.run} ${bench.colour.runs + 1}`} onSeen={bench.sawColour} onBack={bench.onEsc} />
       ) : (
         <Box sx={{ flex: 1, display: 'grid', alignItems: 'center' }}>
-          {goal ? <EtchPanel goal={goal} onStopped={bench.noteDown} /> : <Work step={step} part={partOf(tray, step)} />}
+          {goal ? (
+            <EtchPanel goal={goal} onStopped={bench.noteDown} />
+          ) : (
+            <Box sx={heat ? { width: '60%', mx: 'auto' } : {}}>
+              <Work step={step} part={partOf(tray, step)} />
+            </Box>
+          )}
+          {heat ? <HeatPanel key={step.id} goal={heat} onStopped={bench.noteDown} /> : null}
           <StepColours step={step} alloy={partOf(tray, step)?.alloy} />
         </Box>
       )}

@@ -6,6 +6,7 @@ import { SUPPLY_FAULTS, type SupplyFault } from '@/core/instruments'
 import { formatPlain } from '@/core/units'
 import { PALETTE } from '../theme/palette'
 import { BigButton } from './big-button'
+import { Dial } from './dial'
 
 /** The supply is read so often; a minute of the bath goes by at each reading of the stand-in. */
 const EVERY_MS = 250
@@ -26,17 +27,6 @@ interface EtchPanelProps {
 /** What is kept of an etch: its charge, its minutes and its depth by them, and why it stopped. */
 const told = ({ coulombs, seconds, depthMm, stopped = 'by hand' }: EtchState) =>
   `Simulated supply: etched ${formatPlain(depthMm, 3)} mm by charge: ${formatPlain(coulombs, 0)} C in ${formatPlain(seconds / 60, 0)} min; ${STOP_WORDS[stopped]}`
-
-function Dial({ label, value, colour }: { readonly label: string; readonly value: string; readonly colour?: string }) {
-  return (
-    <Box>
-      <Box sx={{ fontSize: 16, color: PALETTE.petrolMuted }}>{label}</Box>
-      <Box className="fig" sx={{ fontSize: 30, fontWeight: 700, color: colour ?? '#fff' }}>
-        {value}
-      </Box>
-    </Box>
-  )
-}
 
 /** The practice supply under an etch: its meters, the depth the charge has come to, and it switches off by itself at the depth or at a fault. */
 export function EtchPanel({ goal, onStopped }: EtchPanelProps) {

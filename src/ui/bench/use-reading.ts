@@ -3,8 +3,8 @@ import { farOff } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import { useWorkshop } from '../shared/workshop-context'
 import type { BenchStepView } from './tray-view'
-import { type InJaws, useCalipers } from './use-calipers'
-import { useSerial } from './use-serial'
+import { type InJaws, type LiveReading, useCalipers } from './use-calipers'
+import { CALIPERS_ON_CABLE, useSerial } from './use-serial'
 import type { Writing } from './use-writing'
 
 /** The piece in hand at its step, and a name of the two. */
@@ -19,8 +19,14 @@ export function useReading({ step, workpiece, place }: InHand, jaws: InJaws | nu
   const { sizeOf, panel, setPanel, setDraft, setSaid, holding, setHolding, write } = writing
   const { practice } = useWorkshop()
   const simulated = useCalipers(practice ? jaws : null, place)
-  const serial = useSerial()
-  const calipers = serial.reading ?? simulated
+  const serial = useSerial(CALIPERS_ON_CABLE)
+  const onCable: LiveReading | null = serial.shown && {
+    valueMm: serial.shown.value,
+    steady: serial.shown.steady,
+    instrument: 'serial-calipers',
+    title: 'Calipers',
+  }
+  const calipers = onCable ?? simulated
 
   const keep = async (valueMm: number, typed: number | string, instrument: string) => {
     if (!step?.target) return

@@ -1,7 +1,6 @@
 'use client'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { readInstrumentLine } from '@/core/instruments'
-import type { LiveReading } from './use-calipers'
+import { readInstrumentLine, readTemperatureLine } from '@/core/instruments'
 
 /** The part of the browser’s serial interface that is used; its types ship with no library yet. */
 interface Port {
@@ -15,15 +14,40 @@ interface Serial {
 const serialOf = () => (navigator as Navigator & { readonly serial?: Serial }).serial
 
 const BAUD = 9600
-/** A figure stands still when it was sent so often within a hundredth. */
+/** A figure stands still when it was sent so often, as good as the same. */
 const STEADY_LINES = 3
-const SAME_MM = 0.011
 /** An instrument that says nothing for so long has dropped out, ms. */
 const SILENT_MS = 3000
 
-/** Calipers on a cable that send lines of text: the same live figure as any other instrument. */
-export function useSerial() {
-  const [reading, setReading] = useState<LiveReading | null>(null)
+/** An instrument on a cable that sends lines of text: how its figure is read out of one, and how near two of them are the same. */
+export interface LineInstrument {
+  readonly read: (line: string) => number | undefined
+  readonly sameWithin: number
+  /** Said where it cannot be read. */
+  readonly fault: string
+}
+
+export const CALIPERS_ON_CABLE: LineInstrument = {
+  read: readInstrumentLine,
+  sameWithin: 0.011,
+  fault: 'The calipers could not be read. Check the cable.',
+}
+export const THERMOMETER_ON_CABLE: LineInstrument = {
+  read: readTemperatureLine,
+  sameWithin: 2.1,
+  fault: 'The thermometer could not be read. Check the cable.',
+}
+
+/** What an instrument on a cable shows now. `n` counts its figures: each is a new one, also where it is the same. */
+export interface Shown {
+  readonly value: number
+  readonly steady: boolean
+  readonly n: number
+}
+
+/** The live figure of an instrument on a cable; null while there is none. */
+export function useSerial(instrument: LineInstrument) {
+  const [shown, setShown] = useState<Shown | null>(null)
   const [canConnect, setCanConnect] = useState(false)
   const [problem, setProblem] = useState('')
   const port = useRef<Port>(undefined)
@@ -39,23 +63,24 @@ export function useSerial() {
       await chosen.open({ baudRate: BAUD })
       port.current = chosen
       setProblem('')
-      await hear(chosen, setReading)
+      await hear(chosen, instrument, setShown)
     } catch (error) {
       // a window that was closed without a choice is no fault
-      if (!(error instanceof DOMException && error.name === 'NotFoundError')) setProblem('The calipers could not be read. Check the cable.')
+      if (!(error instanceof DOMException && error.name === 'NotFoundError')) setProblem(instrument.fault)
     }
-    setReading(null)
-  }, [])
-  return { reading, canConnect, connect, problem }
+    setShown(null)
+  }, [instrument])
+  return { shown, canConnect, connect, problem }
 }
 
 /** Reads lines until the instrument is gone; tells of each figure, and of silence. */
-async function hear(port: Port, tell: (reading: LiveReading | null) => void): Promise<void> {
+async function hear(port: Port, { read, sameWithin }: LineInstrument, tell: (shown: Shown | null) => void): Promise<void> {
   const reader = port.readable?.getReader()
   if (!reader) return
   const decoder = new TextDecoder()
   const recent: number[] = []
   let rest = ''
+  let n = 0
   let silence: ReturnType<typeof setTimeout> | undefined
   for (;;) {
     clearTimeout(silence)
@@ -64,11 +89,12 @@ async function hear(port: Port, tell: (reading: LiveReading | null) => void): Pr
     if (done) break
     const lines = (rest + decoder.decode(value, { stream: true })).split(/[\r\n]+/)
     rest = lines.pop() ?? ''
-    for (const valueMm of lines.flatMap((line) => readInstrumentLine(line) ?? [])) {
-      recent.push(valueMm)
+    for (const figure of lines.flatMap((line) => read(line) ?? [])) {
+      recent.push(figure)
       if (recent.length > STEADY_LINES) recent.shift()
-      const steady = recent.length === STEADY_LINES && Math.max(...recent) - Math.min(...recent) < SAME_MM
-      tell({ valueMm, steady, instrument: 'serial-calipers', title: 'Calipers' })
+      const steady = recent.length === STEADY_LINES && Math.max(...recent) - Math.min(...recent) < sameWithin
+      n++
+      tell({ value: figure, steady, n })
     }
   }
   clearTimeout(silence)

@@ -9,9 +9,9 @@ import type { PieceThumb } from '@/server/services/piece-thumb'
 import { PageLink } from '../shared/page-link'
 import { PALETTE } from '../theme/palette'
 import { DeviationPicture } from './deviation-picture'
-import { type MeasuredTray, PairsPanel } from './pairs-panel'
 import { PiecePictures } from './piece-pictures'
 import { RecordTable } from './record-table'
+import { type MeasuredTray, SetsPanel } from './sets-panel'
 import { SpreadPlot } from './spread-plot'
 
 interface RecordStationProps {
@@ -81,7 +81,7 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds, re
             From the first finished piece of the same form, metal and method on, your own figure is offered beside the textbook.
           </Typography>
         )}
-        <PairsPanel trays={measured} />
+        <SetsPanel trays={measured} />
         <Button component={PageLink} href={`/pieces/${pieceId}/check`} sx={{ mt: 2 }}>
           Check its form by a picture
         </Button>

@@ -5,8 +5,11 @@ import { formatPlain } from '../../units/format'
 import { HEAT_CAUTION } from '../cautions'
 import { defineOperation, UNWORKED } from '../contract'
 
+/** By eye a heat is met no closer than this (common practice). */
+export const ANNEAL_WITHIN_C = 40
+
 /** The heat asked for, or the one that leaves this metal soft. */
-function annealOf({ tempC, timeS }: { readonly tempC?: number | undefined; readonly timeS?: number | undefined }, alloy: Alloy) {
+export function annealOf({ tempC, timeS }: { readonly tempC?: number | undefined; readonly timeS?: number | undefined }, alloy: Alloy) {
   const target = tempC ?? alloy.torchTargetC
   return { tempC: target, timeS: timeS ?? recommendedAnnealS(alloy, target) }
 }
@@ -40,7 +43,7 @@ export const anneal = defineOperation({
       ? `Bring the whole piece up evenly to ${alloy.annealCue} and hold it there for ${counted(annealOf(params, alloy).timeS)}; count slowly. A bright workshop hides the glow: shade the work.`
       : `Warm the whole piece evenly with a soft flame: ${alloy.annealCue}. A temperature crayon or soap tells when it is there; keep it there for ${counted(annealOf(params, alloy).timeS)} and take the flame away.`,
     facts: [
-      { label: 'Aim for', value: `${params.tempC ?? alloy.torchTargetC} °C, ± 40` },
+      { label: 'Aim for', value: `${params.tempC ?? alloy.torchTargetC} °C, ± ${ANNEAL_WITHIN_C}` },
       { label: 'Then', value: alloy.quench },
     ],
     watch: `Solidus is ${alloy.solidusC} °C. If the surface starts to shimmer, take the flame away.`,
