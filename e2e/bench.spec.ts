@@ -1,5 +1,5 @@
 import { DEMO, WORKSHOP } from './places'
-import { trayFacts, work } from './start'
+import { trayAt, trayFacts } from './start'
 import { expect, type Page, test } from './test'
 
 test('the calipers stream into the band, M keeps the reading, X takes a piece out, Esc leaves', async ({ page }) => {
@@ -275,15 +275,7 @@ test('calipers that read too much on the check piece say so, until they read rig
 test('a heat is watched by the thermometer: what is left, when it is there, what is wrong with it, and what is kept of it', async ({
   page,
 }) => {
-  await page.goto(`${DEMO}/pieces/4/route`)
-  await page.getByRole('button', { name: /^Start a tray of \d+ at the bench$/ }).click()
-  await expect(page).toHaveURL(/\/bench\/\d+$/)
-  const id = Number(/\d+$/.exec(page.url())?.[0])
-  const facts = await trayFacts(DEMO, id)
-  const heat = facts.steps.findIndex(({ op }) => op === 'anneal')
-  expect(heat).toBeGreaterThan(0)
-  expect(await work(DEMO, facts, 0, heat)).not.toContain(0)
-  await page.goto(`${DEMO}/bench/${id}`)
+  const id = await trayAt(page, DEMO, 4, 'anneal')
   await expect(page.getByRole('heading', { name: 'Anneal' })).toBeVisible()
   const thermometer = page.getByRole('region', { name: 'Thermometer' })
   const says = thermometer.getByRole('status', { name: 'What the thermometer says' })

@@ -34,7 +34,7 @@ test('a piece that is not begun is promised, or not, by the plan of the bench', 
   await expect(ask).toContainText('No: done in time on less than one day of a hundred')
 })
 
-test('the day goes onto paper and into a calendar', async ({ page }) => {
+test('the day goes onto paper and into a calendar', { tag: '@more' }, async ({ page }) => {
   const sheet = await page.request.get(`${DEMO}/api/day/sheet`)
   expect(sheet.headers()['content-type']).toBe('application/pdf')
   const calendar = await (await page.request.get(`${DEMO}/api/day/ics`)).text()

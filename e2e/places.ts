@@ -75,6 +75,13 @@ export const ALIKE: readonly string[] = [
   '/tables/advice/solder',
   '/tables/advice/strike',
   '/bench/5',
+  '/pieces/24/route',
+  '/pieces/3/check',
+  '/drawer/fits/1',
+  '/drawer?look=table',
+  '/jobs?look=table',
+  '/tables/words',
+  '/tables/advice/colour-run',
 ]
 
 /** Puts a step at the end of a route, as a smith would: by the first letters of what it is. */

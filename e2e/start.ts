@@ -1,6 +1,7 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import { cpSync } from 'node:fs'
 import { join } from 'node:path'
+import type { Page } from '@playwright/test'
 
 /** A folder of the run's own for a server that a test starts itself. */
 export function folderOf(name: string): string {
@@ -117,4 +118,21 @@ export async function work(base: string, facts: TrayFacts, from: number, to: num
   for (const { id, together } of facts.steps.slice(from, to))
     for (const n of piecesAt(facts, together)) answers.push(await send(base, entryOf(facts, n, { kind: 'done', step: id })))
   return answers
+}
+
+/** Starts a tray of a piece from its route, does what comes before a step, and opens the bench there; gives the tray. */
+export async function trayAt(page: Page, base: string, piece: number, op: string): Promise<number> {
+  await page.goto(`${base}/pieces/${piece}/route`)
+  await page.getByRole('button', { name: /^Start a tray of \d+ at the bench$/ }).click()
+  await page.waitForURL(/\/bench\/\d+$/)
+  const id = Number(/\d+$/.exec(page.url())?.[0])
+  const facts = await trayFacts(base, id)
+  await work(
+    base,
+    facts,
+    0,
+    facts.steps.findIndex((step) => step.op === op),
+  )
+  await page.goto(`${base}/bench/${id}`)
+  return id
 }

@@ -66,7 +66,7 @@ describe('what would have to be bought', () => {
   })
   it('is no blade where no blade cuts metal so thin', () => {
     const coarse: OwnTool = { kind: 'blade', label: 'coarse', nominal: 0.6, facts: { teethPerCm: 12, widthMm: 1 } }
-    const [note] = toolNotes([{ op: 'saw', params: {} }], { tools: [coarse], figures: {}, thicknessMm: 0.05 })
+    const [note] = toolNotes([{ op: 'saw', params: {} }], { tools: [coarse], figures: {}, thicknessMm: 0.2 })
     expect(note?.message).toContain('shears or a knife')
     expect(note?.buy).toBeUndefined()
   })

@@ -45,10 +45,11 @@ export interface Shown {
   readonly n: number
 }
 
-/** The live figure of an instrument on a cable; null while there is none. */
+/** The live figure of an instrument on a cable; null while there is none, or it says nothing. */
 export function useSerial(instrument: LineInstrument) {
   const [shown, setShown] = useState<Shown | null>(null)
   const [canConnect, setCanConnect] = useState(false)
+  const [isConnected, setIsConnected] = useState(false)
   const [problem, setProblem] = useState('')
   const port = useRef<Port>(undefined)
   useEffect(() => {
@@ -63,14 +64,16 @@ export function useSerial(instrument: LineInstrument) {
       await chosen.open({ baudRate: BAUD })
       port.current = chosen
       setProblem('')
+      setIsConnected(true)
       await hear(chosen, instrument, setShown)
     } catch (error) {
       // a window that was closed without a choice is no fault
       if (!(error instanceof DOMException && error.name === 'NotFoundError')) setProblem(instrument.fault)
     }
+    setIsConnected(false)
     setShown(null)
   }, [instrument])
-  return { shown, canConnect, connect, problem }
+  return { shown, isConnected, canConnect, connect, problem }
 }
 
 /** Reads lines until the instrument is gone; tells of each figure, and of silence. */
