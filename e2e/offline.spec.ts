@@ -46,7 +46,8 @@ async function open(mark: string): Promise<BrowserContext> {
 
 /** A page of the program is used once it answers to hands. */
 async function openPage(page: Page, path: string): Promise<void> {
-  await page.goto(`${base}${path}`)
+  // a page that does not come is asked for once more, as a person would
+  await page.goto(`${base}${path}`, { timeout: 45_000 }).catch(() => page.goto(`${base}${path}`, { timeout: 45_000 }))
   await page.locator('html[data-ready]').waitFor({ state: 'attached' })
 }
 
@@ -84,7 +85,7 @@ test('a phone works a tray while the computer is off: pages open, entries wait, 
   await openPage(page, '/bench')
   await expect(page.getByRole('status', { name: 'Without the computer' })).toContainText(
     /This device can work without the computer: \d+ trays are on it/,
-    { timeout: 60_000 },
+    { timeout: 120_000 },
   )
   expect(await page.evaluate(() => [window.isSecureContext, 'wakeLock' in navigator])).toEqual([true, true])
 

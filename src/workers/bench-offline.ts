@@ -31,6 +31,7 @@ const OWN = `bench-${here.foldAnvilBuild}`
 const PREFIX = 'bench-'
 /** The program gets so long to answer before the device’s own copy of a page is opened. */
 const PATIENCE_MS = 2500
+const MORE_MS = 500
 const MOST_TRAYS = 60
 const IS_DOCUMENT = /^\/bench(\/\d+(\/cautions)?)?$/
 
@@ -102,17 +103,26 @@ async function dropOlder(): Promise<void> {
   for (const name of await caches.keys()) if (name.startsWith(PREFIX) && name !== OWN) await caches.delete(name)
 }
 
+/** A page as the program gives it now, kept on the way. Only where there is a copy to open instead is it not waited for, and taken whole or not at all. */
+async function fromProgram(request: Request, path: string, hasCopy: boolean): Promise<Response> {
+  const response = await (hasCopy ? fetch(request, { signal: AbortSignal.timeout(PATIENCE_MS) }) : fetch(request))
+  if (!IS_DOCUMENT.test(path) || !isWhole(response)) return response
+  const copied = response.clone()
+  const kept = caches.open(OWN).then((cache) => cache.put(path, copied))
+  if (hasCopy) await kept
+  else kept.catch(() => undefined)
+  return response
+}
+
 async function documentOf(request: Request): Promise<Response> {
   const path = keyOf(request.url)
   const known = IS_DOCUMENT.test(path) ? await caches.match(path) : undefined
-  try {
-    // only where there is a copy to open instead is the program not waited for
-    const response = await (known ? fetch(request, { signal: AbortSignal.timeout(PATIENCE_MS) }) : fetch(request))
-    if (IS_DOCUMENT.test(path) && isWhole(response)) await (await caches.open(OWN)).put(path, response.clone())
-    return response
-  } catch {
-    return known ?? new Response(LOST, { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } })
-  }
+  const fresh = fromProgram(request, path, known !== undefined)
+  if (known === undefined)
+    return fresh.catch(() => new Response(LOST, { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } }))
+  // also where keeping it comes to no end, the page opens
+  const late = new Promise<Response>((done) => setTimeout(done, PATIENCE_MS + MORE_MS, known))
+  return Promise.race([fresh.catch(() => known), late])
 }
 
 const fileOf = async (request: Request): Promise<Response> => (await caches.match(request)) ?? fetch(request)
