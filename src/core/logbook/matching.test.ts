@@ -77,6 +77,15 @@ describe('pairs and sets', () => {
       expect(left(id, 'height')).toBeCloseTo(5, 9)
     }
   })
+  it('open what is measured inside up to the largest: no file makes an opening smaller', () => {
+    const ring = (id: number, insideDiameterMm: number): Measured => ({ id, sizes: { insideDiameterMm } })
+    const [set] = bestSets([ring(1, 19.35), ring(2, 19.41), ring(3, 19.38)], 3, 1, { insideDiameterMm: 0.1 })
+    expect(set?.apart).toBeCloseTo(0.6, 9)
+    expect(set?.file.map(({ piece: of, byMm }) => [of, Number(byMm.toFixed(3))])).toEqual([
+      [1, 0.06],
+      [3, 0.03],
+    ])
+  })
   it('go by what was measured of all of them', () => {
     const pieces: Measured[] = [piece(1, 10, 5), { id: 2, sizes: { width: 10.05 } }, piece(3, 10.4, 5)]
     expect(bestSets(pieces, 2, 1, TOLERANCES)[0]?.pieces).toEqual([1, 2])

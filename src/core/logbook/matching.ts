@@ -4,12 +4,15 @@ export interface Measured {
   readonly sizes: Readonly<Record<string, number>>
 }
 
+/** A file takes metal: it makes an outside size smaller, and an opening larger. */
+export const isOpening = (dimension: string): boolean => dimension.startsWith('inside')
+
 /** Pieces that go together: how far apart they are, and what is filed off which to make them alike. */
 export interface MatchedSet {
   readonly pieces: readonly number[]
   /** Sum over the dimensions of the largest less the smallest, each in its own tolerance. */
   readonly apart: number
-  /** Down to the smallest of the set, where that is worth a stroke. */
+  /** Down to the smallest of the set, an opening up to the largest, where that is worth a stroke. */
   readonly file: readonly { readonly piece: number; readonly dimension: string; readonly byMm: number }[]
 }
 
@@ -23,9 +26,13 @@ const dimensionsOf = (pieces: readonly Measured[], tolerances: Readonly<Record<s
 
 function setOf(pieces: readonly Measured[], dimensions: readonly string[], tolerances: Readonly<Record<string, number>>): MatchedSet {
   const over = dimensions.map((dimension) => {
-    const smallest = Math.min(...pieces.map(({ sizes }) => sizes[dimension] ?? 0))
+    const all = pieces.map(({ sizes }) => sizes[dimension] ?? 0)
+    const towards = isOpening(dimension) ? Math.max(...all) : Math.min(...all)
     const tolerance = tolerances[dimension] ?? 1
-    return { tolerance, byPiece: pieces.map(({ id, sizes }) => ({ piece: id, dimension, byMm: (sizes[dimension] ?? 0) - smallest })) }
+    return {
+      tolerance,
+      byPiece: pieces.map(({ id, sizes }) => ({ piece: id, dimension, byMm: Math.abs((sizes[dimension] ?? 0) - towards) })),
+    }
   })
   return {
     pieces: pieces.map(({ id }) => id),

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useMemo, useState } from 'react'
-import { bestSets, type MatchedSet, type Measured, MOST_IN_SET, mostMatched } from '@/core/logbook'
+import { bestSets, isOpening, type MatchedSet, type Measured, MOST_IN_SET, mostMatched } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import { ChoiceField } from '../shared/choice-field'
 import { PALETTE } from '../theme/palette'
