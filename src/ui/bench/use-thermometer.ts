@@ -12,7 +12,7 @@ const MOST_BETWEEN_S = 3
 const COOL_C = 40
 export const PRACTICE_S: Readonly<Record<HeatGoal['by'], number>> = { torch: 2, kiln: 60 }
 
-/** What the stand-in shows over something so hot, null where it shows nothing; undefined where it does not answer. */
+/** What the stand-in shows over something so hot, null where it shows nothing; undefined where no answer comes. */
 async function askStandIn(trueC: number, fault: ThermometerFault | undefined): Promise<number | null | undefined> {
   const asked = new URLSearchParams({ true: trueC.toFixed(1), ...(fault ? { fault } : {}) })
   const answer = await fetch(`/api/instruments/thermometer?${asked}`).catch(() => undefined)
@@ -23,7 +23,7 @@ interface StandIn {
   readonly isUsed: boolean
   readonly isOn: boolean
   readonly fault: ThermometerFault | undefined
-  /** Told of each reading, null where it shows nothing; undefined where it does not answer. */
+  /** Told of each reading, null where it shows nothing; undefined where no answer comes. */
   readonly tell: (tempC: number | null | undefined, isOn: boolean) => void
 }
 
