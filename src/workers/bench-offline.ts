@@ -31,6 +31,7 @@ const OWN = `bench-${here.foldAnvilBuild}`
 const PREFIX = 'bench-'
 /** The program gets so long to answer before the device’s own copy of a page is opened. */
 const PATIENCE_MS = 2500
+/** So much longer until a page that came is kept, too. */
 const MORE_MS = 500
 const MOST_TRAYS = 60
 const IS_DOCUMENT = /^\/bench(\/\d+(\/cautions)?)?$/

@@ -17,16 +17,14 @@ import { COMMANDS, calc as calculated } from '@/core/commands'
 import { FORMS } from '@/core/forms'
 import type { Repositories } from '@/server/db/repositories'
 import { guarded } from '@/server/http/answer'
-import { seedDemo } from '@/server/seed/seed-demo'
 import { entryFor, workThrough } from '../support/bench'
 import { readPdf } from '../support/read-pdf'
-import { tempWorkshop } from '../support/temp-db'
+import { demoWorkshop } from '../support/temp-db'
 
 const open = vi.hoisted(() => ({ repositories: undefined as unknown }))
 vi.mock('@/server/workshop', () => ({ workshop: () => open.repositories }))
 
-const workshop = tempWorkshop().repositories
-seedDemo(workshop)
+const workshop = demoWorkshop().repositories
 let to: Repositories
 beforeEach(() => {
   to = workshop

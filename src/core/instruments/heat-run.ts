@@ -47,7 +47,7 @@ function riseOf(goal: HeatGoal, run: HeatRun, tempC: number, atS: number): Pick<
   return { riseFrom: { tempC, atS }, isStill: tempC - from.tempC < LEAST_RISE_C }
 }
 
-/** A heat one reading further: `shownC` after `seconds`, or null where the thermometer showed nothing. Time goes on only while it shows something. */
+/** A heat one reading further: `shownC` after `seconds`, or null where the thermometer showed nothing; what was not shown was not held. */
 export function nextHeat(goal: HeatGoal, run: HeatRun, shownC: number | null, seconds: number): HeatRun {
   const atS = run.seconds + seconds
   if (shownC === null) return { ...run, seconds: atS, silent: run.silent + 1, lastC: run.silent + 1 >= SILENT_READINGS ? null : run.lastC }
@@ -68,7 +68,8 @@ export interface HeatSaying {
   readonly says: string
 }
 
-const counted = (seconds: number) => (seconds < 180 ? `${formatPlain(seconds, 0)} s` : `${formatPlain(seconds / 60, 0)} min`)
+/** A time of a heat as it is counted at the torch or at the kiln. */
+export const counted = (seconds: number): string => (seconds < 180 ? `${formatPlain(seconds, 0)} s` : `${formatPlain(seconds / 60, 0)} min`)
 const AWAY: Readonly<Record<HeatGoal['by'], string>> = { torch: 'Take the flame away', kiln: 'Switch the kiln off' }
 
 /** What to do now, by what is shown: in words, and of what kind. */

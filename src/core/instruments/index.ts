@@ -9,7 +9,7 @@ export {
   STAND_IN_CALIPERS,
   tellsWithinMm,
 } from './check-piece'
-export { HEAT_BEGUN, type HeatGoal, type HeatRun, heatSays, heatSureness, heatTold, nextHeat } from './heat-run'
+export { counted, HEAT_BEGUN, type HeatGoal, type HeatRun, heatSays, heatSureness, heatTold, nextHeat } from './heat-run'
 export { bandWords } from './in-band'
 export { readInstrumentLine } from './line'
 export { readScale, type ScaleModel } from './scale'

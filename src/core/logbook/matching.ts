@@ -19,7 +19,8 @@ export interface MatchedSet {
 /** Largest set that is matched. */
 export const MOST_IN_SET = 6
 /** More pieces than this are not matched by trying everything: the larger the sets, the more ways there are. */
-export const mostMatched = (inSet: number): number => [16, 16, 16, 15, 14, 12, 12][inSet] ?? 0
+const MOST_PIECES: Readonly<Record<number, number>> = { 2: 16, 3: 15, 4: 14, 5: 12, 6: 12 }
+export const mostMatched = (inSet: number): number => MOST_PIECES[inSet] ?? 0
 
 const dimensionsOf = (pieces: readonly Measured[], tolerances: Readonly<Record<string, number>>) =>
   Object.keys(tolerances).filter((dimension) => pieces.every(({ sizes }) => sizes[dimension] !== undefined))

@@ -221,7 +221,7 @@ function Side({ tray, step, bench, kept }: StepProps) {
           {goal ? (
             <EtchPanel goal={goal} onStopped={bench.noteDown} />
           ) : (
-            <Box sx={heat ? { width: '60%', mx: 'auto' } : {}}>
+            <Box sx={{ '&:has(+ [aria-label="Thermometer"])': { width: '60%', mx: 'auto' } }}>
               <Work step={step} part={partOf(tray, step)} />
             </Box>
           )}

@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import { useMemo } from 'react'
-import { type HeatGoal, heatSays, heatSureness, heatTold, THERMOMETER_FAULTS, type ThermometerFault } from '@/core/instruments'
+import { counted, type HeatGoal, heatSays, heatSureness, heatTold, THERMOMETER_FAULTS, type ThermometerFault } from '@/core/instruments'
 import { findAlloy } from '@/core/metals'
 import { heatGoalOf } from '@/core/operations'
 import { formatPlain } from '@/core/units'
@@ -68,16 +68,14 @@ function HeatScale({ goal, shownC }: { readonly goal: HeatGoal; readonly shownC:
         )}
       </Box>
       <Box className="fig" sx={{ position: 'relative', fontSize: 15, color: PALETTE.petrolText, pt: 0.5 }}>
-        <Box sx={{ position: 'absolute', left: at(targetC), transform: 'translateX(-50%)' }}>{formatPlain(targetC, 0)}</Box>
-        <Box sx={{ position: 'absolute', right: 0, color: PALETTE.fireBench }}>melts {formatPlain(limitC, 0)}</Box>
+        <Box sx={{ position: 'absolute', left: at(targetC), transform: 'translateX(-50%)' }}>{formatPlain(targetC, 0)} °C</Box>
+        <Box sx={{ position: 'absolute', right: 0, color: PALETTE.fireBench }}>melts {formatPlain(limitC, 0)} °C</Box>
       </Box>
     </Box>
   )
 }
 
 type Heat = ReturnType<typeof useThermometer>
-
-const timeWords = (seconds: number, of: number) => (of < 180 ? `${formatPlain(seconds, 0)} s` : `${formatPlain(seconds / 60, 0)} min`)
 
 /** How hot it is, for how long it was held, and what to do now. */
 function Readings({ goal, heat }: { readonly goal: HeatGoal; readonly heat: Heat }) {
@@ -93,7 +91,7 @@ function Readings({ goal, heat }: { readonly goal: HeatGoal; readonly heat: Heat
           value={run.lastC === null ? '–' : `${formatPlain(run.lastC, 0)} °C`}
           colour={COLOURS[said.kind]}
         />
-        <Dial label={`Held, of ${timeWords(goal.holdS, goal.holdS)}`} value={timeWords(run.heldS, goal.holdS)} />
+        <Dial label={`Held, of ${counted(goal.holdS)}`} value={counted(run.heldS)} />
       </Box>
       <HeatScale goal={goal} shownC={run.lastC} />
       <Box

@@ -17,7 +17,7 @@ function piecesWords(pieces: readonly string[]): string {
 export function ToolsWanted({ tools }: { readonly tools: readonly ToolWanted[] }) {
   const { currency } = useWorkshop()
   if (tools.length === 0) return null
-  const whole = tools.reduce((sum, { cost }) => sum + (cost ?? 0), 0)
+  const whole = tools.reduce((sum, { cost }) => sum + cost, 0)
   return (
     <Box component="section" aria-label="Tools that are wanted" sx={{ px: 2.5, pb: 3 }}>
       <Typography variant="h2">Tools that are wanted</Typography>
@@ -32,11 +32,9 @@ export function ToolsWanted({ tools }: { readonly tools: readonly ToolWanted[] }
               {message}
               <Typography variant="body2">for {piecesWords(pieces)}</Typography>
             </Box>
-            {cost === null ? null : (
-              <Box className="fig" sx={{ whiteSpace: 'nowrap' }}>
-                about {formatMoney(cost, currency)}
-              </Box>
-            )}
+            <Box className="fig" sx={{ whiteSpace: 'nowrap' }}>
+              about {formatMoney(cost, currency)}
+            </Box>
           </Box>
         ))}
       </Box>

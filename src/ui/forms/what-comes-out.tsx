@@ -34,6 +34,7 @@ export function WhatComesOut({ result, bands, issues, onChange, onLeave }: WhatC
         <SizeField
           key={dimension}
           label={`${label} ${formatPlain(valueMm, 2)}`}
+          unit="mm"
           placeholder={`± ${formatPlain(plusMinusMm, 3)}`}
           value={bands[dimension] ?? ''}
           error={issues[`bands.${dimension}`]}

@@ -28,6 +28,11 @@ describe('what a thermometer is watched for', () => {
     expect(heatGoalOf('age-harden', { tempC: 280, timeS: 3600 }, silver)).toMatchObject({ targetC: 280, holdS: 3600 })
     expect(heatGoalOf('stress-relief', {}, alloyOf('yellow-brass-c260'))).toMatchObject({ targetC: 250, holdS: 1800 })
   })
+  it('is the usual heat where what was stored cannot be read', () => {
+    const silver = alloyOf('sterling-925')
+    expect(heatGoalOf('age-harden', { tempC: 'hot' }, silver)).toEqual(heatGoalOf('age-harden', {}, silver))
+    expect(heatGoalOf('anneal', { tempC: 9000 }, silver)).toEqual(heatGoalOf('anneal', {}, silver))
+  })
   it('is none where no temperature is asked for', () => {
     const asked = OPERATIONS.filter(({ id }) => heatGoalOf(id, {}, alloyOf('copper-c110')))
     expect(asked.map(({ id }) => id).sort()).toEqual(['age-harden', 'anneal', 'stress-relief'])
