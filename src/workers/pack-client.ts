@@ -1,16 +1,21 @@
 import { proxy, type Remote, wrap } from 'comlink'
-import { isBetter, type LayoutInput, type Placement } from '@/core/layout'
-import type { PackApi } from './pack.worker'
+import { isBetter, type LayoutInput, type Placement, sharedFor } from '@/core/layout'
+import type { Beside, PackApi } from './pack.worker'
 
 /** Searches that run beside one another, each from a seed of its own; no more than there are cores. */
 const MOST_WORKERS = 2
 
 /** One search in a worker of its own; a worker that dies rejects instead of hanging. */
-function searchIn(worker: Worker, input: LayoutInput, tell: (placements: readonly Placement[]) => void): Promise<void> {
+function searchIn(
+  worker: Worker,
+  input: LayoutInput,
+  tell: (placements: readonly Placement[]) => void,
+  beside: Beside | undefined,
+): Promise<void> {
   const remote: Remote<PackApi> = wrap<PackApi>(worker)
   return new Promise((resolve, reject) => {
     worker.onerror = (event) => reject(new Error(event.message))
-    remote.pack(input, proxy(tell)).then(({ placements }) => {
+    remote.pack(input, proxy(tell), beside).then(({ placements }) => {
       tell(placements)
       resolve()
     }, reject)
@@ -36,7 +41,9 @@ export async function packInWorkers(
   }
   const stopped = new Promise<void>((resolve) => signal.addEventListener('abort', () => resolve(), { once: true }))
   try {
-    const searches = workers.map((worker, i) => searchIn(worker, { ...input, seed: input.seed + i }, hear))
+    // only over a connection that cannot be listened to does a browser share memory; without it each searches for itself
+    const memory = globalThis.crossOriginIsolated && input.iterations === null ? sharedFor(input, count) : undefined
+    const searches = workers.map((worker, own) => searchIn(worker, { ...input, seed: input.seed + own }, hear, memory && { memory, own }))
     const all = Promise.allSettled(searches).then((ends) => {
       const [failed] = ends.flatMap((end) => (end.status === 'rejected' ? [end.reason] : []))
       if (failed && ends.every(({ status }) => status === 'rejected')) throw failed

@@ -1,12 +1,22 @@
 import { expose } from 'comlink'
-import { type LayoutInput, type LayoutSolution, type Placement, packLayout } from '@/core/layout'
+import { controlled, Exchange, type LayoutInput, type LayoutSolution, type Placement, packLayout } from '@/core/layout'
+
+/** A search beside others: the memory they share, and which of them it is. */
+export interface Beside {
+  readonly memory: SharedArrayBuffer
+  readonly own: number
+}
 
 const api = {
   /** Packs until done or out of the seconds the instance allows, and tells of each better way as it is found. */
-  pack(input: LayoutInput, tell: (placements: readonly Placement[]) => void): LayoutSolution {
+  pack(input: LayoutInput, tell: (placements: readonly Placement[]) => void, beside?: Beside): LayoutSolution {
     const began = performance.now()
-    const elapsedS = () => (performance.now() - began) / 1000
-    return packLayout(input, { elapsedS, shouldStop: () => elapsedS() >= input.seconds, tell })
+    const control = controlled(input, () => (performance.now() - began) / 1000, beside && new Exchange(input, beside.memory, beside.own))
+    const tellAll = (placements: readonly Placement[]) => {
+      control.tell?.(placements)
+      tell(placements)
+    }
+    return packLayout(input, { ...control, tell: tellAll })
   },
 }
 

@@ -2,7 +2,7 @@ import { boundsOf } from '../geometry/point'
 import { areaOf } from './item'
 import type { LayoutInput } from './schema'
 import { placeItem } from './shape'
-import { type Placement, sheetsOf } from './spread'
+import { metalMm2, type Placement, sheetsOf, spreadOf } from './spread'
 
 /** How good a layout is: metal laid, then the sheets used up, then how far the one used up last is. */
 function standing(input: LayoutInput, placements: readonly Placement[]): readonly number[] {
@@ -25,4 +25,24 @@ export function isBetter(input: LayoutInput, one: readonly Placement[], other: r
   const [a, b] = [standing(input, one), standing(input, other)]
   const differs = a.findIndex((value, i) => value !== b[i])
   return differs >= 0 && (a[differs] as number) > (b[differs] as number)
+}
+
+/** So much less wasted, against what was, is far less; and so much more metal, against the metal asked for, far more. */
+const FAR = { wasted: 0.1, metal: 0.02 } as const
+
+/**
+ * Whether one way to lay the blanks is so much better than another that it is no use to go on with that: of two that are near each other, either
+ * may come to more.
+ */
+export function isFarBetter(input: LayoutInput, one: readonly Placement[], other: readonly Placement[]): boolean {
+  const [mm2, last, count, reach] = standing(input, one) as [number, number, number, number]
+  const [otherMm2, otherLast, otherCount, otherReach] = standing(input, other) as [number, number, number, number]
+  if (mm2 !== otherMm2) return mm2 > otherMm2 + FAR.metal * input.items.reduce((sum, item) => sum + item.qty * areaOf(item), 0)
+  if (last !== otherLast || count !== otherCount) return last > otherLast || (last === otherLast && count > otherCount)
+  const sheet = sheetsOf(input)[-last]
+  if (!sheet) return false
+  const { minY, maxY } = boundsOf(sheet.outer)
+  const lying = spreadOf(input, other).sheets[-last]?.blanks ?? []
+  const wastedMm = -otherReach - metalMm2(lying) / (maxY - minY)
+  return otherReach + FAR.wasted * wastedMm < reach
 }

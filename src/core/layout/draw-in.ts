@@ -3,7 +3,7 @@ import { boundsOf } from '../geometry/point'
 import { isSameMetal } from './item'
 import type { LayoutItem, LayoutSheet } from './schema'
 import { placeItem } from './shape'
-import { shortenOn } from './shorten'
+import { firstPace, shortenOn } from './shorten'
 import { asManyAsFit, metalMm2, type OnSheet, type Spread, withExchanged } from './spread'
 import type { Workbench } from './workbench'
 
@@ -41,7 +41,7 @@ function drawInOn(sheet: LayoutSheet, there: readonly OnSheet[], more: readonly 
     const on = blanks.filter(isOn)
     if (metalMm2(on) > metalMm2(best)) best = on
   }
-  shortenOn(long, all, bench, { patience: PATIENCE, toX: maxX, tell: keep })
+  shortenOn(long, all, bench, { patience: PATIENCE, toX: maxX, tell: keep, pace: firstPace() })
   return best
 }
 const ORIGIN = { x: 0, y: 0, rotationDeg: 0 }

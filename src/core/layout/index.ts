@@ -1,5 +1,6 @@
-export { answerLayout, type LayoutAnswer } from './answer'
+export { answerLayout, controlled, type LayoutAnswer } from './answer'
 export { isBetter } from './better'
+export { Exchange, sharedFor } from './exchange'
 export { areaOf, isSameMetal, placedRegion, takenBy } from './item'
 export { findIllegal, ILLEGAL_WORDS, type Illegality } from './legal'
 export { outline as outlineField } from './outline-field'

@@ -23,6 +23,11 @@ export function makeRoom(spread: Spread, bench: Workbench): Spread {
   const now = () => ({ sheets: sheets.map(({ sheet, blanks }) => ({ sheet, blanks })), left })
   let left = new Map(spread.left)
   for (let n = 0; !bench.isOver(); n++) {
+    const other = bench.takeOver()
+    if (other) {
+      left = new Map(other.left)
+      for (const [k, { blanks }] of other.sheets.entries()) Object.assign(sheets[k] as Lying, { blanks, failures: 0 })
+    }
     const asked = [...left].filter(([, count]) => count > 0).sort(([a], [b]) => areaOf(b) - areaOf(a))
     const tries = sheets.flatMap((lying) => triesOn(lying, asked))
     const turn = tries[n % Math.max(1, tries.length)]

@@ -20,10 +20,19 @@ interface Shortening {
   readonly toX: number
   /** Told of each shorter way to lay them. */
   readonly tell: (blanks: readonly OnSheet[]) => void
+  /** The share of what is wasted that is tried next to be saved at once. */
+  readonly pace: { step: number }
 }
 
+export const firstPace = (): Shortening['pace'] => ({ step: STEP.first })
+
 /** Moves blanks together towards the left end of their sheet, as long as less of it can be used. */
-export function shortenOn(sheet: LayoutSheet, there: readonly OnSheet[], bench: Workbench, { patience, toX, tell }: Shortening): void {
+export function shortenOn(
+  sheet: LayoutSheet,
+  there: readonly OnSheet[],
+  bench: Workbench,
+  { patience, toX, tell, pace }: Shortening,
+): void {
   const { minX: fromX, minY, maxY } = boundsOf(sheet.outer)
   /** No length is less than that of the metal alone. */
   const leastMm = metalMm2(there) / (maxY - minY)
@@ -31,15 +40,14 @@ export function shortenOn(sheet: LayoutSheet, there: readonly OnSheet[], bench: 
     Math.max(...blanks.map(({ item, pose }) => placeItem(item, pose).bounds.maxX)) + bench.input.marginMm - fromX
   const search = bench.on(sheet)
   let blanks = there
-  let step: number = STEP.first
-  for (let idle = 0; idle < patience && !bench.isOver(); ) {
+  for (let idle = 0; idle < patience && !bench.isOver() && !bench.isOutdone(); ) {
     const lengthMm = lengthOf(blanks)
     if (fromX + lengthMm <= toX) break
     bench.attempt()
-    const next = Math.min(lengthMm - step * (lengthMm - leastMm), idle === 0 ? leastMm / EASY_LAID : Infinity)
+    const next = Math.min(lengthMm - pace.step * (lengthMm - leastMm), idle === 0 ? leastMm / EASY_LAID : Infinity)
     const nextX = Math.max(fromX + next, toX)
     const found = search.within(blanks, nextX, fromX + lengthMm, { from: idle % 2 === 0 ? 'as-laid' : 'mixed', timesAsLong: 1 + idle })
-    step = found ? Math.min(STEP.most, step * STEP.found) : Math.max(STEP.least, step * STEP.failed)
+    pace.step = found ? Math.min(STEP.most, pace.step * STEP.found) : Math.max(STEP.least, pace.step * STEP.failed)
     idle = found ? 0 : idle + 1
     if (!found) continue
     blanks = found
@@ -49,6 +57,14 @@ export function shortenOn(sheet: LayoutSheet, there: readonly OnSheet[], bench: 
 
 /** Moves what lies on the sheet that is used up last together: what remains of it stays in one piece. */
 export function shorten(spread: Spread, bench: Workbench): Spread {
+  const pace = firstPace()
+  let best = spread
+  do best = shortenLast(bench.takeOver() ?? best, bench, pace)
+  while (bench.isOutdone() && !bench.isOver())
+  return best
+}
+
+function shortenLast(spread: Spread, bench: Workbench, pace: Shortening['pace']): Spread {
   const last = spread.sheets.findLastIndex(({ blanks }) => blanks.length > 0)
   const lying = spread.sheets[last]
   if (!lying) return spread
@@ -56,6 +72,7 @@ export function shorten(spread: Spread, bench: Workbench): Spread {
   shortenOn(lying.sheet, lying.blanks, bench, {
     patience: bench.input.objective === 'length' ? Infinity : ENOUGH,
     toX: -Infinity,
+    pace,
     tell: (blanks) => {
       best = { ...spread, sheets: spread.sheets.map((one, i) => (i === last ? { ...one, blanks } : one)) }
       bench.tell(best)

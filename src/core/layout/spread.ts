@@ -21,6 +21,8 @@ export interface LayoutControl {
   readonly elapsedS: () => number
   /** Told of each better way to lay the blanks as it is found. */
   readonly tell?: (placements: readonly Placement[]) => void
+  /** What a search that runs beside this one has come to since it was last asked; undefined where that is nothing. */
+  readonly heard?: () => readonly Placement[] | undefined
 }
 
 export interface Placement extends Pose {
@@ -79,4 +81,18 @@ export function placementsIn({ sheets }: Spread): readonly Placement[] {
       return { id: item.id, copy, sheet: sheet.id, x: pose.x, y: pose.y, rotationDeg: pose.rotationDeg }
     }),
   )
+}
+
+/** Placements as they lie on the sheets of an instance. */
+export function spreadOf(input: LayoutInput, placements: readonly Placement[]): Spread {
+  const items = new Map(input.items.map((item) => [item.id, item]))
+  const blanksOn = ({ id }: LayoutSheet) =>
+    placements.flatMap(({ id: of, sheet, x, y, rotationDeg }): readonly OnSheet[] => {
+      const item = items.get(of)
+      return item && sheet === id ? [{ item, pose: { x, y, rotationDeg } }] : []
+    })
+  const sheets = sheetsOf(input).map((sheet) => ({ sheet, blanks: blanksOn(sheet) }))
+  const asked = new Map(input.items.map((item) => [item, item.qty]))
+  const blanks = sheets.flatMap(({ blanks }) => blanks)
+  return { sheets, left: withExchanged(asked, [], blanks) }
 }

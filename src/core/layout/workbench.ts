@@ -1,7 +1,8 @@
+import { isBetter, isFarBetter } from './better'
 import type { LayoutInput, LayoutSheet } from './schema'
 import { SheetSearch } from './search/improve'
 import type { Search } from './search/settle'
-import { type LayoutControl, placementsIn, type Spread } from './spread'
+import { type LayoutControl, type Placement, placementsIn, type Spread, spreadOf } from './spread'
 
 interface Means {
   readonly control: LayoutControl
@@ -18,12 +19,15 @@ export class Workbench {
   private made = 0
   /** Ends of a part of the work, the innermost last. */
   private readonly ends: { readonly rounds: number; readonly atS: number }[] = []
+  /** The best there is, by this search or heard from another. */
+  private best: readonly Placement[] = []
+  private outdoneBy: Spread | undefined
 
   constructor(input: LayoutInput, means: Means) {
     this.input = input
     const { search, control } = means
     // what one part of the work may not go beyond stops its search as well
-    const shouldStop = () => control.shouldStop() || this.ends.some(({ atS }) => control.elapsedS() > atS)
+    const shouldStop = () => this.isTimeUp() || this.isOutdone()
     this.means = { ...means, search: Object.assign(search, { shouldStop }) }
   }
 
@@ -41,7 +45,32 @@ export class Workbench {
 
   isOver(): boolean {
     const { search, attempts } = this.means
-    return this.made >= attempts || search.rounds <= 0 || this.ends.some(({ rounds }) => search.rounds <= rounds) || search.shouldStop()
+    return this.made >= attempts || search.rounds <= 0 || this.ends.some(({ rounds }) => search.rounds <= rounds) || this.isTimeUp()
+  }
+
+  private isTimeUp(): boolean {
+    const { control } = this.means
+    return control.shouldStop() || this.ends.some(({ atS }) => control.elapsedS() > atS)
+  }
+
+  /** Whether a search beside this one has come to something better than all of this one: no attempt goes on until that is taken over. */
+  isOutdone(): boolean {
+    // a part of the work lays other blanks than the whole
+    if (this.ends.length > 0) return false
+    const placements = this.means.control.heard?.()
+    if (placements && isFarBetter(this.input, placements, this.best)) {
+      this.best = placements
+      this.outdoneBy = spreadOf(this.input, placements)
+    }
+    return this.outdoneBy !== undefined
+  }
+
+  /** Takes over what another search has come to, where that is better; undefined where nothing is. */
+  takeOver(): Spread | undefined {
+    if (!this.isOutdone()) return undefined
+    const taken = this.outdoneBy
+    this.outdoneBy = undefined
+    return taken
   }
 
   attempt(): void {
@@ -49,7 +78,10 @@ export class Workbench {
   }
 
   tell(spread: Spread): void {
-    if (this.ends.length === 0) this.means.control.tell?.(placementsIn(spread))
+    if (this.ends.length > 0) return
+    const placements = placementsIn(spread)
+    if (this.best.length === 0 || isBetter(this.input, placements, this.best)) this.best = placements
+    this.means.control.tell?.(placements)
   }
 
   /** Does a part of the work in a share of the rounds and of the time that are left; what it comes to meanwhile is told nobody. */

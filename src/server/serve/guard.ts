@@ -94,6 +94,8 @@ export function answerHeaders(nonce: string, path: string): Readonly<Record<stri
     'referrer-policy': 'same-origin',
     'permissions-policy': 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), interest-cohort=()',
     'cross-origin-opener-policy': 'same-origin',
+    // with it, searches in two workers may share memory; a document to read or to save shares none
+    ...(path.startsWith('/api/') ? {} : { 'cross-origin-embedder-policy': 'require-corp' }),
     // the guide looks by it, from the plain page, whether the certificate is trusted
     'cross-origin-resource-policy': path === '/icon.svg' ? 'cross-origin' : 'same-origin',
   }

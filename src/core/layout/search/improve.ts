@@ -32,6 +32,8 @@ const MOST_BLANKS = 1000
 
 /** Hops in vain after which an attempt is given up: discs are moved so quickly that many are made, what is held to its angles is moved well. */
 const PATIENCE = { some: 40, held: 60, discs: 400 } as const
+/** Of so many for each blank no more: a few are soon tried in all ways. */
+const FOR_EACH = 12
 
 /** Where a line is not reached, those between it and the one before are tried. */
 const BETWEEN = [0.2, 0.4, 0.6, 0.8, 0.93]
@@ -96,7 +98,7 @@ export class SheetSearch {
     const tell = () => {
       best = this.moreOf(best, this.clearOf(lot, contacts, at, all))
     }
-    settle(lot, contacts, at, search, { untilMm, patience: timesAsLong * this.patience, tell })
+    settle(lot, contacts, at, search, { untilMm, patience: timesAsLong * this.patienceFor(all.length), tell })
     return best
   }
 
@@ -111,7 +113,7 @@ export class SheetSearch {
     { from, timesAsLong }: Effort<'as-laid' | 'mixed'>,
   ): readonly OnSheet[] | undefined {
     const { search, untilMm } = this
-    const patience = timesAsLong * this.patience
+    const patience = timesAsLong * this.patienceFor(there.length)
     if (there.length > MOST_BLANKS) return undefined
     const lotTo = (x: number) => this.lotOf(there, asFarAs(this.ground, x))
     const lot = lotTo(toX)
@@ -134,6 +136,10 @@ export class SheetSearch {
 
   private get untilMm(): number {
     return LEFT * this.spareMm
+  }
+
+  private patienceFor(blanks: number): number {
+    return Math.min(this.patience, FOR_EACH * blanks)
   }
 
   private bodyFor(item: LayoutItem): Body {

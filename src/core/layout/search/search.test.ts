@@ -301,6 +301,19 @@ describe('what was asked for besides a place', () => {
     expect(solution.placements.filter(({ sheet: on }) => on === 'whole')).toEqual([])
     expect(stolenMm2(input, solution)).toBeLessThan(1e-3)
   })
+  it('no attempt is spent on emptying a sheet whose blanks the others have no metal for', () => {
+    const input = read({
+      seconds: 1000,
+      sheets: [
+        { id: 'offcut', outer: rectangleOutline(30, 24) },
+        { id: 'sheet', outer: rectangleOutline(200, 50) },
+      ],
+      items: [{ id: 'disc', qty: 20, circle: { radiusMm: 6 } }],
+    })
+    const never = { shouldStop: () => false, elapsedS: () => 0 }
+    const [laid, drawnIn] = [20, 22].map((iterations) => packLayout({ ...input, iterations }, never).lengthUsedMm)
+    expect(drawnIn).toBeLessThan(laid as number)
+  })
   it('each better way to lay them is told as it is found, none with less on it than the one before, the last as it is given', () => {
     const told: number[] = []
     let last: readonly Placement[] = []
