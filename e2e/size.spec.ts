@@ -119,3 +119,37 @@ test('how far one size may be off is typed for that size alone, kept, and taken 
   await expect(inside).toHaveAttribute('placeholder', usual)
   await again
 })
+
+test('a piece after an original says where it is a copy, where it is off, and where it is stronger on purpose', async ({ page }) => {
+  await page.goto(`${DEMO}/pieces/4`)
+  await page.getByRole('button', { name: 'It is made after an original' }).click()
+  const beside = page.getByRole('region', { name: 'After an original' })
+  const inside = beside.getByLabel('Inside diameter', { exact: true })
+  const here = (await inside.getAttribute('placeholder')) ?? ''
+  await inside.fill(here)
+  await expect(beside.getByText(/^as the original, within ± 0\.\d+ mm$/)).toBeVisible()
+  await inside.fill(String(Number(here) + 3))
+  await expect(beside.getByText(/^3 mm less than the original’s [\d.]+, where ± 0\.\d+ mm is allowed$/)).toBeVisible()
+  await expect(page.getByText(/^Inside diameter: 3 mm less than the original’s/)).toBeVisible()
+  await inside.fill('as the other')
+  await expect(beside.getByRole('alert')).toContainText('it can be 0.05 to 5000 mm')
+  await inside.fill('')
+  const sheet = beside.getByLabel('Thickness', { exact: true })
+  const thick = Number(await sheet.getAttribute('placeholder'))
+  await sheet.fill(String(Math.round(80 * thick) / 100))
+  await expect(page.getByText(/^Thickness: [\d.]+ mm more than the original’s/)).toBeVisible()
+  const saved = page.waitForResponse(
+    (answer) => answer.url().endsWith('/saveDesign') && /"stronger":true/.test(answer.request().postData() ?? ''),
+  )
+  await beside.getByLabel('Thickness: larger on purpose, for strength').check()
+  await expect(beside.getByText(/more than the original’s [\d.]+, on purpose$/)).toBeVisible()
+  await expect(page.getByText(/^Thickness: [\d.]+ mm more/)).toBeHidden()
+  await saved
+  await page.goto(`${DEMO}/pieces/4`)
+  await expect(beside.getByText(/on purpose$/)).toBeVisible()
+  const taken = page.waitForResponse('**/api/act/saveDesign')
+  await sheet.fill('')
+  await taken
+  await page.goto(`${DEMO}/pieces/4`)
+  await expect(page.getByRole('button', { name: 'It is made after an original' })).toBeVisible()
+})

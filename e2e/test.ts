@@ -47,9 +47,11 @@ async function emptied(page: Page): Promise<boolean> {
   for (const heard of ['request', 'response', 'dialog', 'download', 'console', 'pageerror'] as const) page.removeAllListeners(heard)
   await page.unrouteAll({ behavior: 'ignoreErrors' })
   await page.mouse.move(0, 0)
+  // what was typed last has arrived before another page is asked for: else that one is older than it
+  const isSaving = page.getByText(/^(not saved yet|saving)$/).first()
+  await isSaving.waitFor({ state: 'hidden', timeout: 5000 }).catch(() => undefined)
   await page.evaluate(() => sessionStorage.clear()).catch(() => undefined)
   await page.goto('about:blank')
-  // what a page sends as it is left has arrived before another is asked for
   await page.waitForTimeout(150)
   await page.emulateMedia({ media: null, colorScheme: null, reducedMotion: null })
   await page.setViewportSize(LOOK)

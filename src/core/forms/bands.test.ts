@@ -21,10 +21,11 @@ function bandsIn({ outcomes, sizedSteps }: FormResult): Map<string, number[]> {
 
 /** A result as it reads without any band: what a band may not touch. */
 function withoutBands(result: FormResult): unknown {
-  const plain = ({ plusMinusMm: _, ...target }: FormResult['outcomes'][number]) => target
+  const plain = ({ plusMinusMm: _, ...target }: FormResult['comparable'][number]) => target
   return {
     ...result,
     outcomes: result.outcomes.map(plain),
+    comparable: result.comparable.map(plain),
     sizedSteps: result.sizedSteps.map(({ target, ...step }) => ({ ...step, dimension: target?.dimension, at: target?.valueMm })),
   }
 }

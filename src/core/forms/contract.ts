@@ -95,6 +95,17 @@ export interface Target {
   readonly plusMinusMm: number
 }
 
+/** A measurement of the piece beside that of the original it is made after. */
+export interface AfterOriginal extends Target {
+  readonly originalMm: number
+  /** By how much the piece is larger. */
+  readonly differenceMm: number
+  /** Whether it is to be larger on purpose. */
+  readonly stronger: boolean
+  readonly isAsMeant: boolean
+  readonly said: string
+}
+
 /** A measurement that comes out of the piece, as it is asked for. */
 export interface OutcomeSpec extends Target {
   /** How it moves when the blank does: the input field that is this measurement, or mm of it per mm of blank. */
@@ -161,6 +172,10 @@ export interface FormResult extends Omit<FormPlan, 'choice' | 'blanks'> {
   readonly uncertainty: { readonly plusMinus: number; readonly unit: Unit; readonly why: string }
   /** What comes out of the piece; the record is kept of the first, where the blank answers to it. */
   readonly outcomes: readonly Outcome[]
+  /** What can be held against an original: what comes out of the piece, and the sizes of its metal. */
+  readonly comparable: readonly Target[]
+  /** The piece beside the original it is made after, where one was measured. */
+  readonly afterOriginal: readonly AfterOriginal[]
   readonly coreVersion: string
   readonly question: string
   readonly questionLabel: string

@@ -6,11 +6,12 @@ import type { Bench } from '../toolwall/tools'
 import { USUAL_BENCH } from '../toolwall/usual-bench'
 import { formatPlain } from '../units/format'
 import { CORE_VERSION } from '../version'
-import { banded, bandsOf, unmeasured, withBands } from './bands'
+import { banded, bandsField, bandsOf, unmeasured } from './bands'
 import type { Check, FormPlan, FormResult, FormRun, FormSpec, Outcome } from './contract'
 import { describeFields } from './fields'
 import { bandOf, type Moving, markStepMm, outcomesOf, sensitivityOf } from './follows'
 import { inputJsonSchema } from './json-schema'
+import { afterOriginal, comparable, notAsMeant, originalsField, originalsOf } from './originals'
 import { PlanRefusal } from './refusal'
 
 /** The workshop's ring system, and its own tools and figures, which the plan picks from. */
@@ -32,7 +33,7 @@ function upgraded(upgrades: Upgrades, raw: Record<string, unknown>, version: num
   return upgrades.slice(version - 1).reduce<Record<string, unknown>>((input, step) => step(input), raw)
 }
 
-type Planned = FormPlan & Pick<FormResult, 'sensitivity' | 'uncertainty' | 'outcomes'>
+type Planned = FormPlan & Pick<FormResult, 'sensitivity' | 'uncertainty' | 'outcomes' | 'comparable' | 'afterOriginal'>
 
 /** A blank of nothing, or one that an own record has made too small for its own windows, is no blank. */
 function refuseEmpty({ blanks }: FormPlan, allowanceMm: number): void {
@@ -74,11 +75,20 @@ function planOf<S extends z.ZodObject>(spec: FormSpec<string, S>, moving: Moving
     const bands = bandsOf(asked)
     const sizedSteps = plan.sizedSteps.map((step) => (step.target ? { ...step, target: banded(step.target, bands) } : step))
     const targets = [...outcomes, ...sizedSteps.flatMap(({ target }) => target ?? [])]
+    const [originals, beside] = [originalsOf(asked), comparable(outcomes, moving.fields, asked)]
+    const compared = afterOriginal(originals, beside)
     return {
       ...plan,
       sizedSteps,
-      checks: [...plan.checks, ...finerMark(Number(asked.roundUpMm), roundUpMm, outcomes), ...unmeasured(bands, targets)],
+      checks: [
+        ...plan.checks,
+        ...finerMark(Number(asked.roundUpMm), roundUpMm, outcomes),
+        ...unmeasured(bands, targets),
+        ...notAsMeant(compared, originals, beside),
+      ],
       outcomes,
+      comparable: beside,
+      afterOriginal: compared,
       sensitivity: sensitivityOf(at, plan.answer, outcomes),
       uncertainty: bandOf(at, plan.answer),
     }
@@ -86,6 +96,12 @@ function planOf<S extends z.ZodObject>(spec: FormSpec<string, S>, moving: Moving
     if (error instanceof PlanRefusal) return { refused: error.issue }
     throw error
   }
+}
+
+/** A form’s schema, with what any form may be told of its measurements: how far each may be off, and what an original measures. */
+function widened<S extends z.ZodObject>(schema: S): S {
+  const wider: z.ZodObject = (schema as z.ZodObject).safeExtend({ bands: bandsField(), originals: originalsField() })
+  return wider as S
 }
 
 /** Makes a thing when it is first asked for, and keeps it. */
@@ -102,7 +118,7 @@ function once<T>(make: () => T): () => T {
  * it reads typed sizes, names every field that cannot be used, and otherwise gives the whole result.
  */
 export function defineForm<const Id extends string, S extends z.ZodObject>(spec: FormSpec<Id, S>) {
-  const schemaOf = once(() => withBands(spec.input()))
+  const schemaOf = once(() => widened(spec.input()))
   const fieldsOf = once(() => describeFields(schemaOf()))
   const upgrades: Upgrades = spec.upgrades ?? []
   const inputVersion = upgrades.length + 1

@@ -21,6 +21,7 @@ import { Ribbon } from '../route/ribbon'
 import { useNotice } from '../shared/notices'
 import { SolidView } from '../solid/solid-view'
 import { PALETTE } from '../theme/palette'
+import { AfterOriginal } from './after-original'
 import { AnswerBox, AnswerColumn } from './answer-column'
 import { FormFields } from './form-fields'
 import { HowMany } from './how-many'
@@ -257,6 +258,13 @@ export function SizeStation({ piece, partId, parts, methods, losses, supply, car
                     bands={design.bands}
                     issues={issues}
                     onChange={design.changeBand}
+                    onLeave={design.saveNow}
+                  />
+                  <AfterOriginal
+                    result={result}
+                    originals={design.originals}
+                    issues={issues}
+                    onChange={design.changeOriginal}
                     onLeave={design.saveNow}
                   />
                 </>

@@ -32,17 +32,31 @@ export function typedOf(formId: string, input: Readonly<Record<string, unknown>>
   return Object.fromEntries(fieldsOf(formId).map((field) => [field.name, textOf(input[field.name] ?? field.preset)]))
 }
 
-/** What a part’s input holds beside its fields: the methods, and how far each size may be off, as typed. */
+/** What an original measures, as typed, and whether the piece is to be larger on purpose. */
+export interface TypedOriginal {
+  readonly mm: string
+  readonly stronger: boolean
+}
+
+/** What a part’s input holds beside its fields: the methods, how far each size may be off, and what an original measures, as typed. */
 interface Chosen {
   readonly schools: Readonly<Record<string, string>>
   readonly bands: Typed
+  readonly originals: Readonly<Record<string, TypedOriginal>>
 }
 
-function chosenIn({ schools, bands }: Readonly<Record<string, unknown>>): Chosen {
-  const own = Object.entries((bands as Readonly<Record<string, unknown>> | undefined) ?? {})
+const entriesOf = <T>(value: unknown) => Object.entries((value as Readonly<Record<string, T>> | undefined) ?? {})
+
+function chosenIn({ schools, bands, originals }: Readonly<Record<string, unknown>>): Chosen {
   return {
     schools: (schools as Chosen['schools'] | undefined) ?? {},
-    bands: Object.fromEntries(own.map(([dimension, band]) => [dimension, String(band)])),
+    bands: Object.fromEntries(entriesOf(bands).map(([dimension, band]) => [dimension, String(band)])),
+    originals: Object.fromEntries(
+      entriesOf<{ mm?: unknown; stronger?: unknown }>(originals).map(([dimension, { mm, stronger }]) => [
+        dimension,
+        { mm: String(mm ?? ''), stronger: stronger === true },
+      ]),
+    ),
   }
 }
 
@@ -51,7 +65,7 @@ function inputOf(
   formId: string,
   typed: Typed,
   stored: Readonly<Record<string, unknown>>,
-  { schools, bands }: Chosen,
+  { schools, bands, originals }: Chosen,
 ): Record<string, unknown> {
   const fields = fieldsOf(formId).flatMap(({ name, optional }): [string, unknown][] => {
     const text = typed[name] ?? ''
@@ -60,7 +74,13 @@ function inputOf(
     return [[name, isStored(kept) && kept.typed === text ? kept : text]]
   })
   const own = Object.entries(bands).filter(([, text]) => text.trim() !== '')
-  return { ...Object.fromEntries(fields), schools, ...(own.length > 0 ? { bands: Object.fromEntries(own) } : {}) }
+  const measured = Object.entries(originals).filter(([, { mm }]) => mm.trim() !== '')
+  return {
+    ...Object.fromEntries(fields),
+    schools,
+    ...(own.length > 0 ? { bands: Object.fromEntries(own) } : {}),
+    ...(measured.length > 0 ? { originals: Object.fromEntries(measured) } : {}),
+  }
 }
 
 /** A design with something of one part changed. */
@@ -122,6 +142,7 @@ export function useDesign(piece: Piece, partId: string) {
     formId,
     typed,
     bands: chosen.bands,
+    originals: chosen.originals,
     plan,
     part: planned,
     state: saving.state,
@@ -146,6 +167,13 @@ export function useDesign(piece: Piece, partId: string) {
     },
     changeBand: (dimension: string, text: string) => {
       setChosen((before) => ({ ...before, bands: { ...before.bands, [dimension]: text } }))
+      saveSoon(900)
+    },
+    changeOriginal: (dimension: string, change: Partial<TypedOriginal>) => {
+      setChosen((before) => {
+        const stands = before.originals[dimension] ?? { mm: '', stronger: false }
+        return { ...before, originals: { ...before.originals, [dimension]: { ...stands, ...change } } }
+      })
       saveSoon(900)
     },
     saveNow: () => {

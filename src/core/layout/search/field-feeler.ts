@@ -2,7 +2,6 @@ import type { Body } from './body'
 import { STRETCH } from './edge'
 import type { Feeler } from './feeler'
 import { FELT, type Field, feel, feelAnywhere } from './field'
-import type { Wall } from './ground'
 import type { Lot, Stand } from './stand'
 
 /** A disc counts as so many places along an edge. */
