@@ -55,6 +55,8 @@ test('every answer tells the browser what it may do with it, and no page runs a 
   await page.goto(`${DEMO}/pieces/1`)
   await page.getByRole('button', { name: '3D' }).click()
   await page.goto(`${DEMO}/layout/3`)
+  // two searches tell each other what they come to only where the browser lets them share memory
+  expect(await page.evaluate(() => window.crossOriginIsolated)).toBe(true)
   await page.getByRole('button', { name: 'Place the blanks' }).click()
   await expect(page.getByText(/placed in/)).toBeVisible()
   expect(refused).toEqual([])

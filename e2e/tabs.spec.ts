@@ -746,6 +746,57 @@ test('what is typed within the saving delay is not lost by leaving the page', as
   await expect(width).toHaveValue('9.6')
 })
 
+test('a page that is loaded again at once shows what was typed last, and takes the next without a word', async ({ page }) => {
+  await open(page, 'demo')
+  await page.goto(url('/pieces/4'))
+  const width = page.getByLabel('Width', { exact: true })
+  for (const typed of ['9.3', '9.5', '9.7']) {
+    await width.fill(typed)
+    // the page is asked for again before the write of the one that is left arrives
+    await page.reload()
+    await expect(width).toHaveValue(typed)
+  }
+  await width.fill('9.9')
+  await saved(page)
+  await expect(page.getByRole('dialog')).toBeHidden()
+})
+
+test('what another tab changed is not overwritten by what was typed before this page was given it', async ({ page, context }) => {
+  const second = await context.newPage()
+  await open(second, 'demo')
+  await page.bringToFront()
+  await page.goto(url('/pieces/4'))
+  const width = page.getByLabel('Width', { exact: true })
+  let release = () => {}
+  const released = new Promise<void>((done) => {
+    release = done
+  })
+  await page.route(/_rsc=/, async (route) => {
+    await released
+    await route.continue()
+  })
+  const first = page.waitForResponse('**/api/act/saveDesign')
+  await width.fill('9.25')
+  await first
+  await saved(page)
+  await second.bringToFront()
+  await second.goto(url('/pieces/4'))
+  await expect(second.getByLabel('Width', { exact: true })).toHaveValue('9.25')
+  const other = second.waitForResponse('**/api/act/saveDesign')
+  await second.getByLabel('Joint and filing', { exact: true }).fill('0.15')
+  await other
+  await page.bringToFront()
+  await width.fill('9.35')
+  release()
+  const dialog = page.getByRole('dialog', { name: 'Changed elsewhere meanwhile' })
+  await expect(dialog).toContainText('Nothing was written')
+  await dialog.getByRole('button', { name: 'Take what is there' }).click()
+  await expect(page.getByLabel('Joint and filing', { exact: true })).toHaveValue('0.15')
+  await expect(width).toHaveValue('9.25')
+  await page.unrouteAll({ behavior: 'ignoreErrors' })
+  await second.close()
+})
+
 test('an edit made while nothing answers is kept in the browser, and sent when it does', async ({ page }) => {
   await open(page, 'demo')
   await page.goto(url('/pieces/4'))

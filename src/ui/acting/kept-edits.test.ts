@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { asOnlySender } from '../bench/queue/claim'
 import { deviceName } from '../bench/queue/device'
 import { randomText } from '../shared/random-text'
-import { dropEdit, isToSendHere, type KeptEdit, keepEdit, keptEdits, thisTab } from './kept-edits'
+import { dropEdit, isToSendHere, type KeptEdit, keepEdit, keptEdits, markLeftWriting, takeLeftWriting, thisTab } from './kept-edits'
 import { postAct } from './post-act'
 
 /** A browser's own store, which may be full or shut. */
@@ -110,6 +110,19 @@ describe('asking the program to write', () => {
     await postAct('saveJob', asked)
     await postAct('saveJob', { ...asked, input: { title: 'x'.repeat(70_000) } })
     expect(calls.map((init) => init.keepalive)).toEqual([true, false])
+  })
+})
+
+describe('a page that was left while a write had no answer', () => {
+  it('is told to the next page of the tab, once', () => {
+    expect(takeLeftWriting()).toBe(false)
+    markLeftWriting()
+    expect([takeLeftWriting(), takeLeftWriting()]).toEqual([true, false])
+  })
+  it('is not told where the store is shut', () => {
+    vi.stubGlobal('sessionStorage', storage(true))
+    markLeftWriting()
+    expect(takeLeftWriting()).toBe(false)
   })
 })
 

@@ -37,6 +37,28 @@ export function isToSendHere({ tab, at }: Pick<KeptEdit, 'tab' | 'at'>, nowMs: n
   return tab === thisTab() || !(nowMs - Number.parseInt(at, 10) < LEFT_TO_ITS_TAB_MS)
 }
 
+const LEFT = 'fold-anvil-left-writing'
+
+/** Notes that a page of this tab is left while a write of it has no answer yet. */
+export function markLeftWriting(): void {
+  try {
+    sessionStorage.setItem(LEFT, 'yes')
+  } catch {
+    // Without a store the next page shows what it was given.
+  }
+}
+
+/** Whether the page before this one was left while a write of it had no answer; said once. */
+export function takeLeftWriting(): boolean {
+  try {
+    const isLeft = sessionStorage.getItem(LEFT) !== null
+    sessionStorage.removeItem(LEFT)
+    return isLeft
+  } catch {
+    return false
+  }
+}
+
 /** Writes of this browser that the program has not acknowledged yet. */
 export function keptEdits(): readonly KeptEdit[] {
   try {

@@ -1,8 +1,10 @@
 'use client'
+import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { ActionName } from '@/server/actions/names'
 import type { ActionDone, ActionInput } from '@/server/actions/perform'
 import { useAct } from './act-provider'
+import { markLeftWriting, takeLeftWriting } from './kept-edits'
 
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'failed' | 'conflict'
 
@@ -17,6 +19,9 @@ interface Saving<N extends ActionName> {
   /** Called when the page is given something newer than what it holds, and nothing of its own waits. */
   readonly onNewer: () => void
 }
+
+/** A page that is opened while a write of the one before is under way may be older than that: what it shows is asked for once more, ms. */
+const ASKED_AGAIN_MS = [700, 3000]
 
 function stateAfter(answer: { readonly ok: boolean; readonly code?: string }): SaveState {
   if (answer.ok || answer.code === 'yielded') return 'saved'
@@ -33,8 +38,8 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout' | 'chooseCuts'>(
   const [refusal, setRefusal] = useState('')
   const latest = useRef(options)
   latest.current = options
+  /** What the next write is made against: a newer one that the page was given, while something of its own waits, is not what that was made of. */
   const revision = useRef(options.revision)
-  revision.current = Math.max(revision.current, options.revision)
   /** Newest revision that the page shows. An answer that was overtaken on its way is older than that. */
   const held = useRef(options.revision)
   const underWay = useRef(0)
@@ -85,21 +90,33 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout' | 'chooseCuts'>(
 
   useEffect(() => {
     const leave = () => flush(true)
+    const onLeave = () => {
+      leave()
+      if (unanswered.current > 0) markLeftWriting()
+    }
     const onHide = () => {
       if (document.visibilityState === 'hidden') leave()
     }
     document.addEventListener('visibilitychange', onHide)
-    window.addEventListener('pagehide', leave)
+    window.addEventListener('pagehide', onLeave)
     return () => {
       document.removeEventListener('visibilitychange', onHide)
-      window.removeEventListener('pagehide', leave)
+      window.removeEventListener('pagehide', onLeave)
       leave()
     }
   }, [flush])
 
+  const router = useRouter()
+  useEffect(() => {
+    if (!takeLeftWriting()) return
+    const isAtRest = () => unanswered.current === 0 && waiting.current === undefined
+    for (const afterMs of ASKED_AGAIN_MS) setTimeout(() => isAtRest() && router.refresh(), afterMs)
+  }, [router])
+
   useEffect(() => {
     if (state !== 'saved' || options.revision <= held.current) return
     held.current = options.revision
+    revision.current = Math.max(revision.current, options.revision)
     latest.current.onNewer()
   }, [options.revision, state])
 
