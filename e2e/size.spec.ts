@@ -129,7 +129,7 @@ test('a piece after an original says where it is a copy, where it is off, and wh
   await inside.fill(here)
   await expect(beside.getByText(/^as the original, within ± 0\.\d+ mm$/)).toBeVisible()
   await inside.fill(String(Number(here) + 3))
-  await expect(beside.getByText(/^3 mm less than the original’s [\d.]+, where ± 0\.\d+ mm is allowed$/)).toBeVisible()
+  await expect(beside.getByText(/^3 mm less than the original’s [\d.]+ mm, where ± 0\.\d+ mm is allowed$/)).toBeVisible()
   await expect(page.getByText(/^Inside diameter: 3 mm less than the original’s/)).toBeVisible()
   await inside.fill('as the other')
   await expect(beside.getByRole('alert')).toContainText('it can be 0.05 to 5000 mm')
@@ -142,7 +142,7 @@ test('a piece after an original says where it is a copy, where it is off, and wh
     (answer) => answer.url().endsWith('/saveDesign') && /"stronger":true/.test(answer.request().postData() ?? ''),
   )
   await beside.getByLabel('Thickness: larger on purpose, for strength').check()
-  await expect(beside.getByText(/more than the original’s [\d.]+, on purpose$/)).toBeVisible()
+  await expect(beside.getByText(/more than the original’s [\d.]+ mm, on purpose$/)).toBeVisible()
   await expect(page.getByText(/^Thickness: [\d.]+ mm more/)).toBeHidden()
   await saved
   await page.goto(`${DEMO}/pieces/4`)

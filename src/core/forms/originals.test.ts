@@ -93,10 +93,13 @@ describe('an original', () => {
     if (!thick) throw new Error('no thickness')
     const mm = thick.valueMm / 1.25
     expect(warned(run(ring, { thicknessMm: { mm } }))[0]).toMatch(
-      /^Thickness[^:]*: [\d.]+ mm more than the original’s [\d.]+, where ± [\d.]+ mm is allowed\.$/,
+      /^Thickness[^:]*: [\d.]+ mm more than the original’s [\d.]+ mm, where ± [\d.]+ mm is allowed\. Make it as the original is, or say that it is larger on purpose\.$/,
+    )
+    expect(warned(run(ring, { thicknessMm: { mm: 2 * thick.valueMm, stronger: true } }))[0]).toMatch(
+      /mm less than the original’s [\d.]+ mm, where it is to be larger by more than [\d.]+ mm\. Make it larger, or leave out/,
     )
     expect(run(ring, { thicknessMm: { mm, stronger: true } }).afterOriginal[0]?.said).toMatch(
-      /more than the original’s [\d.]+, on purpose$/,
+      /more than the original’s [\d.]+ mm, on purpose$/,
     )
   })
 })

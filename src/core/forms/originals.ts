@@ -56,13 +56,13 @@ function against({ dimension, label, valueMm, plusMinusMm }: Target, { mm, stron
   const differenceMm = valueMm - mm
   // a difference that is the band but for floating point is within it
   const isNear = Math.abs(differenceMm) <= plusMinusMm * (1 + 1e-9)
-  const more = `${figure(Math.abs(differenceMm))} mm ${differenceMm < 0 ? 'less' : 'more'} than the original’s ${figure(mm)}`
+  const more = `${figure(Math.abs(differenceMm))} mm ${differenceMm < 0 ? 'less' : 'more'} than the original’s ${figure(mm)} mm`
   const allowed = `± ${formatPlain(plusMinusMm, 3)} mm`
-  const said = {
-    copy: isNear ? `as the original, within ${allowed}` : `${more}, where ${allowed} is allowed`,
-    stronger: isNear || differenceMm < 0 ? `no larger than the original’s ${figure(mm)}, within ${allowed}` : `${more}, on purpose`,
-  }
   const isAsMeant = stronger ? differenceMm > 0 && !isNear : isNear
+  const said = {
+    copy: isAsMeant ? `as the original, within ${allowed}` : `${more}, where ${allowed} is allowed`,
+    stronger: isAsMeant ? `${more}, on purpose` : `${more}, where it is to be larger by more than ${formatPlain(plusMinusMm, 3)} mm`,
+  }
   return {
     dimension,
     label,
@@ -84,6 +84,11 @@ export function afterOriginal(originals: Originals, targets: readonly Target[]):
   })
 }
 
+const TO_DO = {
+  copy: 'Make it as the original is, or say that it is larger on purpose.',
+  stronger: 'Make it larger, or leave out that it is larger on purpose.',
+} as const
+
 /** Said where a piece would not come out as it is meant beside its original, and of what cannot be held against it. */
 export function notAsMeant(rows: readonly AfterOriginal[], originals: Originals, targets: readonly Target[]): Check[] {
   const off = rows.filter(({ isAsMeant }) => !isAsMeant)
@@ -91,12 +96,12 @@ export function notAsMeant(rows: readonly AfterOriginal[], originals: Originals,
   const idleWords = `What ${idle.map((name) => `“${name}”`).join(', ')} of the original is changes nothing: what can be held against it is ${targets.map(({ dimension }) => dimension).join(', ') || 'nothing'}.`
   return [
     ...off.map(
-      ({ label, said }): Check => ({
+      ({ label, said, stronger }): Check => ({
         level: 'warn',
         code: 'not-as-original',
         field: 'originals',
         source: 'bench-practice',
-        message: `${label}: ${said}.`,
+        message: `${label}: ${said}. ${TO_DO[stronger ? 'stronger' : 'copy']}`,
       }),
     ),
     ...(idle.length > 0
