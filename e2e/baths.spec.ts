@@ -40,7 +40,7 @@ test('a bath is made up and labelled, an etch in it logged, and the next etch is
   await expect(etch).toContainText('by what this bath does: 0.5 of Faraday’s law')
   expect(Math.abs((await minutes()) / byLaw - 2)).toBeLessThan(0.05)
   await etch.getByRole('button', { name: 'It is not etched' }).click()
-  await expect(etch.getByText('saved')).toBeVisible()
+  await expect(etch.getByText('saved', { exact: true })).toBeVisible()
 })
 
 test('the dark of a picture is the artwork, and something that is no picture is told so', async ({ page }) => {
@@ -65,7 +65,7 @@ test('the dark of a picture is the artwork, and something that is no picture is 
   await expect(etch).toContainText('2 dark places.')
   await expect(etch.getByRole('status').filter({ hasText: 'Each pixel is' })).toContainText('no edge is finer')
   const move = page.waitForResponse(/moveRevision/)
-  await expect(etch.getByText('saved')).toBeVisible()
+  await expect(etch.getByText('saved', { exact: true })).toBeVisible()
   await page.keyboard.press('Control+z')
   await move
   await expect(etch).toContainText('12 dark places.')

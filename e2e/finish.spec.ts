@@ -22,7 +22,7 @@ test('a face is planned: its papers, its minutes, where they stop, and a metal t
   await expect(page.getByText('No paper')).toBeVisible()
   await finish.getByLabel('Face', { exact: true }).selectOption('2')
   await expect(page.getByRole('img', { name: /Papers for the edges/ })).toBeVisible()
-  await expect(finish.getByText('saved')).toBeVisible()
+  await expect(finish.getByText('saved', { exact: true })).toBeVisible()
 })
 
 test('a colour runs from clean to sealed, is not worn where it must not be, and goes on the route', async ({ page }) => {
@@ -39,7 +39,7 @@ test('a colour runs from clean to sealed, is not worn where it must not be, and 
   await expect(finish.getByText(/does not have it as planned here yet/)).toContainText('Dip in the patina')
   await finish.getByRole('button', { name: 'Put it on the route' }).click()
   await expect(finish.getByText(/does not have it as planned here yet/)).toHaveCount(0)
-  await expect(finish.getByText('saved')).toBeVisible()
+  await expect(finish.getByText('saved', { exact: true })).toBeVisible()
   await page.goto(`${DEMO}/pieces/3/route`)
   await expect(page.getByText('Dip in the patina, 4 times').first()).toBeVisible()
   await expect(page.getByText('Relieve the high places').first()).toBeVisible()
@@ -97,7 +97,7 @@ test('a texture before the last cut: the sheet and the rough piece to begin with
   const rough = (await texture.getByText(/mm of 1.2 mm sheet/).textContent()) ?? ''
   await texture.getByRole('button', { name: 'Put the texture on the route' }).click()
   await expect(texture.getByRole('button', { name: 'Put the texture on the route' })).toHaveCount(0)
-  await expect(finish.getByText('saved')).toBeVisible()
+  await expect(finish.getByText('saved', { exact: true })).toBeVisible()
   await page.goto(`${DEMO}/pieces/5`)
   await expect(page.getByText(`begin with ${rough}`)).toBeVisible()
   await page.goto(`${DEMO}/pieces/5/route`)

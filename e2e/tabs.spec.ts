@@ -761,6 +761,38 @@ test('a page that is loaded again at once shows what was typed last, and takes t
   await expect(page.getByRole('dialog')).toBeHidden()
 })
 
+test('what is typed while an earlier write is on its way outlives the page, whether that one arrived or not', async ({ page }) => {
+  await open(page, 'demo')
+  await page.goto(url('/pieces/4'))
+  const width = page.getByLabel('Width', { exact: true })
+  let held = 0
+  const hold = (first: string, isArriving: boolean) =>
+    page.route('**/api/act/saveDesign', async (route) => {
+      if (!route.request().postData()?.includes(first) || held++ > 0) return route.continue()
+      if (isArriving) await route.fetch()
+      // and no answer comes
+    })
+  for (const [first, second, isArriving] of [
+    ['9.13', '9.17', true],
+    ['9.23', '9.27', false],
+  ] as const) {
+    held = 0
+    await hold(first, isArriving)
+    await width.fill(first)
+    await expect.poll(() => held).toBe(1)
+    await width.fill(second)
+    // longer than a change waits to be sent
+    await page.waitForTimeout(1500)
+    await page.reload()
+    await expect(width).toHaveValue(second)
+    await expect(page.getByRole('dialog')).toBeHidden()
+    await page.unrouteAll({ behavior: 'ignoreErrors' })
+    await saved(page)
+    await page.reload()
+    await expect(width).toHaveValue(second)
+  }
+})
+
 test('what another tab changed is not overwritten by what was typed before this page was given it', async ({ page, context }) => {
   const second = await context.newPage()
   await open(second, 'demo')

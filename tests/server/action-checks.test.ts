@@ -6,6 +6,7 @@ import { actionChecks, perform } from '@/server/actions/perform'
 import type { RecordKind, Repositories } from '@/server/db/repositories'
 import { cutLayout, instanceOf } from '@/server/services/cut-layout'
 import { addPiece, designOf, laidPlainly, measured, trayOf } from '../support/bench'
+import { changedOnce } from '../support/changed-once'
 import { tempWorkshop, workshopLike } from '../support/temp-db'
 
 const open = vi.hoisted(() => ({ repositories: undefined as unknown }))
@@ -303,5 +304,53 @@ describe('an edit that arrives twice', () => {
     const [first, again] = [await perform('saveDesign', asked), await perform('saveDesign', asked)]
     expect(first).toMatchObject({ ok: true })
     expect(again).toEqual(first)
+  })
+})
+
+describe('a write after one that has no answer', () => {
+  const token = (diameterMm: number) => ({ pieceId, design: designOf('disc', { diameterMm, alloy: 'copper-c110', thicknessMm: 0.9 }) })
+  const save = (revision: number, diameterMm: number, after?: number) =>
+    perform('saveDesign', {
+      workshop: to.workshopRow().uid,
+      revision,
+      input: token(diameterMm),
+      ...(after === undefined ? {} : { after: token(after) }),
+    })
+  const stands = () => to.jobs.piece(pieceId)?.design.parts[0]?.input.diameterMm
+
+  it('is made of it where it arrived, and of what was there where it did not', async () => {
+    const base = to.jobs.piece(pieceId)?.revision ?? 0
+    expect(await save(base, 23)).toMatchObject({ ok: true })
+    expect(await save(base, 24, 23)).toMatchObject({ ok: true })
+    expect(stands()).toBe(24)
+    const next = to.jobs.piece(pieceId)?.revision ?? 0
+    expect(await save(next, 26, 25)).toMatchObject({ ok: true })
+    expect(stands()).toBe(26)
+    // the one before comes late, and is not heard
+    expect(await save(next, 25)).toMatchObject({ ok: false, code: 'stale' })
+    expect(stands()).toBe(26)
+  })
+  it('asks where another was quicker than both', async () => {
+    const base = to.jobs.piece(pieceId)?.revision ?? 0
+    expect(await save(base, 30)).toMatchObject({ ok: true })
+    expect(await save(base, 32, 31)).toMatchObject({ ok: false, code: 'stale' })
+    expect(await save(base, 32, Number.NaN)).toMatchObject({ ok: false, code: 'stale' })
+    expect(stands()).toBe(30)
+  })
+})
+
+describe('a write that differs from what stands in one value only', () => {
+  // what a question rests on is told with its answer, and is not kept
+  it.each(changing.map(({ name }) => name).filter((name) => name !== 'answerRecord'))('%s is told from it', async (name) => {
+    const spec = checks.find((check) => check.name === name)?.spec
+    const workshop = to.workshopRow().uid
+    const first = await perform(name, { workshop, revision: 4711, input: INPUTS[name]() })
+    const input = INPUTS[name]()
+    await perform(name, { workshop, revision: first.ok ? 0 : (first.stale?.revision ?? 0), input })
+    for (const other of changedOnce(input)) {
+      const read = spec?.input.safeParse(other)
+      if (!spec || spec.against === 'new' || !read?.success) continue
+      expect(spec.against(to, read.data)?.lines, JSON.stringify(other)).not.toEqual([])
+    }
   })
 })

@@ -49,7 +49,8 @@ function rowsOfPart(a: DesignPart | undefined, b: DesignPart | undefined, prefix
   return rows.filter((row) => row.differs && row.label !== 'How many')
 }
 
-function enteredRows(first: PieceDesign, second: PieceDesign): CompareRow[] {
+/** What was entered differently in the fields of the parts. */
+export function enteredRows(first: PieceDesign, second: PieceDesign): CompareRow[] {
   const several = first.parts.length > 1 || second.parts.length > 1
   const ids = [...new Set([...first.parts, ...second.parts].map(({ id }) => id))]
   const sameIds = first.parts.length > 1 && second.parts.length > 1
@@ -58,41 +59,6 @@ function enteredRows(first: PieceDesign, second: PieceDesign): CompareRow[] {
     const [a, b] = [first, second].map((design) => design.parts.find((part) => part.id === id))
     return rowsOfPart(a, b, several ? `${a?.name || b?.name || id}: ` : '')
   })
-}
-
-/** What differs between the design that stands and one that would take its place, field by field. */
-export function fieldLines(
-  now: PieceDesign,
-  yours: PieceDesign,
-): { readonly label: string; readonly now: string; readonly yours: string }[] {
-  const entered = enteredRows(now, yours).map((row) => ({ label: row.label, now: row.first || '–', yours: row.second || '–' }))
-  const others = [
-    { label: 'Methods', now: schoolsOf(now), yours: schoolsOf(yours) },
-    { label: 'As bought', now: boughtText(now), yours: boughtText(yours) },
-    { label: 'Parts', now: thingsText(now), yours: thingsText(yours) },
-    { label: 'Marks and etch', now: marksText(now), yours: marksText(yours) },
-    { label: 'Changes on the route', now: editsText(now), yours: editsText(yours) },
-  ]
-  return [...entered, ...others.filter((line) => line.now !== line.yours)]
-}
-
-const plain = (value: unknown) => JSON.stringify(value).replace(/[{}"]/g, '')
-const schoolsOf = ({ parts, schools }: PieceDesign) =>
-  [...parts.map((part) => plain(part.input.schools ?? {})), plain(schools)].filter(Boolean).join('; ')
-const boughtText = ({ parts }: PieceDesign) => parts.map(({ bought }) => bought).join(', ')
-const marksText = ({ parts }: PieceDesign) =>
-  parts.map(({ marks = [], etch }) => [...marks, ...(etch ? [{ ...etch, dark: etch.dark.length }] : [])].map(plain).join('; ')).join(' | ')
-const thingsText = ({ parts, others, joints }: PieceDesign) => [...parts, ...others, ...joints].map(({ id }) => id).join(', ')
-
-function editsText({ route }: PieceDesign): string {
-  if (!route) return 'none'
-  const steps = [
-    ...route.removed.map((id) => `without ${id}`),
-    ...route.placed.map((item) => `${item.id} after ${item.after ?? 'the start'}`),
-  ]
-  const changed = route.changed.map((item) => `${item.id}: ${JSON.stringify(item.params)}`)
-  const reasons = route.reasons?.map(({ id, rule, reason }) => `${id} against ${rule}: ${reason}`) ?? []
-  return [...steps, ...changed, ...reasons].join(', ') || 'none'
 }
 
 function amountRow(label: string, first: number, second: number, write: (value: number) => string): CompareRow {

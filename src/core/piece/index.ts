@@ -16,12 +16,13 @@ export {
   wantedOf,
   withRoute,
 } from './change-route'
-export { type Compared, type CompareRow, comparePieces, fieldLines, type PieceComparison } from './compare'
+export { type Compared, type CompareRow, comparePieces, type PieceComparison } from './compare'
 export { type CurledPart, curledParts, curlOf, isCurled } from './curled-parts'
 export { crownFactorOf, type DappedPart, dappedParts, dapQuestion, punchForHeight } from './dapped-parts'
 export { type DesignJoint, type DesignOther, type DesignPart, type JointPose, onePart, type PieceDesign } from './design'
 export type { DesignStep } from './design-step'
 export { applyEdits, editsBetween, isUnedited, type Misfit, NO_EDITS, type PlacedStep, type RouteEdits } from './edits'
+export { type FieldLine, fieldLines } from './field-lines'
 export { formRoute } from './form-route'
 export { designFromKit } from './from-kit'
 export { etchQuestion, etchSteps, type LoggedRun, type MarkedPart, markedParts, markSteps, marksQuestion } from './marked-parts'

@@ -1,7 +1,8 @@
 import * as z from 'zod'
+import { isSameContent } from '@/core/content'
 import { lineChoices } from '@/core/sawing'
 import { cutLayout as cut, putBackCut as putBack, sayCut } from '../services/cut-layout'
-import { ownAction, refuse } from './action'
+import { linesOf, ownAction, refuse } from './action'
 
 const kerf = { error: 'Kerf: a width, 0 to 2 mm' }
 const margin = { error: 'Margin: 0 to 20 mm' }
@@ -36,8 +37,10 @@ export const saveLayout = ownAction({
     if (!draft) return { revision: 0, lines: null }
     const label = (id: number) => drawer.one(id)?.label ?? ''
     const [now, yours] = [placed(draft.placements.length, label(draft.sheetId)), placed(input.placements.length, label(input.sheetId))]
-    const same = draft.sheetId === input.sheetId && JSON.stringify(draft.placements) === JSON.stringify(input.placements)
-    return { revision: draft.revision, lines: same ? [] : [{ label: 'Layout', now, yours: now === yours ? `${yours}, elsewhere` : yours }] }
+    const lines = linesOf({ kerfMm: 'Kerf, mm', marginMm: 'Margin, mm' }, draft, input)
+    if (draft.sheetId === input.sheetId && isSameContent(draft.placements, input.placements)) return { revision: draft.revision, lines }
+    const lie = { label: 'Layout', now, yours: now === yours ? `${yours}, elsewhere` : yours }
+    return { revision: draft.revision, lines: [lie, ...lines] }
   },
   run: ({ layouts, jobs, drawer }, input) => {
     if (!jobs.job(input.jobId)) return refuse('This job is no longer there.', [], 'gone')
@@ -58,9 +61,9 @@ export const saveLayout = ownAction({
 /** Keeps what is chosen for the lines of a layout: the side the blade keeps to, the way they are cut. */
 export const chooseCuts = ownAction({
   input: z.object({ id: z.number(), lines: lineChoices }),
-  against: ({ layouts }, { id }) => {
+  against: ({ layouts }, { id, lines }) => {
     const layout = layouts.one(id)
-    return layout && { revision: layout.revision, lines: null }
+    return layout && { revision: layout.revision, lines: isSameContent(layout.lines, lines) ? [] : null }
   },
   run: ({ layouts }, { id, lines }) =>
     layouts.chooseLines(id, lines)

@@ -12,6 +12,8 @@ const envelope = z.object({
   workshop: z.string().max(80),
   /** Revision of the thing that is changed, as it was shown; null where nothing is. */
   revision: z.int().min(0).nullable(),
+  /** An earlier write of the same page that may have arrived without an answer: where it stands, this one is made of it. */
+  after: z.unknown().optional(),
   input: z.unknown(),
 })
 
@@ -26,16 +28,18 @@ type Either = OwnAction<z.ZodType, object> | AnyAction<z.ZodType, object>
 const OTHER = 'A different workshop is open now from the one this page was opened in. Nothing was written; what you entered is still here.'
 const STALE = 'This was changed elsewhere since the page was opened. Nothing was written.'
 
-function ownRun(
-  action: OwnAction<z.ZodType, object>,
-  to: Repositories,
-  made: { workshop: string; revision: number | null },
-  input: unknown,
-) {
+/** Whether what stands there is what an earlier write of the same page was to make of it. */
+function standsAfter(action: OwnAction<z.ZodType, object>, to: Repositories, after: unknown): boolean {
+  if (after === undefined || action.against === 'new') return false
+  const earlier = readAction(action.input, after)
+  return earlier.ok && action.against(to, earlier.data)?.lines?.length === 0
+}
+
+function ownRun(action: OwnAction<z.ZodType, object>, to: Repositories, made: z.output<typeof envelope>, input: unknown) {
   if (made.workshop !== to.workshopRow().uid) return refuse(OTHER, [], 'other-workshop')
   if (action.against !== 'new') {
     const now: Against | undefined = action.against(to, input)
-    if (now && now.revision !== made.revision) {
+    if (now && now.revision !== made.revision && !standsAfter(action, to, made.after)) {
       if (now.lines?.length !== 0) return { ...refuse(STALE, [], 'stale'), stale: { revision: now.revision, lines: now.lines ?? [] } }
       if (action.already) return action.already(to, input)
     }

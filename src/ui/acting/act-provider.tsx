@@ -10,16 +10,18 @@ import { type Choice, ConflictDialog } from './conflict-dialog'
 import { dropEdit, isToSendHere, type KeptEdit, keepEdit, keptEdits, thisTab } from './kept-edits'
 import { type Acted, postAct } from './post-act'
 
-interface ActOptions {
+interface ActOptions<N extends ActionName> {
   /** Revision of the thing that is changed, as this page shows it. */
   readonly revision?: number | null
+  /** An earlier write of this page that may have arrived without an answer: where it stands, this one is made of it. */
+  readonly after?: ActionInput<N> | undefined
   /** Keeps the write in the browser under this name until it is acknowledged. */
   readonly keepAs?: string
   /** Leaves the page as it is afterwards: the caller shows what came of it. */
   readonly quiet?: boolean
 }
 
-export type Act = <N extends ActionName>(name: N, input: ActionInput<N>, options?: ActOptions) => Promise<Acted<N>>
+export type Act = <N extends ActionName>(name: N, input: ActionInput<N>, options?: ActOptions<N>) => Promise<Acted<N>>
 
 const ActContext = createContext<Act>(() => Promise.reject(new Error('no provider of actions')))
 
@@ -34,6 +36,8 @@ interface Asking {
 }
 
 const RESEND_MS = 4000
+/** So long a write that is kept in the browser is waited for, ms: then it is sent again, and what was changed meanwhile is kept too. */
+const KEPT_ANSWER_MS = 30_000
 const isConflict = (refusal: Refusal) => refusal.code === 'stale' || refusal.code === 'other-workshop'
 /** Answers after which a kept edit has nothing left to wait for. */
 const isOver = (answer: { readonly ok: boolean; readonly code?: string }) =>
@@ -79,17 +83,17 @@ function useActing() {
   )
 
   const act = useCallback<Act>(
-    async (name, input, { revision = null, keepAs, quiet = false } = {}) => {
+    async (name, input, { revision = null, after, keepAs, quiet = false } = {}) => {
       const edit =
         keepAs === undefined
           ? undefined
-          : { key: keepAs, name, workshop: uid, revision, input, at: `${Date.now()}-${randomText(6)}`, tab: thisTab() }
+          : { key: keepAs, name, workshop: uid, revision, after, input, at: `${Date.now()}-${randomText(6)}`, tab: thisTab() }
       if (edit) {
         keepEdit(edit)
         sending.current.add(edit.key)
         left.current.delete(edit.key)
       }
-      const first = await postAct(name, { workshop: uid, revision, input })
+      const first = await postAct(name, { workshop: uid, revision, after, input }, edit && KEPT_ANSWER_MS)
       const answer = !first.ok && isConflict(first) ? await settle(name, input, first, edit) : first
       if (edit) {
         sending.current.delete(edit.key)
@@ -112,7 +116,7 @@ function useResending(act: Act, isWaiting: (key: string) => boolean) {
     const resend = async () => {
       const ours = keptEdits().filter((kept) => kept.workshop === uid && isWaiting(kept.key) && isToSendHere(kept, Date.now()))
       for (const edit of ours) {
-        const answer = await act(edit.name, edit.input as never, { revision: edit.revision, keepAs: edit.key })
+        const answer = await act(edit.name, edit.input as never, { revision: edit.revision, after: edit.after as never, keepAs: edit.key })
         if (!answer.ok && isOver(answer)) setRefused(`An earlier change could not be saved: ${answer.message}`)
         if (!answer.ok) return
       }

@@ -101,6 +101,14 @@ describe('asking the program to write', () => {
     )
     expect(await postAct('saveJob', asked)).toMatchObject({ ok: false, message: expect.stringContaining('still here') })
   })
+  it('is given up after its time where the answer never comes', async () => {
+    vi.stubGlobal(
+      'fetch',
+      (_: string, { signal }: RequestInit) =>
+        new Promise((_done, fail) => signal?.addEventListener('abort', () => fail(new DOMException('', 'TimeoutError')))),
+    )
+    expect(await postAct('saveJob', asked, 30)).toMatchObject({ ok: false, code: 'store' })
+  })
   it('may go on after the page is left, as long as it is small', async () => {
     const calls: RequestInit[] = []
     vi.stubGlobal('fetch', async (_: string, init: RequestInit) => {

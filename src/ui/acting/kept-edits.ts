@@ -7,6 +7,8 @@ export interface KeptEdit {
   readonly name: ActionName
   readonly workshop: string
   readonly revision: number | null
+  /** An earlier write of this page that may have arrived, though it was never answered: where it stands, this one is made of it. */
+  readonly after?: unknown
   readonly input: unknown
   /** When, ms, and a token of its own. */
   readonly at: string

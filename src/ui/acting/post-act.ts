@@ -6,6 +6,8 @@ import type { ActionDone, ActionInput } from '@/server/actions/perform'
 export interface Asked<N extends ActionName> {
   readonly workshop: string
   readonly revision: number | null
+  /** An earlier write of the same page that may have arrived without an answer. */
+  readonly after?: ActionInput<N> | undefined
   readonly input: ActionInput<N>
 }
 
@@ -18,8 +20,11 @@ function unanswered(message: string): Refusal {
 /** Bodies up to this many bytes may go on being sent when the page is left (the browser's own limit is 64 kB for all of them). */
 const KEEPALIVE_BYTES = 60_000
 
-/** Asks the program to write. Never throws: no answer is a refusal too, and what was entered stays with the caller. */
-export async function postAct<N extends ActionName>(name: N, asked: Asked<N>): Promise<Acted<N>> {
+/**
+ * Asks the program to write, and waits `withinMs` for its answer, or as long as it takes. Never throws: no answer is a refusal too, and what
+ * was entered stays with the caller.
+ */
+export async function postAct<N extends ActionName>(name: N, asked: Asked<N>, withinMs?: number): Promise<Acted<N>> {
   const body = JSON.stringify(asked)
   try {
     const response = await fetch(`/api/act/${name}`, {
@@ -27,6 +32,7 @@ export async function postAct<N extends ActionName>(name: N, asked: Asked<N>): P
       headers: { 'content-type': 'application/json' },
       body,
       keepalive: body.length < KEEPALIVE_BYTES,
+      signal: withinMs === undefined ? null : AbortSignal.timeout(withinMs),
     })
     const answer = (await response.json()) as Acted<N> | { error: { message: string } }
     return 'error' in answer ? unanswered(answer.error.message) : answer

@@ -28,9 +28,12 @@ function stateAfter(answer: { readonly ok: boolean; readonly code?: string }): S
   return answer.code === 'stale' ? 'conflict' : 'failed'
 }
 
+/** Whether a write may have arrived although nothing says so. */
+const isUnheard = (answer: { readonly ok: boolean; readonly code?: string }) => answer.code === 'store'
+
 /**
- * Saves a thing that changes under the hands: a moment after the last change, and at once when the page is hidden or left. Each write is
- * made against what those before it will have made of the thing.
+ * Saves a thing that changes under the hands: a moment after the last change, and at once when the page is hidden or left. One write is on
+ * its way at a time: what is changed meanwhile waits for its answer, and only a page that is left does not.
  */
 export function useSaving<N extends 'saveDesign' | 'saveLayout' | 'chooseCuts'>(options: Saving<N>) {
   const act = useAct()
@@ -42,50 +45,65 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout' | 'chooseCuts'>(
   const revision = useRef(options.revision)
   /** Newest revision that the page shows. An answer that was overtaken on its way is older than that. */
   const held = useRef(options.revision)
-  const underWay = useRef(0)
-  /** Writes that have no answer yet, sent or still behind another. */
+  /** Writes that have no answer yet. */
   const unanswered = useRef(0)
   const waiting = useRef<() => ActionInput<N> | undefined>(undefined)
+  /** Whether the time of what waits has come. */
+  const isDue = useRef(false)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   /** The last write that did not get through: it is tried again before anything is started from what is stored. */
   const unstored = useRef<ActionInput<N>>(undefined)
+  /** The first write that may have arrived, but was never answered: what comes after it is made of it as well. */
+  const unsure = useRef<ActionInput<N>>(undefined)
+  /** What will have come of the last write, and of what followed it. */
+  const last = useRef<Promise<boolean>>(Promise.resolve(true))
 
   const send = useCallback(
     async (input: ActionInput<N>): Promise<boolean> => {
       setState('saving')
-      const against = revision.current + underWay.current
-      underWay.current++
+      unanswered.current++
+      const after = unsure.current
+      unsure.current ??= input
       const { name, keepAs } = latest.current
-      const saved = await act(name, input, { revision: against, keepAs, quiet: true })
-      underWay.current--
+      const saved = await act(name, input, { revision: revision.current, after, keepAs, quiet: true })
       unanswered.current--
       if (saved.ok) {
         revision.current = Math.max(revision.current, saved.revision)
         held.current = Math.max(held.current, saved.revision)
         latest.current.onSaved?.(saved)
       }
-      unstored.current = saved.ok || saved.code === 'yielded' ? undefined : input
+      const came = stateAfter(saved)
+      unstored.current = came === 'saved' ? undefined : input
       setRefusal(saved.ok ? '' : saved.message)
+      if (unanswered.current > 0) return saved.ok
+      if (!isUnheard(saved)) unsure.current = undefined
       // what was changed since, and waits for its time, is not saved yet
-      if (unanswered.current === 0) setState(waiting.current === undefined ? stateAfter(saved) : 'unsaved')
+      setState(waiting.current === undefined ? came : 'unsaved')
       return saved.ok
     },
     [act],
   )
 
-  /** Writes follow one another; only a page that is being left does not wait for the one before. */
-  const before = useRef<Promise<boolean>>(Promise.resolve(true))
+  /** Sends what waits, and what became due meanwhile after it. */
+  const sendWaiting = useCallback(async (): Promise<boolean> => {
+    let isStored = true
+    do {
+      isDue.current = false
+      const input = waiting.current?.()
+      waiting.current = undefined
+      if (input) isStored = await send(input)
+    } while (isDue.current && unanswered.current === 0)
+    return isStored
+  }, [send])
+
   const flush = useCallback(
     (isLeaving = false) => {
       clearTimeout(timer.current)
-      const input = waiting.current?.()
-      waiting.current = undefined
-      if (!input) return
-      unanswered.current++
-      if (isLeaving) void send(input)
-      else before.current = before.current.then(() => send(input))
+      if (!waiting.current) return
+      if (unanswered.current > 0 && !isLeaving) isDue.current = true
+      else last.current = sendWaiting()
     },
-    [send],
+    [sendWaiting],
   )
 
   useEffect(() => {
@@ -110,7 +128,8 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout' | 'chooseCuts'>(
   useEffect(() => {
     if (!takeLeftWriting()) return
     const isAtRest = () => unanswered.current === 0 && waiting.current === undefined
-    for (const afterMs of ASKED_AGAIN_MS) setTimeout(() => isAtRest() && router.refresh(), afterMs)
+    const timers = ASKED_AGAIN_MS.map((afterMs) => setTimeout(() => isAtRest() && router.refresh(), afterMs))
+    return () => timers.forEach(clearTimeout)
   }, [router])
 
   useEffect(() => {
@@ -138,7 +157,7 @@ export function useSaving<N extends 'saveDesign' | 'saveLayout' | 'chooseCuts'>(
       const again = unstored.current
       if (again !== undefined) waiting.current ??= () => again
       flush()
-      return before.current
+      return last.current
     },
   }
 }
