@@ -299,7 +299,7 @@ describe('how well it packs', () => {
       kerfMm: 0,
       marginMm: 0,
       sheets: [sheet(wide, high)],
-      items: [{ id: 'd', qty: 400, circle: { radiusMm } }],
+      items: [{ id: 'd', qty: rows(wide, high, radiusMm) + 4, circle: { radiusMm } }],
     })
     expect(solution.placements.length).toBeGreaterThanOrEqual(0.9 * rows(wide, high, radiusMm))
   })
