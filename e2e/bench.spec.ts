@@ -123,7 +123,9 @@ test('what waits on the device when a tray is left is sent from the list of tray
   await expect(page.getByRole('status', { name: 'Waiting entries' })).toBeHidden()
 })
 
-test('what is still on its way when a tray is left arrives on the list of trays without asking again', async ({ page }) => {
+test('what is still on its way when a tray is left arrives on the list of trays without asking again', { tag: '@more' }, async ({
+  page,
+}) => {
   const { tray, step, before } = await openSecond(page)
   // an answer that takes longer than leaving waits for it
   let arrive = () => {}

@@ -86,7 +86,9 @@ test('at the bench each dip says what the colour was, a pickle next to it holds 
   await expect(page.getByRole('button', { name: /^Dip 2 of 3/ })).toBeVisible()
 })
 
-test('a texture before the last cut: the sheet and the rough piece to begin with, on the route and at Size', async ({ page }) => {
+test('a texture before the last cut: the sheet and the rough piece to begin with, on the route and at Size', { tag: '@more' }, async ({
+  page,
+}) => {
   await page.goto(`${DEMO}/pieces/5/finish`)
   const finish = page.getByRole('region', { name: panel, exact: true })
   await finish.getByRole('button', { name: 'Plan its finish' }).click()

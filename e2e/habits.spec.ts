@@ -45,7 +45,9 @@ test('a step taken out of a route can be put back, from the notice and by key', 
   await expect(steps).toHaveCount(count)
 })
 
-test('a job is put into the archive after what hangs on it was said, and comes back by Undo or from the archive', async ({ page }) => {
+test('a job is put into the archive after what hangs on it was said, and comes back by Undo or from the archive', { tag: '@more' }, async ({
+  page,
+}) => {
   await page.goto(`${DEMO}/jobs`)
   const job = page.getByRole('article', { name: 'Ticket tokens' })
   const putAway = async () => {

@@ -212,7 +212,11 @@ for (const [id, attempt] of Object.entries(TRIES))
   test(
     `${id}: ${KEY_REGISTRY[id as KeyId].shown} does "${KEY_REGISTRY[id as KeyId].does}"`,
     // the five reasons are one key with five figures; of the others left out each is pressed in a journey of its own view
-    { tag: /^(choose[2-5]|find|help|undo|redo|nudge|moveBlank|allBlanks|backCut|subTray|words|takeBack|turnBlank|pinBlank)$/.test(id) ? '@more' : [] },
+    {
+      tag: /^(choose[2-5]|find|help|undo|redo|nudge|moveBlank|allBlanks|backCut|subTray|words|takeBack|turnBlank|pinBlank)$/.test(id)
+        ? '@more'
+        : [],
+    },
     async ({ page }) => attempt(page),
   )
 

@@ -120,7 +120,7 @@ for (const paper of ['A4', 'Letter'] as const) {
   })
 }
 
-test('a printer that scales is corrected by what its bar measured', async ({ page }) => {
+test('a printer that scales is corrected by what its bar measured', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/settings`)
   const field = page.getByLabel('The check bar measured')
   await field.fill('49')

@@ -29,6 +29,27 @@ test('scrap goes into its own jar; other metal is kept out until one insists, an
   await sterling.getByRole('button', { name: 'Cancel' }).click()
 })
 
+test('the scale is tried on its check weight: what it is found off by is kept, and taken back by Undo', async ({ page }) => {
+  await page.goto(`${DEMO}/drawer/scrap`)
+  const scale = page.getByRole('group', { name: 'Scale' })
+  await expect(scale).toContainText('It reads 0.01 g too much, within what it tells. It tells within 0.02 g.')
+  await scale.getByRole('button', { name: 'Check the scale' }).click()
+  await scale.getByRole('button', { name: 'Set it to zero' }).click()
+  await scale.getByRole('button', { name: 'Read the scale' }).click()
+  const shows = scale.getByLabel('On the check weight of 50 g it shows')
+  await expect(shows).toHaveValue(/^(49\.9|50)/)
+  await shows.fill('18.3')
+  await scale.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(scale.getByRole('alert')).toContainText('18.3 g is not of a check weight of 50 g')
+  await shows.fill('49.93')
+  await scale.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(scale).toContainText(
+    'It reads 0.07 g too little: empty the pan, set it to zero, and check it again. It tells within 0.07 g.',
+  )
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(scale).toContainText('It tells within 0.02 g.')
+})
+
 test('the drawer shows one metal and one thickness when asked, with what it is worth', async ({ page }) => {
   await page.goto(`${DEMO}/drawer`)
   await expect(page.getByRole('region', { name: 'Copper' })).toContainText(/worth [\d.]+ EUR at 0\.03 EUR a gram/)

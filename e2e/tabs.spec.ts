@@ -632,9 +632,9 @@ const WAY_BACK: Readonly<Record<keyof typeof WRITES, 'undo' | 'asked' | 'adds' |
 
 /** Every action is refused by the door itself (tests/server/action-checks.test.ts); here those that are tried in no other way, and some. */
 const IN_BOTH_WAYS: readonly string[] = ['saveDesign', 'saveLayout', 'startTray']
-/** How a page meets what another tab changed, and takes back what it did, is one mechanism each: of the actions that have both, each sixth one is tried in one of the two. */
+/** How a page meets what another tab changed, and takes back what it did, is one mechanism each: of the actions that have both, each twelfth one is tried in one of the two. */
 const isTurnOf = (way: 'meanwhile' | 'undo', name: string) =>
-  ALL || IN_BOTH_WAYS.includes(name) || (ACTION_NAMES as readonly string[]).indexOf(name) % 12 === (way === 'undo' ? 1 : 3)
+  ALL || IN_BOTH_WAYS.includes(name) || (ACTION_NAMES as readonly string[]).indexOf(name) % 24 === (way === 'undo' ? 1 : 3)
 const ASKED: readonly string[] = ['cutLayout', 'deleteForGood']
 const hasMeanwhile = (name: string) => WRITES[name as keyof typeof WRITES].meanwhile !== undefined
 /** The way of a tab of another workshop is the same for all: of those that no other tab meets, every tenth. */

@@ -18,7 +18,7 @@ export function must(command, args, env) {
 
 /** Runs a command beside what is done meanwhile, its output shown; gives its exit code once it has ended. */
 export function beside(command, args, env = {}) {
-  const child = spawn(command, args, { stdio: 'inherit', env: { ...process.env, ...env } })
+  const child = spawn(command, args, { stdio: 'inherit', env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env } })
   return new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 1)))
 }
 

@@ -339,6 +339,19 @@ describe('a write after one that has no answer', () => {
   })
 })
 
+describe('settings that differ from what stands in one value only', () => {
+  it('are told from it, each by its name', () => {
+    const spec = checks.find((check) => check.name === 'saveSettings')?.spec
+    if (!spec || spec.against === 'new') throw new Error('no such action')
+    to.settings.write({ methods: { S22: 'glue', S1: 'x' }, orderSchools: { S3: 'y' }, figures: { 'scale-error': 0.1 } })
+    const settings = to.settings.read()
+    const said = changedOnce(settings).map((other) => (spec.against as Exclude<typeof spec.against, 'new'>)(to, other)?.lines ?? [])
+    expect(said.length).toBeGreaterThan(20)
+    for (const lines of said) expect(lines).toHaveLength(1)
+    expect(said.flat().map(({ label }) => label)).toEqual(expect.arrayContaining(['Methods: S22', 'Order of work: S3', 'Torch, W']))
+  })
+})
+
 describe('a write that differs from what stands in one value only', () => {
   // what a question rests on is told with its answer, and is not kept
   it.each(changing.map(({ name }) => name).filter((name) => name !== 'answerRecord'))('%s is told from it', async (name) => {

@@ -3,6 +3,7 @@ import { NO_GROWTH, ownAllowance, type RecordAnswer } from '@/core/logbook'
 import type { Design, Repositories } from '@/server/db/repositories'
 import { keepEntry } from '@/server/services/keep-entry'
 import { replayLedger } from '@/server/services/ledger'
+import { besideOriginals } from '@/server/services/measured-trays'
 import { bookGroups, methodsOf, ownAllowanceOfPiece, recordName } from '@/server/services/own-record'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { trayState, waitingOf } from '@/server/services/tray-state'
@@ -245,4 +246,24 @@ describe('a tray as it is told at the bench', () => {
     expect(to.trays.one(tray.id)?.standing.stepIndex).toBe(0)
   })
   it('a tray nobody laid out is none', () => expect(trayState(tempWorkshop().repositories, 7)).toBeUndefined())
+})
+
+describe('pieces made after an original', () => {
+  it('carry what it measures to the bench, and say how many of those read are copies', () => {
+    const { repositories: to } = tempWorkshop()
+    // the ring closes at the size asked for within the mark’s rounding; the band is the form’s own
+    const original = { insideDiameterMm: { mm: 17.8, stronger: false } }
+    const { tray, pieceId } = madeTray(to, ring({ originals: original }), [0, 0.5, null, -0.01])
+    const aims = tray.plan.steps.flatMap(({ target }) => (target?.dimension === 'insideDiameterMm' ? [target] : []))
+    expect(aims.length).toBeGreaterThan(0)
+    for (const aim of aims) expect(aim.original).toEqual(original.insideDiameterMm)
+    expect(besideOriginals(to, to.trays.ofPiece(pieceId, 9))).toEqual([
+      expect.stringMatching(/^Tray \d+\. Inside diameter: 2 of 3 read as the original’s 17\.8 mm, within ± 0\.\d+ mm\.$/),
+    ])
+  })
+  it('say nothing where there is none', () => {
+    const { repositories: to } = tempWorkshop()
+    const { pieceId } = madeTray(to, ring(), [0.1])
+    expect(besideOriginals(to, to.trays.ofPiece(pieceId, 9))).toEqual([])
+  })
 })

@@ -4,30 +4,29 @@ import { LINE_PURPOSES, patternDxf } from '@/core/drawing'
 import { boundsOf } from '@/core/geometry'
 import { cutLayout } from '@/server/services/cut-layout'
 import { printOf } from '@/server/services/print-layout'
-import { ownBladeLife, sawBench } from '@/server/services/saw-plan'
+import { bladesBroken, sawBench } from '@/server/services/saw-plan'
 import { demoWorkshop } from '../support/temp-db'
 
 const to = demoWorkshop().repositories
 
 describe('how long a blade lasts', () => {
-  it('is the smith’s own once three have broken since a layout was cut: metal sawn over blades broken', async () => {
+  it('is told by the metal sawn since a layout was cut, and the blades that broke over it', async () => {
     const job = to.jobs.jobs({ page: 1, size: 99 }).find(({ title }) => title === 'Ticket tokens')
     const layout = to.layouts.draftOf(job?.id ?? 0)
     const blade = to.tools.all().find(({ kind }) => kind === 'blade')
     if (!layout || !blade) throw new Error('no layout or no blade')
     // blades that broke before anything was cut tell nothing
-    expect(ownBladeLife(to)).toBeUndefined()
+    expect(bladesBroken(to)).toBeUndefined()
     await cutLayout(to, layout.id)
-    to.tools.change(blade.id, -2, 'broke')
-    expect(ownBladeLife(to)).toBeUndefined()
-    to.tools.change(blade.id, -1, 'broke')
+    expect(bladesBroken(to)?.blades).toBe(0)
+    to.tools.change(blade.id, -3, 'broke')
     // thirteen discs 27.4 mm across in 0.91 mm; the ways in to them and half a kerf come to under a tenth
     const rimsMm2 = 13 * Math.PI * 27.4 * 0.91
-    const life = ownBladeLife(to) ?? 0
-    expect(3 * life).toBeGreaterThan(rimsMm2)
-    expect(3 * life).toBeLessThan(1.1 * rimsMm2)
-    expect(sawBench(to).figures['blade-life']).toBe(life)
-    expect(sawBench(to).isOwnLife).toBe(true)
+    const { sawnMm2 = 0, blades } = bladesBroken(to) ?? {}
+    expect(blades).toBe(3)
+    expect(sawnMm2).toBeGreaterThan(rimsMm2)
+    expect(sawnMm2).toBeLessThan(1.1 * rimsMm2)
+    expect(sawBench(to).bladesBroken).toEqual({ sawnMm2, blades: 3 })
   })
 })
 

@@ -5,6 +5,8 @@ declare module 'jstat' {
     stdev(values: readonly number[], ofSample?: boolean): number
     /** Confidence interval of a mean by Student's t, `alpha` outside of it. */
     tci(value: number, alpha: number, values: readonly number[]): [number, number]
+    /** Of a shape and a scale. */
+    readonly gamma: { inv(p: number, shape: number, scale: number): number }
     readonly studentt: { inv(p: number, degrees: number): number }
   }
   const jstat: Jstat

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { weightCheckSchema } from '../instruments/check-weight'
 import { ALLOY_IDS } from '../metals'
 import { ASKED_SYSTEMS, RING_SYSTEMS } from '../tables'
 import { clockTime, typedMm, typedWhole } from './typed'
@@ -55,6 +56,8 @@ const fields = z.object({
   torches: typedWhole('Torches', 1, 8).default(1),
   potTrays: typedWhole('Trays in the pickle pot at once', 1, 12).default(3),
   tumblerTrays: typedWhole('Trays in the tumbler at once', 1, 12).default(1),
+  /** What the scale showed of its check weight, the last time it was tried. */
+  scaleCheck: weightCheckSchema.nullable().default(null),
   /** Whether the questions of the first start were answered or put aside. */
   greeted: z.boolean().default(false),
   /** The job that was made for practice things out, as long as it is there. */

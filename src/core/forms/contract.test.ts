@@ -86,7 +86,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
           for (const issue of run.issues) expect(issue.message.length).toBeGreaterThan(8)
         },
       ),
-      { numRuns: 80 },
+      { numRuns: 50 },
     )
     for (const field of form.fields)
       for (const rubbish of [{}, [], true, Number.NaN, Number.POSITIVE_INFINITY]) {
@@ -106,7 +106,7 @@ describe.each(FORMS.map((form) => [form.id, form] as const))('%s', (_, form) => 
         expect(run.result.answer.markAt).toBeGreaterThanOrEqual(run.result.answer.value - 1e-6)
       }),
       // a failure is reported after this long, however far it could still be made smaller
-      { numRuns: 80, interruptAfterTimeLimit: 15_000 },
+      { numRuns: 50, interruptAfterTimeLimit: 15_000 },
     )
   })
 

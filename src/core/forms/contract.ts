@@ -93,6 +93,8 @@ export interface Target {
   readonly label: string
   readonly valueMm: number
   readonly plusMinusMm: number
+  /** What the original measures there, and whether the piece is to be larger than it on purpose. */
+  readonly original?: { readonly mm: number; readonly stronger: boolean } | undefined
 }
 
 /** A measurement of the piece beside that of the original it is made after. */

@@ -11,7 +11,7 @@ import type { Check, FormPlan, FormResult, FormRun, FormSpec, Outcome } from './
 import { describeFields } from './fields'
 import { bandOf, type Moving, markStepMm, outcomesOf, sensitivityOf } from './follows'
 import { inputJsonSchema } from './json-schema'
-import { afterOriginal, comparable, notAsMeant, originalsField, originalsOf } from './originals'
+import { afterOriginal, besideOriginal, comparable, notAsMeant, originalsField, originalsOf } from './originals'
 import { PlanRefusal } from './refusal'
 
 /** The workshop's ring system, and its own tools and figures, which the plan picks from. */
@@ -71,11 +71,13 @@ function planOf<S extends z.ZodObject>(spec: FormSpec<string, S>, moving: Moving
     const plan = spec.plan(input, moving.bench)
     refuseEmpty(plan, Number(asked.allowanceMm))
     const at = { ...moving, input }
-    const outcomes = outcomesOf(at, plan.answer)
-    const bands = bandsOf(asked)
-    const sizedSteps = plan.sizedSteps.map((step) => (step.target ? { ...step, target: banded(step.target, bands) } : step))
+    const [bands, originals] = [bandsOf(asked), originalsOf(asked)]
+    const outcomes = outcomesOf(at, plan.answer).map((outcome) => besideOriginal(outcome, originals))
+    const sizedSteps = plan.sizedSteps.map((step) =>
+      step.target ? { ...step, target: besideOriginal(banded(step.target, bands), originals) } : step,
+    )
     const targets = [...outcomes, ...sizedSteps.flatMap(({ target }) => target ?? [])]
-    const [originals, beside] = [originalsOf(asked), comparable(outcomes, moving.fields, asked)]
+    const beside = comparable(outcomes, moving.fields, asked)
     const compared = afterOriginal(originals, beside)
     return {
       ...plan,

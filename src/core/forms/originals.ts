@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { formatPlain } from '../units/format'
+import { against } from './beside-original'
 import type { AfterOriginal, Check, Target } from './contract'
 import type { FormField } from './fields'
 import { typedMm } from './typed-mm'
@@ -50,30 +50,10 @@ export function comparable(
   return [...out, ...metal]
 }
 
-const figure = (mm: number) => formatPlain(mm, 2)
-
-function against({ dimension, label, valueMm, plusMinusMm }: Target, { mm, stronger }: Originals[string]): AfterOriginal {
-  const differenceMm = valueMm - mm
-  // a difference that is the band but for floating point is within it
-  const isNear = Math.abs(differenceMm) <= plusMinusMm * (1 + 1e-9)
-  const more = `${figure(Math.abs(differenceMm))} mm ${differenceMm < 0 ? 'less' : 'more'} than the original’s ${figure(mm)} mm`
-  const allowed = `± ${formatPlain(plusMinusMm, 3)} mm`
-  const isAsMeant = stronger ? differenceMm > 0 && !isNear : isNear
-  const said = {
-    copy: isAsMeant ? `as the original, within ${allowed}` : `${more}, where ${allowed} is allowed`,
-    stronger: isAsMeant ? `${more}, on purpose` : `${more}, where it is to be larger by more than ${formatPlain(plusMinusMm, 3)} mm`,
-  }
-  return {
-    dimension,
-    label,
-    originalMm: mm,
-    valueMm,
-    differenceMm,
-    plusMinusMm,
-    stronger,
-    isAsMeant,
-    said: said[stronger ? 'stronger' : 'copy'],
-  }
+/** A target with what the original measures there, where that is known. */
+export function besideOriginal<T extends Target>(target: T, originals: Originals): T {
+  const original = originals[target.dimension]
+  return original ? { ...target, original } : target
 }
 
 /** A piece beside its original: each dimension that was measured on both, and whether it is as it is meant. */

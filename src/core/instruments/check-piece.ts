@@ -1,4 +1,5 @@
 import { formatPlain } from '../units/format'
+import { saysOff } from './says-off'
 
 /** What an entry is called that holds a look at the check piece: a thing of known size between the jaws. */
 export const CHECK_PIECE = 'check piece'
@@ -40,14 +41,12 @@ export const offMm = ({ knownMm, readMm }: Pick<InstrumentCheck, 'knownMm' | 're
 export const tellsWithinMm = (errorMm: number, check: InstrumentCheck | undefined): number =>
   Math.max(errorMm, check ? Math.abs(offMm(check)) : 0)
 
+const CALIPERS = { reads: 'They read', unit: 'mm', mend: 'wipe the jaws, set them to zero, and check them again.' } as const
+
 /** What a check says, and what is to be done about it. */
 export function checkSays(
   check: Pick<InstrumentCheck, 'knownMm' | 'readMm'>,
   errorMm: number,
 ): { readonly isOff: boolean; readonly says: string } {
-  const off = offMm(check)
-  const by = `${formatPlain(Math.abs(off), 2)} mm too ${off > 0 ? 'much' : 'little'}`
-  if (Math.abs(off) > errorMm + 1e-9)
-    return { isOff: true, says: `They read ${by}: wipe the jaws, set them to zero, and check them again.` }
-  return { isOff: false, says: Math.abs(off) < 0.005 ? 'They read right.' : `They read ${by}, within what they tell.` }
+  return saysOff(offMm(check), errorMm, CALIPERS)
 }

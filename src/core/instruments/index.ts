@@ -1,3 +1,4 @@
+export { readingBesideOriginal, tallyBesideOriginal } from './after-original'
 export { type CaliperModel, readCaliper } from './caliper'
 export {
   CHECK_PIECE,
@@ -9,6 +10,7 @@ export {
   STAND_IN_CALIPERS,
   tellsWithinMm,
 } from './check-piece'
+export { tellsWithinG, type WeightCheck, weightCheckSchema, weightFault, weightSays } from './check-weight'
 export { counted, HEAT_BEGUN, type HeatGoal, type HeatRun, heatSays, heatSureness, heatTold, nextHeat } from './heat-run'
 export { bandWords } from './in-band'
 export { readInstrumentLine } from './line'
@@ -17,4 +19,4 @@ export { readSupply, SUPPLY_FAULTS, type SupplyFault, type SupplyModel, type Sup
 export { readTemperatureLine } from './temperature-line'
 export { PRACTICE_BEGINS_C, readThermometer, THERMOMETER_FAULTS, type ThermometerFault, type ThermometerModel, warmed } from './thermometer'
 export { makeWedge } from './wedge'
-export { zeroDriftMm } from './zero-drift'
+export { zeroDrift } from './zero-drift'

@@ -1,9 +1,8 @@
-/** The zero of a stand-in moves by a hundredth in so long, and no further than this (house model, low). */
+/** The zero of a stand-in moves by one step of its display in so long, and no further than so many (house model, low). */
 const EVERY_MS = 20 * 60_000
-const STEP_MM = 0.01
-const MOST_MM = 0.04
+const MOST_STEPS = 4
 
-/** How far the zero of calipers has moved so long after it was set, mm: it is found on a check piece, and set again. */
-export function zeroDriftMm(sinceMs: number): number {
-  return Math.min(MOST_MM, STEP_MM * Math.floor(Math.max(0, sinceMs) / EVERY_MS))
+/** How far the zero of an instrument has moved so long after it was set, in its own unit: it is found on something known, and set again. */
+export function zeroDrift(sinceMs: number, step: number): number {
+  return step * Math.min(MOST_STEPS, Math.floor(Math.max(0, sinceMs) / EVERY_MS))
 }

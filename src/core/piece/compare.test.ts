@@ -35,6 +35,15 @@ describe('two pieces side by side', () => {
     expect(row(comesTo, 'Mark the cut length at')).toMatchObject({ differs: true, difference: '+ 1 mm' })
     expect(row(comesTo, 'Metal')).toMatchObject({ differs: false })
   })
+  it('names how far sizes may be off, and what the original measures', () => {
+    const bands = { insideDiameterMm: 0.05 }
+    const originals = { insideDiameterMm: { mm: 17.2, stronger: false }, thicknessMm: { mm: 1, stronger: true } }
+    const { entered } = compared(piece('ring-band', { ...RING, bands }), piece('ring-band', { ...RING, originals }))
+    expect(entered.map((item) => [item.label, item.first, item.second])).toEqual([
+      ['May be off by', 'inside diameter ± 0.05 mm', ''],
+      ['The original', '', 'inside diameter 17.2 mm, thickness 1 mm, stronger on purpose'],
+    ])
+  })
   it('weighs twice for twice the thickness, and costs by the gram', () => {
     const { comesTo } = compared(
       piece('plate', { shape: 'rectangle', lengthMm: 30, widthMm: 20, alloy: 'copper-c110', thicknessMm: 0.5 }),

@@ -30,11 +30,43 @@ export interface PieceComparison {
   readonly comesTo: readonly CompareRow[]
 }
 
+/** What is typed of sizes beside the fields themselves. */
+const BESIDE = [
+  { key: 'bands', label: 'May be off by' },
+  { key: 'originals', label: 'The original' },
+] as const
+
 function typedOf(field: FormField, value: unknown): string {
   const raw = value && typeof value === 'object' && 'typed' in value ? value.typed : (value ?? field.preset ?? '')
   const text = String(raw)
   if (field.kind === 'choice') return field.titles[text] ?? text
   return field.kind === 'number' && field.meta.unit === 'mm' && /^[\d.]+$/.test(text) ? `${text} mm` : text
+}
+
+/** A dimension in words: "insideDiameterMm" is the inside diameter. */
+const dimensionWords = (name: string) =>
+  name
+    .replace(/Mm$/, '')
+    .replace(/[A-Z]/g, (letter) => ` ${letter}`)
+    .toLowerCase()
+
+function typedSize(value: unknown): string {
+  const raw = String(value && typeof value === 'object' && 'typed' in value ? value.typed : value)
+  return /^[\d.]+$/.test(raw) ? `${raw} mm` : raw
+}
+
+/** How far one size may be off, or what it is on the original. */
+function besideWords(value: unknown): string {
+  if (!value || typeof value !== 'object' || !('mm' in value) || 'typed' in value) return `± ${typedSize(value)}`
+  return `${typedSize(value.mm)}${'stronger' in value && value.stronger === true ? ', stronger on purpose' : ''}`
+}
+
+/** Sizes that were typed beside the fields of a part. */
+function sizesBeside(part: DesignPart | undefined, key: string): string {
+  const sizes = part?.input[key]
+  if (!sizes || typeof sizes !== 'object') return ''
+  const words = Object.entries(sizes).map(([name, value]) => `${dimensionWords(name)} ${besideWords(value)}`)
+  return words.join(', ')
 }
 
 /** Fields of one part that were entered differently; the part is named where the piece has several. */
@@ -46,7 +78,11 @@ function rowsOfPart(a: DesignPart | undefined, b: DesignPart | undefined, prefix
     const [one, two] = [typedOf(field, a?.input[field.name]), typedOf(field, b?.input[field.name])]
     return { label: `${prefix}${field.label}`, first: one, second: two, differs: one !== two, difference: '' }
   })
-  return rows.filter((row) => row.differs && row.label !== 'How many')
+  const beside = BESIDE.map(({ key, label }): CompareRow => {
+    const [one, two] = [sizesBeside(a, key), sizesBeside(b, key)]
+    return { label: `${prefix}${label}`, first: one, second: two, differs: one !== two, difference: '' }
+  })
+  return [...rows, ...beside].filter((row) => row.differs && row.label !== 'How many')
 }
 
 /** What was entered differently in the fields of the parts. */

@@ -19,7 +19,7 @@ const FULL: PieceDesign = {
         alloy: 'copper-c110',
         thicknessMm: { typed: '0.8' },
         bands: { diameterMm: 0.2 },
-        originals: { diameterMm: 22.7 },
+        originals: { diameterMm: { mm: 22.7, stronger: true } },
       },
       bought: 'annealed',
       count: 2,
@@ -78,7 +78,7 @@ describe('what stands beside what was to be written', () => {
     expect(said({ ...FULL, joints: [{ ...FULL.joints[0], kind: 'lap' }] })).toEqual(['seam: kind:butt / kind:lap'])
     expect(said(lid({ count: 3 }))).toEqual(['Lid: How many: 2 / 3'])
     expect(said(lid({ input: { ...FULL.parts[0]?.input, bands: { diameterMm: 0.3 } } }))).toEqual([
-      'Lid: How far sizes may be off: diameterMm:0.2 / diameterMm:0.3',
+      'Lid: May be off by: diameter ± 0.2 mm / diameter ± 0.3 mm',
     ])
   })
   it('long contents are cut short, and still told apart', () => {

@@ -23,8 +23,6 @@ const LABELS: Readonly<Record<string, string>> = {
   marks: 'Marks',
   etch: 'Etch',
   surface: 'Finish',
-  bands: 'How far sizes may be off',
-  originals: 'Original',
 }
 const LONGEST = 120
 
@@ -65,7 +63,7 @@ function sayRoute(value: unknown): string {
 
 /** What differs in a part beside the fields of its form. */
 function partLines(a: DesignPart, b: DesignPart, prefix: string): FieldLine[] {
-  const named = (findForm(b.form)?.fields ?? []).map((field) => field.name)
+  const named = [...(findForm(b.form)?.fields ?? []).map((field) => field.name), 'bands', 'originals']
   return [...linesOfKeys({ ...a }, { ...b }, prefix, ['id', 'input']), ...linesOfKeys(a.input, b.input, prefix, named)]
 }
 

@@ -54,6 +54,76 @@ describe('the solder for a joint', () => {
   ] as [OwnTool[], string, string][])('%j for %s', (tools, id, words) => expect(said('solder', { solder: id }, tools)).toBe(words))
 })
 
+describe('the punch of a hollow', () => {
+  const punch = (label: string, nominal: number): OwnTool => ({ kind: 'punch', label, nominal })
+  it.each([
+    [[punch('20', 20)], 20, 'nothing'],
+    [[punch('20', 20)], 20.5, 'nothing'],
+    [
+      [punch('16', 16), punch('25', 25)],
+      20,
+      'note: Use a punch of 20 mm; the closest you have is 16, 16 mm. A smaller one serves, worked round in rings.',
+    ],
+    [[], 20, 'nothing'],
+  ] as [OwnTool[], number, string][])('%j for a hollow of %f mm', (tools, punchMm, words) =>
+    expect(said('dap', { punchMm }, tools)).toBe(words),
+  )
+  it('and its cup are both told of', () =>
+    expect(
+      toolNotes([{ op: 'dap', params: { punchMm: 20 } }], { tools: [punch('16', 16), cup('18', 18)], figures: {}, thicknessMm: 1 }).map(
+        ({ buy }) => buy,
+      ),
+    ).toEqual(['punch', 'cup']))
+})
+
+describe('the punch for a hole', () => {
+  const holePunch = (label: string, nominal: number): OwnTool => ({ kind: 'hole-punch', label, nominal })
+  it('is the one of its size, or a bit serves', () => {
+    expect(said('punch-hole', { diameterMm: 1.8 }, [holePunch('screw punch', 1.8)])).toBe('ok: Yours: screw punch, 1.8 mm')
+    expect(said('punch-hole', { diameterMm: 1.8 }, [holePunch('screw punch', 1.6)])).toBe(
+      'note: Use a 1.8 mm punch; the closest you have is screw punch, 0.20 under. A bit of the size serves too.',
+    )
+    expect(said('punch-hole', { diameterMm: 1.8 }, [])).toBe('nothing')
+  })
+})
+
+describe('the mandrel for a ring', () => {
+  const mandrel: OwnTool = {
+    kind: 'mandrel',
+    label: 'old mandrel',
+    facts: {
+      marks: [
+        { mark: '4', diameterMm: 14.9 },
+        { mark: '8', diameterMm: 18.1 },
+        { mark: '12', diameterMm: 21.4 },
+      ],
+    },
+  }
+  it('is one that was measured there', () => {
+    expect(said('bend', { insideRadiusMm: 8.9 }, [mandrel])).toBe('ok: Yours: old mandrel, between 4 and 8')
+    expect(said('bend', { insideRadiusMm: 30 }, [mandrel])).toContain('note: Use a mandrel of 60 mm; none of yours')
+    expect(said('bend', { insideRadiusMm: 30 }, [mandrel])).toContain('A round bar or tube of that size serves')
+  })
+  it('is not asked for what is folded or narrow, nor where none was measured', () => {
+    expect(said('bend', { insideRadiusMm: 30, manner: 'fold' }, [mandrel])).toBe('nothing')
+    expect(said('bend', { insideRadiusMm: 2 }, [mandrel])).toBe('nothing')
+    expect(said('bend', { insideRadiusMm: 30 }, [{ kind: 'mandrel', label: 'unmeasured' }])).toBe('nothing')
+  })
+})
+
+describe('the paper for a grain', () => {
+  const paper = (label: string, nominal: number): OwnTool => ({ kind: 'abrasive', label, nominal, count: 3 })
+  it('is the nearest by how many times coarser or finer it is', () => {
+    expect(said('sand', { gritUm: 35 }, [paper('P400', 35), paper('P800', 21.8)])).toBe('ok: Yours: P400, 35 µm')
+    expect(said('sand', { gritUm: 30 }, [paper('P800', 21.8)])).toBe('ok: Yours: P800, 21.8 µm')
+    expect(said('sand', { gritUm: 68 }, [paper('P400', 35), paper('P80', 201)])).toBe(
+      'note: Use an abrasive of about 68 µm; the closest you have is P400, 35 µm.',
+    )
+    // a paper that is used up is none
+    expect(said('sand', { gritUm: 68 }, [{ ...paper('P220', 68), count: 0 }, paper('P400', 35)])).toContain('note')
+  })
+})
+
 describe('what would have to be bought', () => {
   const buy = (op: string, params: Record<string, unknown>, tools: readonly OwnTool[], thicknessMm = 1) =>
     toolNotes([{ op, params }], { tools, figures: {}, thicknessMm })[0]?.buy

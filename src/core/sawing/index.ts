@@ -1,4 +1,5 @@
 export { bestBlade, bladeFor, gradeOf, missOf, ownBlades, type SawBlade, teethOf } from './blade'
+export type { BladesBroken } from './blade-life'
 export type { PlacedBlank } from './line'
 export { placedBlanks } from './placed'
 export { type PlannedCut, type SawPlan, sawPlan } from './plan'

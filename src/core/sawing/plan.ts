@@ -8,6 +8,7 @@ import type { Bench } from '../toolwall/tools'
 import { formatPlain } from '../units/format'
 import { derive, given, type WorkingLog } from '../working/derive'
 import { bladeFor } from './blade'
+import { type BladeLife, type BladesBroken, bladeLife } from './blade-life'
 import { type CutLine, linesOf, type PlacedBlank, turnsOf, USUAL_SIDE } from './line'
 import { inOrder, type Ordered, type OrderReason } from './order'
 import type { LineChoices } from './schema'
@@ -50,6 +51,7 @@ export interface SawPlan {
   readonly minutes: number
   readonly cleanUpMinutes: number
   readonly blades: number
+  readonly bladeLife: BladeLife
   /** Neighbours that lie nearer than the ways they are cut in allow, and how much metal the most demanding of them needs, mm. */
   readonly tooNear: number
   readonly spacingMm: number
@@ -63,6 +65,7 @@ interface PlanInput extends Bench {
   readonly kerfMm?: number | undefined
   readonly blanks: readonly PlacedBlank[]
   readonly lines: LineChoices
+  readonly bladesBroken?: BladesBroken | undefined
 }
 
 const WHY: Readonly<Record<OrderReason, string>> = {
@@ -255,13 +258,14 @@ function totals(cuts: readonly PlannedCut[], input: PlanInput): Omit<SawPlan, 'b
     source: 'closed-form',
     given: [given('l', 'length sawn, ways in too', sawnMm), given('t', 'thickness', input.thicknessMm)],
   })
+  const life = bladeLife(working, input.figures ?? {}, input.bladesBroken)
   const blades = derive(working, {
     label: 'Blades to expect',
     formula: 'A/b',
     unit: 'count',
-    source: 'house-default',
-    given: [given('A', 'metal sawn through', mm2, 'mm2'), given('b', 'metal a blade cuts', figureOf('blade-life', input.figures), 'mm2')],
-    note: 'Of your own once blades that broke are logged and layouts cut.',
+    source: life.low === undefined ? 'house-default' : 'own-record',
+    given: [given('A', 'metal sawn through', mm2, 'mm2'), given('b', 'metal a blade cuts', life.mm2, 'mm2')],
+    note: 'Of your own hand once layouts are cut, and blades that broke are logged.',
   })
   const ways = new Set(cuts.map(({ way }) => way))
   return {
@@ -273,6 +277,7 @@ function totals(cuts: readonly PlannedCut[], input: PlanInput): Omit<SawPlan, 'b
     minutes: cuttingMinutes(working, cuts, mm2, input.figures),
     cleanUpMinutes: sum(({ way, points }) => cleanUpMin(way, points)),
     blades,
+    bladeLife: life,
     cautions: [...new Set([...ways].flatMap((way) => CUT_WAY_FACTS[way].caution ?? []))],
     working,
   }

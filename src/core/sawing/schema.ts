@@ -56,5 +56,7 @@ export const sawPlanInput = z.strictObject({
     .transform(numbered),
   lines: lineChoices.default({}),
   tools: z.array(ownToolSchema).max(500).default([]),
+  /** What was sawn so far, and the blades that broke over it. */
+  bladesBroken: z.strictObject({ sawnMm2: z.number().min(0).max(1e9), blades: z.int().min(0).max(100_000) }).optional(),
   figures: ownFiguresField(),
 })

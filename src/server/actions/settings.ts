@@ -1,12 +1,13 @@
 import * as z from 'zod'
-import { settingsSchema } from '@/core/entries'
+import { isSameContent } from '@/core/content'
+import { type Settings, settingsSchema } from '@/core/entries'
 import { ALLOY_IDS, ALLOYS, type AlloyId } from '@/core/metals'
 import { FIGURES, LEARNABLE } from '@/core/tables'
 import { formatPlain, readPlainNumber } from '@/core/units'
 import type { Repositories } from '../db/repositories'
 import { type Against, linesOf, ownAction, readAction, refuse } from './action'
 
-const LABELS = {
+const LABELS: Readonly<Record<string, string>> = {
   workshopName: 'Name',
   units: 'Sizes shown in',
   ringSystem: 'Ring sizes',
@@ -24,6 +25,29 @@ const LABELS = {
   torches: 'Torches',
   potTrays: 'Trays in the pickle pot',
   tumblerTrays: 'Trays in the tumbler',
+  gaugeSystem: 'Gauge numbers belong to',
+  currency: 'Currency of prices',
+  torchW: 'Torch, W',
+  flux: 'Flux',
+  figures: 'Own figures',
+  methods: 'Methods',
+  orderSchools: 'Order of work',
+  scaleCheck: 'Scale on its check weight',
+}
+
+const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** A line for each setting that would be changed; of those that hold many, for each of the many. */
+function settingLines(now: Settings, input: Readonly<Record<string, unknown>>): Against['lines'] {
+  const before = now as Readonly<Record<string, unknown>>
+  return Object.keys(input).flatMap((key) => {
+    const [was, wanted] = [before[key], input[key]]
+    if (isSameContent(was, wanted)) return []
+    const label = LABELS[key] ?? key
+    if (!isRecord(was) || !isRecord(wanted)) return linesOf({ [key]: label }, before, input)
+    const names = [...new Set([...Object.keys(was), ...Object.keys(wanted)])]
+    return linesOf(Object.fromEntries(names.map((name) => [name, `${label}: ${name}`])), was, wanted)
+  })
 }
 
 export function againstSettings({ settings }: Repositories, lines: Against['lines']): Against {
@@ -33,8 +57,7 @@ export function againstSettings({ settings }: Repositories, lines: Against['line
 export const saveSettings = ownAction({
   input: z.record(z.string(), z.unknown()),
   against: (to, input) => {
-    const now = to.settings.read()
-    return againstSettings(to, linesOf(LABELS, now, { ...now, ...input }))
+    return againstSettings(to, settingLines(to.settings.read(), input))
   },
   run: ({ settings }, input) => {
     const read = readAction(settingsSchema, { ...settings.read(), ...input })

@@ -23,12 +23,19 @@ export interface LengthInstrument {
   readonly readings: (jaws: BetweenJaws, signal: AbortSignal) => AsyncIterable<InstrumentReading>
 }
 
+/** What lies on a pan: a thing that weighs about so much, or a check weight that weighs exactly so much; and when the zero was set, where that is known. */
+export interface OnPan {
+  readonly nearG: number
+  readonly isExact: boolean
+  readonly zeroedAtMs?: number | undefined
+}
+
 /** What a scale offers the drawer; a real one and a stand-in look the same from here. */
 export interface Scale {
   readonly id: string
   readonly title: string
-  /** What it shows now, g. `nearG` tells a stand-in what lies on the pan. */
-  readonly weigh: (nearG: number) => number
+  /** What it shows now, g. What lies on the pan is told to a stand-in. */
+  readonly weigh: (pan: OnPan) => number
 }
 
 /** What a current supply offers an etch; a real one and a stand-in look the same from here. */

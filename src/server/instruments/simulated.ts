@@ -1,5 +1,5 @@
 import { setTimeout as wait } from 'node:timers/promises'
-import { readCaliper, readScale, readSupply, readThermometer, STAND_IN_CALIPERS, zeroDriftMm } from '@/core/instruments'
+import { readCaliper, readScale, readSupply, readThermometer, STAND_IN_CALIPERS, zeroDrift } from '@/core/instruments'
 import type { CurrentSupply, LengthInstrument, Scale, Thermometer } from './instrument'
 
 const INTERVAL_MS = 300
@@ -7,6 +7,9 @@ const INTERVAL_MS = 300
 const PIECE_SCATTER_MM = 0.06
 const HAND_SCATTER_MM = 0.008
 const STEADY_AFTER = 3
+/** One step of the display. */
+const CALIPER_STEP_MM = 0.01
+const SCALE_STEP_G = 0.01
 
 /** Its zero is right when the program begins. */
 const BEGAN_MS = Date.now()
@@ -20,7 +23,7 @@ export const simulatedCalipers: LengthInstrument = {
     for (let n = 0; !signal.aborted; n++) {
       const opening = n < STEADY_AFTER ? (STEADY_AFTER - n) * 0.9 : 0
       const valueMm = readCaliper(
-        { trueMm: trueMm + opening, handSdMm: HAND_SCATTER_MM, zeroErrorMm: zeroDriftMm(Date.now() - zeroedAtMs) },
+        { trueMm: trueMm + opening, handSdMm: HAND_SCATTER_MM, zeroErrorMm: zeroDrift(Date.now() - zeroedAtMs, CALIPER_STEP_MM) },
         Math.random,
       )
       yield { valueMm, at: new Date().toISOString(), steady: n >= STEADY_AFTER }
@@ -37,12 +40,14 @@ export const simulatedCalipers: LengthInstrument = {
 const JAR_SCATTER = 0.01
 const SCALE_NOISE_G = 0.01
 
-/** Stands in for a bench scale: about what the book says of the jar, with the losses and slips of a workshop. */
+/** Stands in for a bench scale: about what the book says of the jar, with the losses and slips of a workshop and a zero that wanders. */
 export const simulatedScale: Scale = {
   id: 'simulated-scale',
   title: 'Scale (simulated)',
-  weigh: (nearG) =>
-    readScale({ trueG: nearG * (1 + (Math.random() * 2 - 1) * JAR_SCATTER), noiseG: SCALE_NOISE_G, zeroErrorG: 0 }, Math.random),
+  weigh: ({ nearG, isExact, zeroedAtMs = BEGAN_MS }) => {
+    const trueG = isExact ? nearG : nearG * (1 + (Math.random() * 2 - 1) * JAR_SCATTER)
+    return readScale({ trueG, noiseG: SCALE_NOISE_G, zeroErrorG: zeroDrift(Date.now() - zeroedAtMs, SCALE_STEP_G) }, Math.random)
+  },
 }
 
 /** Stands in for a bench supply with an ammeter: about the current it is set to, and the fault that was put in. */

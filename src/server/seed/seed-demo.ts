@@ -446,7 +446,11 @@ function seedKits(to: Repositories): void {
 export function seedDemo(to: Repositories): void {
   to.transaction(() => {
     to.markDemonstration()
-    to.settings.write({ workshopName: 'Orrin Vale night mail', defaultAlloy: 'red-brass-c230' })
+    to.settings.write({
+      workshopName: 'Orrin Vale night mail',
+      defaultAlloy: 'red-brass-c230',
+      scaleCheck: { knownG: 50, readG: 50.01, at: new Date().toISOString() },
+    })
     seedDrawer(to)
     seedTools(to)
     seedButtons(to)

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useMemo } from 'react'
 import type { EtchGoal } from '@/core/etching'
+import { readingBesideOriginal } from '@/core/instruments'
 import { blankDimension, comesOutMm, routeStepOf, seriesWords, waitingNow } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import { useKeys } from '../keys/use-keys'
@@ -156,7 +157,9 @@ function Measured({ tray, step, bench, kept }: StepProps) {
       <TargetBand
         target={step.target}
         valueMm={isOnPiece ? kept : (calipers?.valueMm ?? kept)}
-        predicted={[seriesHere(bench, step), comingOut(tray, bench, step)].filter(Boolean).join(' ')}
+        predicted={[seriesHere(bench, step), readingBesideOriginal(step.target, kept), comingOut(tray, bench, step)]
+          .filter(Boolean)
+          .join(' ')}
         source={isOnPiece ? 'while the calipers are checked' : sourceOf(bench, kept)}
         withinMm={check.withinMm}
       />

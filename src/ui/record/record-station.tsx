@@ -27,10 +27,23 @@ interface RecordStationProps {
   readonly pictures: readonly PictureLine[]
   /** Trays of which two pieces or more were measured. */
   readonly measured: readonly MeasuredTray[]
+  /** What was measured beside the original it is made after, in words. */
+  readonly besideOriginal: readonly string[]
 }
 
 /** What came out of this piece, and what it means for the next blank. */
-export function RecordStation({ pieceId, rows, own, picture, events, trayIds, reasons, pictures, measured }: RecordStationProps) {
+export function RecordStation({
+  pieceId,
+  rows,
+  own,
+  picture,
+  events,
+  trayIds,
+  reasons,
+  pictures,
+  measured,
+  besideOriginal,
+}: RecordStationProps) {
   const [first] = rows
   return (
     <Box sx={{ p: 2.5, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.4fr) minmax(0, 1fr)' }, gap: 3 }}>
@@ -81,6 +94,14 @@ export function RecordStation({ pieceId, rows, own, picture, events, trayIds, re
             From the first finished piece of the same form, metal and method on, your own figure is offered beside the textbook.
           </Typography>
         )}
+        {besideOriginal.length > 0 ? (
+          <Box component="section" aria-label="After the original" sx={{ mt: 2 }}>
+            <Typography variant="h2">After the original</Typography>
+            {besideOriginal.map((words) => (
+              <Typography key={words}>{words}</Typography>
+            ))}
+          </Box>
+        ) : null}
         <SetsPanel trays={measured} />
         <Button component={PageLink} href={`/pieces/${pieceId}/check`} sx={{ mt: 2 }}>
           Check its form by a picture

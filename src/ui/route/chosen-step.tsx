@@ -27,7 +27,7 @@ export const ChosenStep = memo(function ChosenStep({ seen, does }: { readonly se
       metal={metalOfStep(view, index)}
       metalPart={view.names.get(view.temper.steps[index]?.part ?? '') ?? ''}
       sizes={view.sizes[index]?.sizes ?? []}
-      tool={toolNotes([chosen], { thicknessMm, ...bench })[0]}
+      tools={toolNotes([chosen], { thicknessMm, ...bench })}
       includes={partedInto(view.assembly, index).filter(({ isItself }) => !isItself)}
       isPinned={chosen.pinned === true}
       onParams={(params) => does.setParams(chosen.id, params)}

@@ -109,7 +109,7 @@ export interface StepPanelProps {
   readonly metalPart: string
   /** What is known of the part's sizes after it. */
   readonly sizes: readonly PartSize[]
-  readonly tool: ToolNote | undefined
+  readonly tools: readonly ToolNote[]
   /** The steps it includes, under the methods of the workshop. */
   readonly includes: readonly PartedStep[]
   readonly isPinned: boolean
@@ -135,7 +135,7 @@ export function StepPanel({
   metal,
   metalPart,
   sizes,
-  tool,
+  tools,
   includes,
   isPinned,
   onParams,
@@ -180,11 +180,11 @@ export function StepPanel({
             {operation.caution}
           </Typography>
         ) : null}
-        {tool ? (
-          <Typography variant="body2" sx={{ color: tool.level === 'note' ? PALETTE.ochre : PALETTE.verdigris, mt: 0.5 }}>
-            {tool.message}
+        {tools.map(({ level, message }) => (
+          <Typography key={message} variant="body2" sx={{ color: level === 'note' ? PALETTE.ochre : PALETTE.verdigris, mt: 0.5 }}>
+            {message}
           </Typography>
-        ) : null}
+        ))}
         {includes.length > 0 ? (
           <Typography variant="body2" sx={{ mt: 0.5, color: PALETTE.muted }}>
             With it: {[...new Set(includes.map(({ op }) => (findOperation(op)?.title ?? op).toLowerCase()))].join(', ')}.

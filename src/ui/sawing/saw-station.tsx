@@ -120,7 +120,7 @@ export function SawStation({ layout }: { readonly layout: SawnLayout }) {
       <Typography role="status" variant="body2">
         {hands.refusal}
       </Typography>
-      <SawTotals plan={plan} isOwnLife={layout.isOwnLife} />
+      <SawTotals plan={plan} broken={layout.bladesBroken} />
       <CutList plan={plan} made={made} current={left > 0 ? current : undefined} onShow={hands.show} />
     </SheetAndPanel>
   )

@@ -1,13 +1,13 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { CUT_WAY_FACTS, CUT_WAYS, type SawPlan } from '@/core/sawing'
+import { type BladesBroken, CUT_WAY_FACTS, CUT_WAYS, type SawPlan } from '@/core/sawing'
 import { formatPlain } from '@/core/units'
 import { WorkingSteps } from '../forms/answer-column'
 import { PALETTE } from '../theme/palette'
 
 interface SawTotalsProps {
   readonly plan: SawPlan
-  readonly isOwnLife: boolean
+  readonly broken: BladesBroken | undefined
 }
 
 function Row({ label, value }: { readonly label: string; readonly value: string }) {
@@ -32,8 +32,16 @@ function waysUsed({ cuts }: SawPlan): string {
   return counts.map(([way, count]) => `${count} by ${CUT_WAY_FACTS[way].title.toLowerCase()}`).join(', ')
 }
 
+/** By what the blades are told. */
+function sayLife({ bladeLife: { mm2, low, high } }: SawPlan, broken: BladesBroken | undefined): string {
+  if (low === undefined || high === undefined || !broken) return 'So do the blades, unless you typed a figure of your own or cut a layout.'
+  const [life, least, most] = [mm2, low, high].map((value) => formatPlain(value, 0))
+  const own = broken.blades === 0 ? 'none of yours broke' : `${broken.blades} of yours broke`
+  return `The blades are told by your own hand: ${own} over ${formatPlain(broken.sawnMm2, 0)} mm² sawn. One cuts ${life} mm²; in eight of ten cases ${least} to ${most} mm².`
+}
+
 /** What the whole plan comes to: blade, length, holes, blades, minutes. */
-export function SawTotals({ plan, isOwnLife }: SawTotalsProps) {
+export function SawTotals({ plan, broken }: SawTotalsProps) {
   const { blade, sawnMm, thicknessMm } = plan
   return (
     <Box component="section" aria-label="The whole plan" sx={{ mt: 2 }}>
@@ -45,7 +53,10 @@ export function SawTotals({ plan, isOwnLife }: SawTotalsProps) {
             <Row label="Blade" value={`${blade.name}${blade.isOwn ? ', yours' : ''}`} />
             <Row label="Sawn" value={`${formatPlain(sawnMm, 0)} mm in ${formatPlain(thicknessMm, 2)} mm`} />
             <Row label="Turns" value={String(plan.turns)} />
-            <Row label={`Blades to expect (${isOwnLife ? 'your own' : 'usual'})`} value={formatPlain(Math.max(0.1, plan.blades), 1)} />
+            <Row
+              label={`Blades to expect (${plan.bladeLife.low === undefined ? 'usual' : 'your own'})`}
+              value={formatPlain(Math.max(0.1, plan.blades), 1)}
+            />
           </>
         ) : null}
         <Row label="Holes to drill or punch" value={String(plan.holes)} />
@@ -53,8 +64,7 @@ export function SawTotals({ plan, isOwnLife }: SawTotalsProps) {
         <Row label="Cleaning the edges up" value={minutes(plan.cleanUpMinutes)} />
       </Box>
       <Typography variant="body2" sx={{ mt: 0.75 }}>
-        Minutes and clean-up come from house figures of low certainty.{' '}
-        {isOwnLife ? 'The blades are told by those you logged as broken.' : 'So do the blades, until three of yours are logged as broken.'}
+        Minutes and clean-up come from house figures of low certainty. {sayLife(plan, broken)}
       </Typography>
       {plan.tooNear > 0 ? (
         <Typography role="alert" variant="body2" sx={{ borderLeft: `3px solid ${PALETTE.ochre}`, pl: 1, mt: 1 }}>

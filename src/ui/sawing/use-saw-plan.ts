@@ -2,7 +2,7 @@
 import { useEffect, useMemo, useState } from 'react'
 import { useStore } from 'zustand'
 import type { LayoutSheet } from '@/core/layout'
-import { type LineChoice, type LineChoices, type PlacedBlank, sawPlan } from '@/core/sawing'
+import { type BladesBroken, type LineChoice, type LineChoices, type PlacedBlank, sawPlan } from '@/core/sawing'
 import type { OwnFigures } from '@/core/tables'
 import type { OwnTool } from '@/core/toolwall'
 import { createHistory } from '../acting/history-store'
@@ -22,8 +22,7 @@ export interface SawnLayout {
   readonly lines: LineChoices
   readonly tools: readonly OwnTool[]
   readonly figures: OwnFigures
-  /** Whether how long a blade lasts is the smith's own, told from those that broke. */
-  readonly isOwnLife: boolean
+  readonly bladesBroken: BladesBroken | undefined
 }
 
 /** A choice is written so soon. */
@@ -62,10 +61,10 @@ export function useSawPlan(layout: SawnLayout) {
       history.temporal.getState().clear()
     },
   })
-  const { sheet, kerfMm, blanks, tools, figures } = layout
+  const { sheet, kerfMm, blanks, tools, figures, bladesBroken } = layout
   const plan = useMemo(
-    () => sawPlan({ sheet, thicknessMm: sheet.thicknessMm, kerfMm, blanks, lines, tools, figures }),
-    [sheet, kerfMm, blanks, lines, tools, figures],
+    () => sawPlan({ sheet, thicknessMm: sheet.thicknessMm, kerfMm, blanks, lines, tools, figures, bladesBroken }),
+    [sheet, kerfMm, blanks, lines, tools, figures, bladesBroken],
   )
   const [made, keepMade] = useMade(`sawn-${uid}-${layout.id}`)
   const save = () => saving.saveSoon(() => ({ id: layout.id, lines: history.getState().lines }), SAVE_MS)

@@ -17,6 +17,7 @@ import { useNotice } from '../shared/notices'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { JarDrawn } from './jar-drawn'
+import { useScale } from './use-scale'
 
 interface JarCardProps {
   readonly jar: Jar
@@ -43,13 +44,8 @@ export function JarCard({ jar, line, hasScale }: JarCardProps) {
   const act = useAct()
   const say = useNotice()
   const told = useTold()
+  const scale = useScale()
   const name = `${ALLOYS[jar.alloy].title}, ${JAR_KIND_WORDS[jar.kind]}`
-  async function readScale() {
-    const answer = await fetch(`/api/instruments/scale?near=${jar.massG}`).catch(() => undefined)
-    const shown = answer?.ok ? ((await answer.json()) as { readonly massG: number }) : undefined
-    if (!shown) say({ text: 'The scale is not responding. Enter what it shows by hand.' })
-    setWeighing(shown ? String(shown.massG) : '')
-  }
   async function send(yes: boolean) {
     setAsking(false)
     if (!yes) return
@@ -77,7 +73,7 @@ export function JarCard({ jar, line, hasScale }: JarCardProps) {
               Weigh it
             </Button>
             {hasScale ? (
-              <Button variant="text" onClick={() => void readScale()}>
+              <Button variant="text" onClick={() => void scale.read(jar.massG).then(setWeighing)}>
                 Read the scale
               </Button>
             ) : null}

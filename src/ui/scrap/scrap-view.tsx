@@ -4,6 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
+import type { WeightCheck } from '@/core/instruments'
 import type { RefiningSlip } from '@/core/scrap'
 import { formatMoney, formatPlain } from '@/core/units'
 import type { Jar } from '@/server/db/repositories'
@@ -11,15 +12,18 @@ import { WorkingSteps } from '../forms/answer-column'
 import { useWorkshop } from '../shared/workshop-context'
 import { JarCard } from './jar-card'
 import { PutInJar } from './put-in-jar'
+import { ScaleCheck } from './scale-check'
 
 interface ScrapViewProps {
   readonly jars: readonly Jar[]
   readonly slip: RefiningSlip
   readonly hasScale: boolean
+  readonly scaleCheck: WeightCheck | null
+  readonly settingsRevision: number
 }
 
 /** The jars of scrap and filings, by metal, with what they hold and are worth; what comes in, and the slip it goes out with. */
-export function ScrapView({ jars, slip, hasScale }: ScrapViewProps) {
+export function ScrapView({ jars, slip, hasScale, scaleCheck, settingsRevision }: ScrapViewProps) {
   const [adding, setAdding] = useState(jars.length === 0)
   const { uid, currency } = useWorkshop()
   const lineOf = ({ alloy, kind }: Jar) => slip.lines.find((line) => line.alloy === alloy && line.kind === kind)
@@ -40,6 +44,7 @@ export function ScrapView({ jars, slip, hasScale }: ScrapViewProps) {
             : 'Every jar is empty.'}
         </Typography>
       </Box>
+      <ScaleCheck last={scaleCheck} revision={settingsRevision} hasScale={hasScale} />
       {adding ? <PutInJar jars={jars} onDone={() => setAdding(false)} /> : null}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 3, mt: 3 }}>
         {jars.map((jar) => (

@@ -19,6 +19,7 @@ const NOT_PLAIN = [
   'pricesOn',
   'trials',
   'recordAnswers',
+  'scaleCheck',
   'greeted',
   'trialJobId',
   'methods',

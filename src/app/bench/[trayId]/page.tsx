@@ -34,7 +34,7 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>, lost: Readonl
     const operation = findOperation(step.op)
     const part = partOfFrozen(plan, step.on)
     const words = wordsOf(step, metals.get(part.part))
-    const [own] = toolNotes([step], { thicknessMm: part.thicknessMm, ...options })
+    const own = toolNotes([step], { thicknessMm: part.thicknessMm, ...options })
     return {
       id: step.id,
       op: step.op,
@@ -56,7 +56,10 @@ function stepViews({ plan }: Tray, options: Required<PlanOptions>, lost: Readonl
       sizes: step.sizes ?? [],
       params: step.params,
       ...waitsOf(step.op, step.params),
-      words: own ? { ...words, facts: [...words.facts, { label: 'Your tool', value: own.message.replace(/^Yours: /, '') }] } : words,
+      words: {
+        ...words,
+        facts: [...words.facts, ...own.map(({ message }) => ({ label: 'Your tool', value: message.replace(/^Yours: /, '') }))],
+      },
     }
   })
 }

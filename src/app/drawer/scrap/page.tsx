@@ -11,13 +11,20 @@ export const metadata: Metadata = { title: 'Scrap' }
 export default function ScrapPage() {
   const repositories = workshop()
   const jars = repositories.jars.all()
-  const slip = refiningSlip(jars, repositories.settings.read().figures)
+  const { figures, scaleCheck } = repositories.settings.read()
+  const slip = refiningSlip(jars, figures)
   return (
     <>
       <PageHead title="Scrap" sub="scrap and filings in their jars, until they are refined">
         <DrawerNav />
       </PageHead>
-      <ScrapView jars={jars} slip={slip} hasScale={isPracticeOn(repositories)} />
+      <ScrapView
+        jars={jars}
+        slip={slip}
+        hasScale={isPracticeOn(repositories)}
+        scaleCheck={scaleCheck}
+        settingsRevision={repositories.settings.revision()}
+      />
     </>
   )
 }

@@ -11,7 +11,14 @@ const refs = z.array(refObject).max(60).readonly()
 const bought = z.enum(BOUGHT_TEMPER_IDS)
 
 const reason = z.object({ rule: z.string().max(20), against: z.union([z.string(), z.number()]).optional(), reason: z.string().max(500) })
-const target = z.object({ dimension: z.string(), label: z.string(), valueMm: z.number(), plusMinusMm: z.number() })
+const target = z.object({
+  dimension: z.string(),
+  label: z.string(),
+  valueMm: z.number(),
+  plusMinusMm: z.number(),
+  /** Of what the piece is made after. */
+  original: z.object({ mm: z.number(), stronger: z.boolean() }).optional(),
+})
 
 const size = z.object({
   dimension: z.string(),
@@ -117,14 +124,7 @@ export const designSchema = z.object({
 })
 export type Design = z.output<typeof designSchema>
 
-const outcome = z.object({
-  dimension: z.string(),
-  label: z.string(),
-  valueMm: z.number(),
-  plusMinusMm: z.number(),
-  blankPerMm: z.number(),
-  primary: z.boolean(),
-})
+const outcome = target.extend({ blankPerMm: z.number(), primary: z.boolean() })
 
 const point = z.tuple([z.number(), z.number()])
 

@@ -3,7 +3,7 @@ import { toldWords } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
 import { namedThings, thingNames } from '@/core/piece'
 import type { Tray } from '@/server/db/repositories'
-import { measuredTrays } from '@/server/services/measured-trays'
+import { besideOriginals, measuredTrays } from '@/server/services/measured-trays'
 import { ownAllowanceOfPiece } from '@/server/services/own-record'
 import { planDesign, planOptions } from '@/server/services/piece-plan'
 import { workshop } from '@/server/workshop'
@@ -54,6 +54,7 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
         trayIds={ofPiece.map((tray) => tray.id)}
         reasons={reasonsOf(ofPiece)}
         measured={measuredTrays(repositories, ofPiece)}
+        besideOriginal={besideOriginals(repositories, ofPiece)}
         pictures={repositories.pictures.ofPiece(piece.id, PICTURES_SHOWN)}
       />
       <Pager label="Pages of readings" page={page} pages={pagesOf(record.countOfPiece(piece.id), ROWS_A_PAGE)} />
