@@ -42,11 +42,11 @@ function setOf(pieces: readonly Measured[], dimensions: readonly string[], toler
   }
 }
 
-/** A set by its places in the list: its highest, the others as bits, and how far apart it is. */
-interface Candidate {
-  readonly others: number
-  readonly places: readonly number[]
-  readonly apart: number
+/** The sets that one piece is the highest of, by their places in the list: the others of each as bits, and how far apart it is. */
+interface Candidates {
+  readonly others: Int32Array
+  readonly apart: Float64Array
+  readonly places: readonly (readonly number[])[]
 }
 
 /** Every choice of so many out of the first places. */
@@ -63,41 +63,53 @@ interface Table {
 }
 
 /** The best for one subset: its highest piece stays over, or is in one of the sets it can be in. */
-function settle(subset: number, own: Float64Array, before: Float64Array, chosen: Int16Array, candidates: readonly Candidate[]): void {
+function settle(subset: number, own: Float64Array, before: Float64Array, chosen: Int16Array, { others, apart }: Candidates): void {
   const rest = subset & ~(1 << (31 - Math.clz32(subset)))
-  own[subset] = own[rest] as number
-  for (const [at, { others, apart }] of candidates.entries()) {
-    if ((rest & others) !== others) continue
-    const cost = (before[rest & ~others] as number) + apart
-    if (cost >= (own[subset] as number) - 1e-12) continue
-    own[subset] = cost
+  let best = own[rest] as number
+  for (let at = 0; at < others.length; at++) {
+    const bits = others[at] as number
+    if ((rest & bits) !== bits) continue
+    const cost = (before[rest & ~bits] as number) + (apart[at] as number)
+    if (cost >= best - 1e-12) continue
+    best = cost
     chosen[subset] = at
   }
+  own[subset] = best
 }
 
-function tableOf(byHighest: readonly (readonly Candidate[])[], wanted: number): Table {
+function bitsIn(subset: number): number {
+  let count = 0
+  for (let left = subset; left > 0; left &= left - 1) count++
+  return count
+}
+
+function tableOf(byHighest: readonly Candidates[], wanted: number, inSet: number): Table {
   const all = 1 << byHighest.length
   const least = Array.from({ length: wanted + 1 }, (_, n) => new Float64Array(all).fill(n === 0 ? 0 : Number.POSITIVE_INFINITY))
   const chosen = Array.from({ length: wanted + 1 }, () => new Int16Array(all).fill(-1))
+  const sizes = Uint8Array.from({ length: all }, (_, subset) => bitsIn(subset))
   for (let n = 1; n <= wanted; n++)
     for (let subset = 1; subset < all; subset++) {
-      const candidates = byHighest[31 - Math.clz32(subset)] ?? []
+      // fewer pieces than so many sets take
+      if ((sizes[subset] as number) < n * inSet) continue
+      const candidates = byHighest[31 - Math.clz32(subset)] as Candidates
       settle(subset, least[n] as Float64Array, least[n - 1] as Float64Array, chosen[n] as Int16Array, candidates)
     }
   return { least, chosen }
 }
 
 /** Which go together, read back from the table, by their places. */
-function readBack({ chosen }: Table, byHighest: readonly (readonly Candidate[])[], wanted: number): (readonly number[])[] {
+function readBack({ chosen }: Table, byHighest: readonly Candidates[], wanted: number): (readonly number[])[] {
   const sets: (readonly number[])[] = []
   for (let [subset, n] = [(1 << byHighest.length) - 1, wanted]; n > 0 && subset > 0; ) {
     const highest = 31 - Math.clz32(subset)
-    const candidate = byHighest[highest]?.[(chosen[n] as Int16Array)[subset] as number]
+    const at = (chosen[n] as Int16Array)[subset] as number
+    const places = byHighest[highest]?.places[at]
     subset &= ~(1 << highest)
-    if (!candidate) continue
-    subset &= ~candidate.others
+    if (!places) continue
+    subset &= ~(byHighest[highest]?.others[at] as number)
     n--
-    sets.push(candidate.places)
+    sets.push(places)
   }
   return sets
 }
@@ -125,13 +137,16 @@ export function bestSets(
       dimensions,
       tolerances,
     )
-  const byHighest = pieces.map((_, highest) =>
-    choices(highest, inSet - 1).map((others): Candidate => {
-      const places = [...others, highest]
-      return { others: others.reduce((bits, place) => bits | (1 << place), 0), places, apart: made(places).apart }
-    }),
-  )
-  return readBack(tableOf(byHighest, wanted), byHighest, wanted)
+  const byHighest = pieces.map((_, highest): Candidates => {
+    const all = choices(highest, inSet - 1)
+    const places = all.map((others) => [...others, highest])
+    return {
+      others: Int32Array.from(all, (others) => others.reduce((bits, place) => bits | (1 << place), 0)),
+      apart: Float64Array.from(places, (some) => made(some).apart),
+      places,
+    }
+  })
+  return readBack(tableOf(byHighest, wanted, inSet), byHighest, wanted)
     .map(made)
     .sort((a, b) => a.apart - b.apart)
 }

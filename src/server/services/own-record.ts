@@ -12,6 +12,7 @@ import {
   weighed,
 } from '@/core/logbook'
 import type { PlanOptions } from '@/core/piece'
+import { recent } from '@/core/working'
 import type { RecordGroup, RecordKind, RecordRow, Repositories } from '../db/repositories'
 import { planDesign } from './piece-plan'
 import { dimensionedThumbOf, type PieceThumb } from './piece-thumb'
@@ -74,6 +75,23 @@ export function handNotes(newestFirst: readonly RecordRow[], answer: RecordAnswe
 }
 
 const ROWS_LOOKED_AT = 200
+const MOST_KINDS = 300
+
+/** What was noted of each kind of work, workshop by workshop, as long as its newest readings and answers are the same. */
+const NOTED = new WeakMap<Repositories, ReturnType<typeof recent<HandNotes>>>()
+
+function notesOf(repositories: Repositories, kind: RecordKind, answer: RecordAnswer): HandNotes {
+  const known = NOTED.get(repositories) ?? recent<HandNotes>(MOST_KINDS)
+  NOTED.set(repositories, known)
+  const { record } = repositories
+  const notes = known(`${record.stateOf(kind)} ${JSON.stringify(answer)}`, () =>
+    handNotes(record.rowsOf(kind, { page: 1, size: ROWS_LOOKED_AT }), answer),
+  )
+  // a piece may be called something else since
+  const odd = notes.odd.map((one) => ({ ...one, pieceName: record.pieceNameOf(one.trayId) ?? one.pieceName }))
+  return { ...notes, odd }
+}
+
 const ROWS_SHOWN = 20
 const PIECES_SHOWN = 4
 
@@ -104,7 +122,7 @@ export function bookGroups(repositories: Repositories, page: { page: number; siz
   }
   return repositories.record.groups(page).map((group) => ({
     ...group,
-    notes: handNotes(repositories.record.rowsOf(group, { page: 1, size: ROWS_LOOKED_AT }), answerTo(group)),
+    notes: notesOf(repositories, group, answerTo(group)),
     rows: repositories.record.rowsOf(group, { page: 1, size: ROWS_SHOWN }),
     pieces: repositories.record
       .piecesOf(group, PIECES_SHOWN)

@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react'
 import { bestSets, isOpening, type MatchedSet, type Measured, MOST_IN_SET, mostMatched } from '@/core/logbook'
 import { formatPlain } from '@/core/units'
 import { ChoiceField } from '../shared/choice-field'
+import { useIsHere } from '../shared/use-is-here'
 import { PALETTE } from '../theme/palette'
 
 /** Pieces of one tray with what was measured of them. */
@@ -40,11 +41,12 @@ export function SetsPanel({ trays }: { readonly trays: readonly MeasuredTray[] }
   const matched = Math.min(count, mostMatched(inSet))
   const most = Math.floor(matched / inSet)
   const wanted = Math.min(most, asked.sets || most)
+  const isHere = useIsHere()
   const sets = useMemo(() => {
-    if (!tray) return []
+    if (!tray || !isHere) return []
     const tolerances = Object.fromEntries(Object.entries(tray.dimensions).map(([id, { plusMinusMm }]) => [id, plusMinusMm]))
     return bestSets(tray.pieces.slice(0, matched), inSet, wanted, tolerances)
-  }, [tray, matched, inSet, wanted])
+  }, [tray, isHere, matched, inSet, wanted])
   if (!tray) return null
   return (
     <Box component="section" aria-label="Pairs and sets" sx={{ mt: 2 }}>

@@ -34,7 +34,8 @@ function waysUsed({ cuts }: SawPlan): string {
 
 /** By what the blades are told. */
 function sayLife({ bladeLife: { mm2, low, high } }: SawPlan, broken: BladesBroken | undefined): string {
-  if (low === undefined || high === undefined || !broken) return 'So do the blades, unless you typed a figure of your own or cut a layout.'
+  if (low === undefined || high === undefined || !broken)
+    return 'So do the blades, until a layout is cut or you typed a figure of your own.'
   const [life, least, most] = [mm2, low, high].map((value) => formatPlain(value, 0))
   const own = broken.blades === 0 ? 'none of yours broke' : `${broken.blades} of yours broke`
   return `The blades are told by your own hand: ${own} over ${formatPlain(broken.sawnMm2, 0)} mm² sawn. One cuts ${life} mm²; in eight of ten cases ${least} to ${most} mm².`

@@ -44,9 +44,13 @@ export function ScaleCheck({ last, revision, hasScale }: ScaleCheckProps) {
     return told('saveSettings', { scaleCheck }, { revision, text: weightSays(scaleCheck, errorG).says, back: { scaleCheck: last } })
   }
   return (
-    <Box role="group" aria-label="Scale" sx={{ mt: 2, display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+    <Box
+      role="group"
+      aria-label="Scale"
+      sx={{ mt: 2, display: 'flex', gap: 1.5, alignItems: shown === null ? 'center' : 'flex-start', flexWrap: 'wrap' }}
+    >
       {today === '' ? null : (
-        <Box sx={{ color: found?.isOff ? PALETTE.fire : PALETTE.petrolText }}>
+        <Box sx={{ color: found?.isOff ? PALETTE.fire : PALETTE.muted }}>
           {isToday ? null : 'The scale was not checked today. '}
           {last && found ? `Checked ${isToday ? `at ${clock(last.at)}` : `on ${day(last.at)}`}. ${found.says} ` : null}
           It tells within {formatPlain(tellsWithinG(errorG, last ?? undefined), 2)} g.

@@ -10,6 +10,7 @@ import { ALLOY_TITLES } from '@/core/metals'
 import { useTold } from '../acting/use-told'
 import { EntryChoice, EntrySize, EntryText } from '../entry/entry-fields'
 import { EntryForm } from '../entry/entry-form'
+import { useIsHere } from '../shared/use-is-here'
 import { useWorkshop } from '../shared/workshop-context'
 import { type SettingGroup, SettingGroups } from './setting-groups'
 
@@ -200,6 +201,7 @@ function groupsOf(isDemo: boolean, methods: readonly MethodChoice[]): readonly S
         ]),
     {
       title: 'Order of work',
+      isLong: true,
       about: 'Where good smiths differ on what comes first. It holds for every route; a piece may have answers of its own.',
       settings: ORDER_SCHOOLS.map((school) => ({
         words: `${school.id} ${school.question} ${Object.values(school.answers).join(' ')} ${school.changes}`,
@@ -208,6 +210,7 @@ function groupsOf(isDemo: boolean, methods: readonly MethodChoice[]): readonly S
     },
     {
       title: 'Methods',
+      isLong: true,
       about: 'What a new piece starts with. Each piece can have another; those that are there stay as they are.',
       settings: methods.map((choice, at) => ({
         words: `${choice.label} ${choice.options.map((option) => option.title).join(' ')} ${choice.forms.join(' ')}`,
@@ -228,7 +231,8 @@ interface PreferencesProps {
 export function Preferences({ settings, methods, looking }: PreferencesProps) {
   const told = useTold()
   const { settingsRevision, name } = useWorkshop()
-  const groups = useMemo(() => groupsOf(name === 'demo', methods), [name, methods])
+  const isHere = useIsHere()
+  const groups = useMemo(() => groupsOf(name === 'demo', methods).filter(({ isLong }) => isHere || !isLong), [name, methods, isHere])
   async function send({ methods: chosen, orderSchools: answers, ...typed }: Typed) {
     const orderSchools = Object.fromEntries(ORDER_SCHOOLS.flatMap(({ id, usual }) => (answers[id] === usual ? [] : [[id, answers[id]]])))
     const own = Object.fromEntries(

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { CHECK_PIECE } from '@/core/instruments'
+import { recent } from '@/core/working'
 import type { Db } from '../db'
 import { writer } from '../write'
 import { countRow, jsonColumn, offsetOf, type Page } from './rows'
@@ -106,6 +107,9 @@ const lossRow = z
   }))
 export type LossLine = z.output<typeof lossRow>
 
+/** Minutes that steps took, by operation. */
+type TookMinutes = Readonly<Record<string, readonly number[]>>
+
 /** So many of the newest own times tell of a hand. */
 const NEWEST_TIMES = 3000
 
@@ -162,6 +166,18 @@ export function makeEntryRepository(db: Db) {
   const tookRow = z.object({ op: z.string(), minutes: z.number() })
   const read = (row: unknown): Entry | undefined => (row ? entryRow.parse(row) : undefined)
   const all = (rows: readonly unknown[]): Entry[] => rows.map((row) => entryRow.parse(row))
+  /** Told anew after an entry: nothing of the ledger is ever changed. */
+  const tookKnown = recent<TookMinutes>(1)
+  function tellTook(): TookMinutes {
+    const byOp: Record<string, number[]> = {}
+    for (const row of took.all(NEWEST_TIMES)) {
+      const { op, minutes } = tookRow.parse(row)
+      const known = byOp[op] ?? []
+      byOp[op] = known
+      known.push(minutes)
+    }
+    return byOp
+  }
   return {
     add: (entry: NewEntry): number => {
       const { item, reading, text, part } = entry
@@ -207,14 +223,7 @@ export function makeEntryRepository(db: Db) {
     /** What was noted at a step of a tray, in its order. */
     notesAt: (trayId: number, stepId: string) => all(notesAt.all(trayId, stepId)),
     /** Minutes of the newest steps of which it is known when they were begun, by operation. */
-    tookMinutes: (): Readonly<Record<string, readonly number[]>> => {
-      const byOp: Record<string, number[]> = {}
-      for (const row of took.all(NEWEST_TIMES)) {
-        const { op, minutes } = tookRow.parse(row)
-        byOp[op] = [...(byOp[op] ?? []), minutes]
-      }
-      return byOp
-    },
+    tookMinutes: (): TookMinutes => tookKnown(String(countRow.parse(lastId.get()).n), tellTook),
     losses: (page: Page): LossLine[] => losses.all(page.size, offsetOf(page)).map((row) => lossRow.parse(row)),
     /** Which whole pieces of a tray were lost, where and why. */
     lossesOf: (trayId: number) => lossesOf.all(trayId).map((row) => ownLossRow.parse(row)),

@@ -10,6 +10,7 @@ import {
   type RecordAnswer,
   weighed,
 } from '@/core/logbook'
+import { recent } from '@/core/working'
 import type { Db } from '../db'
 import { writer } from '../write'
 import { countRow, offsetOf, type Page } from './rows'
@@ -81,7 +82,12 @@ const groupRow = z
 /** So many of the newest readings tell of a hand. */
 const NEWEST = 200
 
-const ROWS = "SELECT w.*, t.plan_json ->> '$.pieceName' AS piece_name FROM record_rows w JOIN trays t ON t.id = w.tray_id"
+/** Rows with the name of their piece. What a tray was frozen with is long: it is read only where the piece is gone. */
+const ROWS = `SELECT w.*, coalesce(p.name, t.plan_json ->> '$.pieceName') AS piece_name
+  FROM record_rows w JOIN trays t ON t.id = w.tray_id LEFT JOIN pieces p ON p.id = t.piece_id`
+
+/** So many kinds of work are remembered with what their newest readings say. */
+const MOST_KINDS = 300
 
 /** The book: rows told from the ledger, and the sums of each group kept up to date by every write. */
 export function makeRecordRepository(db: Db) {
@@ -105,7 +111,12 @@ export function makeRecordRepository(db: Db) {
   const countGroups = db.prepare('SELECT count(*) AS n FROM record_groups')
   const ofMetal = db.prepare('SELECT * FROM record_groups WHERE form = ? AND alloy = ?')
   const rowsOf = db.prepare(`${ROWS} WHERE w.form = ? AND w.alloy = ? AND w.method = ? ORDER BY w.entry_id DESC LIMIT ? OFFSET ?`)
+  const newest = db.prepare('SELECT * FROM record_rows WHERE form = ? AND alloy = ? AND method = ? ORDER BY entry_id DESC LIMIT ?')
+  const newestIds = db
+    .prepare('SELECT entry_id FROM record_rows WHERE form = ? AND alloy = ? AND method = ? ORDER BY entry_id DESC LIMIT ?')
+    .pluck()
   const ofPiece = db.prepare(`${ROWS} WHERE t.piece_id = ? ORDER BY w.entry_id DESC LIMIT ? OFFSET ?`)
+  const nameOfTray = db.prepare('SELECT p.name FROM trays t JOIN pieces p ON p.id = t.piece_id WHERE t.id = ?').pluck()
   const countOfPiece = db.prepare('SELECT count(*) AS n FROM record_rows w JOIN trays t ON t.id = w.tray_id WHERE t.piece_id = ?')
   const total = db.prepare('SELECT coalesce(sum(count), 0) AS n FROM record_groups')
   const lostTotal = db.prepare('SELECT coalesce(sum(lost), 0) AS n FROM trays')
@@ -126,6 +137,10 @@ export function makeRecordRepository(db: Db) {
     if (sums.count <= 0) dropGroup.run(row.form, row.alloy, row.method)
     else putGroup.run(row.form, row.alloy, row.method, sums.count, JSON.stringify(sums))
   }
+  /** Which readings are the newest of a kind of work, as a text: what is told of them holds as long as it is the same. */
+  const stateOf = ({ form, alloy, method }: RecordKind): string =>
+    `${form} ${alloy} ${method} ${newestIds.all(form, alloy, method, NEWEST).join()}`
+  const sumsKnown = recent<GrowthSums>(MOST_KINDS)
   const read = (rows: readonly unknown[]): RecordRow[] => rows.map((row) => recordRow.parse(row))
 
   return {
@@ -168,9 +183,14 @@ export function makeRecordRepository(db: Db) {
       Object.fromEntries(
         ofMetal.all(form, alloy).map((row) => {
           const kind = groupRow.parse(row)
-          return [kind.method, weighed(answered(read(rowsOf.all(form, alloy, kind.method, NEWEST, 0)), answerTo(kind))).sums]
+          const answer = answerTo(kind)
+          const tell = () => weighed(answered(read(newest.all(form, alloy, kind.method, NEWEST)), answer)).sums
+          return [kind.method, sumsKnown(`${stateOf(kind)} ${JSON.stringify(answer)}`, tell)]
         }),
       ),
+    stateOf,
+    /** What the piece of a tray is called now; undefined where it is gone. */
+    pieceNameOf: (trayId: number) => z.string().optional().parse(nameOfTray.get(trayId)),
     rowsOf: ({ form, alloy, method }: RecordKind, page: Page) => read(rowsOf.all(form, alloy, method, page.size, offsetOf(page))),
     rowsOfPiece: (pieceId: number, page: Page) => read(ofPiece.all(pieceId, page.size, offsetOf(page))),
     countOfPiece: (pieceId: number) => countRow.parse(countOfPiece.get(pieceId)).n,

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { recent } from '@/core/working'
 import type { Db } from '../db'
 import { writer } from '../write'
 import { type FrozenPlan, type FrozenStep, frozenPlanSchema, stepContentSchema } from './design'
@@ -10,7 +11,7 @@ const trayRow = z
     uid: z.string(),
     piece_id: z.number(),
     size: z.number(),
-    plan_json: jsonColumn(frozenPlanSchema),
+    plan_json: z.string(),
     started_at: z.string(),
     finished_at: z.string().nullable(),
     step_index: z.number(),
@@ -23,7 +24,7 @@ const trayRow = z
     uid: row.uid,
     pieceId: row.piece_id,
     size: row.size,
-    plan: row.plan_json,
+    planText: row.plan_json,
     startedAt: row.started_at,
     finishedAt: row.finished_at,
     /** Where it stands, as its last entry left it. */
@@ -31,7 +32,11 @@ const trayRow = z
   }))
 type TrayRow = z.output<typeof trayRow>
 /** A tray with the route it was frozen with. */
-export type Tray = Omit<TrayRow, 'plan'> & { readonly plan: FrozenPlan }
+export type Tray = Omit<TrayRow, 'planText'> & { readonly plan: FrozenPlan }
+
+const planColumn = jsonColumn(frozenPlanSchema)
+/** So many trays are remembered with their plans, read: one that was frozen never changes. */
+const MOST_PLANS = 100
 export type TrayStanding = Tray['standing']
 
 const stepRow = z
@@ -93,9 +98,11 @@ export function makeTrayRepository(db: Db, now: () => string = () => new Date().
     .object({ piece_id: z.number(), n: z.number(), open_id: z.number().nullable() })
     .transform((row) => ({ pieceId: row.piece_id, count: row.n, openId: row.open_id }))
 
+  const planKnown = recent<FrozenPlan>(MOST_PLANS)
   function whole(row: unknown): Tray {
-    const tray = trayRow.parse(row)
-    return { ...tray, plan: { ...tray.plan, steps: stepsOf.all(tray.id).map((step) => stepRow.parse(step)) } }
+    const { planText, ...tray } = trayRow.parse(row)
+    const read = () => ({ ...planColumn.parse(planText), steps: stepsOf.all(tray.id).map((step) => stepRow.parse(step)) })
+    return { ...tray, plan: planKnown(tray.uid, read) }
   }
 
   const lines = db.prepare(
