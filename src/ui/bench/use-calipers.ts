@@ -1,5 +1,6 @@
 'use client'
 import { useEffect, useState } from 'react'
+import { zeroedAt } from '../shared/stand-in-zero'
 
 export interface LiveReading {
   readonly valueMm: number
@@ -16,27 +17,6 @@ export interface InJaws {
   readonly zeroed: number
 }
 
-const ZEROED = 'fold-anvil-calipers-zeroed'
-
-/** When the stand-in was set to zero on this device; empty where it was not. */
-function zeroedHere(): string {
-  try {
-    return localStorage.getItem(ZEROED) ?? ''
-  } catch {
-    return ''
-  }
-}
-
-/** Sets the stand-in to zero, its jaws closed; false where this device keeps nothing. */
-export function setZeroHere(): boolean {
-  try {
-    localStorage.setItem(ZEROED, String(Date.now()))
-    return true
-  } catch {
-    return false
-  }
-}
-
 /** The calipers' live figure while a size is wanted; null while they are silent. */
 export function useCalipers(jaws: InJaws | null, key: string): LiveReading | null {
   const asked = jaws && `near=${jaws.nearMm}${jaws.isExact ? '&exact' : ''}`
@@ -45,7 +25,7 @@ export function useCalipers(jaws: InJaws | null, key: string): LiveReading | nul
   useEffect(() => {
     setReading(null)
     if (asked === null) return
-    const source = new EventSource(`/api/instruments/calipers?${asked}&zeroed=${zeroedHere()}`)
+    const source = new EventSource(`/api/instruments/calipers?${asked}&zeroed=${zeroedAt('calipers')}`)
     source.onmessage = (event) => setReading(JSON.parse(event.data) as LiveReading)
     return () => source.close()
   }, [asked, key, jaws?.zeroed])

@@ -11,9 +11,9 @@ import {
 } from '@/core/instruments'
 import { figureOf } from '@/core/tables'
 import { formatPlain } from '@/core/units'
+import { setToZero } from '../shared/stand-in-zero'
 import { useWorkshop } from '../shared/workshop-context'
 import type { BenchEntry } from './tray-view'
-import { setZeroHere } from './use-calipers'
 import type { InHand } from './use-reading'
 import type { Writing } from './use-writing'
 
@@ -66,7 +66,7 @@ export function useCheck(entries: readonly BenchEntry[], given: InstrumentCheck 
     zeroed,
     /** Sets the zero of the stand-in; of real calipers that is a press on them. */
     setZero: () => {
-      setSaid(setZeroHere() ? 'The simulated calipers are set to zero, their jaws closed.' : 'This device cannot keep their zero.')
+      setSaid(setToZero('calipers') ? 'The simulated calipers are set to zero, their jaws closed.' : 'This device cannot keep their zero.')
       setZeroed((times) => times + 1)
     },
   }
