@@ -1,4 +1,3 @@
-export { readingBesideOriginal, tallyBesideOriginal } from './after-original'
 export { type CaliperModel, readCaliper } from './caliper'
 export {
   CHECK_PIECE,

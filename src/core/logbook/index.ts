@@ -1,3 +1,4 @@
+export { readingBesideOriginal, tallyBesideOriginal } from './after-original'
 export {
   addGrowth,
   type GrowthReading,

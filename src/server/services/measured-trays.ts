@@ -1,4 +1,4 @@
-import { tallyBesideOriginal } from '@/core/instruments'
+import { tallyBesideOriginal } from '@/core/logbook'
 import type { Repositories, Tray } from '../db/repositories'
 
 /** So many of the newest trays are offered for pairs. */
