@@ -38,7 +38,7 @@ test('the scale is tried on its check weight: what it is found off by is kept, a
   await scale.getByRole('button', { name: 'Read the scale' }).click()
   const shows = scale.getByLabel('On the check weight of 50 g it shows')
   await expect(shows).toHaveValue(/^(49\.9|50)/)
-  await shows.fill('18.3')
+  await shows.fill('18.3 g')
   await scale.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(scale.getByRole('alert')).toContainText('18.3 g is not of a check weight of 50 g')
   await shows.fill('49.93')

@@ -73,7 +73,7 @@ test('a table leaves as CSV and as a one-page card', async ({ request }) => {
 test('the drill adviser names the missing bit and shows the fit', { tag: '@more' }, async ({ page }) => {
   await page.goto(`${DEMO}/tables/advice/drill`)
   await page.getByLabel('Wire, tube or post').fill('14 ga')
-  await expect(page.getByTestId('missing')).toHaveText('Use a 1.65 mm bit; the closest you have is #51, 0.07 over.')
+  await expect(page.getByTestId('missing')).toHaveText('Use a 1.65 mm bit; the closest you have is #51, 0.07 mm over.')
   await expect(page.getByTestId('advice')).toHaveText('#51, 1.702 mm')
   await page.getByLabel('Wire, tube or post').fill('thick')
   await expect(page.getByRole('alert').first()).toContainText('"thick" is not a size')
@@ -117,7 +117,7 @@ test('the ask line knows the tables and the advisers', async ({ page }) => {
   await ask.fill('blade for 22 ga')
   await expect(page.getByTestId('ask-answer')).toContainText('teeth in the metal')
   await ask.fill('drill for 14 ga wire')
-  await expect(page.getByText('the closest you have is #51, 0.07 over')).toBeVisible()
+  await expect(page.getByText('the closest you have is #51, 0.07 mm over')).toBeVisible()
   await ask.fill('brass hammer on stamp')
   await expect(page.getByTestId('ask-answer')).toContainText('Yes: brass hammer')
   await ask.fill('P600')

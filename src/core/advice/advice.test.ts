@@ -46,7 +46,7 @@ const drill = (label: string, nominal: number): OwnTool => ({ kind: 'drill', lab
 describe('drill', () => {
   it('says what would be right and how far the nearest of one’s own is off', () => {
     const { missing, answer, picks } = advise('drill', { pinMm: '14 ga', owned: [drill('#51', 1.7018), drill('#60', 1.016)] })
-    expect(missing).toBe('Use a 1.65 mm bit; the closest you have is #51, 0.07 over.')
+    expect(missing).toBe('Use a 1.65 mm bit; the closest you have is #51, 0.07 mm over.')
     expect(answer).toBe('#51, 1.702 mm')
     expect(picks.filter((pick) => pick.owned).map((pick) => pick.grade)).toEqual(['usable', 'no'])
   })

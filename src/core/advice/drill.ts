@@ -87,7 +87,7 @@ function missingWords(input: Input, band: Band, best: ToolPick | undefined, own:
   const nearest = bestOf(own)
   const off = nearest ? nearest.value - input.pinMm : 0
   const yours = nearest
-    ? `the closest you have is ${nearest.name}, ${Math.abs(off).toFixed(2)} ${off >= 0 ? 'over' : 'under'}`
+    ? `the closest you have is ${nearest.name}, ${Math.abs(off).toFixed(2)} mm ${off >= 0 ? 'over' : 'under'}`
     : `none of yours is near`
   const right =
     best.grade === 'right'

@@ -18,6 +18,7 @@ const LABELS: Readonly<Record<string, string>> = {
   route: 'Changes on the route',
   name: 'Name',
   form: 'Form',
+  inputVersion: 'Version of what was typed',
   count: 'How many',
   bought: 'As bought',
   marks: 'Marks',

@@ -19,16 +19,16 @@ function said(op: string, params: Record<string, unknown>, tools: readonly OwnTo
 describe('the bit for a hole', () => {
   it.each([
     [[bit('#52', 1.613)], 1.6, 'ok: Yours: #52, 1.613 mm'],
-    [[bit('#51', 1.702)], 1.65, 'note: Use a 1.65 mm bit; the closest you have is #51, 0.05 over.'],
-    [[bit('#60', 1.016), bit('#55', 1.321)], 1.2, 'note: Use a 1.2 mm bit; the closest you have is #55, 0.12 over.'],
-    [[bit('#60', 1.016)], 1.2, 'note: Use a 1.2 mm bit; the closest you have is #60, 0.18 under.'],
+    [[bit('#51', 1.702)], 1.65, 'note: Use a 1.65 mm bit; the closest you have is #51, 0.05 mm over.'],
+    [[bit('#60', 1.016), bit('#55', 1.321)], 1.2, 'note: Use a 1.2 mm bit; the closest you have is #55, 0.12 mm over.'],
+    [[bit('#60', 1.016)], 1.2, 'note: Use a 1.2 mm bit; the closest you have is #60, 0.18 mm under.'],
     [[], 1.2, 'nothing'],
   ] as [OwnTool[], number, string][])('%j for %f mm', (tools, diameterMm, words) =>
     expect(said('drill', { diameterMm }, tools)).toBe(words),
   )
   it('goes by what it measures, not by what it was sold as', () =>
     expect(said('drill', { diameterMm: 1.6 }, [bit('worn 1.6', 1.6, 1.52)])).toBe(
-      'note: Use a 1.6 mm bit; the closest you have is worn 1.6, 0.08 under.',
+      'note: Use a 1.6 mm bit; the closest you have is worn 1.6, 0.08 mm under.',
     ))
 })
 
@@ -81,7 +81,7 @@ describe('the punch for a hole', () => {
   it('is the one of its size, or a bit serves', () => {
     expect(said('punch-hole', { diameterMm: 1.8 }, [holePunch('screw punch', 1.8)])).toBe('ok: Yours: screw punch, 1.8 mm')
     expect(said('punch-hole', { diameterMm: 1.8 }, [holePunch('screw punch', 1.6)])).toBe(
-      'note: Use a 1.8 mm punch; the closest you have is screw punch, 0.20 under. A bit of the size serves too.',
+      'note: Use a 1.8 mm punch; the closest you have is screw punch, 0.20 mm under. A bit of the size serves too.',
     )
     expect(said('punch-hole', { diameterMm: 1.8 }, [])).toBe('nothing')
   })

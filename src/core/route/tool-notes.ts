@@ -66,7 +66,7 @@ function sayHole(diameterMm: number, piece: Piece, kind: 'drill' | 'hole-punch')
   const instead = kind === 'drill' ? '' : ' A bit of the size serves too.'
   return {
     level: 'note',
-    message: `Use a ${formatPlain(diameterMm, 2)} mm ${tool}; the closest you have is ${best.label}, ${Math.abs(off).toFixed(2)} ${off > 0 ? 'over' : 'under'}.${instead}`,
+    message: `Use a ${formatPlain(diameterMm, 2)} mm ${tool}; the closest you have is ${best.label}, ${Math.abs(off).toFixed(2)} mm ${off > 0 ? 'over' : 'under'}.${instead}`,
     buy: kind,
   }
 }

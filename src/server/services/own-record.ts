@@ -74,7 +74,6 @@ export function handNotes(newestFirst: readonly RecordRow[], answer: RecordAnswe
   }
 }
 
-const ROWS_LOOKED_AT = 200
 const MOST_KINDS = 300
 
 /** What was noted of each kind of work, workshop by workshop, as long as its newest readings and answers are the same. */
@@ -84,9 +83,7 @@ function notesOf(repositories: Repositories, kind: RecordKind, answer: RecordAns
   const known = NOTED.get(repositories) ?? recent<HandNotes>(MOST_KINDS)
   NOTED.set(repositories, known)
   const { record } = repositories
-  const notes = known(`${record.stateOf(kind)} ${JSON.stringify(answer)}`, () =>
-    handNotes(record.rowsOf(kind, { page: 1, size: ROWS_LOOKED_AT }), answer),
-  )
+  const notes = known(`${record.stateOf(kind)} ${JSON.stringify(answer)}`, () => handNotes(record.newestOf(kind), answer))
   // a piece may be called something else since
   const odd = notes.odd.map((one) => ({ ...one, pieceName: record.pieceNameOf(one.trayId) ?? one.pieceName }))
   return { ...notes, odd }

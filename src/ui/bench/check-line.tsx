@@ -1,7 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
-import { useEffect, useState } from 'react'
-import { useDates } from '../shared/dates'
+import { useChecked } from '../shared/use-checked'
 import { PALETTE } from '../theme/palette'
 import { BigButton } from './big-button'
 import type { useCheck } from './use-check'
@@ -14,12 +13,8 @@ export function CheckLine({
   readonly check: Pick<ReturnType<typeof useCheck>, 'last' | 'says'>
   readonly onCheck: () => void
 }) {
-  // the day is the device's own, which the program does not know
-  const [today, setToday] = useState('')
-  useEffect(() => setToday(new Date().toDateString()), [])
-  const { clock, day } = useDates()
   const { last, says } = check
-  const isToday = last !== undefined && new Date(last.at).toDateString() === today
+  const checked = useChecked(last?.at)
   return (
     <Box
       role="group"
@@ -27,12 +22,8 @@ export function CheckLine({
       sx={{ px: { xs: 3, md: 5 }, pb: 2, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: 17 }}
     >
       <Box sx={{ flex: '1 1 260px', color: says?.isOff ? PALETTE.fireBench : PALETTE.petrolText }}>
-        {today === '' || isToday ? null : 'The calipers were not checked today. '}
-        {today === '' || !last || !says ? null : (
-          <>
-            Checked {isToday ? 'at' : 'on'} <span className="fig">{isToday ? clock(last.at) : day(last.at)}</span>. {says.says}
-          </>
-        )}
+        {!checked || checked.isToday ? null : 'The calipers were not checked today. '}
+        {checked && says ? `Checked ${checked.on}. ${says.says}` : null}
       </Box>
       <BigButton plain onPress={onCheck}>
         Check the calipers

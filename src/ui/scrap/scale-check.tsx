@@ -1,47 +1,45 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { jarMass } from '@/core/entries'
 import { tellsWithinG, type WeightCheck, weightFault, weightSays } from '@/core/instruments'
 import { figureOf } from '@/core/tables'
-import { formatPlain, readPlainNumber } from '@/core/units'
+import { formatPlain } from '@/core/units'
 import { useTold } from '../acting/use-told'
 import { EntrySize } from '../entry/entry-fields'
 import { EntryForm } from '../entry/entry-form'
-import { useDates } from '../shared/dates'
+import { useChecked } from '../shared/use-checked'
 import { useWorkshop } from '../shared/workshop-context'
 import { PALETTE } from '../theme/palette'
 import { useScale } from './use-scale'
 
 interface ScaleCheckProps {
   readonly last: WeightCheck | null
-  /** Revision of the settings, where the last check is kept. */
-  readonly revision: number
   readonly hasScale: boolean
 }
 
 /** The scale tried on a weight that is known: when it was, what came of it, what it tells since, and the way to try it now. */
-export function ScaleCheck({ last, revision, hasScale }: ScaleCheckProps) {
-  const { bench } = useWorkshop()
+export function ScaleCheck({ last, hasScale }: ScaleCheckProps) {
+  const { bench, settingsRevision } = useWorkshop()
   const [shown, setShown] = useState<string | null>(null)
-  // the day is the device's own, which the program does not know
-  const [today, setToday] = useState('')
-  useEffect(() => setToday(new Date().toDateString()), [])
-  const { clock, day } = useDates()
+  const checked = useChecked(last?.at)
   const told = useTold()
   const scale = useScale()
   const knownG = figureOf('check-weight', bench.figures)
   const errorG = figureOf('scale-error', bench.figures)
-  const isToday = last !== null && new Date(last.at).toDateString() === today
   const found = last && weightSays(last, errorG)
 
   async function take({ mass }: { readonly mass: string }) {
-    const readG = readPlainNumber(mass) ?? 0
+    const { mass: readG } = jarMass.parse({ mass })
     const fault = weightFault({ knownG, readG })
     if (fault) return { ok: false as const, code: 'refused' as const, message: `${fault}.`, issues: [] }
     const scaleCheck = { knownG, readG, at: new Date().toISOString() }
-    return told('saveSettings', { scaleCheck }, { revision, text: weightSays(scaleCheck, errorG).says, back: { scaleCheck: last } })
+    return told(
+      'saveSettings',
+      { scaleCheck },
+      { revision: settingsRevision, text: weightSays(scaleCheck, errorG).says, back: { scaleCheck: last } },
+    )
   }
   return (
     <Box
@@ -49,13 +47,13 @@ export function ScaleCheck({ last, revision, hasScale }: ScaleCheckProps) {
       aria-label="Scale"
       sx={{ mt: 2, display: 'flex', gap: 1.5, alignItems: shown === null ? 'center' : 'flex-start', flexWrap: 'wrap' }}
     >
-      {today === '' ? null : (
+      {checked ? (
         <Box sx={{ color: found?.isOff ? PALETTE.fire : PALETTE.muted }}>
-          {isToday ? null : 'The scale was not checked today. '}
-          {last && found ? `Checked ${isToday ? `at ${clock(last.at)}` : `on ${day(last.at)}`}. ${found.says} ` : null}
+          {checked.isToday ? null : 'The scale was not checked today. '}
+          {found ? `Checked ${checked.on}. ${found.says} ` : null}
           It tells within {formatPlain(tellsWithinG(errorG, last ?? undefined), 2)} g.
         </Box>
-      )}
+      ) : null}
       {shown === null ? (
         <Button variant="text" onClick={() => setShown('')}>
           Check the scale

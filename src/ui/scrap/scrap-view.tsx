@@ -19,11 +19,10 @@ interface ScrapViewProps {
   readonly slip: RefiningSlip
   readonly hasScale: boolean
   readonly scaleCheck: WeightCheck | null
-  readonly settingsRevision: number
 }
 
 /** The jars of scrap and filings, by metal, with what they hold and are worth; what comes in, and the slip it goes out with. */
-export function ScrapView({ jars, slip, hasScale, scaleCheck, settingsRevision }: ScrapViewProps) {
+export function ScrapView({ jars, slip, hasScale, scaleCheck }: ScrapViewProps) {
   const [adding, setAdding] = useState(jars.length === 0)
   const { uid, currency } = useWorkshop()
   const lineOf = ({ alloy, kind }: Jar) => slip.lines.find((line) => line.alloy === alloy && line.kind === kind)
@@ -44,7 +43,7 @@ export function ScrapView({ jars, slip, hasScale, scaleCheck, settingsRevision }
             : 'Every jar is empty.'}
         </Typography>
       </Box>
-      <ScaleCheck last={scaleCheck} revision={settingsRevision} hasScale={hasScale} />
+      <ScaleCheck last={scaleCheck} hasScale={hasScale} />
       {adding ? <PutInJar jars={jars} onDone={() => setAdding(false)} /> : null}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 3, mt: 3 }}>
         {jars.map((jar) => (

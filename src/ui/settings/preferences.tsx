@@ -201,7 +201,6 @@ function groupsOf(isDemo: boolean, methods: readonly MethodChoice[]): readonly S
         ]),
     {
       title: 'Order of work',
-      isLong: true,
       about: 'Where good smiths differ on what comes first. It holds for every route; a piece may have answers of its own.',
       settings: ORDER_SCHOOLS.map((school) => ({
         words: `${school.id} ${school.question} ${Object.values(school.answers).join(' ')} ${school.changes}`,
@@ -210,7 +209,6 @@ function groupsOf(isDemo: boolean, methods: readonly MethodChoice[]): readonly S
     },
     {
       title: 'Methods',
-      isLong: true,
       about: 'What a new piece starts with. Each piece can have another; those that are there stay as they are.',
       settings: methods.map((choice, at) => ({
         words: `${choice.label} ${choice.options.map((option) => option.title).join(' ')} ${choice.forms.join(' ')}`,
@@ -219,6 +217,9 @@ function groupsOf(isDemo: boolean, methods: readonly MethodChoice[]): readonly S
     },
   ]
 }
+
+/** So many groups are there at once; those further down follow once the page is alive. */
+const FIRST_GROUPS = 3
 
 interface PreferencesProps {
   readonly settings: Settings
@@ -232,7 +233,7 @@ export function Preferences({ settings, methods, looking }: PreferencesProps) {
   const told = useTold()
   const { settingsRevision, name } = useWorkshop()
   const isHere = useIsHere()
-  const groups = useMemo(() => groupsOf(name === 'demo', methods).filter(({ isLong }) => isHere || !isLong), [name, methods, isHere])
+  const groups = useMemo(() => groupsOf(name === 'demo', methods).slice(0, isHere ? undefined : FIRST_GROUPS), [name, methods, isHere])
   async function send({ methods: chosen, orderSchools: answers, ...typed }: Typed) {
     const orderSchools = Object.fromEntries(ORDER_SCHOOLS.flatMap(({ id, usual }) => (answers[id] === usual ? [] : [[id, answers[id]]])))
     const own = Object.fromEntries(

@@ -16,8 +16,6 @@ export interface SettingGroup {
   readonly title: string
   readonly about?: string
   readonly settings: readonly Setting[]
-  /** Of many settings, and further down: drawn once the page is alive. */
-  readonly isLong?: boolean
 }
 
 /** Whether the words that were typed all stand in a setting's own words or in its group's title. */

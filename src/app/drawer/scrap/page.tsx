@@ -18,13 +18,7 @@ export default function ScrapPage() {
       <PageHead title="Scrap" sub="scrap and filings in their jars, until they are refined">
         <DrawerNav />
       </PageHead>
-      <ScrapView
-        jars={jars}
-        slip={slip}
-        hasScale={isPracticeOn(repositories)}
-        scaleCheck={scaleCheck}
-        settingsRevision={repositories.settings.revision()}
-      />
+      <ScrapView jars={jars} slip={slip} hasScale={isPracticeOn(repositories)} scaleCheck={scaleCheck} />
     </>
   )
 }

@@ -121,6 +121,7 @@ export function makeEntryRepository(db: Db) {
       started_at, ended_at, received_at, simulated, reverses) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   )
   const lastId = db.prepare('SELECT coalesce(max(id), 0) AS n FROM entries')
+  const ledgerState = db.prepare("SELECT token || ' ' || (SELECT count(*) FROM trays) FROM entries ORDER BY id DESC LIMIT 1").pluck()
   const countAll = db.prepare('SELECT count(*) AS n FROM entries')
   const byToken = db.prepare('SELECT * FROM entries WHERE token = ?')
   const reversal = db.prepare('SELECT * FROM entries WHERE reverses = ?')
@@ -166,7 +167,7 @@ export function makeEntryRepository(db: Db) {
   const tookRow = z.object({ op: z.string(), minutes: z.number() })
   const read = (row: unknown): Entry | undefined => (row ? entryRow.parse(row) : undefined)
   const all = (rows: readonly unknown[]): Entry[] => rows.map((row) => entryRow.parse(row))
-  /** Told anew after an entry: nothing of the ledger is ever changed. */
+  /** Told anew after an entry, and after trays went for good with theirs: nothing else of the ledger is ever changed. */
   const tookKnown = recent<TookMinutes>(1)
   function tellTook(): TookMinutes {
     const byOp: Record<string, number[]> = {}
@@ -223,7 +224,7 @@ export function makeEntryRepository(db: Db) {
     /** What was noted at a step of a tray, in its order. */
     notesAt: (trayId: number, stepId: string) => all(notesAt.all(trayId, stepId)),
     /** Minutes of the newest steps of which it is known when they were begun, by operation. */
-    tookMinutes: (): TookMinutes => tookKnown(String(countRow.parse(lastId.get()).n), tellTook),
+    tookMinutes: (): TookMinutes => tookKnown(ledgerState.all().join(), tellTook),
     losses: (page: Page): LossLine[] => losses.all(page.size, offsetOf(page)).map((row) => lossRow.parse(row)),
     /** Which whole pieces of a tray were lost, where and why. */
     lossesOf: (trayId: number) => lossesOf.all(trayId).map((row) => ownLossRow.parse(row)),

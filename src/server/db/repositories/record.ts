@@ -112,8 +112,10 @@ export function makeRecordRepository(db: Db) {
   const ofMetal = db.prepare('SELECT * FROM record_groups WHERE form = ? AND alloy = ?')
   const rowsOf = db.prepare(`${ROWS} WHERE w.form = ? AND w.alloy = ? AND w.method = ? ORDER BY w.entry_id DESC LIMIT ? OFFSET ?`)
   const newest = db.prepare('SELECT * FROM record_rows WHERE form = ? AND alloy = ? AND method = ? ORDER BY entry_id DESC LIMIT ?')
-  const newestIds = db
-    .prepare('SELECT entry_id FROM record_rows WHERE form = ? AND alloy = ? AND method = ? ORDER BY entry_id DESC LIMIT ?')
+  const newestNames = db
+    .prepare(
+      "SELECT item_uid || ' ' || entry_id FROM record_rows WHERE form = ? AND alloy = ? AND method = ? ORDER BY entry_id DESC LIMIT ?",
+    )
     .pluck()
   const ofPiece = db.prepare(`${ROWS} WHERE t.piece_id = ? ORDER BY w.entry_id DESC LIMIT ? OFFSET ?`)
   const nameOfTray = db.prepare('SELECT p.name FROM trays t JOIN pieces p ON p.id = t.piece_id WHERE t.id = ?').pluck()
@@ -139,7 +141,7 @@ export function makeRecordRepository(db: Db) {
   }
   /** Which readings are the newest of a kind of work, as a text: what is told of them holds as long as it is the same. */
   const stateOf = ({ form, alloy, method }: RecordKind): string =>
-    `${form} ${alloy} ${method} ${newestIds.all(form, alloy, method, NEWEST).join()}`
+    `${form} ${alloy} ${method} ${newestNames.all(form, alloy, method, NEWEST).join()}`
   const sumsKnown = recent<GrowthSums>(MOST_KINDS)
   const read = (rows: readonly unknown[]): RecordRow[] => rows.map((row) => recordRow.parse(row))
 
@@ -189,6 +191,8 @@ export function makeRecordRepository(db: Db) {
         }),
       ),
     stateOf,
+    /** The newest readings of a kind of work, which `stateOf` tells apart, the newest first. */
+    newestOf: ({ form, alloy, method }: RecordKind) => read(rowsOf.all(form, alloy, method, NEWEST, 0)),
     /** What the piece of a tray is called now; undefined where it is gone. */
     pieceNameOf: (trayId: number) => z.string().optional().parse(nameOfTray.get(trayId)),
     rowsOf: ({ form, alloy, method }: RecordKind, page: Page) => read(rowsOf.all(form, alloy, method, page.size, offsetOf(page))),
