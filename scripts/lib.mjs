@@ -117,6 +117,7 @@ export function serve(workshop, port) {
       PORT: String(port),
       FOLD_ANVIL_OPEN: workshop,
       FOLD_ANVIL_LAN: lan ? '1' : '',
+      FOLD_ANVIL_WARM: '1',
     },
   })
   server.stdout.on('data', (text) => {

@@ -35,7 +35,7 @@ function viewOf(repositories: Repositories, tray: Tray, options: PlanOptions): T
     next: step && !finished ? wordsOf(step, frozenMetals(plan).get(partOfFrozen(plan, step.on).part)).title : 'Finished',
     needsHeat: !finished && step?.op === 'anneal',
     waiting: finished ? null : waitingOf(repositories, tray),
-    walk: finished ? null : walkFrozen({ ...plan, steps }),
+    walk: finished ? null : walkFrozen(plan, steps),
     thumb: finished || !piece ? null : thumbOf(planDesign(piece.design, options)),
   }
 }

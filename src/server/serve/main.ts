@@ -14,6 +14,7 @@ import { answerHeaders, turnedAway } from './guard'
 import { onePort } from './one-port'
 import { ownHosts } from './own-names'
 import { plainWay } from './plain-way'
+import { WARMING, warmUp } from './warm-up'
 
 /** What a proxy would say of the request; there is none before us, so nobody may say it. */
 const HEARSAY = [
@@ -127,7 +128,9 @@ async function main(): Promise<void> {
   const address = `http://127.0.0.1:${port}`
   takeFolder(address)
   const app = next({ dev, hostname: '127.0.0.1', port })
+  let askedAt = Date.now()
   const answer = (request: IncomingMessage, response: ServerResponse) => {
+    if (request.headers['user-agent'] !== WARMING) askedAt = Date.now()
     if (letIn(request, response, { port, onNetwork, dev })) void handle(request, response)
   }
   const handle = app.getRequestHandler()
@@ -142,7 +145,10 @@ async function main(): Promise<void> {
     process.exit(1)
   })
   endWhenTold(server, () => plain.closeIdleConnections())
-  server.listen(port, bind, () => process.stdout.write(`Fold Anvil is at ${address}\n`))
+  server.listen(port, bind, () => {
+    process.stdout.write(`Fold Anvil is at ${address}\n`)
+    if (process.env.FOLD_ANVIL_WARM === '1') void warmUp(address, () => Date.now() - askedAt)
+  })
 }
 
 Object.assign(process.env, { NODE_ENV: process.env.NODE_ENV ?? 'production' })

@@ -1,5 +1,6 @@
-import { countedReading, type ReworkableStep, shapeOf, trayProgress, withRework } from '@/core/logbook'
+import { countedReading, type ReworkableStep, shapeOf, type TrayProgress, trayProgress, withRework } from '@/core/logbook'
 import { findOperation } from '@/core/operations'
+import { recent } from '@/core/working'
 import {
   type FrozenPart,
   type FrozenPlan,
@@ -13,18 +14,28 @@ import { frozenSubTrays } from './piece-plan'
 
 type TrayStep = FrozenStep & ReworkableStep
 
+/** So many trays are remembered with their steps and where they stand. */
+const MOST_TRAYS = 200
+const stepsKnown = recent<readonly TrayStep[]>(MOST_TRAYS)
+const progressKnown = recent<TrayProgress>(MOST_TRAYS)
+
 /** The steps of a tray: its frozen route, the rework that failed tests have asked for, and what makes a part again. */
-export function stepsOf(repositories: Pick<Repositories, 'entries'>, tray: Tray): readonly TrayStep[] {
-  const subTrays = frozenSubTrays(tray.plan)
-  const route = tray.plan.steps.map(
-    (step): TrayStep => ({ ...step, together: findOperation(step.op)?.together ?? false, subTray: subTrays.get(step.id) }),
-  )
-  return withRework(route, repositories.entries.askingForSteps(tray.id), ({ target: _, overrides: __, ...step }) => step)
+export function stepsOf({ entries }: Pick<Repositories, 'entries'>, tray: Tray): readonly TrayStep[] {
+  const asking = entries.askingForSteps(tray.id)
+  return stepsKnown([tray.uid, ...asking.map(({ token }) => token)].join(' '), () => {
+    const subTrays = frozenSubTrays(tray.plan)
+    const route = tray.plan.steps.map(
+      (step): TrayStep => ({ ...step, together: findOperation(step.op)?.together ?? false, subTray: subTrays.get(step.id) }),
+    )
+    return withRework(route, asking, ({ target: _, overrides: __, ...step }) => step)
+  })
 }
 
 /** Where a tray stands, from its entries. */
-export function progressOf(repositories: Repositories, tray: Tray) {
-  return trayProgress(tray.size, stepsOf(repositories, tray), repositories.entries.moves(tray.id))
+export function progressOf(repositories: Pick<Repositories, 'entries'>, tray: Tray): TrayProgress {
+  const { entries } = repositories
+  const tell = () => trayProgress(tray.size, stepsOf(repositories, tray), entries.moves(tray.id))
+  return progressKnown(`${tray.uid} ${entries.stateOf(tray.id)}`, tell)
 }
 
 /** Writes down where a tray stands now, so that a page of trays need not read every entry. */

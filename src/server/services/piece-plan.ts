@@ -117,9 +117,13 @@ function metalOf({ alloy, thicknessMm, widthMm, bought, regions, figures }: Froz
   return { alloy: alloy in ALLOYS ? (alloy as AlloyId) : 'sterling-925', thicknessMm, widthMm, bought, regions, figures }
 }
 
+const METALS = new WeakMap<FrozenPlan, ReadonlyMap<string, PartMetal>>()
+
 /** The metals of a frozen plan, by part. */
-export function frozenMetals({ parts }: FrozenPlan): ReadonlyMap<string, PartMetal> {
-  return new Map(parts.map((part) => [part.part, metalOf(part)]))
+export function frozenMetals(plan: FrozenPlan): ReadonlyMap<string, PartMetal> {
+  const metals = METALS.get(plan) ?? new Map(plan.parts.map((part) => [part.part, metalOf(part)]))
+  METALS.set(plan, metals)
+  return metals
 }
 
 /** The part that a frozen step works on: the first it is done to, of a joint the first it joins, or the only one. */
@@ -143,9 +147,13 @@ function frozenAssembly(plan: FrozenPlan): Assembly {
   return { parts, others, joints, schools, steps }
 }
 
-/** The metal along the route of a frozen plan. */
-export function walkFrozen(plan: FrozenPlan): RouteTemper {
-  return routeTemper(frozenAssembly(plan), frozenMetals(plan))
+const WALKS = new WeakMap<FrozenPlan['steps'], RouteTemper>()
+
+/** The metal along the route of a frozen plan, or along the steps that a tray of it has by now. */
+export function walkFrozen(plan: FrozenPlan, steps = plan.steps): RouteTemper {
+  const walk = WALKS.get(steps) ?? routeTemper(frozenAssembly({ ...plan, steps }), frozenMetals(plan))
+  WALKS.set(steps, walk)
+  return walk
 }
 
 /** The sub-tray of each step of a frozen plan, by the step's name; none where there is but one thing to work on. */

@@ -1,6 +1,5 @@
 'use client'
 import Button from '@mui/material/Button'
-import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogContentText from '@mui/material/DialogContentText'
@@ -11,6 +10,7 @@ import TableCell from '@mui/material/TableCell'
 import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import type { Refusal } from '@/server/actions/action'
+import { OpenedDialog } from '../shared/opened-dialog'
 
 export type Choice = 'mine' | 'theirs' | 'leave' | 'reopen'
 
@@ -49,7 +49,7 @@ function Lines({ lines }: { readonly lines: NonNullable<Refusal['stale']>['lines
 export function ConflictDialog({ refusal, workshopTitle, onChoose }: ConflictDialogProps) {
   const stale = refusal?.stale
   return (
-    <Dialog open={refusal !== null} onClose={() => onChoose('leave')} aria-labelledby="conflict-title" maxWidth="sm" fullWidth>
+    <OpenedDialog open={refusal !== null} onClose={() => onChoose('leave')} aria-labelledby="conflict-title" maxWidth="sm" fullWidth>
       <DialogTitle id="conflict-title">{stale ? 'Changed elsewhere meanwhile' : 'Another workshop is open'}</DialogTitle>
       <DialogContent>
         <DialogContentText sx={{ mb: 2 }}>{refusal?.message}</DialogContentText>
@@ -70,6 +70,6 @@ export function ConflictDialog({ refusal, workshopTitle, onChoose }: ConflictDia
           </Button>
         )}
       </DialogActions>
-    </Dialog>
+    </OpenedDialog>
   )
 }

@@ -1,5 +1,4 @@
 'use client'
-import Dialog from '@mui/material/Dialog'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
@@ -11,6 +10,7 @@ import { useTold } from '../acting/use-told'
 import { EntryCheck, EntryText } from '../entry/entry-fields'
 import { EntryForm } from '../entry/entry-form'
 import { useDates } from '../shared/dates'
+import { OpenedDialog } from '../shared/opened-dialog'
 import { NO_STOCK } from './new-stock'
 import { StockMetal, StockShape, type StockTyped } from './stock-fields'
 import type { StockView } from './stock-view'
@@ -55,9 +55,9 @@ function Notes({ notes }: { readonly notes: readonly StockNote[] }) {
 /** Renames a piece of metal and corrects what was entered of it; each correction is written down, and can be taken back. */
 export function CorrectStock({ stock, onClose }: { readonly stock: StockView | null; readonly onClose: () => void }) {
   return (
-    <Dialog open={stock !== null} onClose={onClose} maxWidth="sm" fullWidth>
+    <OpenedDialog open={stock !== null} onClose={onClose} maxWidth="sm" fullWidth>
       {stock ? <Body stock={stock} onClose={onClose} /> : null}
-    </Dialog>
+    </OpenedDialog>
   )
 }
 

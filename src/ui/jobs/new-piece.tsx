@@ -1,7 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import Dialog from '@mui/material/Dialog'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
@@ -12,6 +11,7 @@ import type { KindView } from '@/server/services/kinds'
 import { useAct } from '../acting/act-provider'
 import { Thumb } from '../drawing/thumb'
 import { EntryForm } from '../entry/entry-form'
+import { OpenedDialog } from '../shared/opened-dialog'
 import { KindPicker } from './kind-picker'
 import { PieceWordsFields } from './piece-words-fields'
 
@@ -80,11 +80,11 @@ export function NewPiece({ jobId, open, onClose }: NewPieceProps) {
     onClose()
   }
   return (
-    <Dialog open={open} onClose={close} maxWidth="md" fullWidth>
+    <OpenedDialog open={open} onClose={close} maxWidth="md" fullWidth>
       <DialogTitle>{kind ? `Add a ${kind.title.toLowerCase()}` : 'Add a piece'}</DialogTitle>
       <DialogContent>
         {kind ? <Words jobId={jobId} kind={kind} onBack={() => setKind(null)} onDone={close} /> : <KindPicker onPick={setKind} />}
       </DialogContent>
-    </Dialog>
+    </OpenedDialog>
   )
 }

@@ -1,10 +1,10 @@
 'use client'
-import Dialog from '@mui/material/Dialog'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import { pieceWords } from '@/core/entries'
 import { useTold } from '../acting/use-told'
 import { EntryForm } from '../entry/entry-form'
+import { OpenedDialog } from '../shared/opened-dialog'
 import type { PieceView } from './job-view'
 import { PieceWordsFields } from './piece-words-fields'
 
@@ -29,7 +29,7 @@ export function RenamePiece({ piece, open, onClose }: { readonly piece: PieceVie
       },
     )
   return (
-    <Dialog open={open} onClose={onClose} maxWidth="xs" fullWidth>
+    <OpenedDialog open={open} onClose={onClose} maxWidth="xs" fullWidth>
       <DialogTitle>Rename {name}</DialogTitle>
       <DialogContent>
         <EntryForm<Words>
@@ -44,6 +44,6 @@ export function RenamePiece({ piece, open, onClose }: { readonly piece: PieceVie
           <PieceWordsFields />
         </EntryForm>
       </DialogContent>
-    </Dialog>
+    </OpenedDialog>
   )
 }

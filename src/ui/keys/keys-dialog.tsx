@@ -1,13 +1,13 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import { usePathname } from 'next/navigation'
 import { useState } from 'react'
+import { OpenedDialog } from '../shared/opened-dialog'
 import { PALETTE } from '../theme/palette'
 import { KEY_PLACES, keysAt } from './registry'
 import { useKeys } from './use-keys'
@@ -18,7 +18,7 @@ export function KeysDialog() {
   const path = usePathname()
   useKeys({ help: () => setOpen(true) })
   return (
-    <Dialog open={open} onClose={() => setOpen(false)} aria-labelledby="keys-title" maxWidth="sm" fullWidth>
+    <OpenedDialog open={open} onClose={() => setOpen(false)} aria-labelledby="keys-title" maxWidth="sm" fullWidth>
       <DialogTitle id="keys-title">Keys of this view</DialogTitle>
       <DialogContent>
         {keysAt(path).map(([place, keys]) => (
@@ -44,6 +44,6 @@ export function KeysDialog() {
       <DialogActions>
         <Button onClick={() => setOpen(false)}>Close</Button>
       </DialogActions>
-    </Dialog>
+    </OpenedDialog>
   )
 }

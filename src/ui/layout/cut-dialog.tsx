@@ -1,6 +1,5 @@
 'use client'
 import Button from '@mui/material/Button'
-import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogContentText from '@mui/material/DialogContentText'
@@ -10,6 +9,7 @@ import { netAreaMm2, type Region } from '@/core/geometry'
 import { type LayoutItem, metalMm2, type Placement, placedRegion, remnantsOf, usefulIn } from '@/core/layout'
 import { findAlloy } from '@/core/metals'
 import { formatPlain } from '@/core/units'
+import { OpenedDialog } from '../shared/opened-dialog'
 import type { SheetChoice } from './layout-setup'
 
 interface CutDialogProps {
@@ -48,7 +48,7 @@ export function CutDialog({ open, choice, items, placements, kerfMm, onCut, onLe
   const density = findAlloy(choice.alloy)?.densityGPerCm3 ?? 0
   const massG = (areaMm2 * choice.thicknessMm * density) / 1000
   return (
-    <Dialog open={open} onClose={onLeave} aria-labelledby="cut-title">
+    <OpenedDialog open={open} onClose={onLeave} aria-labelledby="cut-title">
       <DialogTitle id="cut-title">Cut {choice.label}?</DialogTitle>
       <DialogContent>
         <DialogContentText>
@@ -64,6 +64,6 @@ export function CutDialog({ open, choice, items, placements, kerfMm, onCut, onLe
           Cut it
         </Button>
       </DialogActions>
-    </Dialog>
+    </OpenedDialog>
   )
 }

@@ -1,6 +1,5 @@
 'use client'
 import Button from '@mui/material/Button'
-import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogContentText from '@mui/material/DialogContentText'
@@ -13,6 +12,7 @@ import TableRow from '@mui/material/TableRow'
 import { useEffect, useState } from 'react'
 import type { WorkshopFacts } from '@/server/db/check-backup'
 import type { BackupLook } from '@/server/services/backups'
+import { OpenedDialog } from '../shared/opened-dialog'
 import { WORKSHOP_TITLES } from '../shared/workshop-context'
 
 interface RestoreDialogProps {
@@ -84,7 +84,7 @@ export function RestoreDialog({ file, onRestore, onLeave }: RestoreDialogProps) 
   const look = useLook(file)
   const found = look && 'held' in look ? look : undefined
   return (
-    <Dialog open={file !== null} onClose={onLeave} aria-labelledby="restore-title" maxWidth="sm" fullWidth>
+    <OpenedDialog open={file !== null} onClose={onLeave} aria-labelledby="restore-title" maxWidth="sm" fullWidth>
       <DialogTitle id="restore-title">Put this backup back?</DialogTitle>
       <DialogContent>
         <DialogContentText sx={{ mb: 2 }}>
@@ -102,6 +102,6 @@ export function RestoreDialog({ file, onRestore, onLeave }: RestoreDialogProps) 
           Restore it
         </Button>
       </DialogActions>
-    </Dialog>
+    </OpenedDialog>
   )
 }

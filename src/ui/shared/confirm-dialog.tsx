@@ -1,10 +1,10 @@
 'use client'
 import Button from '@mui/material/Button'
-import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogContentText from '@mui/material/DialogContentText'
 import DialogTitle from '@mui/material/DialogTitle'
+import { OpenedDialog } from './opened-dialog'
 
 interface ConfirmDialogProps {
   readonly open: boolean
@@ -18,7 +18,7 @@ interface ConfirmDialogProps {
 /** Asks before something that cannot be taken back. */
 export function ConfirmDialog({ open, title, says, yes, onAnswer }: ConfirmDialogProps) {
   return (
-    <Dialog open={open} onClose={() => onAnswer(false)}>
+    <OpenedDialog open={open} onClose={() => onAnswer(false)}>
       <DialogTitle>{title}</DialogTitle>
       <DialogContent>
         <DialogContentText>{says}</DialogContentText>
@@ -29,6 +29,6 @@ export function ConfirmDialog({ open, title, says, yes, onAnswer }: ConfirmDialo
           {yes}
         </Button>
       </DialogActions>
-    </Dialog>
+    </OpenedDialog>
   )
 }

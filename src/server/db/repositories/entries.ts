@@ -122,6 +122,11 @@ export function makeEntryRepository(db: Db) {
   )
   const lastId = db.prepare('SELECT coalesce(max(id), 0) AS n FROM entries')
   const ledgerState = db.prepare("SELECT token || ' ' || (SELECT count(*) FROM trays) FROM entries ORDER BY id DESC LIMIT 1").pluck()
+  const stateOf = db
+    .prepare(
+      'SELECT (SELECT count(*) FROM entries WHERE tray_id = e.tray_id), token FROM entries e WHERE e.tray_id = ? ORDER BY id DESC LIMIT 1',
+    )
+    .raw()
   const countAll = db.prepare('SELECT count(*) AS n FROM entries')
   const byToken = db.prepare('SELECT * FROM entries WHERE token = ?')
   const reversal = db.prepare('SELECT * FROM entries WHERE reverses = ?')
@@ -211,6 +216,8 @@ export function makeEntryRepository(db: Db) {
     byToken: (token: string) => read(byToken.get(token)),
     /** The entry that takes this one back. */
     reversalOf: (token: string) => read(reversal.get(token)),
+    /** Another text once something was told of a tray, the same until then. */
+    stateOf: (trayId: number): string => String(stateOf.get(trayId)),
     standing: (trayId: number) => all(standing.all(trayId)),
     /** What may ask for steps beside the route: results of tests and parts made again, in the order they were told. */
     askingForSteps: (trayId: number) => all(askingForSteps.all(trayId)),

@@ -117,7 +117,11 @@ export function makeRecordRepository(db: Db) {
       "SELECT item_uid || ' ' || entry_id FROM record_rows WHERE form = ? AND alloy = ? AND method = ? ORDER BY entry_id DESC LIMIT ?",
     )
     .pluck()
-  const ofPiece = db.prepare(`${ROWS} WHERE t.piece_id = ? ORDER BY w.entry_id DESC LIMIT ? OFFSET ?`)
+  // found by the index alone, so that a piece made for ten years is not sorted row by row
+  const ofPiece = db.prepare(
+    `${ROWS} WHERE w.item_uid IN (SELECT m.item_uid FROM trays o JOIN record_rows m ON m.tray_id = o.id WHERE o.piece_id = ?
+      ORDER BY m.entry_id DESC LIMIT ? OFFSET ?) ORDER BY w.entry_id DESC`,
+  )
   const nameOfTray = db.prepare('SELECT p.name FROM trays t JOIN pieces p ON p.id = t.piece_id WHERE t.id = ?').pluck()
   const countOfPiece = db.prepare('SELECT count(*) AS n FROM record_rows w JOIN trays t ON t.id = w.tray_id WHERE t.piece_id = ?')
   const total = db.prepare('SELECT coalesce(sum(count), 0) AS n FROM record_groups')
