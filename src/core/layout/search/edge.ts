@@ -1,20 +1,16 @@
 import type { Outline, Point } from '../../geometry/point'
 
-/** Places along the edge of a blank, in stretches that may be passed over together. */
+/** Places along the edge of a blank, ring after ring. */
 export interface Edge {
-  /** x and y of each place, stretch after stretch. */
+  /** x and y of each place. */
   readonly places: Float64Array
-  /** Of each stretch the middle of a circle round its places, the radius, and where in `places` it ends. */
-  readonly stretches: Float64Array
+  /** Where each ring ends in `places`. */
+  readonly ends: Int32Array
+  /** No place is further from the next of its ring than this, mm: one that is far off speaks for so many after it. */
+  readonly spacingMm: number
 }
 
-/** Numbers that tell of one stretch. */
-export const STRETCH = 4
-
-export const NO_EDGE: Edge = { places: new Float64Array(), stretches: new Float64Array() }
-
-/** Places that are passed over together at most. */
-const TOGETHER = 8
+export const NO_EDGE: Edge = { places: new Float64Array(), ends: new Int32Array(), spacingMm: 1 }
 
 /** Places along an outline: each of its corners, and so many between that none is further from the next than a spacing. */
 function alongOutline(outline: Outline, spacingMm: number): Point[] {
@@ -25,24 +21,16 @@ function alongOutline(outline: Outline, spacingMm: number): Point[] {
   })
 }
 
-/** Some places in a row, as a circle round them. */
-function stretchOf(places: readonly Point[]): readonly [number, number, number] {
-  const x = places.reduce((sum, [px]) => sum + px, 0) / places.length
-  const y = places.reduce((sum, [, py]) => sum + py, 0) / places.length
-  return [x, y, Math.max(...places.map(([px, py]) => Math.hypot(px - x, py - y)))]
-}
+const furthestApart = (ring: readonly Point[]) =>
+  ring.slice(1).reduce((most, [x, y], k) => Math.max(most, Math.hypot(x - (ring[k] as Point)[0], y - (ring[k] as Point)[1])), 0)
 
 /** The edge of some outlines, its places no further apart than a spacing, mm. */
 export function edgeAlong(outlines: readonly Outline[], spacingMm: number): Edge {
-  const stretches: number[] = []
-  const all: Point[] = []
-  for (const outline of outlines) {
-    const places = alongOutline(outline, spacingMm)
-    for (let k = 0; k < places.length; k += TOGETHER) {
-      const some = places.slice(k, k + TOGETHER)
-      all.push(...some)
-      stretches.push(...stretchOf(some), 2 * all.length)
-    }
+  const rings = outlines.map((outline) => alongOutline(outline, spacingMm))
+  let end = 0
+  return {
+    places: Float64Array.from(rings.flat(2)),
+    ends: Int32Array.from(rings, (ring) => (end += 2 * ring.length)),
+    spacingMm: Math.max(...rings.map(furthestApart)),
   }
-  return { places: Float64Array.from(all.flat()), stretches: Float64Array.from(stretches) }
 }

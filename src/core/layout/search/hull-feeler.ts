@@ -83,10 +83,6 @@ export class HullFeeler implements Feeler {
     const { at } = this.stand
     const dx = (at[3 * j] as number) - (at[3 * i] as number)
     const dy = (at[3 * j + 1] as number) - (at[3 * i + 1] as number)
-    const a = this.lot.bodies[i] as Body
-    const b = this.lot.bodies[j] as Body
-    const reach = a.reachMm + b.reachMm + this.lot.gapMm
-    if (dx * dx + dy * dy >= reach * reach) return 0
     let sum = 0
     const kept = this.keptFor(i, j)
     for (let k = 0; k < kept.length; k++) sum += this.deepIn(kept[k] as Kept, i, j, dx, dy)
