@@ -4,19 +4,12 @@ import type { Feeler } from './feeler'
 import { FieldFeeler } from './field-feeler'
 import { HullFeeler, isFeltByHulls } from './hull-feeler'
 import { type Lot, Stand } from './stand'
+import { Sweep } from './sweep'
 
 /** A weight grows by so much at the most each time, and fades to so much of itself. */
 const [RAISED, FADED] = [1, 0.9]
 /** What is in the way by less than this share of the worst does not count as that. */
 const SLIGHT = 1e-6
-
-/** Whether the circles round two blanks meet. */
-function doMeet(at: Places, reaches: Float64Array, i: number, j: number): boolean {
-  const dx = (at[3 * j] as number) - (at[3 * i] as number)
-  const dy = (at[3 * j + 1] as number) - (at[3 * i + 1] as number)
-  const reach = (reaches[i] as number) + (reaches[j] as number)
-  return dx * dx + dy * dy < reach * reach
-}
 
 /**
  * How much blanks are in one another’s way, and off their ground: the squares of how deep, with the slope of it along x, y and round. Each pair
@@ -31,8 +24,7 @@ export class Contacts {
   /** What each had of the other when it was measured last. */
   private readonly now: Float64Array
   private readonly wide: number
-  /** How far from its middle each may be in the way, with half the gap, mm. */
-  private readonly reaches: Float64Array
+  private readonly sweep: Sweep
 
   constructor(lot: Lot) {
     this.lot = lot
@@ -41,21 +33,16 @@ export class Contacts {
     this.wide = lot.bodies.length + 1
     this.weights = new Float64Array(lot.moved * this.wide).fill(1)
     this.now = new Float64Array(this.weights.length)
-    this.reaches = Float64Array.from(lot.bodies, ({ reachMm }) => reachMm + lot.gapMm / 2)
+    this.sweep = new Sweep(lot.bodies, lot.gapMm, lot.ground.box)
   }
 
   /** All of it, each counted once; its slope is written into `slope`, that of what stays is none. */
   readonly value: Sloped = (at, slope) => {
     const { bodies, moved, angles } = this.lot
-    const { feeler, reaches } = this
-    const count = bodies.length
     this.stand.read(at, slope)
     slope.fill(0)
-    let sum = 0
-    for (let i = 0; i < moved; i++) {
-      sum += feeler.offGround(i)
-      for (let j = i + 1; j < count; j++) if (doMeet(at, reaches, i, j)) sum += feeler.between(i, j)
-    }
+    let sum = this.sweep.sumOf(at, moved, this.feeler)
+    for (let i = 0; i < moved; i++) sum += this.feeler.offGround(i)
     for (let i = 0; i < moved; i++) if (angles[i] || bodies[i]?.radiusMm !== undefined) slope[3 * i + 2] = 0
     slope.fill(0, 3 * moved)
     return sum
@@ -81,7 +68,7 @@ export class Contacts {
   /** What a blank has of another, or of its ground where `j` is past the last, mm². */
   of(i: number, j: number): number {
     if (j === this.wide - 1) return this.feeler.offGround(i)
-    return doMeet(this.stand.at, this.reaches, i, j) ? this.feeler.between(i, j) : 0
+    return this.sweep.doMeet(this.stand.at, i, j) ? this.feeler.between(i, j) : 0
   }
 
   /** How deep a blank is in its way, weighted, no further than a bound: it alone may have moved since all were looked at. */

@@ -16,7 +16,7 @@ const MOST_HULLS = 6
 interface AtAngle {
   readonly hulls: readonly Outline[]
   /** How far it reaches past its middle towards each wall of the ground. */
-  readonly past: readonly number[]
+  readonly past: Float64Array
   readonly id: number
 }
 
@@ -57,6 +57,8 @@ export class HullFeeler implements Feeler {
   private readonly stand: Stand
   private readonly ways: readonly (readonly AtAngle[])[]
   private readonly all: readonly AtAngle[]
+  /** Of each wall of the ground the way in, along x and y, and where a blank is off it. */
+  private readonly walls: Float64Array
   /** Which of all each is, and the turn from which that was read. */
   private readonly ids: Int32Array
   private readonly readAt: Float64Array
@@ -66,11 +68,13 @@ export class HullFeeler implements Feeler {
   constructor(lot: Lot, stand: Stand) {
     this.lot = lot
     this.stand = stand
+    const { walls, marginMm } = lot.ground
+    this.walls = Float64Array.from(walls.flatMap(({ nx, ny, away }) => [nx, ny, away + marginMm]))
     let id = 0
     this.ways = lot.bodies.map((body, i) =>
       (lot.angles[i] ?? [0]).map((angle) => {
         const turned = hullsAt(body, angle)
-        const past = lot.ground.walls.map(({ nx, ny }) => Math.max(...turned.flat().map(([x, y]) => -nx * x - ny * y)))
+        const past = Float64Array.from(walls, ({ nx, ny }) => Math.max(...turned.flat().map(([x, y]) => -nx * x - ny * y)))
         return { hulls: turned, past, id: id++ }
       }),
     )
@@ -114,13 +118,15 @@ export class HullFeeler implements Feeler {
   }
 
   offGround(i: number): number {
-    const { at } = this.stand
-    const { walls, marginMm } = this.lot.ground
+    const { walls } = this
     const { past } = this.atAngle(i)
+    const x = this.stand.at[3 * i] as number
+    const y = this.stand.at[3 * i + 1] as number
     let sum = 0
-    for (let k = 0; k < walls.length; k++) {
-      const { nx, ny, away } = walls[k] as (typeof walls)[number]
-      const out = (past[k] as number) + marginMm + away - nx * (at[3 * i] as number) - ny * (at[3 * i + 1] as number)
+    for (let k = 0; k < past.length; k++) {
+      const nx = walls[3 * k] as number
+      const ny = walls[3 * k + 1] as number
+      const out = (past[k] as number) + (walls[3 * k + 2] as number) - nx * x - ny * y
       if (out <= 0) continue
       sum += out * out
       this.stand.note(out)
