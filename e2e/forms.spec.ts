@@ -40,5 +40,5 @@ test('a job’s plate and its setting lie in one layout; wire and rivets are cut
   await page.goto(`${DEMO}/layout/7`)
   await expect(page.getByText(/Coach shield 4072/).first()).toBeVisible()
   await expect(page.getByRole('region', { name: 'Layout' }).getByText(/Plate rivet/)).toHaveCount(0)
-  await expect(page.getByRole('region', { name: 'Wire and tube' })).toContainText('Plate rivet, rivet')
+  await expect(page.getByRole('region', { name: 'Cut to length' })).toContainText('Plate rivet, rivet')
 })

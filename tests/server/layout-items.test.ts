@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
+import type { StockPiece } from '@/core/costing'
 import { findForm } from '@/core/forms'
-import { boundsOf } from '@/core/geometry'
+import { boundsOf, rectangleOutline } from '@/core/geometry'
 import { KITS } from '@/core/kits'
 import { designFromKit } from '@/core/piece'
 import { surfaceChoices } from '@/core/surface'
 import { designSchema, type Repositories } from '@/server/db/repositories'
+import { lengthsOfJob } from '@/server/services/job-lengths'
 import { isItemOf, itemsOfPieces } from '@/server/services/layout-items'
 import { designOf } from '../support/bench'
 import { tempWorkshop } from '../support/temp-db'
@@ -75,4 +77,38 @@ it('a part that another is divided into takes no metal of its own', () => {
   to.jobs.addPiece({ jobId, name: 'Chain', quantity: 1, spares: 0, design })
   const items = itemsOfPieces(to.jobs.pieces(jobId), {})
   expect(items.map(({ item }) => item.id.split('/')[1])).toEqual(['strip'])
+})
+
+describe('a strip of the drawer', () => {
+  const RING = { insideDiameterMm: 18, thicknessMm: 1.2, widthMm: 5, alloy: 'sterling-925' }
+  const drawerOf = (...lengths: readonly number[]): StockPiece[] =>
+    lengths.map((longMm, i) => ({
+      id: i + 1,
+      label: `S-${i + 1}`,
+      kind: 'sheet',
+      alloy: 'sterling-925',
+      thicknessMm: 1.2,
+      outer: rectangleOutline(longMm, 5),
+      holes: [],
+      lengthMm: null,
+      acrossMm: null,
+    }))
+  function ringsOf(quantity: number) {
+    const { repositories: to } = tempWorkshop()
+    const jobId = to.jobs.addJob({ title: 'Rings', customer: '', dueOn: null, status: 'asked', note: '' })
+    to.jobs.addPiece({ jobId, name: 'Ring', quantity, spares: 0, design: designOf('ring-band', RING) })
+    return to.jobs.pieces(jobId)
+  }
+  it('as wide as its blanks is cut to length with as few of them opened as can be, and what it lacks is said', () => {
+    // by hand: pi (18 + 1.2) = 60.3 mm each, three and two cuts of 0.4 in 182 mm
+    const [group, ...more] = lengthsOfJob(ringsOf(3), drawerOf(182, 150), {}, 0.4)
+    expect(more).toEqual([])
+    expect(group).toMatchObject({ isStrip: true, unplaced: 0, title: 'Sterling silver, strip 5 mm wide, 1.2 mm thick' })
+    expect(group?.bars.map(({ label, pieces }) => [label, pieces.length])).toEqual([['S-1', 3]])
+    expect(lengthsOfJob(ringsOf(4), drawerOf(182), {}, 0.4)[0]?.unplaced).toBe(1)
+  })
+  it('of another width is none', () => {
+    const wider = drawerOf(400).map((stock) => ({ ...stock, outer: rectangleOutline(400, 6) }))
+    expect(lengthsOfJob(ringsOf(3), wider, {}, 0.4)).toEqual([])
+  })
 })

@@ -1,4 +1,5 @@
 export { standInPrices } from './metal-prices'
 export { simulatedFeed } from './price-feed'
 export { type Quote, type QuotedPiece, type QuotePiece, quoteOf } from './quote'
+export { lengthOnStrip, stripOf } from './strip'
 export { type Instead, isStockOf, metalCost, type StockPiece, type Supply, supplyOf, type ToBuy } from './supply'

@@ -251,7 +251,12 @@ function sheetSupply(blank: BlankSpec, qty: number, setup: Setup): Supply {
 
 /** Whether a wire or tube of the drawer is the metal a blank is cut from: kind, alloy, thickness, and a tube as thick across. */
 export function isStockOf(stock: StockPiece, blank: BlankSpec): boolean {
-  return isAsThickAcross(stock, blank) && stock.alloy === blank.alloy && isThickness(stock, blank, SAME)
+  return isAsThickAcross(stock, blank) && isSameMetal(stock, blank)
+}
+
+/** Whether metal of the drawer is of the alloy and the thickness of a blank. */
+export function isSameMetal(stock: StockPiece, blank: BlankSpec): boolean {
+  return stock.alloy === blank.alloy && isThickness(stock, blank, SAME)
 }
 
 function isAsThickAcross(stock: StockPiece, blank: BlankSpec): boolean {

@@ -33,11 +33,11 @@ export function makeRoom(spread: Spread, bench: Workbench): Spread {
     const turn = tries[n % Math.max(1, tries.length)]
     if (!turn) break
     bench.attempt()
-    const { lying, more } = turn
+    const { lying, there, more } = turn
     const search = bench.on(lying.sheet)
     const effort = { from: beginningOf(lying, search.isHeld), timesAsLong: 1 + lying.failures }
-    const found = search.withMore(lying.blanks, more, effort)
-    if (found === lying.blanks) {
+    const found = search.withMore(there, more, effort)
+    if (metalMm2(found) <= metalMm2(lying.blanks)) {
       lying.failures++
       continue
     }
@@ -60,15 +60,40 @@ const AFRESH = { some: 4, held: 2 } as const
 
 interface Try {
   readonly lying: Lying
+  /** What of its blanks stays on it. */
+  readonly there: readonly OnSheet[]
   readonly more: readonly LayoutItem[]
 }
 
-/** What may be tried on a sheet: all that is left and may go on it by its area, and of each kind one. */
+/** After so many attempts in vain small blanks make way for a larger one. */
+const MAKES_WAY_AFTER = 2
+
+/** The blanks of a sheet without its smallest, as many as come to less metal than one that is to go on. */
+function madeWay(blanks: readonly OnSheet[], item: LayoutItem): readonly OnSheet[] {
+  let leftMm2 = areaOf(item)
+  const smallFirst = [...blanks].sort((a, b) => areaOf(a.item) - areaOf(b.item))
+  const out = new Set<OnSheet>()
+  for (const one of smallFirst) {
+    leftMm2 -= areaOf(one.item)
+    if (leftMm2 <= 0) break
+    out.add(one)
+  }
+  return blanks.filter((one) => !out.has(one))
+}
+
+/**
+ * What may be tried on a sheet: all that is left and may go on it by its area, and of each kind one. Where there is metal enough for all of it and
+ * it finds no place, one in place of small ones, which are laid again after it.
+ */
 function triesOn(lying: Lying, asked: readonly (readonly [LayoutItem, number])[]): Try[] {
   const { sheet, blanks } = lying
   const freeMm2 = netAreaMm2(sheet.outer, sheet.holes) - metalMm2(blanks)
   const fits = asked.filter(([item]) => isSameMetal(item, sheet) && areaOf(item) < freeMm2)
   const together = asManyAsFit(fits, freeMm2)
-  const single = fits.map(([item]) => ({ lying, more: [item] }))
-  return together.length > 1 ? [{ lying, more: together }, ...single] : single
+  const single = fits.map(([item]) => ({ lying, there: blanks, more: [item] }))
+  const isRoomForAll = asked.reduce((sum, [item, count]) => sum + count * areaOf(item), 0) < freeMm2
+  const inPlace = fits
+    .map(([item]) => ({ lying, there: madeWay(blanks, item), more: [item] }))
+    .filter(({ there }) => isRoomForAll && lying.failures >= MAKES_WAY_AFTER && there.length < blanks.length)
+  return [...(together.length > 1 ? [{ lying, there: blanks, more: together }] : []), ...single, ...inPlace]
 }

@@ -73,6 +73,12 @@ function Group({ group }: { readonly group: LengthGroup }) {
       <Typography variant="body2">
         {group.pieces.map(({ qty, name, lengthMm }) => `${qty} × ${formatPlain(lengthMm, 2)} mm (${name})`).join('; ')}
       </Typography>
+      {group.isStrip ? (
+        <Typography variant="body2">
+          As wide as the strip: each is cut off square, with no line along its sides. They lie on the layout above as well, for where they
+          are sawn from sheet.
+        </Typography>
+      ) : null}
       {group.bars.map((bar) => (
         <Bar key={bar.id} bar={bar} longestMm={longestMm} names={names} />
       ))}
@@ -85,13 +91,13 @@ function Group({ group }: { readonly group: LengthGroup }) {
   )
 }
 
-/** Wire and tube of a job, cut to length from the drawer's bars; nothing where it has none. */
+/** Wire, tube and strip of a job, cut to length from what the drawer has; nothing where it has none. */
 export function LengthPlans({ groups }: { readonly groups: readonly LengthGroup[] }) {
   if (groups.length === 0) return null
   return (
-    <Box component="section" aria-label="Wire and tube" sx={{ px: 2.5, pb: 3, maxWidth: 1100 }}>
+    <Box component="section" aria-label="Cut to length" sx={{ px: 2.5, pb: 3, maxWidth: 1100 }}>
       <Typography variant="h2" sx={{ my: 1.5 }}>
-        Wire and tube, cut to length
+        Cut to length
       </Typography>
       {groups.map((group) => (
         <Group key={group.key} group={group} />
