@@ -56,6 +56,7 @@ export const VIEWS = [
   '/book',
   '/book/trainer?seed=7&kind=size',
   '/book/lessons',
+  '/book/metals',
   '/settings',
   '/archive',
   '/no-such-place',

@@ -1,5 +1,9 @@
 declare module 'jstat' {
   interface Jstat {
+    readonly normal: {
+      readonly pdf: (x: number, mean: number, sd: number) => number
+      readonly cdf: (x: number, mean: number, sd: number) => number
+    }
     mean(values: readonly number[]): number
     /** Standard deviation; of a sample where it is said. */
     stdev(values: readonly number[], ofSample?: boolean): number

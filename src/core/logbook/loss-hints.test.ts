@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { lossHint, type TrayAtStep } from './loss-hints'
+import { CRACKED, isCracked, lossHint, type TrayAtStep } from './loss-hints'
 
 const tray = (pieces: number, lost: readonly string[], wasAnnealed = false): TrayAtStep => ({ pieces, lost, wasAnnealed })
 
@@ -20,4 +20,14 @@ describe('what was lost at a step', () => {
     expect(lossHint([tray(40, [])])).toBeUndefined()
     expect(lossHint([tray(4, ['dropped'], true)])).toBe('1 of your last 4 was lost here: dropped.')
   })
+})
+
+describe('a reason', () => {
+  it.each([CRACKED, 'Split at the rim', 'a crack along the fold', 'tore in the third course'])(
+    '%s says that the metal gave way',
+    (reason) => expect(isCracked(reason)).toBe(true),
+  )
+  it.each(['melted', 'cut under size', 'rim folded', 'crackle finish not wanted'])('%s says nothing of the kind', (reason) =>
+    expect(isCracked(reason)).toBe(false),
+  )
 })

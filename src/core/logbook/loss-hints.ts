@@ -38,6 +38,11 @@ function differs(trays: readonly TrayAtStep[]): string {
     : ' All of them without an anneal before it; none was lost with one.'
 }
 
+/** A piece in which the metal itself gave way, as the bench has it. */
+export const CRACKED = 'split or cracked'
+/** Whether that is what a reason says, in whatever words. */
+export const isCracked = (reason: string) => /\b(split|splits|crack|cracks|cracked|tore|torn)\b/i.test(reason)
+
 /** What a smith’s own record warns of at a step: “3 of your last 5 were lost here: split or cracked (3). All of them without an anneal before it.” */
 export function lossHint(trays: readonly TrayAtStep[]): string | undefined {
   const [pieces, lost] = [sum(trays), lostOf(trays)]

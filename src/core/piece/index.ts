@@ -26,7 +26,15 @@ export { type FieldLine, fieldLines } from './field-lines'
 export { formRoute } from './form-route'
 export { designFromKit } from './from-kit'
 export { etchQuestion, etchSteps, type LoggedRun, type MarkedPart, markedParts, markSteps, marksQuestion } from './marked-parts'
-export { annealedOfHardness, hardeningOfHardness, limitOfCrack, softenedByEye, softeningOfHardness } from './metal-trials'
+export {
+  annealedOfHardness,
+  hardeningOfHardness,
+  leastTellingPercent,
+  limitOfCrack,
+  softenedByEye,
+  softeningOfHardness,
+  workedPercent,
+} from './metal-trials'
 export { type NamedThings, namerOf, thingNames } from './names'
 export { type PartSize, predictedTarget, sizesAlong } from './part-sizes'
 export { type PartMetal, type PiecePlan, type PlannedPart, type PlanOptions, planPiece } from './plan-piece'
@@ -44,3 +52,4 @@ export { roughOf, roughText, textureOf, thicknessFrom } from './textured-parts'
 export { type HeatCard, type TorchBook, torchBook } from './torch'
 export { withWork } from './with-work'
 export { insertAnneal, namedThings, partOfStep, wordsOf } from './words'
+export { type PieceWorked, workedTo } from './worked-to'

@@ -25,15 +25,24 @@ export function softenedByEye(alloy: Alloy, heat: HeatOfState): { readonly coole
   return { cooler: softenedAt(alloy, heat, heatC - COLOUR_ERROR_C), hotter: softenedAt(alloy, heat, heatC + COLOUR_ERROR_C) }
 }
 
+/** The reduction between two anneals, %, to which metal is worked in a state. */
+export function workedPercent(alloy: Alloy, { workUsedFraction }: Pick<TemperState, 'workUsedFraction'>): number {
+  return 100 * (1 - Math.exp((-Math.sqrt(3) / 2) * strainLimit(alloy) * workUsedFraction))
+}
+
+/** Under so much used, something else broke it: a notch, a burr, a hidden crack. */
+const LEAST_USED = 0.2
+
+/** The least reduction, %, at which a crack speaks for the limit of a metal. */
+export const leastTellingPercent = (alloy: Alloy): number => workedPercent(alloy, { workUsedFraction: LEAST_USED })
+
 /**
  * The reduction between two anneals, %, that a crack at this state speaks for: the limit is where half of all cracks have come, so that what was
  * counted as used is all there was. Undefined where next to nothing was used: something else broke it.
  */
-export function limitOfCrack(alloy: Alloy, { workUsedFraction }: Pick<TemperState, 'workUsedFraction'>): number | undefined {
-  if (workUsedFraction < LEAST_USED) return undefined
-  return 100 * (1 - Math.exp((-Math.sqrt(3) / 2) * strainLimit(alloy) * workUsedFraction))
+export function limitOfCrack(alloy: Alloy, state: Pick<TemperState, 'workUsedFraction'>): number | undefined {
+  return state.workUsedFraction < LEAST_USED ? undefined : workedPercent(alloy, state)
 }
-const LEAST_USED = 0.2
 
 /** Softened by less or more than this, a hardness tells nothing of where softening begins. */
 const TELLING = [0.05, 0.95] as const

@@ -17,6 +17,7 @@ export {
 } from './gauges/gauges'
 export { BASE_METALS, FLUXES, type HeatRange, isFluxRight } from './heat/fillers'
 export { LEARNABLE, type Learned, learned, type Trials, withLearned } from './learned'
+export { limitFromRecord, type WorkedTo } from './limit-record'
 export {
   fahrenheitDifferenceC,
   fahrenheitToC,

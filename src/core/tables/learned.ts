@@ -33,7 +33,7 @@ const LEARNING: Readonly<Record<string, Learning>> = {
 /** The figures that can be learned from what was measured, by their ids. */
 export const LEARNABLE: readonly string[] = Object.keys(METAL_FIGURES)
 
-const learningOf = (id: string) => Object.entries(LEARNING).find(([name]) => id.startsWith(`${name}-`))?.[1]
+export const learningOf = (id: string) => Object.entries(LEARNING).find(([name]) => id.startsWith(`${name}-`))?.[1]
 
 /** A figure of a metal as its smith's trials have it. */
 export interface Learned {

@@ -16,6 +16,11 @@ async function opened(address: string): Promise<string> {
   return answer.text()
 }
 
+/** The first page of each kind that a text leads to, of which none is known yet. */
+function ledTo(text: string, known: ReadonlySet<string>): string[] {
+  return LED_TO.filter((link) => ![...known].some((page) => link.test(`"${page}"`))).flatMap((link) => link.exec(text)?.[1] ?? [])
+}
+
 /**
  * Opens the main pages while nobody asks for anything: their code is then loaded and has run, and the first page that a smith opens is as quick
  * as the hundredth. `quietMs` says for how long nobody has asked. What cannot be opened is left.
@@ -27,10 +32,6 @@ export async function warmUp(address: string, quietMs: () => number): Promise<vo
     for (const page of pages) {
       while (quietMs() < QUIET_MS) await after(QUIET_MS)
       const text = await opened(`${address}${page}`).catch(() => '')
-      for (const link of LED_TO) {
-        const isKnown = [...pages].some((known) => link.test(`"${known}"`))
-        const [, path] = (isKnown ? null : link.exec(text)) ?? []
-        if (path) pages.add(path)
-      }
+      for (const path of ledTo(text, pages)) pages.add(path)
     }
 }

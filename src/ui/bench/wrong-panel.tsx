@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import InputBase from '@mui/material/InputBase'
 import { useRef, useState } from 'react'
+import { CRACKED } from '@/core/logbook'
 import type { KeyId } from '../keys/registry'
 import { useKeys } from '../keys/use-keys'
 import { FONTS, PALETTE } from '../theme/palette'
@@ -12,7 +13,7 @@ import type { WentWrong } from './use-bench'
 
 /** What usually goes wrong; one key each, no typing with full hands. */
 const REASONS = {
-  choose1: 'split or cracked',
+  choose1: CRACKED,
   choose2: 'cut under size',
   choose3: 'rim folded',
   choose4: 'melted',

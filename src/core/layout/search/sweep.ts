@@ -31,18 +31,23 @@ export class Sweep {
 
   /** The sum of what is felt of each two that meet, the first of them among so many; the lower number is given first. */
   sumOf(at: Places, among: number, feeler: Feeler): number {
-    const { order, axis, reaches, furthest } = this
     this.putInOrder(at)
     let sum = 0
-    for (let k = 0; k < order.length; k++) {
-      const one = order[k] as number
-      const end = (at[3 * one + axis] as number) + (reaches[one] as number) + furthest
-      for (let m = k + 1; m < order.length; m++) {
-        const other = order[m] as number
-        if ((at[3 * other + axis] as number) >= end) break
-        const first = one < other ? one : other
-        if (first < among && this.doMeet(at, one, other)) sum += feeler.between(first, one < other ? other : one)
-      }
+    for (let k = 0; k < this.order.length; k++) sum += this.sumBeside(k, at, among, feeler)
+    return sum
+  }
+
+  /** What is felt of one and those after it in the order, up to where none can meet it. */
+  private sumBeside(k: number, at: Places, among: number, feeler: Feeler): number {
+    const { order, axis } = this
+    const one = order[k] as number
+    const end = (at[3 * one + axis] as number) + (this.reaches[one] as number) + this.furthest
+    let sum = 0
+    for (let m = k + 1; m < order.length; m++) {
+      const other = order[m] as number
+      if ((at[3 * other + axis] as number) >= end) break
+      const first = one < other ? one : other
+      if (first < among && this.doMeet(at, one, other)) sum += feeler.between(first, one < other ? other : one)
     }
     return sum
   }

@@ -159,6 +159,11 @@ export function makeEntryRepository(db: Db) {
     `SELECT e.instance AS workpiece, e.step_id AS stepId, coalesce(e.payload_json ->> '$.text', '') AS text FROM entries e
       WHERE e.tray_id = ? AND e.kind = 'loss' AND e.payload_json ->> '$.part' IS NULL AND ${STANDING} ORDER BY e.id`,
   )
+  const lostMetals = db.prepare(
+    `SELECT DISTINCT t.alloy, e.payload_json ->> '$.text' AS text FROM entries e JOIN trays t ON t.id = e.tray_id
+      WHERE e.kind = 'loss' AND e.payload_json ->> '$.text' IS NOT NULL AND ${STANDING}`,
+  )
+  const lostMetalRow = z.object({ alloy: z.string(), text: z.string() })
   const readingsOf = db.prepare(
     `SELECT e.instance AS workpiece, e.quantity AS dimension, e.value FROM entries e
       WHERE e.tray_id = ? AND e.kind = 'reading' AND e.instance IS NOT NULL AND e.quantity IS NOT NULL AND e.value IS NOT NULL AND ${STANDING} ORDER BY e.id`,
@@ -235,6 +240,8 @@ export function makeEntryRepository(db: Db) {
     losses: (page: Page): LossLine[] => losses.all(page.size, offsetOf(page)).map((row) => lossRow.parse(row)),
     /** Which whole pieces of a tray were lost, where and why. */
     lossesOf: (trayId: number) => lossesOf.all(trayId).map((row) => ownLossRow.parse(row)),
+    /** The metals of trays in which pieces were lost, with each reason. */
+    lostMetals: () => lostMetals.all().map((row) => lostMetalRow.parse(row)),
     /** Every reading of a tray that stands, with its piece, in the order they were taken. */
     readingsOf: (trayId: number) => readingsOf.all(trayId).map((row) => ownReadingRow.parse(row)),
     /** Losses, notes and results of tests of a piece, newest first. */

@@ -91,6 +91,7 @@ export function makeTrayRepository(db: Db, now: () => string = () => new Date().
     'SELECT piece_id, count(*) AS n, max(CASE WHEN finished_at IS NULL THEN id END) AS open_id FROM trays WHERE piece_id IN (SELECT value FROM json_each(?)) GROUP BY piece_id',
   )
   const ofKind = db.prepare('SELECT * FROM trays WHERE form = ? AND alloy = ? ORDER BY id DESC LIMIT ?')
+  const ofMetal = db.prepare('SELECT * FROM trays WHERE alloy = ? ORDER BY id DESC LIMIT ?')
   const stepsOf = db.prepare('SELECT step_id, content_json FROM tray_steps WHERE tray_id = ? AND item_uid IS NULL ORDER BY position')
   const itemOf = db.prepare('SELECT instance, part FROM items WHERE uid = ? AND tray_id = ?')
   const everyId = db.prepare('SELECT id FROM trays ORDER BY id')
@@ -139,6 +140,8 @@ export function makeTrayRepository(db: Db, now: () => string = () => new Date().
     ofPiece: (pieceId: number, limit: number): Tray[] => ofPiece.all(pieceId, limit).map(whole),
     /** The newest trays whose main part is of a form and metal. */
     ofKind: (form: string, alloy: string, limit: number): Tray[] => ofKind.all(form, alloy, limit).map(whole),
+    /** The newest trays whose main part is of a metal. */
+    ofMetal: (alloy: string, limit: number): Tray[] => ofMetal.all(alloy, limit).map(whole),
     /** How many trays each of some pieces has had, and the one that is at the bench now. */
     ofPieces: (pieceIds: readonly number[]) => ofPieces.all(JSON.stringify(pieceIds)).map((row) => shortRow.parse(row)),
     /** The part and number of an item of a tray. */
