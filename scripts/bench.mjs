@@ -526,6 +526,7 @@ async function timeLongUse() {
     '/api/find?q=order',
     '/book',
     '/book?lost=2',
+    '/book/metals',
     '/pieces/2',
     '/pieces/2/record',
     '/pieces/2/route',

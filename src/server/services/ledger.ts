@@ -17,11 +17,15 @@ type TrayStep = FrozenStep & ReworkableStep
 /** So many trays are remembered with their steps and where they stand. */
 const MOST_TRAYS = 200
 const stepsKnown = recent<readonly TrayStep[]>(MOST_TRAYS)
+const askingKnown = recent<ReturnType<Repositories['entries']['askingForSteps']>>(MOST_TRAYS)
 const progressKnown = recent<TrayProgress>(MOST_TRAYS)
+
+/** Where the ledger of a tray stands, as a text. */
+const stateOf = (entries: Repositories['entries'], { id, uid }: Tray) => `${uid} ${entries.stateOf(id)}`
 
 /** The steps of a tray: its frozen route, the rework that failed tests have asked for, and what makes a part again. */
 export function stepsOf({ entries }: Pick<Repositories, 'entries'>, tray: Tray): readonly TrayStep[] {
-  const asking = entries.askingForSteps(tray.id)
+  const asking = askingKnown(stateOf(entries, tray), () => entries.askingForSteps(tray.id))
   return stepsKnown([tray.uid, ...asking.map(({ token }) => token)].join(' '), () => {
     const subTrays = frozenSubTrays(tray.plan)
     const route = tray.plan.steps.map(
@@ -35,7 +39,7 @@ export function stepsOf({ entries }: Pick<Repositories, 'entries'>, tray: Tray):
 export function progressOf(repositories: Pick<Repositories, 'entries'>, tray: Tray): TrayProgress {
   const { entries } = repositories
   const tell = () => trayProgress(tray.size, stepsOf(repositories, tray), entries.moves(tray.id))
-  return progressKnown(`${tray.uid} ${entries.stateOf(tray.id)}`, tell)
+  return progressKnown(stateOf(entries, tray), tell)
 }
 
 /** Writes down where a tray stands now, so that a page of trays need not read every entry. */

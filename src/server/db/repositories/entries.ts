@@ -122,9 +122,10 @@ export function makeEntryRepository(db: Db) {
   )
   const lastId = db.prepare('SELECT coalesce(max(id), 0) AS n FROM entries')
   const ledgerState = db.prepare("SELECT token || ' ' || (SELECT count(*) FROM trays) FROM entries ORDER BY id DESC LIMIT 1").pluck()
+  // by the index of trays: ordered by their place, all entries since would be gone through
   const stateOf = db
     .prepare(
-      'SELECT (SELECT count(*) FROM entries WHERE tray_id = e.tray_id), token FROM entries e WHERE e.tray_id = ? ORDER BY id DESC LIMIT 1',
+      'SELECT told, token FROM (SELECT count(*) AS told, max(id) AS last FROM entries WHERE tray_id = ?) LEFT JOIN entries ON id = last',
     )
     .raw()
   const countAll = db.prepare('SELECT count(*) AS n FROM entries')
