@@ -12,7 +12,7 @@ import { planDesign } from './piece-plan'
 export interface LengthGroup {
   readonly key: string
   readonly title: string
-  /** Whether it is sheet as wide as its blanks: they lie on the layout as well. */
+  /** Whether it is sheet as wide as its blanks: they can be laid out on any sheet as well. */
   readonly isStrip: boolean
   readonly pieces: readonly { readonly id: string; readonly name: string; readonly qty: number; readonly lengthMm: number }[]
   /** Bars of the drawer that are cut into, under the names they have there. */

@@ -75,8 +75,7 @@ function Group({ group }: { readonly group: LengthGroup }) {
       </Typography>
       {group.isStrip ? (
         <Typography variant="body2">
-          As wide as the strip: each is cut off square, with no line along its sides. They lie on the layout above as well, for where they
-          are sawn from sheet.
+          As wide as the strip: each is cut off square, with no line along its sides. Above, they can be laid out on sheet instead.
         </Typography>
       ) : null}
       {group.bars.map((bar) => (
