@@ -13,13 +13,22 @@ export interface PieceWorked {
  */
 export function workedTo(percents: readonly (number | undefined)[], pieces: readonly PieceWorked[], leastPercent: number): WorkedTo[] {
   const heldBy = (done: number) => percents.slice(0, done).reduce<number>((most, percent) => Math.max(most, percent ?? 0), 0)
+  return alikeTogether(
+    pieces.map(({ done, isCracked }) => {
+      const heldPercent = heldBy(done)
+      const here = isCracked ? percents[done] : undefined
+      const tells = here !== undefined && here > heldPercent && here >= leastPercent
+      return tells ? { pieces: 1, heldPercent, crackedPercent: here } : { pieces: 1, heldPercent }
+    }),
+  )
+}
+
+/** Pieces that were worked alike counted as one. */
+export function alikeTogether(worked: readonly WorkedTo[]): WorkedTo[] {
   const told = new Map<string, WorkedTo>()
-  for (const { done, isCracked } of pieces) {
-    const heldPercent = heldBy(done)
-    const here = isCracked ? percents[done] : undefined
-    const one = here !== undefined && here > heldPercent && here >= leastPercent ? { heldPercent, crackedPercent: here } : { heldPercent }
-    const key = JSON.stringify(one)
-    told.set(key, { ...one, pieces: (told.get(key)?.pieces ?? 0) + 1 })
+  for (const { pieces, ...one } of worked) {
+    const key = JSON.stringify([one.heldPercent, one.crackedPercent])
+    told.set(key, { ...one, pieces: pieces + (told.get(key)?.pieces ?? 0) })
   }
   return [...told.values()]
 }

@@ -1,6 +1,6 @@
 import { isCracked } from '@/core/logbook'
 import { ALLOYS, type AlloyId } from '@/core/metals'
-import { leastTellingPercent, type PieceWorked, workedPercent, workedTo } from '@/core/piece'
+import { alikeTogether, leastTellingPercent, type PieceWorked, workedPercent, workedTo } from '@/core/piece'
 import { alloyWith, figureOf, type Learned, limitFromRecord, type WorkedTo } from '@/core/tables'
 import { recent } from '@/core/working'
 import type { Repositories, Tray } from '../db/repositories'
@@ -29,6 +29,7 @@ const REMEMBERED = 500
 
 interface Told {
   readonly worked: readonly WorkedTo[]
+  readonly pieces: number
   readonly cracked: number
 }
 
@@ -40,13 +41,8 @@ function piecesOf({ entries }: Repositories, tray: Tray, steps: readonly { reado
   return Array.from({ length: tray.size }, (_, i): PieceWorked => {
     const loss = lost.get(i + 1)
     if (!loss) return { done: tray.finishedAt === null ? stepIndex : steps.length, isCracked: false }
-    return {
-      done: Math.max(
-        0,
-        steps.findIndex(({ id }) => id === loss.stepId),
-      ),
-      isCracked: isCracked(loss.text),
-    }
+    const at = steps.findIndex(({ id }) => id === loss.stepId)
+    return { done: Math.max(0, at), isCracked: isCracked(loss.text) }
   })
 }
 
@@ -71,7 +67,7 @@ function workedIn(repositories: Repositories, tray: Tray, alloy: AlloyId): Told 
       })
       return workedTo(percents, pieces, leastTellingPercent(metal))
     })
-  return { worked, cracked: pieces.filter(({ isCracked: gaveWay }) => gaveWay).length }
+  return { worked, pieces: tray.size, cracked: pieces.filter(({ isCracked: gaveWay }) => gaveWay).length }
 }
 /** A step that uses no more than this does not work the metal. */
 const SLIGHT = 1e-9
@@ -88,11 +84,10 @@ export function metalRecords(repositories: Repositories): MetalRecord[] {
     const each = trays
       .ofMetal(alloy, TRAYS)
       .map((tray) => told(`${tray.uid} ${entries.stateOf(tray.id)} ${alloy}`, () => workedIn(repositories, tray, alloy)))
-    const worked = each.flatMap((one) => one.worked)
+    const worked = alikeTogether(each.flatMap((one) => one.worked))
     const limit = limitFromRecord(alloy, worked)
     if (!limit) return []
-    const pieces = worked.reduce((sum, one) => sum + one.pieces, 0)
-    const cracks = each.reduce((sum, one) => sum + one.cracked, 0)
+    const sumOf = (count: 'pieces' | 'cracked') => each.reduce((sum, one) => sum + one[count], 0)
     const typedPercent = figures[figure] ?? null
     return [
       {
@@ -102,8 +97,8 @@ export function metalRecords(repositories: Repositories): MetalRecord[] {
         tablePercent: figureOf(figure, {}),
         typedPercent,
         worked,
-        pieces,
-        cracked: cracks,
+        pieces: sumOf('pieces'),
+        cracked: sumOf('cracked'),
         limit,
       },
     ]
