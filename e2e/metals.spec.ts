@@ -13,6 +13,6 @@ test('what cracked and what held says how far a metal goes; that is worked with,
   await use.click()
   await expect(metal).toContainText(`Your ${own} % is worked with`)
   await expect(use).toBeHidden()
-  await metal.getByRole('button', { name: 'Back to the table’s' }).click()
+  await metal.getByRole('button', { name: 'Leave out my figure' }).click()
   await expect(metal).toContainText('The table’s 45 % is worked with')
 })

@@ -47,6 +47,21 @@ describe('what the record says of a metal', () => {
       ]),
     )
   })
+  it('says which limit is worked with: the table’s, what trials told, or what is typed', () => {
+    const { to, tray, hardest, crack } = domes()
+    workThrough(to, tray, [1, 2, 3, 4], hardest)
+    const { piece, ...lost } = crack(2)
+    enter(to, tray, piece, lost)
+    const now = () => metalRecords(to)[0]
+    const id = now()?.figure ?? ''
+    const table = now()?.tablePercent ?? 0
+    expect(now()?.usedPercent).toBe(table)
+    to.settings.write({ trials: { [id]: [table + 20] } })
+    expect(now()?.usedPercent).toBeGreaterThan(table)
+    expect(now()?.usedPercent).toBeLessThan(table + 20)
+    to.settings.write({ figures: { [id]: 31 } })
+    expect(now()).toMatchObject({ usedPercent: 31, typedPercent: 31 })
+  })
   it('is told anew when a crack is taken back', () => {
     const { to, tray, hardest, crack } = domes()
     workThrough(to, tray, [1, 2, 3, 4], hardest)

@@ -1,18 +1,17 @@
 import type { BlankSpec } from '../forms'
-import { boundsOf, netAreaMm2, type Outline } from '../geometry'
+import { boundsOf, fillsItsBox, type Outline } from '../geometry'
 import { isSameMetal, type StockPiece } from './supply'
 
 /** Sheet so many times as long as it is wide is a strip. */
 const LONG = 3
-/** An outline that fills its box but for this share is a rectangle. */
-const FILLS = 1 - 1e-3
 /** A blank may be off a strip’s width by so much: what a file takes (common practice, no source). */
 const AS_WIDE_MM = 0.05
 
 function sidesOf(outline: Outline): { readonly longMm: number; readonly wideMm: number } | undefined {
-  const { minX, maxX, minY, maxY } = boundsOf(outline)
+  if (!fillsItsBox(outline)) return undefined
+  const { minX, minY, maxX, maxY } = boundsOf(outline)
   const [a, b] = [maxX - minX, maxY - minY]
-  return netAreaMm2(outline, []) >= FILLS * a * b ? { longMm: Math.max(a, b), wideMm: Math.min(a, b) } : undefined
+  return { longMm: Math.max(a, b), wideMm: Math.min(a, b) }
 }
 
 /** How long and how wide a strip is, mm: sheet with four square corners and nothing cut out of it, three times as long as wide or more. */

@@ -5,7 +5,7 @@ import { alloyWith, figureOf, type Learned, limitFromRecord, type WorkedTo } fro
 import { recent } from '@/core/working'
 import type { Repositories, Tray } from '../db/repositories'
 import { progressOf, stepsOf } from './ledger'
-import { frozenMetals, partOfFrozen, walkFrozen } from './piece-plan'
+import { frozenMetals, partOfFrozen, planOptions, walkFrozen } from './piece-plan'
 
 /** What the record says of how far a metal can be worked between two anneals. */
 export interface MetalRecord {
@@ -16,6 +16,8 @@ export interface MetalRecord {
   readonly tablePercent: number
   /** What is typed for it among the workshop's own figures; null where nothing is. */
   readonly typedPercent: number | null
+  /** What is worked with: what is typed, or what trials told, or the table's. */
+  readonly usedPercent: number
   readonly worked: readonly WorkedTo[]
   readonly pieces: number
   /** Pieces that cracked: some perhaps where so little was used that they do not tell of the limit. */
@@ -76,6 +78,7 @@ const SLIGHT = 1e-9
 export function metalRecords(repositories: Repositories): MetalRecord[] {
   const { entries, trays, settings } = repositories
   const { figures } = settings.read()
+  const used = planOptions(repositories).figures
   const cracked = entries.lostMetals().flatMap(({ alloy, text }) => (isCracked(text) ? [alloy] : []))
   return [...new Set(cracked)].sort().flatMap((name): MetalRecord[] => {
     if (!(name in ALLOYS)) return []
@@ -96,6 +99,7 @@ export function metalRecords(repositories: Repositories): MetalRecord[] {
         figure,
         tablePercent: figureOf(figure, {}),
         typedPercent,
+        usedPercent: figureOf(figure, used),
         worked,
         pieces: sumOf('pieces'),
         cracked: sumOf('cracked'),

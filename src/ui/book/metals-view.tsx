@@ -22,8 +22,15 @@ function crackedWords({ limit, pieces, cracked }: MetalRecord): string {
   const slight =
     untold <= 0
       ? ''
-      : ` ${untold === cracked ? 'So' : `Of ${untold} so`} little had been used that something else must have broken it: a notch, a burr, a hidden crack.`
+      : ` ${untold === cracked ? 'So' : `Of ${untold} so`} little had been used that something else must have broken ${untold === 1 ? 'it' : 'them'}: a notch, a burr, a hidden crack.`
   return `${cracked} of ${pieces} ${pieces === 1 ? 'piece' : 'pieces'} cracked.${slight}${held}`
+}
+
+/** Which limit plans are worked out with. */
+function usedWords({ typedPercent, usedPercent, tablePercent }: MetalRecord): string {
+  if (typedPercent !== null) return `Your ${formatPlain(typedPercent, 1)} % is worked with.`
+  if (usedPercent !== tablePercent) return `${formatPlain(usedPercent, 1)} %, as your trials tell, is worked with.`
+  return `The table’s ${whole(tablePercent)} % is worked with.`
 }
 
 /** What the record says of a metal’s limit, and whether it is worked with. */
@@ -43,9 +50,9 @@ function Metal({ metal }: { readonly metal: MetalRecord }) {
     <Box component="section" aria-label={metal.title} sx={{ mb: 4 }}>
       <Typography variant="h2">{metal.title}</Typography>
       <Typography sx={{ mt: 0.5 }}>
-        {crackedWords(metal)} By that it takes <span className="fig">{own}</span> % of reduction between two anneals, as likely as not (
-        <span className="fig">{whole(limit.low)}</span> to <span className="fig">{whole(limit.high)}</span> %); the table says{' '}
-        <span className="fig">{whole(tablePercent)}</span> %.
+        {crackedWords(metal)} By that half of what is worked to <span className="fig">{own}</span> % of reduction between two anneals cracks
+        (<span className="fig">{whole(limit.low)}</span> to <span className="fig">{whole(limit.high)}</span> % in eight cases of ten); the
+        table says <span className="fig">{whole(tablePercent)}</span> %.
       </Typography>
       <LimitPicture metal={metal} />
       <Typography variant="body2">
@@ -53,16 +60,13 @@ function Metal({ metal }: { readonly metal: MetalRecord }) {
         cracked by its point.
       </Typography>
       <Typography variant="body2">
-        {Math.round(100 * limit.trustFraction)} % of this is your record, the rest the table’s.{' '}
-        {typedPercent === null
-          ? `The table’s ${whole(tablePercent)} % is worked with.`
-          : `Your ${formatPlain(typedPercent, 1)} % is worked with.`}
+        {Math.round(100 * limit.trustFraction)} % of this is your record, the rest the table’s. {usedWords(metal)}
       </Typography>
       <Box sx={{ display: 'flex', gap: 1, mt: 0.75 }}>
         {isUsed ? null : <Button onClick={() => void keep(own, `${metal.title}: ${own} % is worked with.`)}>Work with {own} %</Button>}
         {typedPercent === null ? null : (
-          <Button variant="text" onClick={() => void keep('', `${metal.title}: the table’s ${whole(tablePercent)} % is worked with.`)}>
-            Back to the table’s
+          <Button variant="text" onClick={() => void keep('', `${metal.title}: your figure is left out.`)}>
+            Leave out my figure
           </Button>
         )}
       </Box>
