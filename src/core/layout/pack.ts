@@ -5,6 +5,7 @@ import { boxLayout } from './box-layout'
 import { drawIn } from './draw-in'
 import { fewerSheets } from './fewer-sheets'
 import { firstLayout } from './first-layout'
+import { fitEdges } from './fit-edges'
 import { placedRegion } from './item'
 import { makeRoom } from './more-room'
 import { type Remnant, remnantsOf } from './remnants'
@@ -84,6 +85,7 @@ export function packLayout(input: LayoutInput, control: LayoutControl): LayoutSo
   })
   let spread: Spread = first
   bench.tell(spread)
+  if (!isAllLaid(spread)) spread = fitEdges(spread, bench)
   if (!isAllLaid(spread)) spread = drawIn(spread, bench)
   spread = makeRoom(spread, bench)
   if (isAllLaid(spread) && input.objective === 'place') spread = fewerSheets(spread, bench)

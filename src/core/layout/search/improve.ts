@@ -6,9 +6,10 @@ import { metalMm2, type OnSheet } from '../spread'
 import { moveApart } from './apart'
 import { type Body, bodyOf, bodyOfPlaced, type Making, type Places, placesOf, posesOf } from './body'
 import { Contacts } from './contact'
+import { fitBlanks } from './fitted/blanks'
 import { asFarAs, type Ground, groundOf } from './ground'
 import { swap } from './hop'
-import { relocate, scatter } from './nestle'
+import { type Hands, relocate, scatter } from './nestle'
 import { type Search, settle } from './settle'
 import type { Lot } from './stand'
 
@@ -40,7 +41,11 @@ const FOR_EACH = 12
 /** Where a line is not reached, those between it and the one before are tried. */
 const BETWEEN = [0.2, 0.4, 0.6, 0.8, 0.93]
 
+/** Where blanks are laid edge to edge, so many corners may be looked at for each round that is left. */
+const FITTED_A_ROUND = 0.5
+
 const RAD = Math.PI / 180
+const ORIGIN: Pose = { x: 0, y: 0, rotationDeg: 0 }
 
 const onSheet = (spots: readonly Pose[], blanks: readonly OnSheet[]): readonly OnSheet[] =>
   spots.map((pose, i) => ({ item: (blanks[i] as OnSheet).item, pose }))
@@ -84,23 +89,50 @@ export class SheetSearch {
    * moment in nobody’s way. The longer it goes on, the more.
    */
   withMore(there: readonly OnSheet[], more: readonly LayoutItem[], { from, timesAsLong }: Effort): readonly OnSheet[] {
-    const { search, untilMm } = this
-    const all = [...there, ...more.map((item) => ({ item, pose: { x: 0, y: 0, rotationDeg: 0 } }))]
+    const all = [...there, ...more.map((item) => ({ item, pose: ORIGIN }))]
     if (all.length > MOST_BLANKS) return there
+    const patience = timesAsLong * this.patienceFor(all.length)
+    return this.mostClear(there, all, patience, (hands) => {
+      if (from === 'mixed') this.mix(hands.lot, hands.at)
+      all.forEach((_, i) => {
+        if (from === 'afresh') scatter(hands, i)
+        else if (i >= there.length) relocate(hands, i)
+      })
+    })
+  }
+
+  /**
+   * Blanks of straight edges laid edge to edge, as if they had been cut from one piece, what finds no place that way over the others; then moved out
+   * of one another’s way. None where some of them, or the sheet, are of another kind.
+   */
+  fitted(items: readonly LayoutItem[]): readonly OnSheet[] {
+    const { search, sheet, input } = this
+    const found =
+      items.length <= MOST_BLANKS ? fitBlanks(items, sheet, input, { ...search, most: FITTED_A_ROUND * search.rounds }) : undefined
+    if (!found) return []
+    const all = [...found.laid, ...found.left.map((item) => ({ item, pose: ORIGIN }))]
+    return this.mostClear([], all, this.patienceFor(all.length), (hands) => {
+      for (let i = found.laid.length; i < all.length; i++) relocate(hands, i)
+    })
+  }
+
+  /** What is clear of everything as some blanks are settled, from a beginning: the most metal that was at any moment, or what was known. */
+  private mostClear(
+    known: readonly OnSheet[],
+    all: readonly OnSheet[],
+    patience: number,
+    begin: (hands: Hands) => void,
+  ): readonly OnSheet[] {
+    const { search, untilMm } = this
     const lot = this.lotOf(all, this.ground)
     const contacts = new Contacts(lot)
     const at = this.placesIn(lot, all)
-    const hands = { lot, contacts, at, random: search.random }
-    if (from === 'mixed') this.mix(lot, at)
-    all.forEach((_, i) => {
-      if (from === 'afresh') scatter(hands, i)
-      else if (i >= there.length) relocate(hands, i)
-    })
-    let best = there
+    begin({ lot, contacts, at, random: search.random })
+    let best = known
     const tell = () => {
       best = this.moreOf(best, this.clearOf(lot, contacts, at, all))
     }
-    settle(lot, contacts, at, search, { untilMm, patience: timesAsLong * this.patienceFor(all.length), tell })
+    settle(lot, contacts, at, search, { untilMm, patience, tell })
     return best
   }
 

@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { jigsaw } from '../../../../tests/support/jigsaw'
 import { intersectRegions, type Region, subtractRegions } from '../../geometry/clip'
 import { isInside, outlineToOutlineMm, pointToOutlineMm } from '../../geometry/distance'
 import { circleOutline, netAreaMm2, rectangleOutline } from '../../geometry/outline'
 import { type Outline, placeOutline } from '../../geometry/point'
-import { seededRandom } from '../../numerics/random'
 import { boxLayout } from '../box-layout'
 import { placedRegion } from '../item'
 import { findIllegal } from '../legal'
@@ -45,29 +45,6 @@ function stolenMm2(input: ReturnType<typeof read>, { placements }: ReturnType<ty
     })
   }
   return sum
-}
-
-/** A rectangle cut by straight cuts through the middle of its largest piece: pieces that are known to fit together. */
-function jigsaw(wide: number, high: number, count: number, seed: number): Outline[] {
-  const random = seededRandom(seed)
-  const pieces: Outline[] = [rectangleOutline(wide, high)]
-  while (pieces.length < count) {
-    pieces.sort((a, b) => netAreaMm2(b, []) - netAreaMm2(a, []))
-    const piece = pieces.shift() ?? []
-    const [cx, cy] = piece.reduce(([x, y], [px, py]) => [x + px / piece.length, y + py / piece.length], [0, 0])
-    const angle = Math.PI * random()
-    const side = ([x, y]: readonly [number, number]) => (x - cx) * Math.cos(angle) + (y - cy) * Math.sin(angle)
-    const half = (way: 1 | -1) =>
-      piece.flatMap((point, i): Outline => {
-        const next = piece[(i + 1) % piece.length] ?? point
-        const [a, b] = [way * side(point), way * side(next)]
-        const t = a / (a - b)
-        const own: Outline = a >= 0 ? [point] : []
-        return a * b < 0 ? [...own, [point[0] + t * (next[0] - point[0]), point[1] + t * (next[1] - point[1])]] : own
-      })
-    pieces.push(half(1), half(-1))
-  }
-  return pieces
 }
 
 const outline = fc
