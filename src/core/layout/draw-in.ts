@@ -47,7 +47,7 @@ function drawInOn(sheet: LayoutSheet, there: readonly OnSheet[], more: readonly 
 const ORIGIN = { x: 0, y: 0, rotationDeg: 0 }
 const ROUNDED_MM = 1e-9
 /** Attempts in vain to draw them in further. */
-const PATIENCE = 1
+const PATIENCE = 2
 
 /** Draws in on each sheet what found no place, as much as may go on it. */
 export function drawIn(spread: Spread, bench: Workbench): Spread {
