@@ -41,8 +41,8 @@ const FOR_EACH = 12
 /** Where a line is not reached, those between it and the one before are tried. */
 const BETWEEN = [0.2, 0.4, 0.6, 0.8, 0.93]
 
-/** Where blanks are laid edge to edge, so many corners may be looked at for each round that is left. */
-const FITTED_A_ROUND = 0.5
+/** So many blanks are laid edge to edge at the most, and so many corners are looked at for it for each round that is left. */
+const FITTED = { most: 80, aRound: 0.5 } as const
 
 const RAD = Math.PI / 180
 const ORIGIN: Pose = { x: 0, y: 0, rotationDeg: 0 }
@@ -108,7 +108,7 @@ export class SheetSearch {
   fitted(items: readonly LayoutItem[]): readonly OnSheet[] {
     const { search, sheet, input } = this
     const found =
-      items.length <= MOST_BLANKS ? fitBlanks(items, sheet, input, { ...search, most: FITTED_A_ROUND * search.rounds }) : undefined
+      items.length <= FITTED.most ? fitBlanks(items, sheet, input, { ...search, most: FITTED.aRound * search.rounds }) : undefined
     if (!found) return []
     const all = [...found.laid, ...found.left.map((item) => ({ item, pose: ORIGIN }))]
     return this.mostClear([], all, this.patienceFor(all.length), (hands) => {
