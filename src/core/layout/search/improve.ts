@@ -159,6 +159,8 @@ export class SheetSearch {
     })
     const reached = settle(lot, contacts, at, search, { untilMm, patience }) && this.legalOf(lot, at, there)
     if (reached) return reached
+    // what an attempt comes to that was cut short is not what it would have come to: more rounds must never lay less
+    if (search.rounds <= 0) return undefined
     for (const share of BETWEEN) {
       const wider = lotTo(toX + share * (outX - toX))
       const left = moveApart(wider, new Contacts(wider), at, { untilMm, shouldStop: search.shouldStop })
