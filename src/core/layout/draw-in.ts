@@ -34,20 +34,21 @@ function drawInOn(sheet: LayoutSheet, there: readonly OnSheet[], more: readonly 
   if (!long) return there
   const all = bench.on(long).withMore(there, more, { from: 'as-laid', timesAsLong: 1 })
   if (all.length < there.length + more.length) return there
-  const { marginMm } = bench.input
+  const { marginMm, seconds } = bench.input
+  const patience = seconds < PATIENCE.fromS ? PATIENCE.some : PATIENCE.more
   const isOn = ({ item, pose }: OnSheet) => placeItem(item, pose).bounds.maxX + marginMm <= maxX + ROUNDED_MM
   let best = there
   const keep = (blanks: readonly OnSheet[]) => {
     const on = blanks.filter(isOn)
     if (metalMm2(on) > metalMm2(best)) best = on
   }
-  shortenOn(long, all, bench, { patience: PATIENCE, toX: maxX, tell: keep, pace: firstPace() })
+  shortenOn(long, all, bench, { patience, toX: maxX, tell: keep, pace: firstPace() })
   return best
 }
 const ORIGIN = { x: 0, y: 0, rotationDeg: 0 }
 const ROUNDED_MM = 1e-9
-/** Attempts in vain to draw them in further. */
-const PATIENCE = 2
+/** Attempts in vain to draw them in further: one more where there are so many seconds for it. */
+const PATIENCE = { some: 1, more: 2, fromS: 10 } as const
 
 /** Draws in on each sheet what found no place, as much as may go on it. */
 export function drawIn(spread: Spread, bench: Workbench): Spread {
