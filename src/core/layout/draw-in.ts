@@ -2,9 +2,9 @@ import { fillsItsBox, netAreaMm2 } from '../geometry/outline'
 import { boundsOf } from '../geometry/point'
 import { isSameMetal } from './item'
 import type { LayoutItem, LayoutSheet } from './schema'
-import { placeItem } from './shape'
+import { ORIGIN, placeItem } from './shape'
 import { firstPace, shortenOn } from './shorten'
-import { asManyAsFit, metalMm2, type OnSheet, type Spread, withExchanged } from './spread'
+import { asManyAsFit, laidOn, metalMm2, type OnSheet, type Spread } from './spread'
 import type { Workbench } from './workbench'
 
 /** More of a sheet than this is never laid: where more was asked for, not all is tried. Under the least there is room enough without. */
@@ -45,7 +45,6 @@ function drawInOn(sheet: LayoutSheet, there: readonly OnSheet[], more: readonly 
   shortenOn(long, all, bench, { patience, toX: maxX, tell: keep, pace: firstPace() })
   return best
 }
-const ORIGIN = { x: 0, y: 0, rotationDeg: 0 }
 const ROUNDED_MM = 1e-9
 /** Attempts in vain to draw them in further: one more where there are so many seconds for it. */
 const PATIENCE = { some: 1, more: 2, fromS: 10 } as const
@@ -62,8 +61,7 @@ export function drawIn(spread: Spread, bench: Workbench): Spread {
     const isEasy = laid + metalMm2(more.map((item) => ({ item }))) < LEAST_LAID * wholeMm2
     const drawn = more.length > 0 && !isEasy ? drawInOn(sheet, blanks, more, bench) : blanks
     if (drawn === blanks) continue
-    const sheets = best.sheets.map((one, i) => (i === k ? { sheet, blanks: drawn } : one))
-    best = { sheets, left: withExchanged(best.left, blanks, drawn) }
+    best = laidOn(best, k, drawn)
     bench.tell(best)
   }
   return best

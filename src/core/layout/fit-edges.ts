@@ -1,5 +1,5 @@
 import { isSameMetal } from './item'
-import { metalMm2, type Spread, withExchanged } from './spread'
+import { laidOn, metalMm2, type Spread } from './spread'
 import type { Workbench } from './workbench'
 
 /** The share of the time in which edges are fitted together. */
@@ -14,8 +14,7 @@ export function fitEdges(spread: Spread, bench: Workbench): Spread {
     if (more.length === 0) continue
     const found = bench.within(SHARE, () => bench.on(sheet).fitted([...blanks.map(({ item }) => item), ...more]))
     if (metalMm2(found) <= metalMm2(blanks)) continue
-    const sheets = best.sheets.map((one, i) => (i === k ? { sheet, blanks: found } : one))
-    best = { sheets, left: withExchanged(best.left, blanks, found) }
+    best = laidOn(best, k, found)
     bench.tell(best)
   }
   return best

@@ -14,6 +14,9 @@ export interface Pose {
   readonly rotationDeg: number
 }
 
+/** Where a blank lies as it was drawn. */
+export const ORIGIN: Pose = { x: 0, y: 0, rotationDeg: 0 }
+
 function discAt([x, y]: Point, radiusMm: number): PlacedShape {
   const bounds = { minX: x - radiusMm, minY: y - radiusMm, maxX: x + radiusMm, maxY: y + radiusMm }
   return { kind: 'circle', centre: [x, y], radiusMm, bounds }

@@ -58,6 +58,12 @@ export function withExchanged(
   return next
 }
 
+/** A spread with other blanks on one of its sheets. */
+export function laidOn({ sheets, left }: Spread, k: number, blanks: readonly OnSheet[]): Spread {
+  const before = sheets[k]?.blanks ?? []
+  return { sheets: sheets.map((one, i) => (i === k ? { ...one, blanks } : one)), left: withExchanged(left, before, blanks) }
+}
+
 /** As many of what is left as fit into so much metal by their areas, the first of the list first. */
 export function asManyAsFit(left: readonly (readonly [LayoutItem, number])[], roomMm2: number): readonly LayoutItem[] {
   let free = roomMm2

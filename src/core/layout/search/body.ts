@@ -43,7 +43,7 @@ const MOST_ACROSS = 250
 /** Corners of a curve that lie so near its chord are no places of their own, mm. */
 const THINNED_MM = 0.008
 /** An outline of more corners is not felt by its pieces. */
-const MOST_CORNERS = 16
+export const MOST_CORNERS = 16
 /** A field reaches so far past its gap, against the size of the blank. */
 const PAST = 0.02
 

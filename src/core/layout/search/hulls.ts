@@ -7,7 +7,8 @@ const turnOf = (a: Point, b: Point, c: Point): number => (b[0] - a[0]) * (c[1] -
 /** A corner may turn inwards by so much and the outline has still no hollow, mm². */
 const STRAIGHT_MM2 = 1e-9
 
-const isHollow = (outline: Outline): boolean =>
+/** Whether an outline, counter-clockwise, turns inwards anywhere. */
+export const isHollow = (outline: Outline): boolean =>
   outline.some((p, i) => turnOf(outline.at(i - 1) as Point, p, outline[(i + 1) % outline.length] as Point) < -STRAIGHT_MM2)
 
 /** Two rings of corners joined along an edge they share, where that leaves no hollow. */
@@ -48,7 +49,7 @@ export function hullsOf(outline: Outline): readonly Outline[] {
 const supportOf = (outline: Outline, nx: number, ny: number): number => Math.max(...outline.map(([x, y]) => nx * x + ny * y))
 
 /** Ways square to the edges of an outline. */
-function squareTo(outline: Outline): readonly Point[] {
+export function squareTo(outline: Outline): readonly Point[] {
   return outline.map((p, i): Point => {
     const q = outline[(i + 1) % outline.length] as Point
     const long = Math.hypot(q[0] - p[0], q[1] - p[1]) || 1

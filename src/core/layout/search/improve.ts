@@ -1,7 +1,7 @@
 import { offsetOutline } from '../../geometry/clip'
 import { areaOf } from '../item'
 import type { LayoutInput, LayoutItem, LayoutSheet } from '../schema'
-import { heldAngles, isFreeOn, type PlacedShape, type Pose, placeItem, shapeOf } from '../shape'
+import { heldAngles, isFreeOn, ORIGIN, type PlacedShape, type Pose, placeItem, shapeOf } from '../shape'
 import { metalMm2, type OnSheet } from '../spread'
 import { moveApart } from './apart'
 import { type Body, bodyOf, bodyOfPlaced, type Making, type Places, placesOf, posesOf } from './body'
@@ -45,7 +45,6 @@ const BETWEEN = [0.2, 0.4, 0.6, 0.8, 0.93]
 const FITTED = { most: 80, aRound: 0.5 } as const
 
 const RAD = Math.PI / 180
-const ORIGIN: Pose = { x: 0, y: 0, rotationDeg: 0 }
 
 const onSheet = (spots: readonly Pose[], blanks: readonly OnSheet[]): readonly OnSheet[] =>
   spots.map((pose, i) => ({ item: (blanks[i] as OnSheet).item, pose }))
@@ -109,7 +108,8 @@ export class SheetSearch {
     const { search, sheet, input } = this
     const found =
       items.length <= FITTED.most ? fitBlanks(items, sheet, input, { ...search, most: FITTED.aRound * search.rounds }) : undefined
-    if (!found) return []
+    // nothing is laid where there is not metal enough for all
+    if (!found || found.laid.length === 0) return []
     const all = [...found.laid, ...found.left.map((item) => ({ item, pose: ORIGIN }))]
     return this.mostClear([], all, this.patienceFor(all.length), (hands) => {
       for (let i = found.laid.length; i < all.length; i++) relocate(hands, i)
@@ -198,7 +198,7 @@ export class SheetSearch {
 
   /** Where a lot lies; what stays lies at its own origin. */
   private placesIn({ bodies, moved }: Lot, blanks: readonly OnSheet[]): Places {
-    const staying = bodies.slice(moved).map(() => ({ x: 0, y: 0, rotationDeg: 0 }))
+    const staying = bodies.slice(moved).map(() => ORIGIN)
     return placesOf(bodies, [...blanks.map(({ pose }) => pose), ...staying])
   }
 

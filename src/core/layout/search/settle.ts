@@ -54,8 +54,8 @@ const isHeld = ({ angles, moved }: Lot) => angles.slice(0, moved).every((held) =
 
 /**
  * Moves blanks until none is in another’s way: each round begins elsewhere and then moves all at once down the slope of what is in the way. What
- * turns freely, or is a disc, hops near the best, and those it comes to lie on make way first; what is held to its angles goes on from where its blanks were moved one at a time, which
- * finds the one order in which they fit. `at` is left at the best; the result is whether nothing is in the way.
+ * turns freely, or is a disc, hops near the best, and those it comes to lie on make way first; what is held to its angles goes on from where its
+ * blanks were moved one at a time, which finds the one order in which they fit. `at` is left at the best; the result is whether nothing is in the way.
  */
 export function settle(lot: Lot, contacts: Contacts, at: Places, search: Search, { untilMm, patience, tell }: Settling): boolean {
   const isOneByOne = isHeld(lot) && !isDiscs(lot)

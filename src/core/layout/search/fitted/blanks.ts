@@ -1,12 +1,12 @@
+import { counterClockwise } from '../../../geometry/outline'
 import type { Outline } from '../../../geometry/point'
 import type { LayoutInput, LayoutItem, LayoutSheet } from '../../schema'
 import { heldAngles } from '../../shape'
 import type { OnSheet } from '../../spread'
+import { MOST_CORNERS } from '../body'
+import { isHollow } from '../hulls'
 import { fitTogether, type Kind, type Trying } from './fit'
-import { hasNoHollow, type Laid, layTile, tileOf } from './tile'
-
-/** Outlines of more corners are curves: their edges fit no other’s. */
-const MOST_CORNERS = 16
+import { type Laid, layTile, tileOf } from './tile'
 
 const RAD = Math.PI / 180
 
@@ -16,7 +16,7 @@ export interface Fitted {
   readonly left: readonly LayoutItem[]
 }
 
-/** The outline of what has straight edges and no window; undefined of anything else. */
+/** The outline of what has straight edges and no window; undefined of anything else: one of more corners is a curve, whose edges fit no other’s. */
 const straight = (outer: Outline | undefined, holes: readonly Outline[]): Outline | undefined =>
   outer && outer.length <= MOST_CORNERS && holes.length === 0 ? outer : undefined
 
@@ -49,7 +49,7 @@ export function fitBlanks(
   const outline = straight(sheet.outer, sheet.holes)
   const kinds = kindsOf(items, sheet, kerfMm)
   const staying = stayingOn(sheet, kerfMm)
-  if (!outline || !hasNoHollow(outline) || !kinds || !staying) return undefined
+  if (!outline || isHollow(counterClockwise(outline)) || !kinds || !staying) return undefined
   const ground = { outline: tileOf(outline, kerfMm / 2 - marginMm).outline, staying }
   const distinct = [...new Set(items)]
   const laid = fitTogether(ground, kinds, trying).map(({ kind, angleRad, at: [x, y] }): OnSheet => {

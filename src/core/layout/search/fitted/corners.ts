@@ -1,4 +1,6 @@
+import { edgesOf, pointToSegmentMm } from '../../../geometry/distance'
 import type { Bounds, Outline, Point } from '../../../geometry/point'
+import { TOUCHING_MM } from './tile'
 
 /** A place in which metal lies round some of it, and the part round it that is free, counter-clockwise from one angle on, radians. */
 export interface Corner {
@@ -7,6 +9,9 @@ export interface Corner {
   readonly wideRad: number
 }
 
+/** A part round a place: from one angle on, how wide, radians. */
+export type Part = readonly [fromRad: number, wideRad: number]
+
 /** What has an outline, and the box round it. */
 interface Edged {
   readonly outline: Outline
@@ -14,8 +19,7 @@ interface Edged {
 }
 
 const FULL = 2 * Math.PI
-/** What is this near to an edge lies on it, mm; and angles this near are one, radians. */
-const ON_MM = 0.02
+/** Angles this near are one, radians. */
 export const ALIKE_RAD = 1e-3
 
 const wayTo = ([x, y]: Point, [u, v]: Point): number => Math.atan2(v - y, u - x)
@@ -26,34 +30,29 @@ export const aroundRad = (angle: number): number => {
   return rest < 0 ? rest + FULL : rest
 }
 
-export const isNear = ([x, y]: Point, [u, v]: Point): boolean => Math.abs(x - u) < ON_MM && Math.abs(y - v) < ON_MM
+export const isNear = ([x, y]: Point, [u, v]: Point): boolean => Math.abs(x - u) < TOUCHING_MM && Math.abs(y - v) < TOUCHING_MM
 
-/** Whether a place lies on an edge, off its ends. */
-function isOn([x, y]: Point, [ax, ay]: Point, [bx, by]: Point): boolean {
-  const long = Math.hypot(bx - ax, by - ay)
-  const along = ((x - ax) * (bx - ax) + (y - ay) * (by - ay)) / (long || 1)
-  const off = ((x - ax) * (by - ay) - (y - ay) * (bx - ax)) / (long || 1)
-  return along > 0 && along < long && Math.abs(off) < ON_MM
+/** What an outline has inside it round one of its own corners: as a part. */
+export function insideOf(outline: Outline, k: number): Part {
+  const [p, next, before] = [outline[k] as Point, outline[(k + 1) % outline.length] as Point, outline.at(k - 1) as Point]
+  const from = wayTo(p, next)
+  return [from, aroundRad(wayTo(p, before) - from)]
 }
 
 /** The part round a place that an outline has inside it, from one angle on, how wide; undefined where the place is not on its edge. */
-function insideAt(at: Point, outline: Outline): readonly [number, number] | undefined {
-  const k = outline.findIndex((p) => isNear(at, p))
-  if (k >= 0) {
-    const [p, next, before] = [outline[k] as Point, outline[(k + 1) % outline.length] as Point, outline.at(k - 1) as Point]
-    const from = wayTo(p, next)
-    return [from, aroundRad(wayTo(p, before) - from)]
-  }
-  const edge = outline.findIndex((p, i) => isOn(at, p, outline[(i + 1) % outline.length] as Point))
-  return edge < 0 ? undefined : [wayTo(outline[edge] as Point, outline[(edge + 1) % outline.length] as Point), Math.PI]
+function insideAt(at: Point, outline: Outline): Part | undefined {
+  const corner = outline.findIndex((p) => isNear(at, p))
+  if (corner >= 0) return insideOf(outline, corner)
+  const edge = edgesOf(outline).find(([p, q]) => pointToSegmentMm(at, p, q) < TOUCHING_MM)
+  return edge && [wayTo(...edge), Math.PI]
 }
 
 /** What is free between some parts round a place, each from one angle on, how wide. */
-function freeBetween(parts: readonly (readonly [number, number])[]): readonly (readonly [number, number])[] {
+function freeBetween(parts: readonly Part[]): readonly Part[] {
   const sorted = parts.map(([from, wide]): [number, number] => [aroundRad(from), wide]).sort((a, b) => a[0] - b[0])
   const [first] = sorted
   if (!first) return []
-  const free: (readonly [number, number])[] = []
+  const free: Part[] = []
   let end = first[0] + first[1]
   for (const [from, wide] of [...sorted.slice(1), [first[0] + FULL, 0] as const]) {
     if (from - end > ALIKE_RAD) free.push([end, from - end])
@@ -63,12 +62,12 @@ function freeBetween(parts: readonly (readonly [number, number])[]): readonly (r
 }
 
 const isInBox = ([x, y]: Point, { minX, maxX, minY, maxY }: Bounds): boolean =>
-  x > minX - ON_MM && x < maxX + ON_MM && y > minY - ON_MM && y < maxY + ON_MM
+  x > minX - TOUCHING_MM && x < maxX + TOUCHING_MM && y > minY - TOUCHING_MM && y < maxY + TOUCHING_MM
 
 /** What is free round a place on a ground and the edges of what lies there. */
 function freeAt(at: Point, ground: Outline, laid: readonly Edged[]): readonly Corner[] {
   const inside = insideAt(at, ground)
-  const off: (readonly [number, number])[] = inside ? [[inside[0] + inside[1], FULL - inside[1]]] : []
+  const off: Part[] = inside ? [[inside[0] + inside[1], FULL - inside[1]]] : []
   const taken = laid.map(({ outline, box }) => (isInBox(at, box) ? insideAt(at, outline) : undefined)).filter((part) => part !== undefined)
   return freeBetween([...off, ...taken]).map(([fromRad, wideRad]) => ({ at, fromRad, wideRad }))
 }

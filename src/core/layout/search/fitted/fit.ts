@@ -1,6 +1,6 @@
-import { signedAreaMm2 } from '../../../geometry/outline'
+import { netAreaMm2 } from '../../../geometry/outline'
 import type { Outline, Point } from '../../../geometry/point'
-import { ALIKE_RAD, aroundRad, type Corner, cornersOf, isNear } from './corners'
+import { ALIKE_RAD, aroundRad, type Corner, cornersOf, insideOf, isNear, type Part } from './corners'
 import { doOverlap, type Laid, layTile, type Tile, TOUCHING_MM } from './tile'
 
 /** Tiles of one kind that are to be laid, so many of them; angles each may be turned to, any where there are none. */
@@ -57,10 +57,10 @@ function areaBefore(outline: Outline, [wx, wy]: Point, away: number): number {
     const crossing: Point[] = a < 0 !== b < 0 ? [[p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1])]] : []
     return [...(a < 0 ? [p] : []), ...crossing]
   })
-  return Math.abs(signedAreaMm2(near))
+  return netAreaMm2(near)
 }
 
-const areaOf = ({ outline }: Tile): number => Math.abs(signedAreaMm2(outline))
+const areaOf = ({ outline }: Tile): number => netAreaMm2(outline)
 
 /**
  * A tile that may be laid into a corner, how the corner is filled then (by it, by one more beside it, or by none alone), and how many of its two edges
@@ -73,19 +73,13 @@ interface Choice extends Fit {
 }
 const BEST_FIRST: readonly Choice['filledBy'][] = ['it', 'one more', 'none']
 
-/** How wide each corner of a tile is that reaches outwards, radians; the others are wider than any corner to be filled. */
-const anglesOf = ({ outline }: Tile): readonly number[] =>
-  outline.map(([x, y], i) => {
-    const [[u, v], [s, t]] = [outline[(i + 1) % outline.length] as Point, outline.at(i - 1) as Point]
-    return aroundRad(Math.atan2(t - y, s - x) - Math.atan2(v - y, u - x))
-  })
-
 /** Lays tiles edge to edge, corner after corner, and takes them up again where that leaves more unfilled than there is to spare. */
 class Fitting {
   best: readonly Fit[] = []
   private readonly ground: Ground
   private readonly kinds: readonly Kind[]
-  private readonly angles: readonly (readonly number[])[]
+  /** What each kind has inside each of its corners: from one angle on, how wide; a hollow is wider than any corner to be filled. */
+  private readonly angles: readonly (readonly Part[])[]
   private readonly left: number[]
   private readonly fits: Fit[] = []
   private readonly laid: Laid[]
@@ -100,12 +94,12 @@ class Fitting {
   constructor(ground: Ground, kinds: readonly Kind[], { shouldStop }: Trying) {
     this.ground = ground
     this.kinds = kinds
-    this.angles = kinds.map(({ tile }) => anglesOf(tile))
+    this.angles = kinds.map(({ tile: { outline } }) => outline.map((_, i) => insideOf(outline, i)))
     this.left = kinds.map(({ count }) => count)
     this.laid = [...ground.staying]
     this.shouldStop = shouldStop
     const asked = kinds.reduce((sum, { tile, count }) => sum + count * areaOf(tile), 0)
-    this.spareMm2 = Math.abs(signedAreaMm2(ground.outline)) - ground.staying.reduce((sum, tile) => sum + areaOf(tile), 0) - asked
+    this.spareMm2 = netAreaMm2(ground.outline) - ground.staying.reduce((sum, tile) => sum + areaOf(tile), 0) - asked
   }
 
   get isAllLaid(): boolean {
@@ -189,10 +183,10 @@ class Fitting {
     const { outline } = tile
     const choices: Choice[] = []
     for (const [i, p] of outline.entries()) {
-      const next = outline[(i + 1) % outline.length] as Point
-      const restRad = wideRad - ((this.angles[kind] as readonly number[])[i] as number)
+      const [ownRad, ownWideRad] = (this.angles[kind] as readonly Part[])[i] as Part
+      const restRad = wideRad - ownWideRad
       if (restRad < -ALIKE_RAD) continue
-      const turned = fromRad - Math.atan2(next[1] - p[1], next[0] - p[0])
+      const turned = fromRad - ownRad
       const angles = anglesRad ? anglesRad.filter((angle) => isAlike(angle, turned)) : [turned]
       for (const angleRad of angles) {
         const [cos, sin] = [Math.cos(angleRad), Math.sin(angleRad)]
@@ -216,8 +210,8 @@ class Fitting {
   /** What fills the rest of a corner beside a tile of a kind. */
   private filledBy(kind: number, restRad: number): Choice['filledBy'] {
     if (restRad < ALIKE_RAD) return 'it'
-    const doesFill = (angles: readonly number[], k: number) =>
-      (this.left[k] as number) > (k === kind ? 1 : 0) && angles.some((angle) => Math.abs(angle - restRad) < ALIKE_RAD)
+    const doesFill = (angles: readonly Part[], k: number) =>
+      (this.left[k] as number) > (k === kind ? 1 : 0) && angles.some(([, wide]) => Math.abs(wide - restRad) < ALIKE_RAD)
     return this.angles.some(doesFill) ? 'one more' : 'none'
   }
 

@@ -1,6 +1,6 @@
 import { counterClockwise } from '../../../geometry/outline'
 import { type Bounds, boundsOf, boxGapMm, type Outline, type Point, placeOutline } from '../../../geometry/point'
-import { hullsOf } from '../hulls'
+import { hullsOf, squareTo } from '../hulls'
 
 /** What only touches may be this deep in another, mm: the edges of what fits exactly are worked out one from the other. */
 export const TOUCHING_MM = 0.02
@@ -18,14 +18,11 @@ export interface Laid extends Tile {
 
 /** An outline of straight edges, each moved outwards, its corners kept sharp; a spike grows no longer than this many times as much. */
 function grownBy(outline: Outline, byMm: number): Outline {
-  const wayOut = ([x, y]: Point, [u, v]: Point): Point => {
-    const long = Math.hypot(u - x, v - y) || 1
-    return [(v - y) / long, (x - u) / long]
-  }
-  return outline.map((p, i): Point => {
-    const [a, b] = [wayOut(outline.at(i - 1) as Point, p), wayOut(p, outline[(i + 1) % outline.length] as Point)]
+  const ways = squareTo(outline)
+  return outline.map(([x, y], i): Point => {
+    const [a, b] = [ways.at(i - 1) as Point, ways[i] as Point]
     const by = byMm / Math.max(1 / MOST_SPIKE, 1 + a[0] * b[0] + a[1] * b[1])
-    return [p[0] + by * (a[0] + b[0]), p[1] + by * (a[1] + b[1])]
+    return [x + by * (a[0] + b[0]), y + by * (a[1] + b[1])]
   })
 }
 const MOST_SPIKE = 8
@@ -34,9 +31,6 @@ export function tileOf(outline: Outline, byMm: number): Tile {
   const grown = grownBy(counterClockwise(outline), byMm)
   return { outline: grown, hulls: hullsOf(grown) }
 }
-
-/** Whether an outline is one piece without hollows. */
-export const hasNoHollow = (outline: Outline): boolean => hullsOf(outline).length === 1
 
 export function layTile({ outline, hulls }: Tile, angleRad: number, [x, y]: Point): Laid {
   const at = (ring: Outline) => placeOutline(ring, angleRad, x, y)
