@@ -1,3 +1,4 @@
+import { hullOf } from './hull'
 import { boundsOf, type Outline, placeOutline } from './point'
 
 /** The smallest rectangle round an outline, and how far the outline is turned to lie along it. */
@@ -11,11 +12,11 @@ export interface LeastBox {
 /** The smallest rectangle has a side along an edge of the outline's hull: all edges are tried (closed form). */
 export function leastBox(outline: Outline): LeastBox {
   let best: LeastBox | undefined
-  for (const [i, [x, y]] of outline.entries()) {
-    const next = outline[(i + 1) % outline.length] ?? [x, y]
-    if (next[0] === x && next[1] === y) continue
+  const hull = hullOf(outline)
+  for (const [i, [x, y]] of hull.entries()) {
+    const next = hull[(i + 1) % hull.length] ?? [x, y]
     const angleRad = -Math.atan2(next[1] - y, next[0] - x)
-    const { minX, maxX, minY, maxY } = boundsOf(placeOutline(outline, angleRad, 0, 0))
+    const { minX, maxX, minY, maxY } = boundsOf(placeOutline(hull, angleRad, 0, 0))
     const [along, across] = [maxX - minX, maxY - minY]
     if (best && along * across >= best.lengthMm * best.widthMm - 1e-9) continue
     best =

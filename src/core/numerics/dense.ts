@@ -9,19 +9,24 @@ function eliminate(rows: Row[], k: number): boolean {
   if (!row || !top || !(pivotOf(row) > Number.MIN_VALUE)) return false
   rows[best] = top
   rows[k] = row
-  for (const below of rows.slice(k + 1)) takeOff(below, row, k)
+  for (let i = k + 1; i < rows.length; i++) takeOff(rows[i] as Row, row, k)
   return true
 }
 
 function takeOff(row: Row, by: Row, from: number): void {
   const factor = (row[from] ?? 0) / (by[from] ?? 1)
   if (factor === 0) return
-  for (let j = from; j < row.length; j++) row[j] = (row[j] ?? 0) - factor * (by[j] ?? 0)
+  for (let j = from; j < row.length; j++) row[j] = (row[j] as number) - factor * (by[j] as number)
 }
 
 /** Solves a small full system by elimination with the largest pivot (source: closed-form). Undefined where it has no single solution. */
-export function solveDense(matrix: readonly Float64Array[], right: readonly number[]): number[] | undefined {
-  const rows = matrix.map((row, i) => Float64Array.from([...row, right[i] ?? 0]))
+export function solveDense(matrix: readonly Float64Array[], right: ArrayLike<number>): number[] | undefined {
+  const rows = matrix.map((row, i) => {
+    const whole = new Float64Array(row.length + 1)
+    whole.set(row)
+    whole[row.length] = right[i] ?? 0
+    return whole
+  })
   const n = rows.length
   for (let k = 0; k < n; k++) if (!eliminate(rows, k)) return undefined
   const x = new Array<number>(n).fill(0)

@@ -13,7 +13,7 @@ describe('least squares by sums', () => {
       [3, 6.2],
       [4, 7.8],
     ] as const)
-      sums.add([1, x], y)
+      sums.add(Float64Array.of(1, x), y)
     const [height, slope] = sums.solve() ?? []
     expect(slope).toBeCloseTo(1.94, 12)
     expect(height).toBeCloseTo(0.15, 12)
@@ -26,7 +26,7 @@ describe('least squares by sums', () => {
       fc.property(fc.array(fc.tuple(value, value), { minLength: 4, maxLength: 12 }), (rows) => {
         fc.pre(new Set(rows.map(([x]) => x.toFixed(2))).size > 2)
         const sums = makeSquares(2)
-        for (const [x, y] of rows) sums.add([1, x], y)
+        for (const [x, y] of rows) sums.add(Float64Array.of(1, x), y)
         const found = sums.solve()
         fc.pre(found !== undefined)
         const [a, b] = found ?? [0, 0]
@@ -38,7 +38,7 @@ describe('least squares by sums', () => {
 
   it('tells nothing where the equations do not', () => {
     const sums = makeSquares(2)
-    sums.add([1, 2], 3)
+    sums.add(Float64Array.of(1, 2), 3)
     expect(sums.solve()).toBeUndefined()
   })
 })

@@ -22,15 +22,24 @@ export const encoded = (light: number): number => (light <= 0.0031308 ? 12.92 * 
 const [RED, GREEN, BLUE] = [0.2126, 0.7152, 0.0722]
 export const lumaOf = (r: number, g: number, b: number): number => RED * r + GREEN * g + BLUE * b
 
+/** Light of a channel of one pixel, which must lie on the picture. */
+export const lightOf = ({ width, rgba }: Picture, channel: Channel, x: number, y: number): number =>
+  LIGHT[rgba[4 * (y * width + x) + channel] as number] as number
+
+/** The pixel before a place along a side, none from which there is no next. */
+const before = (place: number, side: number): number => Math.max(0, Math.min(side - 2, Math.floor(place)))
+const share = (place: number, from: number): number => Math.max(0, Math.min(1, place - from))
+
 /** Light of a channel between the middles of four pixels; the middle of the first pixel is 0, 0. */
 export function lightAt({ width, height, rgba }: Picture, channel: Channel, x: number, y: number): number {
-  const x0 = Math.max(0, Math.min(width - 2, Math.floor(x)))
-  const y0 = Math.max(0, Math.min(height - 2, Math.floor(y)))
-  const [fx, fy] = [Math.max(0, Math.min(1, x - x0)), Math.max(0, Math.min(1, y - y0))]
+  const x0 = before(x, width)
+  const y0 = before(y, height)
+  const fx = share(x, x0)
+  const fy = share(y, y0)
   const at = 4 * (y0 * width + x0) + channel
   const below = at + 4 * width
-  const top = (LIGHT[rgba[at] ?? 0] ?? 0) * (1 - fx) + (LIGHT[rgba[at + 4] ?? 0] ?? 0) * fx
-  const bottom = (LIGHT[rgba[below] ?? 0] ?? 0) * (1 - fx) + (LIGHT[rgba[below + 4] ?? 0] ?? 0) * fx
+  const top = (LIGHT[rgba[at] as number] as number) * (1 - fx) + (LIGHT[rgba[at + 4] as number] as number) * fx
+  const bottom = (LIGHT[rgba[below] as number] as number) * (1 - fx) + (LIGHT[rgba[below + 4] as number] as number) * fx
   return top * (1 - fy) + bottom * fy
 }
 
@@ -40,17 +49,22 @@ export const lumaAt = (picture: Picture, x: number, y: number): number =>
 /** Shares of the channels in what a picture file stores for every single pixel; colour it stores for four at once (source: itu-bt601). */
 export const STORED = [0.299, 0.587, 0.114] as const
 
+const storedOf = (rgba: Picture['rgba'], at: number): number =>
+  LIGHT[
+    Math.round(STORED[0] * (rgba[at] as number) + STORED[1] * (rgba[at + 1] as number) + STORED[2] * (rgba[at + 2] as number))
+  ] as number
+
 /** Light by what the file stores for every single pixel: as sharp as the picture, however coarse its colour. */
 export function storedLightAt({ width, height, rgba }: Picture, x: number, y: number): number {
-  const x0 = Math.max(0, Math.min(width - 2, Math.floor(x)))
-  const y0 = Math.max(0, Math.min(height - 2, Math.floor(y)))
-  const fx = Math.max(0, Math.min(1, x - x0))
-  const fy = Math.max(0, Math.min(1, y - y0))
-  const light = (at: number) =>
-    LIGHT[Math.round(STORED[0] * (rgba[at] ?? 0) + STORED[1] * (rgba[at + 1] ?? 0) + STORED[2] * (rgba[at + 2] ?? 0))] ?? 0
+  const x0 = before(x, width)
+  const y0 = before(y, height)
+  const fx = share(x, x0)
+  const fy = share(y, y0)
   const at = 4 * (y0 * width + x0)
   const below = at + 4 * width
-  return (light(at) * (1 - fx) + light(at + 4) * fx) * (1 - fy) + (light(below) * (1 - fx) + light(below + 4) * fx) * fy
+  const top = storedOf(rgba, at) * (1 - fx) + storedOf(rgba, at + 4) * fx
+  const bottom = storedOf(rgba, below) * (1 - fx) + storedOf(rgba, below + 4) * fx
+  return top * (1 - fy) + bottom * fy
 }
 
 /** Whether a pixel is as bright as the picture can tell in all three channels. */
@@ -71,34 +85,42 @@ export interface SmallPicture {
 }
 
 /** Averages squares of pixels, so that about a thousand lie along the longer side. */
-export function makeSmall(picture: Picture): SmallPicture {
-  const times = Math.max(1, Math.round(Math.max(picture.width, picture.height) / 1000))
-  const [width, height] = [Math.floor(picture.width / times), Math.floor(picture.height / times)]
-  const channels = [0, 1, 2].map(() => new Float32Array(width * height)) as unknown as SmallPicture['channels']
-  const [red, green, blue] = channels
-  const { rgba } = picture
-  const share = 1 / (times * times)
-  for (let y = 0; y < height * times; y++) {
-    const row = Math.floor(y / times) * width
-    for (let x = 0, at = 4 * y * picture.width; x < width * times; x++, at += 4) {
-      const to = row + Math.floor(x / times)
-      red[to] = (red[to] ?? 0) + (LIGHT[rgba[at] ?? 0] ?? 0) * share
-      green[to] = (green[to] ?? 0) + (LIGHT[rgba[at + 1] ?? 0] ?? 0) * share
-      blue[to] = (blue[to] ?? 0) + (LIGHT[rgba[at + 2] ?? 0] ?? 0) * share
+export function makeSmall({ width: wide, height: high, rgba }: Picture): SmallPicture {
+  const times = Math.max(1, Math.round(Math.max(wide, high) / 1000))
+  const [width, height] = [Math.floor(wide / times), Math.floor(high / times)]
+  const [red, green, blue] = [0, 1, 2].map(() => new Float32Array(width * height)) as [Float32Array, Float32Array, Float32Array]
+  const each = 1 / (times * times)
+  for (let row = 0; row < height * times; row++) {
+    let from = 4 * row * wide
+    const first = Math.floor(row / times) * width
+    for (let to = first; to < first + width; to++) {
+      let r = 0
+      let g = 0
+      let b = 0
+      for (const end = from + 4 * times; from < end; from += 4) {
+        r += LIGHT[rgba[from] as number] as number
+        g += LIGHT[rgba[from + 1] as number] as number
+        b += LIGHT[rgba[from + 2] as number] as number
+      }
+      red[to] = (red[to] as number) + r * each
+      green[to] = (green[to] as number) + g * each
+      blue[to] = (blue[to] as number) + b * each
     }
   }
-  return { width, height, times, channels }
+  return { width, height, times, channels: [red, green, blue] }
 }
 
 /** Light of a channel of the small picture at a place given in pixels of the large one. */
 export function smallLightAt({ width, height, times, channels }: SmallPicture, channel: Channel, x: number, y: number): number {
-  const [sx, sy] = [(x + 0.5) / times - 0.5, (y + 0.5) / times - 0.5]
-  const x0 = Math.max(0, Math.min(width - 2, Math.floor(sx)))
-  const y0 = Math.max(0, Math.min(height - 2, Math.floor(sy)))
-  const [fx, fy] = [Math.max(0, Math.min(1, sx - x0)), Math.max(0, Math.min(1, sy - y0))]
+  const sx = (x + 0.5) / times - 0.5
+  const sy = (y + 0.5) / times - 0.5
+  const x0 = before(sx, width)
+  const y0 = before(sy, height)
+  const fx = share(sx, x0)
+  const fy = share(sy, y0)
   const from = channels[channel]
   const at = y0 * width + x0
-  const top = (from[at] ?? 0) * (1 - fx) + (from[at + 1] ?? 0) * fx
-  const bottom = (from[at + width] ?? 0) * (1 - fx) + (from[at + width + 1] ?? 0) * fx
+  const top = (from[at] as number) * (1 - fx) + (from[at + 1] as number) * fx
+  const bottom = (from[at + width] as number) * (1 - fx) + (from[at + width + 1] as number) * fx
   return top * (1 - fy) + bottom * fy
 }

@@ -1,3 +1,4 @@
+import { stripOf } from '@/core/costing'
 import { boundsOf, netAreaMm2 } from '@/core/geometry'
 import { massOf } from '@/core/metals'
 import { formatPlain } from '@/core/units'
@@ -18,9 +19,11 @@ export function massOfStock(stock: Thick & Pick<Stock, 'kind' | 'alloy' | 'outer
   return massOf(stock.alloy, sectionMm2 * (stock.lengthMm ?? 0))
 }
 
-/** How large a sheet is, or how long a wire or a tube, mm. */
+/** How large a sheet is, whether it is a strip, or how long a wire or a tube, mm. */
 export function sizeOf(stock: Stock): string {
   if (stock.kind !== 'sheet') return `${formatPlain(stock.lengthMm ?? 0, 0)} long`
+  const strip = stripOf(stock)
+  if (strip) return `strip ${formatPlain(strip.longMm, 1)} × ${formatPlain(strip.wideMm, 1)}`
   const box = boundsOf(stock.outer ?? [])
   return `${formatPlain(box.maxX - box.minX, 1)} × ${formatPlain(box.maxY - box.minY, 1)}`
 }

@@ -1,3 +1,4 @@
+import { hullOf } from '../../geometry/hull'
 import { signedAreaMm2 } from '../../geometry/outline'
 import type { Point } from '../../geometry/point'
 import { lumaOf, type SmallPicture } from '../picture'
@@ -67,23 +68,6 @@ const cornersOf = (y: number, from: number, to: number): Point[] => [
   [to + 0.5, y - 0.5],
   [to + 0.5, y + 0.5],
 ]
-
-/** The convex hull by a chain below and a chain above (source: closed-form). */
-function hullOf(points: readonly Point[]): Point[] {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1])
-  const chain = (list: readonly Point[]) => {
-    const hull: Point[] = []
-    for (const point of list) {
-      for (let b = hull.at(-1), a = hull.at(-2); a && b; b = hull.at(-1), a = hull.at(-2)) {
-        if ((b[0] - a[0]) * (point[1] - a[1]) - (b[1] - a[1]) * (point[0] - a[0]) > 0) break
-        hull.pop()
-      }
-      hull.push(point)
-    }
-    return hull.slice(0, -1)
-  }
-  return [...chain(sorted), ...chain([...sorted].reverse())]
-}
 
 const apart = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1])
 const farthest = (points: readonly Point[], measure: (point: Point) => number) =>

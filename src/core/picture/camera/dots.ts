@@ -2,13 +2,16 @@ import type { Point } from '../../geometry/point'
 import { makeSquares } from '../../numerics/squares'
 import { DOT_CENTRES, DOT_RADIUS_MM } from '../card'
 import type { Channel, Picture } from '../picture'
-import { lightAt } from '../picture'
+import { lightAt, lightOf } from '../picture'
 import { type Camera, pixelOf, pixelsPerMm } from './camera'
 
-/** A dot of the frame, and where its middle lies in each channel, pixels. */
+/** A dot of the frame as the picture shows it in green, pixels. */
 export interface Dot {
   readonly cardMm: Point
-  readonly pixels: readonly [Point, Point, Point]
+  readonly radiusPx: number
+  /** The middle of its ink, and the picture of its own middle. */
+  readonly ink: Point
+  readonly pixel: Point
 }
 
 /** How much of a dot's own area may be too much or too little. */
@@ -40,35 +43,40 @@ function paperAbout(picture: Picture, channel: Channel, [x, y]: Point, radiusPx:
   for (let i = 0; i < 48; i++) {
     const angle = (i * Math.PI) / 24
     const [dx, dy] = [PAPER_AT_RADII * radiusPx * Math.cos(angle), PAPER_AT_RADII * radiusPx * Math.sin(angle)]
-    squares.add([1, dx, dy], lightAt(picture, channel, x + dx, y + dy))
+    squares.add(Float64Array.of(1, dx, dy), lightAt(picture, channel, x + dx, y + dy))
   }
   const plane = squares.solve()
-  return plane ? (dx, dy) => (plane[0] ?? 0) + (plane[1] ?? 0) * dx + (plane[2] ?? 0) * dy : undefined
+  const [level, across, down] = plane ?? []
+  if (level === undefined || across === undefined || down === undefined) return undefined
+  return (dx, dy) => level + across * dx + down * dy
 }
 
-/** Runs over whole pixels about a place, with how far each lies from it. */
+/** Runs over the whole pixels within reach of a place. */
 function overPixels([x, y]: Point, reach: number, visit: (x: number, y: number) => void): void {
-  const [bx, by] = [Math.round(x), Math.round(y)]
-  const most = Math.ceil(reach)
-  for (let py = by - most; py <= by + most; py++)
-    for (let px = bx - most; px <= bx + most; px++) if ((px - x) ** 2 + (py - y) ** 2 <= reach * reach) visit(px, py)
+  for (let py = Math.ceil(y - reach); py <= y + reach; py++) {
+    const half = Math.sqrt(reach * reach - (py - y) * (py - y))
+    for (let px = Math.ceil(x - half); px <= x + half; px++) visit(px, py)
+  }
 }
 
-/** The middle of a dot in one channel by how black each pixel is; undefined where its area is not that of a dot. */
-function middleIn(picture: Picture, channel: Channel, about: Point, radiusPx: number): Point | undefined {
+/** The middle of the ink of a dot in one channel by how black each pixel is; undefined where its area is not that of a dot. */
+export function inkIn(picture: Picture, channel: Channel, about: Point, radiusPx: number): Point | undefined {
   const paper = paperAbout(picture, channel, about, radiusPx)
   if (!paper) return undefined
-  let [ink, inked] = [0, 0]
+  let ink = 0
+  let inked = 0
   overPixels(about, 0.5 * radiusPx, (x, y) => {
-    ink += lightAt(picture, channel, x, y)
+    ink += lightOf(picture, channel, x, y)
     inked++
   })
   const black = ink / Math.max(1, inked)
   if (paper(0, 0) < 1.5 * black) return undefined
-  let [sum, sx, sy] = [0, 0, 0]
+  let sum = 0
+  let sx = 0
+  let sy = 0
   overPixels(about, radiusPx + 3, (x, y) => {
     const white = paper(x - about[0], y - about[1])
-    const weight = Math.min(1, (white - lightAt(picture, channel, x, y)) / Math.max(1e-6, white - black))
+    const weight = Math.min(1, (white - lightOf(picture, channel, x, y)) / Math.max(1e-6, white - black))
     if (weight < FAINT) return
     sum += weight
     sx += weight * x
@@ -78,7 +86,7 @@ function middleIn(picture: Picture, channel: Channel, about: Point, radiusPx: nu
   return Math.abs(sum / area - 1) < AREA_SHARE ? [sx / sum, sy / sum] : undefined
 }
 
-/** Dots of the frame where a camera expects them, each channel by itself; those hidden, shaded in part or off the picture are left out. */
+/** Dots of the frame where a camera expects them; those hidden, shaded in part or off the picture are left out. */
 export function findDots(picture: Picture, camera: Camera, [sx, sy]: Point): Dot[] {
   return DOT_CENTRES.flatMap((printed) => {
     const cardMm: Point = [printed[0] * sx, printed[1] * sy]
@@ -87,14 +95,10 @@ export function findDots(picture: Picture, camera: Camera, [sx, sy]: Point): Dot
     const reach = PAPER_AT_RADII * radiusPx + 3
     const [x, y] = expected
     if (!(x > reach && y > reach && x < picture.width - reach && y < picture.height - reach)) return []
-    const near = middleIn(picture, 1, expected, radiusPx)
-    if (!near) return []
+    const near = inkIn(picture, 1, expected, radiusPx)
+    const ink = near && inkIn(picture, 1, near, radiusPx)
+    if (!ink) return []
     const shift = askew(camera, cardMm)
-    const found = ([0, 1, 2] as const).flatMap((channel): Point[] => {
-      const middle = middleIn(picture, channel, near, radiusPx)
-      return middle ? [[middle[0] - shift[0], middle[1] - shift[1]]] : []
-    })
-    const [red, green, blue] = found
-    return red && green && blue ? [{ cardMm, pixels: [red, green, blue] as const }] : []
+    return [{ cardMm, radiusPx, ink, pixel: [ink[0] - shift[0], ink[1] - shift[1]] as const }]
   })
 }

@@ -114,13 +114,14 @@ export function fitCamera(sightings: readonly Weighed[], picture: Picture, known
           camera.bowMm[0] / EXPECTED.bowMm,
           camera.bowMm[1] / EXPECTED.bowMm,
         ]
-        return Float64Array.from([
-          ...seen.flatMap((one) => {
-            const [dx, dy] = offOf(camera, one)
-            return [dx / one.offPx, dy / one.offPx]
-          }),
-          ...expected,
-        ])
+        const residuals = new Float64Array(2 * seen.length + expected.length)
+        for (const [i, one] of seen.entries()) {
+          const [dx, dy] = offOf(camera, one)
+          residuals[2 * i] = dx / one.offPx
+          residuals[2 * i + 1] = dy / one.offPx
+        }
+        residuals.set(expected, 2 * seen.length)
+        return residuals
       },
       feel: FEEL,
       trusted: 2.5,

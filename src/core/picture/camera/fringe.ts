@@ -1,20 +1,21 @@
 import type { Point } from '../../geometry/point'
 import type { Channel, Picture } from '../picture'
-import type { Dot } from './dots'
+import { type Dot, inkIn } from './dots'
 
 /** How much larger than in green the picture is in each channel, as a share about its middle. */
 export type Fringe = readonly [number, number, number]
 
-const middleOf = ({ width, height }: Picture): Point => [(width - 1) / 2, (height - 1) / 2]
-
-/** The fringe by which the middles of the dots differ between channels. */
-export function fringeOf(dots: readonly Dot[], picture: Picture): Fringe {
-  const [mx, my] = middleOf(picture)
+/** The fringe by which the middles of the dots' ink differ between channels. */
+export function fringeOf(picture: Picture, dots: readonly Dot[]): Fringe {
+  const [mx, my] = [(picture.width - 1) / 2, (picture.height - 1) / 2]
   const grown = (channel: Channel) => {
-    let [along, square] = [0, 0]
-    for (const { pixels } of dots) {
-      const [x, y] = [pixels[1][0] - mx, pixels[1][1] - my]
-      along += x * (pixels[channel][0] - pixels[1][0]) + y * (pixels[channel][1] - pixels[1][1])
+    let along = 0
+    let square = 0
+    for (const { ink: green, radiusPx } of dots) {
+      const ink = inkIn(picture, channel, green, radiusPx)
+      if (!ink) continue
+      const [x, y] = [green[0] - mx, green[1] - my]
+      along += x * (ink[0] - green[0]) + y * (ink[1] - green[1])
       square += x * x + y * y
     }
     return square > 0 ? along / square : 0
@@ -24,7 +25,6 @@ export function fringeOf(dots: readonly Dot[], picture: Picture): Fringe {
 
 /** Where a channel shows what green shows at a pixel. */
 export function inChannel(fringe: Fringe, channel: Channel, picture: Picture, [x, y]: Point): Point {
-  const [mx, my] = middleOf(picture)
   const share = fringe[channel]
-  return [x + (x - mx) * share, y + (y - my) * share]
+  return [x + (x - (picture.width - 1) / 2) * share, y + (y - (picture.height - 1) / 2) * share]
 }

@@ -12,8 +12,8 @@ export function homographyOf(from: readonly Point[], to: readonly Point[]): Homo
   for (const [i, point] of from.entries()) {
     const [x, y] = [(point[0] - a.x) / a.size, (point[1] - a.y) / a.size]
     const [u, v] = [((to[i]?.[0] ?? 0) - b.x) / b.size, ((to[i]?.[1] ?? 0) - b.y) / b.size]
-    squares.add([x, y, 1, 0, 0, 0, -u * x, -u * y], u)
-    squares.add([0, 0, 0, x, y, 1, -v * x, -v * y], v)
+    squares.add(Float64Array.of(x, y, 1, 0, 0, 0, -u * x, -u * y), u)
+    squares.add(Float64Array.of(0, 0, 0, x, y, 1, -v * x, -v * y), v)
   }
   const h = squares.solve()
   if (!h || h.some((value) => !Number.isFinite(value))) return undefined

@@ -39,11 +39,11 @@ export function seeCard(picture: Picture, small: SmallPicture, stretch: Point = 
   let fitted = fitCamera(corners, picture)
   let dots = fitted ? findDots(picture, fitted.camera, stretch) : []
   for (let pass = 0; fitted && pass < PASSES && dots.length >= DOTS_WANTED; pass++) {
-    const seen = dots.map(({ cardMm, pixels }): Weighed => ({ cardMm, pixel: pixels[1], offPx: OFF_PX.dot }))
+    const seen = dots.map(({ cardMm, pixel }): Weighed => ({ cardMm, pixel, offPx: OFF_PX.dot }))
     fitted = fitCamera([...corners, ...seen], picture, fitted.camera)
     if (fitted) dots = findDots(picture, fitted.camera, stretch)
   }
   if (!fitted || dots.length < DOTS_WANTED) return { ok: false, why: 'no-dots', hidden: found.hidden }
   const { camera, leftPx, focalOffShare } = fitted
-  return { ok: true, card: { camera, fringe: fringeOf(dots, picture), leftPx, focalOffShare, dots: dots.length, hidden: found.hidden } }
+  return { ok: true, card: { camera, fringe: fringeOf(picture, dots), leftPx, focalOffShare, dots: dots.length, hidden: found.hidden } }
 }

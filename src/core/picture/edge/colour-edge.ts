@@ -12,6 +12,7 @@ const LOOK_PX = 2.5
 const TOGETHER = 2
 
 const NONE: Colour = [0, 0, 0]
+const NO_LIGHT = [new Float64Array(), new Float64Array(), new Float64Array()] as const
 
 const dot = (a: Colour, b: Colour) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
 const scaled = (a: Colour, by: number): Colour => [a[0] * by, a[1] * by, a[2] * by]
@@ -70,16 +71,21 @@ export function edgesByColour(strip: Strip, path: readonly number[], lensPx: num
     const byLens = dot(way, asWritten(scaled(plus(thing, card), 0.5)))
     const byFile = dot(way, scaled(plus(asWritten(thing), asWritten(card)), 0.5))
     const level = byLens + fileShare * (byFile - byLens)
-    const value = (k: number) => {
-      let sum = NONE
-      for (let j = -TOGETHER; j <= TOGETHER; j++) {
-        const [r, g, b] = strip.raw[(i + j + n) % n] ?? [[], [], []]
-        sum = plus(sum, [r[k] ?? 0, g[k] ?? 0, b[k] ?? 0])
-      }
-      return dot(way, asWritten(scaled(sum, 1 / (2 * TOGETHER + 1)))) - level
-    }
+    const rows = Array.from({ length: 2 * TOGETHER + 1 }, (_, j) => strip.raw[(i + j - TOGETHER + n) % n] ?? NO_LIGHT)
+    const value = (k: number) => dot(way, asWritten(meanOf(rows, k))) - level
     return crossing(value, at, look, 2 * strip.reach) ?? at
   })
+}
+
+/** The mean colour of rows at a sample. */
+function meanOf(rows: Strip['raw'], k: number): Colour {
+  let [red, green, blue] = NONE
+  for (const [r, g, b] of rows) {
+    red += r[k] ?? 0
+    green += g[k] ?? 0
+    blue += b[k] ?? 0
+  }
+  return [red / rows.length, green / rows.length, blue / rows.length]
 }
 
 /** Where a value falls through zero on the way outwards, nearest to a sample. */

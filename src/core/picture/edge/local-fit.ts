@@ -3,12 +3,14 @@ import type { Outline, Point } from '../../geometry/point'
 import { median } from '../../numerics/median'
 import { makeSquares } from '../../numerics/squares'
 
+type Factors = readonly [number, number, number]
+
 /** A curve of the second power through points of a line, in a frame of its own. */
 export interface LocalCurve {
   readonly origin: Point
   readonly along: Point
   /** Height over the frame's first axis: constant, slope and bend. */
-  readonly factors: readonly [number, number, number]
+  readonly factors: Factors
   /** Root mean square of what it leaves, mm. */
   readonly leftMm: number
 }
@@ -27,21 +29,35 @@ export function fitLocally(points: Outline, power: 1 | 2): LocalCurve | undefine
     const [dx, dy] = [x - middle[0], y - middle[1]]
     return [dx * along[0] + dy * along[1], dy * along[0] - dx * along[1]]
   })
-  let factors: number[] = [0, 0, 0]
-  let weights = own.map(() => 1)
-  let left = 0
+  const offs = new Float64Array(own.length)
+  let factors: Factors = [0, 0, 0]
+  let scale = Infinity
   for (let round = 0; round < ROUNDS; round++) {
-    const squares = makeSquares(power + 1)
-    for (const [i, [x, y]] of own.entries()) squares.add([1, x, x * x], y, weights[i])
-    const solved = squares.solve()
+    const solved = factorsOf(own, power, (i) => (round === 0 ? 1 : Math.min(1, (TRUSTED * scale) / Math.max(offs[i] as number, 1e-12))))
     if (!solved) return undefined
-    factors = [solved[0] ?? 0, solved[1] ?? 0, solved[2] ?? 0]
-    const offs = own.map(([x, y]) => Math.abs(y - heightAt(factors, x)))
-    left = Math.sqrt(offs.reduce((sum, off) => sum + off * off, 0) / offs.length)
-    const scale = 1.4826 * median(offs) + 1e-6
-    weights = offs.map((off) => Math.min(1, (TRUSTED * scale) / Math.max(off, 1e-12)))
+    factors = solved
+    for (let i = 0; i < own.length; i++) {
+      const [x, y] = own[i] as Point
+      offs[i] = Math.abs(y - heightAt(factors, x))
+    }
+    scale = 1.4826 * median(offs) + 1e-6
   }
-  return { origin: middle, along, factors: [factors[0] ?? 0, factors[1] ?? 0, factors[2] ?? 0], leftMm: left }
+  const left = Math.sqrt(offs.reduce((sum, off) => sum + off * off, 0) / offs.length)
+  return { origin: middle, along, factors, leftMm: left }
+}
+
+/** Factors of the curve through points of a frame of its own, each with its weight. */
+function factorsOf(own: readonly Point[], power: 1 | 2, weightOf: (i: number) => number): Factors | undefined {
+  const squares = makeSquares(power + 1)
+  const terms = Float64Array.of(1, 0, 0)
+  for (let i = 0; i < own.length; i++) {
+    const [x, y] = own[i] as Point
+    terms[1] = x
+    terms[2] = x * x
+    squares.add(terms, y, weightOf(i))
+  }
+  const solved = squares.solve()
+  return solved && [solved[0] ?? 0, solved[1] ?? 0, solved[2] ?? 0]
 }
 
 const heightAt = ([a = 0, b = 0, c = 0]: readonly number[], x: number) => a + b * x + c * x * x

@@ -14,12 +14,13 @@ const EXPECTED = [0, 0, 0.1, 0.2, 0.05]
 /** What a row of light is off by as a share of a step in it. */
 const NOISE = 0.02
 
-const bell = (t: number) => Math.exp((-t * t) / 2) / Math.sqrt(2 * Math.PI)
+/** The height of the bell of one deviation where it is highest. */
+const BELL = 1 / Math.sqrt(2 * Math.PI)
 
 /** A step, a ramp within, a ramp and a bend outside, each as the blur shows it (closed form); all from the edge on. */
 function termsOf(t: number, into: Float64Array): void {
   const step = normalCdf(t)
-  const density = bell(t)
+  const density = BELL * Math.exp((-t * t) / 2)
   into[0] = 1
   into[1] = step
   into[2] = t * (1 - step) - density

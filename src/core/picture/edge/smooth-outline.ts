@@ -22,11 +22,20 @@ const ROUGH_MM = 0.03
 
 const stepsOf = (mm: number) => Math.round(mm / STEP_MM)
 
+/** By how much a line turns from the chord of a stretch before a point to that of one after it, rad. */
+function turnOf(line: Outline, i: number, near: number, far: number): number {
+  const at = (k: number): Point => line[(i + k + line.length) % line.length] ?? [0, 0]
+  const [a, b, c, d] = [at(-far), at(-near), at(near), at(far)]
+  const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]]
+  return Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy))
+}
+
 /** The corner two straight runs make at a point, if they make one better than one arc does. */
 function cornerAt(line: Outline, i: number): { readonly at: Point; readonly turnRad: number } | undefined {
   const n = line.length
   const take = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, k): Point => line[(i + from + k + n) % n] ?? [0, 0])
   const [near, far] = [stepsOf(BESIDE_MM[0]), stepsOf(BESIDE_MM[1])]
+  if (turnOf(line, i, near, far) < CORNER.turnRad / 2) return undefined
   const [before, after] = [fitLocally(take(-far, -near), 1), fitLocally(take(near, far), 1)]
   const met = before && after && meeting(before, after)
   const here = line[i] ?? [0, 0]

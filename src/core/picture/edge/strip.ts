@@ -3,7 +3,7 @@ import { pixelsPerMm } from '../camera/camera'
 import { normalsOf } from '../thing/contour'
 import { bestPath } from './closed-path'
 import { slopeWeights } from './step-along'
-import { type Colour, lightFrom, type View } from './view'
+import { type Colour, lightAlong, type View } from './view'
 
 type Three = readonly [Float64Array, Float64Array, Float64Array]
 
@@ -74,30 +74,21 @@ interface RowShape {
 /** Red, green, blue and what the file stores of every pixel, across the line at one of its points. */
 function rowsAcross(view: View, [x, y]: Point, [nx, ny]: Point, { weights, reach, acrossMm }: RowShape): Across[] {
   const half = (weights.length - 1) / 2
-  const length = 2 * (reach + half) + 1
-  const [red, green, blue, stored] = [0, 1, 2, 3].map(() => new Float64Array(length)) as [Row, Row, Row, Row]
-  for (let k = 0; k < length; k++) {
-    const s = (k - reach - half) * acrossMm
-    const light = lightFrom(view, [x + nx * s, y + ny * s])
-    red[k] = light[0]
-    green[k] = light[1]
-    blue[k] = light[2]
-    stored[k] = light[3]
-  }
-  return [red, green, blue, stored].map((row) => acrossOf(row, weights, reach))
+  const far = (reach + half) * acrossMm
+  const rows = lightAlong(view, [x - nx * far, y - ny * far], [x + nx * far, y + ny * far], 2 * (reach + half) + 1)
+  return rows.map((row) => acrossOf(row, weights, reach))
 }
 
-type Row = Float64Array
-
-function acrossOf(row: Row, weights: Float64Array, reach: number): Across {
+function acrossOf(row: Float64Array, weights: Float64Array, reach: number): Across {
   const steps = new Float64Array(2 * reach + 1)
   const lights = new Float64Array(2 * reach + 1)
   for (let i = 0; i < steps.length; i++) {
-    let [step, light] = [0, 0]
+    let step = 0
+    let light = 0
     for (let j = 0; j < weights.length; j++) {
-      const value = row[i + j] ?? 0
-      step += (weights[j] ?? 0) * value
-      light += Math.abs(weights[j] ?? 0) * value
+      const part = (weights[j] as number) * (row[i + j] as number)
+      step += part
+      light += Math.abs(part)
     }
     steps[i] = step
     lights[i] = light / 2
@@ -111,10 +102,13 @@ const FOREIGN_FROM = 0.05
 const LEFT_OUT_PER_MM = 2.5
 
 /** What a colour or a step has of the card's own colour, and what it has beside it; both in the card's light. */
-function byCard(card: Colour, [r, g, b]: Colour) {
+function besideCard(card: Colour): (r: number, g: number, b: number) => { readonly along: number; readonly away: number } {
   const size = Math.max(LEAST_LIGHT, Math.hypot(...card))
-  const along = (r * card[0] + g * card[1] + b * card[2]) / size
-  return { along: Math.abs(along) / size, away: Math.sqrt(Math.max(0, r * r + g * g + b * b - along * along)) / size }
+  const [cr, cg, cb] = [card[0] / size, card[1] / size, card[2] / size]
+  return (r, g, b) => {
+    const along = r * cr + g * cg + b * cb
+    return { along: Math.abs(along) / size, away: Math.sqrt(Math.max(0, r * r + g * g + b * b - along * along)) / size }
+  }
 }
 
 /**
@@ -124,13 +118,13 @@ function byCard(card: Colour, [r, g, b]: Colour) {
 function scoresOf({ steps, lights, acrossMm }: Strip): Float64Array[] {
   return steps.map(([r, g, b], i) => {
     const [lr, lg, lb] = lights[i] ?? [r, g, b]
-    const card: Colour = [lr.at(-1) ?? 0, lg.at(-1) ?? 0, lb.at(-1) ?? 0]
+    const byCard = besideCard([lr.at(-1) ?? 0, lg.at(-1) ?? 0, lb.at(-1) ?? 0])
     const scores = new Float64Array(r.length)
     let leftOut = 0
     for (let k = r.length - 1; k >= 0; k--) {
-      const { along, away } = byCard(card, [r[k] ?? 0, g[k] ?? 0, b[k] ?? 0])
+      const { along, away } = byCard(r[k] as number, g[k] as number, b[k] as number)
       scores[k] = WORTH.most * Math.tanh((WORTH.along * along + WORTH.away * away) / WORTH.most) - leftOut
-      const strays = byCard(card, [lr[k] ?? 0, lg[k] ?? 0, lb[k] ?? 0]).away
+      const strays = byCard(lr[k] as number, lg[k] as number, lb[k] as number).away
       leftOut += LEFT_OUT_PER_MM * acrossMm * Math.max(0, strays - FOREIGN_FROM)
     }
     return scores

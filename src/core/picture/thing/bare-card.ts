@@ -1,6 +1,6 @@
 import { median } from '../../numerics/median'
 import { makeSquares } from '../../numerics/squares'
-import type { Field } from './field'
+import { type Field, placesOf } from './field'
 
 /** What the bare card would show at every place of the field. */
 export interface BareCard {
@@ -15,25 +15,10 @@ const LEARNT_FROM = 6000
 const ROUNDS = 3
 
 /** The ten products of x and y up to the third power, at a place of the field. */
-function termsAt({ width, height }: Field, at: number, into: Float64Array): void {
+function termsAt({ width, height }: Field, at: number): Float64Array {
   const x = (2 * (at % width)) / width - 1
   const y = (2 * Math.floor(at / width)) / height - 1
-  into[0] = 1
-  into[1] = x
-  into[2] = y
-  into[3] = x * x
-  into[4] = x * y
-  into[5] = y * y
-  into[6] = x * x * x
-  into[7] = x * x * y
-  into[8] = x * y * y
-  into[9] = y * y * y
-}
-
-function levelOf(factors: readonly number[], terms: Float64Array): number {
-  let sum = 0
-  for (let i = 0; i < TERMS; i++) sum += (factors[i] ?? 0) * (terms[i] ?? 0)
-  return sum
+  return Float64Array.of(1, x, y, x * x, x * y, y * y, x * x * x, x * x * y, x * y * y, y * y * y)
 }
 
 /** A surface at every place of the field: along a row it is a curve of the third power. */
@@ -53,36 +38,36 @@ function surfaceOver(
   return values
 }
 
-/** Factors of the surface of the third power through values at places, those far off left out. */
-function surfaceThrough(field: Field, values: Float32Array, places: readonly number[]): number[] {
+/** Factors of the surface of the third power through values at places with these terms; those far off are left out. */
+function surfaceThrough(values: Float32Array, places: readonly number[], terms: readonly Float64Array[]): number[] {
   let factors: number[] = new Array(TERMS).fill(0)
   let limit = Infinity
-  const terms = new Float64Array(TERMS)
+  const offs = new Float64Array(places.length)
   for (let round = 0; round < ROUNDS; round++) {
     const squares = makeSquares(TERMS)
-    for (const at of places) {
-      termsAt(field, at, terms)
-      const value = values[at] ?? 0
-      if (round === 0 || Math.abs(value - levelOf(factors, terms)) <= limit) squares.add(terms, value)
-    }
+    for (let i = 0; i < places.length; i++)
+      if (round === 0 || (offs[i] as number) <= limit) squares.add(terms[i] as Float64Array, values[places[i] as number] as number)
     for (let i = 0; i < TERMS; i++) squares.hold(i, 1e-6)
     factors = squares.solve() ?? factors
-    const offs = new Array<number>(places.length)
-    for (const [i, at] of places.entries()) {
-      termsAt(field, at, terms)
-      offs[i] = Math.abs((values[at] ?? 0) - levelOf(factors, terms))
-    }
+    for (let i = 0; i < places.length; i++)
+      offs[i] = Math.abs((values[places[i] as number] as number) - levelOf(factors, terms[i] as Float64Array))
     limit = 3 * 1.4826 * median(offs) + 0.002
   }
   return factors
 }
 
+function levelOf(factors: readonly number[], terms: Float64Array): number {
+  let sum = 0
+  for (let i = 0; i < TERMS; i++) sum += (factors[i] as number) * (terms[i] as number)
+  return sum
+}
+
 /** What the whole field would show if all of it were as the places that are known to be bare. */
 export function bareCardFrom(field: Field, isBare: (at: number) => boolean): BareCard {
-  const all: number[] = []
-  for (let at = 0; at < field.luma.length; at++) if (isBare(at)) all.push(at)
+  const all = placesOf(field, isBare)
   const every = Math.max(1, Math.floor(all.length / LEARNT_FROM))
-  const places = all.filter((_, i) => i % every === 0)
-  const over = (values: Float32Array) => surfaceOver(field, surfaceThrough(field, values, places))
+  const places = Array.from({ length: Math.ceil(all.length / every) }, (_, i) => all[i * every] as number)
+  const terms = places.map((at) => termsAt(field, at))
+  const over = (values: Float32Array) => surfaceOver(field, surfaceThrough(values, places, terms))
   return { luma: over(field.luma), red: over(field.red), blue: over(field.blue) }
 }

@@ -28,6 +28,14 @@ export const placeAt = (at: number): Point => [
   FIELD_HALF_MM[1] - Math.floor(at / WIDTH) * PIXEL_MM,
 ]
 
+/** The places of a field that are so. */
+export function placesOf({ luma }: Field, is: (at: number) => boolean): Int32Array {
+  const places = new Int32Array(luma.length)
+  let count = 0
+  for (let at = 0; at < luma.length; at++) if (is(at)) places[count++] = at
+  return places.slice(0, count)
+}
+
 /** The places of the field within a reach of a place on the card. */
 export function placesAbout([x, y]: Point, reachMm: number): number[] {
   const reach = Math.round(reachMm / PIXEL_MM)
@@ -69,8 +77,8 @@ export function flatten(picture: Picture, small: SmallPicture, camera: Camera, f
   const [xs, ys] = [new Float64Array(WIDTH), new Float64Array(WIDTH)]
   const rowOfPixels = rowsOfPixels(camera)
   const light = (channel: Channel, x: number, y: number) => {
-    const shown = inChannel(fringe, channel, picture, [x, y])
-    return Math.max(LEAST_LIGHT, smallLightAt(small, channel, shown[0], shown[1]))
+    const [shownX, shownY] = inChannel(fringe, channel, picture, [x, y])
+    return Math.max(LEAST_LIGHT, smallLightAt(small, channel, shownX, shownY))
   }
   for (let row = 0, at = 0; row < HEIGHT; row++) {
     rowOfPixels(row, xs, ys)

@@ -31,9 +31,9 @@ export const opened = (mask: Mask, radius: number): Mask => grown(shrunk(mask, r
 export const countOn = ({ on }: Mask): number => on.reduce((sum, value) => sum + value, 0)
 
 /** Spreads from places to their neighbours as long as each step is allowed; gives all that were reached. */
-export function spread(size: Omit<Mask, 'on'>, from: readonly number[], mayStep: (from: number, to: number) => boolean): Mask {
+export function spread(size: Omit<Mask, 'on'>, from: ArrayLike<number>, mayStep: (from: number, to: number) => boolean): Mask {
   const on = new Uint8Array(size.width * size.height)
-  for (const at of from) on[at] = 1
+  for (let i = 0; i < from.length; i++) on[from[i] as number] = 1
   spreadFrom(from, size, (at, to) => {
     if (on[to] || !mayStep(at, to)) return false
     on[to] = 1

@@ -2,8 +2,9 @@ import type { Point } from '../../geometry/point'
 import { median } from '../../numerics/median'
 import type { Mask } from '../pieces'
 import { type BareCard, bareCardFrom } from './bare-card'
-import { type Field, PIXEL_MM, placesAbout } from './field'
+import { type Field, PIXEL_MM, placesAbout, placesOf } from './field'
 import { closed, filled, grown, largestPiece, opened, opposite, shrunk, spread } from './mask'
+import { bareOf, fieldOf, maskOf, maskOnWhole, partAbout, placesIn } from './part'
 
 /** What lies on the card: where, and how it differs from the card. */
 export interface Lying {
@@ -27,18 +28,18 @@ const GLARE_KEEP_MM = 4
 /** A shadow is darker than the card by at least this and leaves at least a fifth of its light, and is of the card's colour by this share of the thing's. */
 const SHADOW = { darker: -0.04, darkest: -1.6, colourShare: 0.45, coloured: 0.12, colour: 0.08, darkShare: 0.55 }
 
-/** How far a place lies within the edge of the free field, places. */
-const withinEdge = ({ width, height }: Field, at: number): number => {
-  const x = at % width
-  const y = Math.floor(at / width)
-  return Math.min(x, y, width - 1 - x, height - 1 - y)
+/** How far each place lies within the edge of the free field, places. */
+function withinEdge({ width, height }: Field): Uint16Array {
+  const within = new Uint16Array(width * height)
+  for (let y = 0, at = 0; y < height; y++) for (let x = 0; x < width; x++, at++) within[at] = Math.min(x, y, width - 1 - x, height - 1 - y)
+  return within
 }
 
 /** How far within the free field the field's own colour begins, places. */
-function edgeOfColour(field: Field): number {
+function edgeOfColour(field: Field, within: Uint16Array): number {
   const most = Math.round(FIELD.mostMm / PIXEL_MM)
   const rings = Array.from({ length: most + 1 }, (): number[] => [])
-  for (let at = 0; at < field.luma.length; at++) rings[withinEdge(field, at)]?.push(at)
+  for (const [at, deep] of within.entries()) if (deep <= most) rings[deep]?.push(at)
   const inner = rings[most] ?? []
   const red = median(inner.map((at) => field.red[at] ?? 0))
   const blue = median(inner.map((at) => field.blue[at] ?? 0))
@@ -48,19 +49,13 @@ function edgeOfColour(field: Field): number {
   return edge
 }
 
-/** The places of a field that are so. */
-function placesOf(field: Field, is: (at: number) => boolean): number[] {
-  const places: number[] = []
-  for (let at = 0; at < field.luma.length; at++) if (is(at)) places.push(at)
-  return places
-}
-
 /** How far the colour of a place is from the bare card's. */
 function colourOff(field: Field, bare: BareCard, at: number): number {
-  const [red, blue] = [(field.red[at] ?? 0) - (bare.red[at] ?? 0), (field.blue[at] ?? 0) - (bare.blue[at] ?? 0)]
+  const red = (field.red[at] as number) - (bare.red[at] as number)
+  const blue = (field.blue[at] as number) - (bare.blue[at] as number)
   return Math.sqrt(red * red + blue * blue)
 }
-const darkerBy = (field: Field, bare: BareCard, at: number) => (field.luma[at] ?? 0) - (bare.luma[at] ?? 0)
+const darkerBy = (field: Field, bare: BareCard, at: number) => (field.luma[at] as number) - (bare.luma[at] as number)
 
 /** All that bare card reaches from the ring without a step. */
 function reachBare(field: Field, bare: BareCard, isRing: (at: number) => boolean): Mask {
@@ -84,8 +79,8 @@ function asOneThing(mask: Mask, beside: readonly number[]) {
 function differenceOf(field: Field, bare: BareCard, core: Mask): Pick<Lying, 'colourApart' | 'lighter'> {
   const inside = placesOf(field, (at) => core.on[at] === 1)
   return {
-    colourApart: median(inside.map((at) => colourOff(field, bare, at))),
-    lighter: median(inside.map((at) => darkerBy(field, bare, at))),
+    colourApart: median(Float64Array.from(inside, (at) => colourOff(field, bare, at))),
+    lighter: median(Float64Array.from(inside, (at) => darkerBy(field, bare, at))),
   }
 }
 
@@ -114,32 +109,41 @@ function glareOn(field: Field, bare: BareCard, mask: Mask): Mask {
   return { width: field.width, height: field.height, on }
 }
 
+/** How much of the card about a thing is looked at with it, places: more than any mask grows. */
+const BEYOND = 8
+
 /** What is pointed at is known by so much about the point. */
 const POINTED_MM = 1.5
 
 /** Finds the largest thing that lies in the field, but for what is pointed at where something else lies there. */
 export function findThing(field: Field, pointedAt: readonly Point[] = []): Lying {
   const beside = pointedAt.flatMap((point) => placesAbout(point, POINTED_MM))
-  const edge = edgeOfColour(field)
+  const within = withinEdge(field)
+  const edge = edgeOfColour(field, within)
   const [from, to] = [edge + RING.withinMm / PIXEL_MM, edge + (RING.withinMm + RING.wideMm) / PIXEL_MM]
-  const isRing = (at: number) => withinEdge(field, at) >= from && withinEdge(field, at) < to
+  const isWithin = (at: number) => (within[at] as number) >= from
+  const isRing = (at: number) => isWithin(at) && (within[at] as number) < to
   const first = reachBare(field, bareCardFrom(field, isRing), isRing)
   const again = reachBare(
     field,
-    bareCardFrom(field, (at) => first.on[at] === 1 && withinEdge(field, at) >= from),
+    bareCardFrom(field, (at) => first.on[at] === 1 && isWithin(at)),
     isRing,
   )
-  const bare = bareCardFrom(field, (at) => again.on[at] === 1 && withinEdge(field, at) >= from)
-  const on = again.on.map((value, at) => (value || withinEdge(field, at) < from ? 0 : 1))
+  const bare = bareCardFrom(field, (at) => again.on[at] === 1 && isWithin(at))
+  const on = again.on.map((value, at) => (value || !isWithin(at) ? 0 : 1))
   const raw: Mask = { width: field.width, height: field.height, on }
   const whole = asOneThing(raw, beside)
-  const glare = glareOn(field, bare, whole.mask)
-  const { mask, next } = asOneThing(withoutShadow(field, bare, whole.mask, glare), beside)
+  // all that follows is of the thing alone: the card far from it need not be looked at
+  const part = partAbout(whole.mask, BEYOND)
+  const [near, nearBare, nearMask] = [fieldOf(part, field), bareOf(part, bare, field.width), maskOf(part, whole.mask)]
+  const glare = glareOn(near, nearBare, nearMask)
+  const lit = withoutShadow(near, nearBare, nearMask, glare)
+  const { mask, next } = asOneThing(lit, placesIn(part, beside, field.width))
   return {
-    mask,
+    mask: maskOnWhole(part, mask, field),
     bare,
-    ...differenceOf(field, bare, shrunk(mask, 2)),
-    atEdge: placesOf(field, (at) => whole.mask.on[at] === 1 && withinEdge(field, at) < from + 1 / PIXEL_MM).length,
+    ...differenceOf(near, nearBare, shrunk(mask, 2)),
+    atEdge: placesOf(field, (at) => whole.mask.on[at] === 1 && (within[at] as number) < from + 1 / PIXEL_MM).length,
     nextLargest: Math.max(next, whole.next),
   }
 }
