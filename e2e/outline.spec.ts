@@ -1,5 +1,7 @@
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
+import type { Page } from '@playwright/test'
+import sharp from 'sharp'
 import { drawPaper } from '../scripts/draw-paper.mjs'
 import { DEMO } from './places'
 import { expect, test } from './test'
@@ -30,6 +32,17 @@ test('an offcut photographed on the card goes into the drawer true to shape', as
   await expect(page.getByText(/It is in the drawer as S-\d+/)).toBeVisible()
 })
 
+/** Drags one of the two points to where it belongs, in pixels of a picture 1900 wide. */
+async function lay(page: Page, name: RegExp, [x, y]: readonly [number, number]) {
+  const [cross, board] = [page.getByRole('button', { name }), page.getByRole('group', { name: 'Photograph with two points' })]
+  const [at, box] = [await cross.boundingBox(), await board.boundingBox()]
+  if (!at || !box) throw new Error('the picture is not in view')
+  await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + (x * box.width) / 1900, box.y + (y * box.width) / 1900, { steps: 4 })
+  await page.mouse.up()
+}
+
 test('a thing on plain paper is measured by two points on the rule beside it, and how much less sure that is is said', {
   tag: '@more',
 }, async ({ page }) => {
@@ -40,18 +53,9 @@ test('a thing on plain paper is measured by two points on the rule beside it, an
   await expect(board).toBeVisible()
   await page.getByLabel('Distance of the points').fill('10 cm')
   // the ends of the dark bar of 100 mm, as the camera shows them: pixels of a picture 1900 wide
-  const lay = async (name: RegExp, [x, y]: readonly [number, number]) => {
-    const cross = page.getByRole('button', { name })
-    const [at, box] = [await cross.boundingBox(), await board.boundingBox()]
-    if (!at || !box) throw new Error('the picture is not in view')
-    await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2)
-    await page.mouse.down()
-    await page.mouse.move(box.x + (x * box.width) / 1900, box.y + (y * box.width) / 1900, { steps: 4 })
-    await page.mouse.up()
-  }
-  await lay(/^First point/, [614, 912])
+  await lay(page, /^First point/, [614, 912])
   await expect(page.getByText('Nothing has been read in yet.')).toBeVisible()
-  await lay(/^Second point/, [1200, 978])
+  await lay(page, /^Second point/, [1200, 978])
   // the arrow keys bring it where it belongs
   const second = page.getByRole('button', { name: /^Second point/ })
   await second.focus()
@@ -65,6 +69,21 @@ test('a thing on plain paper is measured by two points on the rule beside it, an
   await expect(
     page.getByText(/Without the card this is about \d+ times less sure: its edge ± 1\.\d+ mm, where the card would give ± 0\.1/i),
   ).toBeVisible()
+})
+
+test('a photograph of thirty megapixels, of which fewer are unpacked, measures the same', { tag: '@more' }, async ({ page }) => {
+  const large = await sharp('tests/fixtures/photographs/bare-tag-red.jpg').resize(6400).jpeg({ quality: 88 }).toBuffer()
+  await page.goto(`${DEMO}/drawer/outline`)
+  await page.getByLabel('Photograph or drawing file').setInputFiles({ name: 'large.jpg', mimeType: 'image/jpeg', buffer: large })
+  await page.getByLabel('Its scale by').selectOption('points')
+  await expect(page.getByRole('group', { name: 'Photograph with two points' })).toBeVisible()
+  await page.getByLabel('Distance of the points').fill('10 cm')
+  await lay(page, /^First point/, [614, 912])
+  await lay(page, /^Second point/, [1216, 978])
+  const told = page.getByRole('status').filter({ hasText: '19 times in 20' })
+  await expect(told).toBeVisible({ timeout: 60_000 })
+  // a tag of 62 × 34 mm, seen 3° askew
+  await expect(told).toContainText(/^6[123]\.?\d* × 3[345]\.?\d* mm/)
 })
 
 test('a drawing without a unit is asked for a length, and an open one shows where', async ({ page }) => {

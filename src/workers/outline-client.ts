@@ -1,7 +1,7 @@
 import { type Remote, wrap } from 'comlink'
 import type { DrawnAnswer, DrawnQuestion, DrawnRefused } from '@/core/drawn'
-import type { OutlineAnswer, OutlineInput, Refused } from '@/core/picture'
-import type { OutlineApi } from './outline.worker'
+import type { OutlineInput, Refused } from '@/core/picture'
+import type { OutlineApi, OutlineInPicture } from './outline.worker'
 
 /** Asks a worker of its own; aborted or dead, it rejects. */
 async function inWorker<T>(signal: AbortSignal | undefined, ask: (remote: Remote<OutlineApi>) => Promise<T>): Promise<T> {
@@ -18,8 +18,8 @@ async function inWorker<T>(signal: AbortSignal | undefined, ask: (remote: Remote
 }
 
 /** Measures an outline in a worker of its own; aborted or dead, it rejects. */
-export const outlineInWorker = (file: Blob, input: OutlineInput, signal: AbortSignal): Promise<OutlineAnswer | Refused> =>
-  inWorker<OutlineAnswer | Refused>(signal, (remote) => remote.measure(file, input))
+export const outlineInWorker = (file: Blob, input: OutlineInput, signal: AbortSignal): Promise<OutlineInPicture | Refused> =>
+  inWorker<OutlineInPicture | Refused>(signal, (remote) => remote.measure(file, input))
 
 /** Reads a drawing in a worker of its own, however much it draws; aborted or dead, it rejects. */
 export const drawingInWorker = (file: Blob, question: DrawnQuestion, signal?: AbortSignal): Promise<DrawnAnswer | DrawnRefused> =>

@@ -11,7 +11,8 @@ describe('the convex hull of points', () => {
   it('turns left at each of its corners, which are points given, and has every point to the left of all its sides', () => {
     fc.assert(
       fc.property(fc.array(fc.tuple(place, place), { minLength: 3, maxLength: 40 }), (points) => {
-        const [a, b] = [points[0] ?? [0, 0], points.find((point) => String(point) !== String(points[0])) ?? [0, 0]]
+        const a: Point = points[0] ?? [0, 0]
+        const b: Point = points.find((point) => String(point) !== String(a)) ?? [0, 0]
         fc.pre(points.some((point) => turn(a, b, point) !== 0))
         const hull = hullOf(points)
         const at = (i: number): Point => hull[i % hull.length] ?? [0, 0]

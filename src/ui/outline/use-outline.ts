@@ -3,9 +3,8 @@ import { useEffect, useRef, useState } from 'react'
 import { readDrawnInput, readOutlineInput } from '@/core/commands'
 import type { DrawnAnswer, DrawnRefused } from '@/core/drawn'
 import type { Point } from '@/core/geometry'
-import type { OutlineAnswer } from '@/core/picture'
+import type { OutlineInPicture } from '@/workers/outline.worker'
 import { drawingInWorker, outlineInWorker } from '@/workers/outline-client'
-import { sizeOf } from './use-picture-url'
 
 /** What is typed beside the file. */
 export interface OutlineTyped {
@@ -17,10 +16,8 @@ export interface OutlineTyped {
   readonly points?: { readonly from: Point; readonly to: Point; readonly isLaid: boolean; readonly apart: string } | undefined
 }
 
-export interface PictureSeen {
-  readonly answer: OutlineAnswer
+export interface PictureSeen extends OutlineInPicture {
   readonly url: string
-  readonly size: readonly [number, number]
 }
 
 export type OutlineSeen =
@@ -55,11 +52,9 @@ async function seePicture(file: File, typed: OutlineTyped, signal: AbortSignal):
     : { card: { lineXMm: numberOf(typed.lineX), lineYMm: numberOf(typed.lineY) } }
   const read = readOutlineInput({ heightMm: orNothing(typed.height), ...scale })
   if (!read.ok) return sayIssues(read.issues)
-  const url = URL.createObjectURL(file)
   try {
-    const size = await sizeOf(url)
-    const answer = await outlineInWorker(file, read.input, signal)
-    return 'ok' in answer ? { kind: 'problem', says: answer.message } : { kind: 'picture', answer, url, size }
+    const told = await outlineInWorker(file, read.input, signal)
+    return 'ok' in told ? { kind: 'problem', says: told.message } : { kind: 'picture', ...told, url: URL.createObjectURL(file) }
   } catch (error) {
     if (signal.aborted) throw error
     return { kind: 'problem', says: 'The picture cannot be read: it is damaged, or no JPEG, PNG or WebP picture.' }

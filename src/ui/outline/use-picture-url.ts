@@ -8,7 +8,7 @@ export interface ShownPicture {
 }
 
 /** The size of the picture at an address, pixels. Rejects where it is no picture. */
-export async function sizeOf(url: string): Promise<readonly [number, number]> {
+async function sizeOf(url: string): Promise<readonly [number, number]> {
   const image = new Image()
   image.src = url
   await image.decode()
