@@ -41,6 +41,31 @@ test('an offcut as an L goes into the drawer; a slip of the point is asked about
   await expect(page.getByRole('article', { name: /^S-7, Copper/ })).toBeHidden()
 })
 
+test('sheet as wide as the blanks of a job is a strip: they are cut from it to length', async ({ page }) => {
+  await page.goto(`${DEMO}/drawer`)
+  await page.getByRole('button', { name: 'Put metal in' }).click()
+  await page.getByLabel('Metal', { exact: true }).selectOption('sterling-925')
+  await page.getByLabel('Thickness as sold').fill('17 ga')
+  await page.getByLabel('Length', { exact: true }).fill('400')
+  await page.getByLabel('Width', { exact: true }).fill('3.5')
+  await page.getByRole('button', { name: 'Put it in the drawer' }).click()
+  const strip = page.getByRole('article').filter({ hasText: 'strip 400 × 3.5' })
+  await expect(strip).toBeVisible()
+  const label = (await strip.getAttribute('aria-label'))?.split(',')[0] ?? ''
+
+  await page.goto(`${DEMO}/layout/2`)
+  const group = page.getByRole('region', { name: 'Sterling silver, strip 3.5 mm wide, 1.15 mm thick' })
+  await expect(group).toContainText('6 × 64 mm (Thirty-year ring, band)')
+  // six of 64 mm and six cuts by a blade of 0.29 mm: 385.7 of the 400 mm
+  await expect(group.getByRole('img', { name: new RegExp(`^${label}: .*from 0 to 64.*; 14\\.\\d mm are left$`) })).toBeVisible()
+  await expect(group).toContainText('no choice of bars under 400 mm in all takes the 385.8 mm that pieces and cuts need')
+
+  await page.goto(`${DEMO}/drawer`)
+  await page.getByRole('button', { name: `More of ${label}` }).click()
+  await page.getByRole('menuitem', { name: 'Archive' }).click()
+  await expect(strip).toBeHidden()
+})
+
 test('the drawer as a table is searched, sorted and leads to a piece of metal; the look stands in the address', async ({ page }) => {
   await page.goto(`${DEMO}/drawer?look=table`)
   const grid = page.getByRole('grid', { name: 'Metal in the drawer' })
