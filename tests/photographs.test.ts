@@ -170,6 +170,21 @@ describe('outlines of photographs without the card, beside a bar of 100 mm', () 
     expect(side.areaMm2 / upright.areaMm2).toBeCloseTo(1, 2)
   })
 
+  it('is asked about and told of in the pixels of the photograph, where fewer of them were unpacked', async () => {
+    const [truth] = bare
+    if (!truth?.points) throw new Error('no photograph')
+    const whole = measured(await look(truth))
+    const picture = await readPicture(readFileSync(`${FOLDER}/${truth.id}.jpg`))
+    // as if the photograph had four times as many: everything in it lies twice as far from its corner
+    const twice = ([x, y]: Xy): [number, number] => [2 * x, 2 * y]
+    const points: [[number, number], [number, number]] = [twice(truth.points[0]), twice(truth.points[1])]
+    const some = answerOutline({ ...picture, share: 0.5 }, { heightMm: 0, heightOffMm: 0.2, points, apartMm: 100 })
+    if ('ok' in some) throw new Error(some.message)
+    expect(some.outline).toEqual(whole.outline)
+    expect(some.inPicture).toEqual(whole.inPicture.map((at) => twice(at)))
+    expect(some.working[0]?.value).toBeCloseTo((whole.working[0]?.value ?? Number.NaN) / 2, 9)
+  })
+
   it('grows as the bar is said to be longer', async () => {
     const [truth] = bare
     if (!truth?.points) throw new Error('no photograph')

@@ -2,7 +2,6 @@ import { expose } from 'comlink'
 import { type DrawnAnswer, type DrawnQuestion, type DrawnRefused, readDrawn } from '@/core/drawn'
 import { answerOutline, type OutlineAnswer, type OutlineInput, type Refused } from '@/core/picture'
 import { focal35Of } from '@/files/focal-length'
-import { askedOfUnpacked, toldOfWhole } from './own-pixels'
 import { unpack } from './unpack'
 
 /** What a photograph shows, and how large it is, pixels. */
@@ -14,9 +13,9 @@ export interface OutlineInPicture {
 const api = {
   /** Measures what lies on the card of a photograph. The picture stays on this machine. */
   async measure(file: Blob, input: OutlineInput): Promise<OutlineInPicture | Refused> {
-    const { share, size, ...picture } = await unpack(file)
-    const answer = answerOutline({ ...picture, focal35Mm: await focal35Of(file) }, askedOfUnpacked(input, share))
-    return 'ok' in answer ? answer : { answer: toldOfWhole(answer, share), size }
+    const { size, ...picture } = await unpack(file)
+    const answer = answerOutline({ ...picture, focal35Mm: await focal35Of(file) }, input)
+    return 'ok' in answer ? answer : { answer, size }
   },
   /** Reads the outlines that a drawing draws. */
   async read(file: Blob, question: DrawnQuestion): Promise<DrawnAnswer | DrawnRefused> {

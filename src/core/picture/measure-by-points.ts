@@ -8,7 +8,7 @@ import { cameraStraightAbove } from './camera/straight-above'
 import { thingFault } from './faults'
 import type { OutlineQuestion } from './measure-outline'
 import { isOnColour, type Measured, outlineFromEdge } from './outline-from-edge'
-import { makeSmall, type Picture } from './picture'
+import { makeSmall, ownAt, type Picture, unpackedAt } from './picture'
 import { type Refused, refuse, withoutCard } from './refusals'
 import { flatten } from './thing/field'
 import { findThing } from './thing/object'
@@ -29,7 +29,8 @@ interface PointsQuestion extends Pick<OutlineQuestion, 'heightMm' | 'heightOffMm
 const NEAREST = 0.08
 
 /** What of the points speaks against measuring. */
-function pointsFault({ width, height }: Picture, { from, to }: KnownDistance): Refused | undefined {
+function pointsFault(picture: Picture, { from, to }: KnownDistance): Refused | undefined {
+  const [width, height] = ownAt(picture, [picture.width, picture.height])
   const isWithin = ([x, y]: Point) => x >= 0 && y >= 0 && x <= width && y <= height
   if (!isWithin(from) || !isWithin(to)) return refuse('points-outside')
   const px = Math.hypot(to[0] - from[0], to[1] - from[1])
@@ -55,7 +56,7 @@ export function measureByPoints(picture: Picture, { heightMm, heightOffMm, point
   if (fault) return fault
   const card = supposed(picture)
   const { camera, fringe } = card
-  const [from, to] = [placeOf(camera, points.from), placeOf(camera, points.to)]
+  const [from, to] = [placeOf(camera, unpackedAt(picture, points.from)), placeOf(camera, unpackedAt(picture, points.to))]
   const mmPerUnit = points.apartMm / Math.hypot(to[0] - from[0], to[1] - from[1])
   const thing = findThing(flatten(picture, makeSmall(picture), camera, fringe), [from, to])
   const wrong = thingFault(thing, isOnColour(thing))

@@ -10,6 +10,7 @@ import type { View } from './edge/view'
 import { withoutLoops } from './edge/without-loops'
 import { bowOf, edgeFault, glareOf, tiltOf } from './faults'
 import { notesOf } from './notes'
+import { ownAt } from './picture'
 import type { Refused } from './refusals'
 import { borderOf } from './thing/contour'
 import type { Lying } from './thing/object'
@@ -24,7 +25,7 @@ export interface MeasuredOutline {
   /** What half of them would be off by at most on a card that was measured, mm. */
   readonly onCardOffMm: number
   readonly corners: readonly Point[]
-  /** Where the picture shows its edge, pixels. */
+  /** Where the photograph shows its edge, its own pixels. */
   readonly inPicture: Outline
   readonly areaMm2: number
   readonly areaOffMm2: number
@@ -91,7 +92,7 @@ export function outlineFromEdge(view: View, card: SeenCard, thing: Lying, questi
     offMm: pointsOffMm(smooth, card, doubts).map((off) => off * mmPerUnit),
     onCardOffMm: median(pointsOffMm(smooth, card, { ...doubts, scaleOff: printedOff(true) })) * mmPerUnit,
     corners: smooth.corners.map(inMm),
-    inPicture: edge.line.map((point) => pixelOf(camera, point)),
+    inPicture: edge.line.map((point) => ownAt(view.picture, pixelOf(camera, point))),
     areaMm2: netAreaMm2(smooth.line) * square,
     areaOffMm2: areaOffBy(smooth.line, doubts) * square,
     perimeterMm: perimeterMm(smooth.line) * mmPerUnit,

@@ -1,11 +1,20 @@
+import type { Point } from '../geometry/point'
+
 /** A photograph as the browser or the server decoded it: sRGB bytes, four to a pixel, upright. */
 export interface Picture {
   readonly width: number
   readonly height: number
   readonly rgba: Uint8Array | Uint8ClampedArray
+  /** So many of these pixels go along a side to one of the photograph's own, where fewer were unpacked than it has. */
+  readonly share?: number | undefined
   /** Focal length as the camera states it for 35 mm film, mm. */
   readonly focal35Mm?: number | undefined
 }
+
+/** A place of the photograph itself, in the pixels that were unpacked of it. */
+export const unpackedAt = ({ share = 1 }: Picture, [x, y]: Point): Point => [x * share, y * share]
+/** A place in the pixels that were unpacked, in those of the photograph itself. */
+export const ownAt = ({ share = 1 }: Picture, [x, y]: Point): Point => [x / share, y / share]
 
 export type Channel = 0 | 1 | 2
 
@@ -28,14 +37,14 @@ export const lightOf = ({ width, rgba }: Picture, channel: Channel, x: number, y
 
 /** The pixel before a place along a side, none from which there is no next. */
 const before = (place: number, side: number): number => Math.max(0, Math.min(side - 2, Math.floor(place)))
-const share = (place: number, from: number): number => Math.max(0, Math.min(1, place - from))
+const partFrom = (from: number, place: number): number => Math.max(0, Math.min(1, place - from))
 
 /** Light of a channel between the middles of four pixels; the middle of the first pixel is 0, 0. */
 export function lightAt({ width, height, rgba }: Picture, channel: Channel, x: number, y: number): number {
   const x0 = before(x, width)
   const y0 = before(y, height)
-  const fx = share(x, x0)
-  const fy = share(y, y0)
+  const fx = partFrom(x0, x)
+  const fy = partFrom(y0, y)
   const at = 4 * (y0 * width + x0) + channel
   const below = at + 4 * width
   const top = (LIGHT[rgba[at] as number] as number) * (1 - fx) + (LIGHT[rgba[at + 4] as number] as number) * fx
@@ -58,8 +67,8 @@ const storedOf = (rgba: Picture['rgba'], at: number): number =>
 export function storedLightAt({ width, height, rgba }: Picture, x: number, y: number): number {
   const x0 = before(x, width)
   const y0 = before(y, height)
-  const fx = share(x, x0)
-  const fy = share(y, y0)
+  const fx = partFrom(x0, x)
+  const fy = partFrom(y0, y)
   const at = 4 * (y0 * width + x0)
   const below = at + 4 * width
   const top = storedOf(rgba, at) * (1 - fx) + storedOf(rgba, at + 4) * fx
@@ -116,8 +125,8 @@ export function smallLightAt({ width, height, times, channels }: SmallPicture, c
   const sy = (y + 0.5) / times - 0.5
   const x0 = before(sx, width)
   const y0 = before(sy, height)
-  const fx = share(sx, x0)
-  const fy = share(sy, y0)
+  const fx = partFrom(x0, sx)
+  const fy = partFrom(y0, sy)
   const from = channels[channel]
   const at = y0 * width + x0
   const top = (from[at] as number) * (1 - fx) + (from[at + 1] as number) * fx

@@ -51,6 +51,10 @@ function paperAbout(picture: Picture, channel: Channel, [x, y]: Point, radiusPx:
   return (dx, dy) => level + across * dx + down * dy
 }
 
+/** Whether all within reach of a place lies on the picture. */
+const isWithin = ({ width, height }: Picture, [x, y]: Point, reach: number): boolean =>
+  x > reach && y > reach && x < width - 1 - reach && y < height - 1 - reach
+
 /** Runs over the whole pixels within reach of a place. */
 function overPixels([x, y]: Point, reach: number, visit: (x: number, y: number) => void): void {
   for (let py = Math.ceil(y - reach); py <= y + reach; py++) {
@@ -61,7 +65,8 @@ function overPixels([x, y]: Point, reach: number, visit: (x: number, y: number) 
 
 /** The middle of the ink of a dot in one channel by how black each pixel is; undefined where its area is not that of a dot. */
 export function inkIn(picture: Picture, channel: Channel, about: Point, radiusPx: number): Point | undefined {
-  const paper = paperAbout(picture, channel, about, radiusPx)
+  const reach = radiusPx + 3
+  const paper = isWithin(picture, about, reach) ? paperAbout(picture, channel, about, radiusPx) : undefined
   if (!paper) return undefined
   let ink = 0
   let inked = 0
@@ -74,7 +79,7 @@ export function inkIn(picture: Picture, channel: Channel, about: Point, radiusPx
   let sum = 0
   let sx = 0
   let sy = 0
-  overPixels(about, radiusPx + 3, (x, y) => {
+  overPixels(about, reach, (x, y) => {
     const white = paper(x - about[0], y - about[1])
     const weight = Math.min(1, (white - lightOf(picture, channel, x, y)) / Math.max(1e-6, white - black))
     if (weight < FAINT) return
@@ -93,8 +98,7 @@ export function findDots(picture: Picture, camera: Camera, [sx, sy]: Point): Dot
     const expected = pixelOf(camera, cardMm)
     const radiusPx = DOT_RADIUS_MM * pixelsPerMm(camera, cardMm)
     const reach = PAPER_AT_RADII * radiusPx + 3
-    const [x, y] = expected
-    if (!(x > reach && y > reach && x < picture.width - reach && y < picture.height - reach)) return []
+    if (!isWithin(picture, expected, reach)) return []
     const near = inkIn(picture, 1, expected, radiusPx)
     const ink = near && inkIn(picture, 1, near, radiusPx)
     if (!ink) return []

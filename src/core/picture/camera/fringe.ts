@@ -1,4 +1,3 @@
-import type { Point } from '../../geometry/point'
 import type { Channel, Picture } from '../picture'
 import { type Dot, inkIn } from './dots'
 
@@ -23,8 +22,5 @@ export function fringeOf(picture: Picture, dots: readonly Dot[]): Fringe {
   return [grown(0), 0, grown(2)]
 }
 
-/** Where a channel shows what green shows at a pixel. */
-export function inChannel(fringe: Fringe, channel: Channel, picture: Picture, [x, y]: Point): Point {
-  const share = fringe[channel]
-  return [x + (x - (picture.width - 1) / 2) * share, y + (y - (picture.height - 1) / 2) * share]
-}
+/** Where along a side of a picture a channel that is larger by a share shows what green shows at a place. */
+export const fringedAt = (place: number, side: number, share: number): number => place + (place - (side - 1) / 2) * share

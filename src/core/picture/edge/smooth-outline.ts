@@ -35,6 +35,7 @@ function cornerAt(line: Outline, i: number): { readonly at: Point; readonly turn
   const n = line.length
   const take = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, k): Point => line[(i + from + k + n) % n] ?? [0, 0])
   const [near, far] = [stepsOf(BESIDE_MM[0]), stepsOf(BESIDE_MM[1])]
+  // the chords of what makes a corner turn nearly as much: most points need no fit
   if (turnOf(line, i, near, far) < CORNER.turnRad / 2) return undefined
   const [before, after] = [fitLocally(take(-far, -near), 1), fitLocally(take(near, far), 1)]
   const met = before && after && meeting(before, after)

@@ -1,6 +1,6 @@
 import type { Point } from '../../geometry/point'
 import { type Camera, pixelOf } from '../camera/camera'
-import type { Fringe } from '../camera/fringe'
+import { type Fringe, fringedAt } from '../camera/fringe'
 import { type Channel, lightAt, type Picture, STORED, storedLightAt } from '../picture'
 
 /** A picture with all that is known of how it shows the card. */
@@ -37,14 +37,10 @@ function pixelsAlong(camera: Camera, from: Point, to: Point, count: number) {
 /** Light at places evenly from one on the card to another, a few millimetres away. */
 export function lightAlong({ picture, camera, fringe }: View, from: Point, to: Point, count: number): RowOfLight {
   const { xs, ys } = pixelsAlong(camera, from, to, count)
-  const [midX, midY] = [(picture.width - 1) / 2, (picture.height - 1) / 2]
   const lights = (share: number, light: (x: number, y: number) => number) => {
     const row = new Float64Array(count)
-    for (let i = 0; i < count; i++) {
-      const x = xs[i] as number
-      const y = ys[i] as number
-      row[i] = light(x + (x - midX) * share, y + (y - midY) * share)
-    }
+    for (let i = 0; i < count; i++)
+      row[i] = light(fringedAt(xs[i] as number, picture.width, share), fringedAt(ys[i] as number, picture.height, share))
     return row
   }
   const channel = (which: Channel) => lights(fringe[which], (x, y) => lightAt(picture, which, x, y))

@@ -1,6 +1,6 @@
 import type { Point } from '../../geometry/point'
 import { type Camera, pixelOf } from '../camera/camera'
-import { type Fringe, inChannel } from '../camera/fringe'
+import { type Fringe, fringedAt } from '../camera/fringe'
 import { FIELD_HALF_MM } from '../card'
 import { type Channel, isBurntOut, lumaOf, type Picture, type SmallPicture, smallLightAt } from '../picture'
 
@@ -77,8 +77,8 @@ export function flatten(picture: Picture, small: SmallPicture, camera: Camera, f
   const [xs, ys] = [new Float64Array(WIDTH), new Float64Array(WIDTH)]
   const rowOfPixels = rowsOfPixels(camera)
   const light = (channel: Channel, x: number, y: number) => {
-    const [shownX, shownY] = inChannel(fringe, channel, picture, [x, y])
-    return Math.max(LEAST_LIGHT, smallLightAt(small, channel, shownX, shownY))
+    const share = fringe[channel]
+    return Math.max(LEAST_LIGHT, smallLightAt(small, channel, fringedAt(x, picture.width, share), fringedAt(y, picture.height, share)))
   }
   for (let row = 0, at = 0; row < HEIGHT; row++) {
     rowOfPixels(row, xs, ys)

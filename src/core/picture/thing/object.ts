@@ -109,7 +109,7 @@ function glareOn(field: Field, bare: BareCard, mask: Mask): Mask {
   return { width: field.width, height: field.height, on }
 }
 
-/** How much of the card about a thing is looked at with it, places: more than any mask grows. */
+/** How much of the card about a thing is looked at with it, places: more than the thing's own mask is grown or shrunk by. */
 const BEYOND = 8
 
 /** What is pointed at is known by so much about the point. */

@@ -38,8 +38,10 @@ function cut<T extends Float32Array | Uint8Array>(values: T, wide: number, { lef
   return out
 }
 
+/** The part of a mask. */
 export const maskOf = (part: Part, mask: Mask): Mask => ({ width: part.width, height: part.height, on: cut(mask.on, mask.width, part) })
 
+/** The part of a field. */
 export const fieldOf = (part: Part, { width, luma, red, blue, burntOut }: Field): Field => ({
   width: part.width,
   height: part.height,
@@ -49,6 +51,7 @@ export const fieldOf = (part: Part, { width, luma, red, blue, burntOut }: Field)
   burntOut: cut(burntOut, width, part),
 })
 
+/** The part of a bare card, so many places wide as a whole. */
 export const bareOf = (part: Part, { luma, red, blue }: BareCard, wide: number): BareCard => ({
   luma: cut(luma, wide, part),
   red: cut(red, wide, part),
